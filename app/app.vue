@@ -1,0 +1,6 @@
+<script setup lang="ts">
+import { NuxtPage } from '#components'
+</script>
+<template>
+  <NuxtPage />
+</template>

@@ -1,0 +1,34 @@
+import * as z from 'zod'
+import { canvas } from '../core/composition/canvas.ts'
+import { eventKind } from '../core/events/kinds.ts'
+import { sampleNames, type SampleName } from '../core/events/sampleEvent.ts'
+
+export const signInBody = z.object({ email: z.email('an e-mail address, please').max(200), password: z.string().min(1, 'the password is missing').max(200) })
+export type SignInBody = z.infer<typeof signInBody>
+
+export const welcomeBody = z.object({
+  code: z.string().min(1, 'the code is printed where the server was started').max(40),
+  channelName: z.string().trim().min(1, 'how is the channel called?').max(80),
+  personName: z.string().trim().min(1, 'how are you called?').max(80),
+  email: z.email('an e-mail address, please').max(200),
+  password: z.string().min(10, 'ten characters or more').max(200),
+})
+export type WelcomeBody = z.infer<typeof welcomeBody>
+
+export const newBoxBody = z.object({ name: z.string().trim().min(1, 'a name to find it by').max(80), canvas })
+export type NewBoxBody = z.infer<typeof newBoxBody>
+
+/** A path step never names what JavaScript objects inherit. */
+const pathStep = z.union([z.int().min(0), z.string().max(80).regex(/^(?!__proto__$|constructor$|prototype$)/)])
+const patch = z.object({ op: z.enum(['add', 'remove', 'replace']), path: z.array(pathStep).max(16), value: z.unknown().optional() })
+
+/** Edits made since `baseRevision`, in order. */
+export const saveDraftBody = z.object({ baseRevision: z.int().min(0), patches: z.array(patch).min(1).max(5_000) })
+export type SaveDraftBody = z.infer<typeof saveDraftBody>
+
+export const publishBody = z.object({ revision: z.int().min(0) })
+
+const sampleName = z.enum(Object.keys(sampleNames) as [SampleName, ...SampleName[]])
+export const testBody = z.object({ kind: eventKind, viewer: sampleName.optional() })
+
+export const heldBody = z.object({ isHeld: z.boolean() })

@@ -1,0 +1,8 @@
+import type { DeskView, RidgeView } from './views.ts'
+
+/** What the live stream of a channel carries: always the whole truth, never a difference that could be missed. */
+export interface ChannelLive {
+  serverNowMs: number
+  ridge: RidgeView
+  desks: DeskView[]
+}

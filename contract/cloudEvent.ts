@@ -1,0 +1,25 @@
+import * as z from 'zod'
+import { eventKinds, type EventKind } from '../core/events/kinds.ts'
+import { cleanText } from '../core/text/cleanText.ts'
+
+const label = (maximum: number) => z.string().min(1).max(maximum).transform(cleanText)
+const typeNames = new Map<string, EventKind>(eventKinds.map((kind) => [`thundercrest.event.${kind}.v1`, kind]))
+
+/** The envelope of one CloudEvents 1.0 JSON event; its `data` is checked against its kind afterwards. */
+export const cloudEvent = z.object({
+  specversion: z.literal('1.0'),
+  id: label(200),
+  source: label(400),
+  type: z.string().transform((type, context) => {
+    const kind = typeNames.get(type)
+    if (kind) return kind
+    context.addIssue({ code: 'custom', message: `"${type.slice(0, 80)}" is not a type such as thundercrest.event.follow.v1` })
+    return z.NEVER
+  }),
+  time: z.iso.datetime({ offset: true }).optional(),
+  data: z.unknown(),
+})
+export type CloudEvent = z.infer<typeof cloudEvent>
+
+/** The most events in one batch. */
+export const batchMax = 500

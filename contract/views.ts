@@ -1,0 +1,114 @@
+import type { BoxDocument } from '../core/composition/box.ts'
+import type { EventKind } from '../core/events/kinds.ts'
+
+/** What the interface shows, as the server sends it. Times are epoch milliseconds. */
+
+export const roles = ['owner', 'editor', 'moderator'] as const
+export type Role = (typeof roles)[number]
+
+export interface SessionView {
+  person: { id: string; name: string }
+  channel: { id: string; name: string; locale: string; currency: string; timeZone: string }
+  role: Role
+}
+
+export interface MediaView {
+  id: string
+  name: string
+  kind: 'picture' | 'sound'
+  url: string
+  mime: string
+  widthPx: number | null
+  heightPx: number | null
+  durationMs: number | null
+  licence: string
+}
+
+export interface BoxSummary {
+  id: string
+  name: string
+  document: BoxDocument
+  /** Null while the box was never put on air. */
+  onAir: { number: number; sinceMs: number; byName: string } | null
+  differsFromAir: boolean
+}
+
+export interface BoxView extends BoxSummary {
+  revision: number
+  /** The version that sources play now. */
+  airDocument: BoxDocument | null
+}
+
+export interface SourceView {
+  id: string
+  connectedAtMs: number
+  latencyMs: number | null
+  sound: 'on' | 'blocked'
+  widthPx: number
+  heightPx: number
+  /** Media of the play shown last that it could not load. */
+  missing: string[]
+}
+
+export type PlayState = 'waiting' | 'preparing' | 'playing' | 'done' | 'skipped' | 'expired' | 'failed'
+
+export interface PlayView {
+  id: string
+  boxId: string
+  kind: EventKind
+  /** Who did it, as the event says. */
+  name: string
+  /** One plain line, e.g. "€25.00 · o pão…". */
+  detail: string
+  variationName: string
+  state: PlayState
+  reason: string
+  isTest: boolean
+  enqueuedAtMs: number
+  startedAtMs: number | null
+  endedAtMs: number | null
+  lengthMs: number
+  /** How many sources confirmed showing it. */
+  shownCount: number
+}
+
+export interface DeskView {
+  boxId: string
+  isHeld: boolean
+  waiting: PlayView[]
+  waitingCount: number
+  current: PlayView | null
+  log: PlayView[]
+  sources: SourceView[]
+  /** Since when no source is connected; null while one is. */
+  absentSinceMs: number | null
+}
+
+export interface FeedView {
+  id: string
+  platform: string
+  name: string
+  lastDeliveryAtMs: number | null
+  lagMs: number | null
+  acceptedCount: number
+  repeatedCount: number
+  rejectedCount: number
+  refusedCount: number
+  /** Deliveries that were signed but not (wholly) understood, newest first. */
+  notUnderstood: { id: string; receivedAtMs: number; raw: string; note: string }[]
+}
+
+/** The state under each station's name on the ridge line. */
+export interface RidgeView {
+  feeds: { linked: number; lastDeliveryAtMs: number | null }
+  boxes: { count: number; differing: number; neverOnAir: number }
+  desk: { sources: number; waiting: number; isPlaying: boolean; isHeld: boolean }
+}
+
+export interface TestAnswer {
+  eventId: string
+  playId: string | null
+  /** Why nothing plays, where nothing does. */
+  reason: string
+  sources: number
+}

@@ -1,0 +1,32 @@
+import * as z from 'zod'
+import { eventKind } from '../events/kinds.ts'
+import { look } from '../look/schema.ts'
+import { canvas } from './canvas.ts'
+import { composition } from './schema.ts'
+
+const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
+
+/** One case of an alert with its own composition. */
+export const variation = z.object({ id: entityId, name: z.string().min(1).max(80), composition })
+export type Variation = z.infer<typeof variation>
+
+/** What a box does for one kind of event. `isOn` false: events of this kind are kept but nothing plays. */
+export const alert = z.object({
+  id: entityId,
+  kind: eventKind,
+  isOn: z.boolean(),
+  variations: z.array(variation).min(1).max(50),
+})
+export type Alert = z.infer<typeof alert>
+
+/** Everything that a draft changes and *Put on air* publishes, as one versioned document. */
+export const boxDocument = z
+  .object({ version: z.literal(1), canvas, look, alerts: z.array(alert).max(40) })
+  .superRefine((value, context) => {
+    const seen = new Set<string>()
+    value.alerts.forEach((each, index) => {
+      if (seen.has(each.kind)) context.addIssue({ code: 'custom', path: ['alerts', index, 'kind'], message: `two alerts for ${each.kind}` })
+      seen.add(each.kind)
+    })
+  })
+export type BoxDocument = z.infer<typeof boxDocument>

@@ -1,0 +1,105 @@
+import type { Alert, BoxDocument, Variation } from '../composition/box.ts'
+import type { EventKind } from '../events/kinds.ts'
+import type { Part } from '../parts/part.ts'
+
+/** One line of "what changes when this goes on air". */
+export interface Difference {
+  /** Null for what concerns the box as a whole. */
+  kind: EventKind | null
+  /** What it is about: the name of a part or a variation. */
+  subject: string
+  what: string
+  before: string
+  after: string
+}
+
+const fieldNames: Record<string, string> = {
+  template: 'words', sizePx: 'size', mediaId: 'file', gainDb: 'volume', isMuted: 'muted', place: 'position', motion: 'motion', clip: 'timing',
+  opacity: 'opacity', ink: 'colour', highlightInk: 'colour of variables', outline: 'outline', type: 'typeface', maxWidthPx: 'widest',
+  floorPx: 'smallest size', widthPx: 'width', heightPx: 'height', isMirrored: 'mirrored', rotationDeg: 'turned', hugs: 'hugs', paddingPx: 'padding',
+  cornerPx: 'corners', name: 'name',
+}
+
+/**
+ * Lists what differs between what is on air and the draft, in the order of the draft. A box that was never on air differs
+ * by every alert.
+ */
+export function describeDifferences(air: BoxDocument | null, draft: BoxDocument): Difference[] {
+  const list: Difference[] = []
+  if (air && !isSame(air.canvas, draft.canvas)) {
+    list.push({ kind: null, subject: 'Canvas', what: 'size', before: canvasWords(air), after: canvasWords(draft) })
+  }
+  if (air && !isSame(air.look, draft.look)) list.push({ kind: null, subject: 'Look', what: 'tokens', before: air.look.name, after: draft.look.name })
+  for (const alert of draft.alerts) {
+    const before = air?.alerts.find((each) => each.kind === alert.kind)
+    if (!before) list.push({ kind: alert.kind, subject: 'Alert', what: 'new', before: '', after: alert.isOn ? 'on' : 'off' })
+    else list.push(...alertDifferences(before, alert))
+  }
+  for (const alert of air?.alerts ?? []) {
+    if (!draft.alerts.some((each) => each.kind === alert.kind)) {
+      list.push({ kind: alert.kind, subject: 'Alert', what: 'removed', before: alert.isOn ? 'on' : 'off', after: '' })
+    }
+  }
+  return list
+}
+
+function alertDifferences(before: Alert, after: Alert): Difference[] {
+  const list: Difference[] = []
+  const { kind } = after
+  if (before.isOn !== after.isOn) list.push({ kind, subject: 'Alert', what: 'switched', before: onOff(before.isOn), after: onOff(after.isOn) })
+  for (const variation of after.variations) {
+    const earlier = before.variations.find((each) => each.id === variation.id)
+    if (earlier) list.push(...variationDifferences(kind, earlier, variation))
+    else list.push({ kind, subject: variation.name, what: 'new', before: '', after: 'variation' })
+  }
+  for (const variation of before.variations) {
+    if (!after.variations.some((each) => each.id === variation.id)) list.push({ kind, subject: variation.name, what: 'removed', before: 'variation', after: '' })
+  }
+  return list
+}
+
+function variationDifferences(kind: EventKind, before: Variation, after: Variation): Difference[] {
+  const list: Difference[] = []
+  if (before.name !== after.name) list.push({ kind, subject: after.name, what: 'name', before: before.name, after: after.name })
+  if (!isSame(before.composition.length, after.composition.length)) {
+    list.push({ kind, subject: after.name, what: 'duration', before: value(before.composition.length), after: value(after.composition.length) })
+  }
+  for (const part of after.composition.parts) {
+    const earlier = before.composition.parts.find((each) => each.id === part.id)
+    if (!earlier || earlier.kind !== part.kind) list.push({ kind, subject: part.name, what: 'new', before: '', after: part.kind })
+    else list.push(...partDifferences(kind, earlier, part))
+  }
+  for (const part of before.composition.parts) {
+    if (!after.composition.parts.some((each) => each.id === part.id)) list.push({ kind, subject: part.name, what: 'removed', before: part.kind, after: '' })
+  }
+  return list
+}
+
+function partDifferences(kind: EventKind, before: Part, after: Part): Difference[] {
+  const earlier = new Map(Object.entries(before))
+  return Object.entries(after)
+    .filter(([field, now]) => !isSame(earlier.get(field), now))
+    .map(([field, now]) => ({ kind, subject: after.name, what: fieldNames[field] ?? field, before: value(earlier.get(field)), after: value(now) }))
+}
+
+function isSame(a: unknown, b: unknown): boolean {
+  return JSON.stringify(a) === JSON.stringify(b)
+}
+
+function onOff(isOn: boolean): string {
+  return isOn ? 'on' : 'off'
+}
+
+function canvasWords({ canvas }: BoxDocument): string {
+  return `${canvas.widthPx} × ${canvas.heightPx}, ${canvas.framesPerSecond} fps`
+}
+
+/** A value as a person reads it: plain ones as they are, structures as their plain fields. */
+function value(of: unknown): string {
+  if (of === null || of === undefined) return 'none'
+  if (typeof of === 'boolean') return of ? 'yes' : 'no'
+  if (typeof of === 'number') return String(Math.round(of * 100) / 100)
+  if (typeof of === 'string') return /^[0-9a-f]{64}$/.test(of) ? `file ${of.slice(0, 6)}` : `“${of}”`
+  if (Array.isArray(of)) return of.map(value).join(', ') || 'none'
+  return Object.values(of).map(value).join(' · ')
+}

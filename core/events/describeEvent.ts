@@ -1,0 +1,26 @@
+import type { CanonicalEvent } from './schema.ts'
+import { valuesOf } from './variables.ts'
+
+/** Everyday words around an event's variables, for logs and lists. `{…}` that the event lacks drop out with their dot. */
+const detailVariables = ['amount', 'count', 'tier', 'months', 'party', 'points', 'level', 'reward', 'cost', 'command', 'item', 'recipient', 'goal', 'message', 'input'] as const
+const wording: Partial<Record<(typeof detailVariables)[number], (value: string) => string>> = {
+  tier: (value) => `tier ${value}`,
+  months: (value) => `month ${value}`,
+  count: (value) => `${value} of them`,
+  party: (value) => `${value} came along`,
+  points: (value) => `${value} points`,
+  cost: (value) => `${value} points`,
+  recipient: (value) => `for ${value}`,
+  message: (value) => `“${value}”`,
+  input: (value) => `“${value}”`,
+}
+
+/** Who did it, and one plain line of what it was, e.g. `€25.00 · “o pão…”`. */
+export function describeEvent(event: CanonicalEvent, locale: string): { name: string; detail: string } {
+  const values = valuesOf(event, locale)
+  const words = detailVariables.flatMap((variable) => {
+    const value = values[variable]
+    return value ? [wording[variable]?.(value) ?? value] : []
+  })
+  return { name: values.name ?? '', detail: words.join(' · ') }
+}

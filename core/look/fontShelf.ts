@@ -1,0 +1,27 @@
+/** A typeface that ships with Thundercrest and that an alert may use. */
+export interface ShelfFont {
+  family: string
+  /** A variable font takes every weight between the first and the last; else these are all there are. */
+  weights: readonly number[]
+  isVariable: boolean
+}
+
+/** The typefaces to choose from, in the order in which they are offered. All under the SIL Open Font License. */
+export const fontShelf: readonly ShelfFont[] = [
+  { family: 'Fraunces', weights: [100, 900], isVariable: true },
+  { family: 'Bricolage Grotesque', weights: [200, 800], isVariable: true },
+  { family: 'Instrument Sans', weights: [400, 700], isVariable: true },
+  { family: 'Unbounded', weights: [200, 900], isVariable: true },
+  { family: 'Syne', weights: [400, 800], isVariable: true },
+  { family: 'Fredoka', weights: [300, 700], isVariable: true },
+  { family: 'Caveat', weights: [400, 700], isVariable: true },
+  { family: 'Oxanium', weights: [200, 800], isVariable: true },
+  { family: 'Anton', weights: [400], isVariable: false },
+  { family: 'Bangers', weights: [400], isVariable: false },
+  { family: 'Lilita One', weights: [400], isVariable: false },
+]
+
+/** The name under which a family's files are kept: "Lilita One" → "lilita-one". */
+export function fontSlug(family: string): string {
+  return family.toLowerCase().replaceAll(' ', '-')
+}

@@ -1,0 +1,34 @@
+import * as z from 'zod'
+
+/** sRGB colour as `#RRGGBB`. */
+export const hexColour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour is written as #RRGGBB')
+
+export const inkRoles = ['headline', 'body', 'accent', 'outline', 'plate'] as const
+export const inkRole = z.enum(inkRoles)
+export type InkRole = z.infer<typeof inkRole>
+
+export const typeRoles = ['display', 'text'] as const
+export const typeRole = z.enum(typeRoles)
+export type TypeRole = z.infer<typeof typeRole>
+
+/** A typeface as the shelf knows it. `weight` is CSS's 100–900. */
+export const typeface = z.object({ family: z.string().min(1).max(80), weight: z.int().min(100).max(900) })
+export type Typeface = z.infer<typeof typeface>
+
+/** The design tokens of a box. Parts refer to its roles, so that one change reaches all alerts. */
+export const look = z.object({
+  name: z.string().min(1).max(80),
+  palette: z.record(inkRole, hexColour),
+  type: z.record(typeRole, typeface),
+  /** Added to every sound of the box, in decibels. */
+  soundTrimDb: z.number().min(-40).max(6),
+})
+export type Look = z.infer<typeof look>
+
+/** A colour that follows the look (`role`) or stands on its own (`own`); never both. */
+export const styledInk = z.union([z.strictObject({ role: inkRole }), z.strictObject({ own: hexColour })])
+export type StyledInk = z.infer<typeof styledInk>
+
+/** A typeface that follows the look or stands on its own. */
+export const styledType = z.union([z.strictObject({ role: typeRole }), z.strictObject({ own: typeface })])
+export type StyledType = z.infer<typeof styledType>

@@ -1,0 +1,29 @@
+import { err, ok, type Result } from './result.ts'
+
+/** How many decimal digits a currency's minor unit has (EUR 2, JPY 0, KWD 3). @throws RangeError for a code that is not three letters. */
+export function minorDigits(currency: string): number {
+  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+}
+
+const DECIMAL = /^(\d{1,12})(?:\.(\d{1,6}))?$/
+
+/**
+ * Reads a decimal amount without ever going through a float.
+ * @param text digits with an optional point, e.g. `"12.50"`; no sign, no grouping.
+ * @returns the amount in minor units; an error when it is malformed or finer than the currency's minor unit.
+ */
+export function parseDecimalAmount(text: string, currency: string): Result<number, string> {
+  const match = DECIMAL.exec(text)
+  if (!match) return err(`"${text.slice(0, 40)}" is not a decimal amount such as "12.50"`)
+  const digits = minorDigits(currency)
+  const fraction = match[2] ?? ''
+  if (/[1-9]/.test(fraction.slice(digits))) return err(`${text} is finer than the smallest unit of ${currency}`)
+  const minor = Number((match[1] ?? '') + fraction.slice(0, digits).padEnd(digits, '0'))
+  return Number.isSafeInteger(minor) ? ok(minor) : err(`${text} is too large`)
+}
+
+/** Shows an amount the way the locale writes it, e.g. `€12.50`; whole amounts keep their zeros. */
+export function formatMoney(amountMinor: number, currency: string, locale: string): string {
+  const digits = minorDigits(currency)
+  return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(amountMinor / 10 ** digits)
+}

@@ -1,0 +1,13 @@
+import * as z from 'zod'
+import { partBase } from '../../composition/visiblePart.ts'
+
+/** A sound. Its clip decides from when until when it is heard. */
+export const sound = z.object({
+  ...partBase,
+  kind: z.literal('sound'),
+  /** SHA-256 of the media file, or null while none is chosen. */
+  mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
+  gainDb: z.number().min(-60).max(6),
+  isMuted: z.boolean(),
+})
+export type Sound = z.infer<typeof sound>

@@ -1,0 +1,62 @@
+/** A play in the queue. */
+export interface Ticket {
+  playId: string
+  enqueuedAtMs: number
+  lengthMs: number
+}
+
+/** How far one source is with the current play. */
+export type SourceProgress = 'preparing' | 'ready' | 'started' | 'done'
+
+/**
+ * The play that has the screen:
+ * - preparing: sources load; nothing is seen yet
+ * - playing: started at `startedAtMs`
+ * - unconfirmed: it was started, but the server or every source went away before anybody confirmed seeing it; the next
+ *   source to connect says whether it was shown
+ */
+export type Current =
+  | { phase: 'preparing'; ticket: Ticket; sinceMs: number; progress: Record<string, SourceProgress> }
+  | { phase: 'playing'; ticket: Ticket; startedAtMs: number; shownCount: number; progress: Record<string, SourceProgress> }
+  | { phase: 'unconfirmed'; ticket: Ticket; startedAtMs: number }
+
+export interface QueueState {
+  waiting: Ticket[]
+  current: Current | null
+  /** Connected sources with the plays that each says it has shown. */
+  sources: Record<string, { shownPlayIds: string[] }>
+  isHeld: boolean
+  /** Since when no source is connected; null while at least one is. */
+  absentSinceMs: number | null
+  /** The next play may start from here on. */
+  freeAtMs: number
+}
+
+export const emptyQueue: QueueState = { waiting: [], current: null, sources: {}, isHeld: false, absentSinceMs: 0, freeAtMs: 0 }
+
+export type QueueInput =
+  | { type: 'enqueued'; ticket: Ticket }
+  | { type: 'sourceJoined'; sourceId: string; shownPlayIds: string[] }
+  | { type: 'sourceLeft'; sourceId: string }
+  | { type: 'sourceProgress'; sourceId: string; playId: string; progress: 'ready' | 'started' | 'done' }
+  /** Taken out by a person (skipped) or because it cannot be shown (failed). */
+  | { type: 'removed'; playId: string; outcome: 'skipped' | 'failed'; reason: string }
+  | { type: 'held'; isHeld: boolean }
+  | { type: 'ticked' }
+
+/** Why a play left the queue, or why it went back into it. */
+export type PlayOutcome = 'done' | 'skipped' | 'expired' | 'failed'
+
+export type QueueCommand =
+  | { type: 'prepare'; playId: string; sourceIds: string[] }
+  /** `offsetMs` > 0: a source that joins a play already running. */
+  | { type: 'start'; playId: string; sourceIds: string[]; offsetMs: number }
+  | { type: 'stop'; playId: string; sourceIds: string[] }
+  | { type: 'recordPreparing'; playId: string }
+  | { type: 'recordStarted'; playId: string; atMs: number }
+  /** The first source confirmed showing it: from here on a crash must not play it again. */
+  | { type: 'recordShown'; playId: string }
+  | { type: 'recordReturned'; playId: string; reason: string }
+  /** `shownCount`: how many sources confirmed showing it. */
+  | { type: 'recordEnded'; playId: string; outcome: PlayOutcome; reason: string; shownCount: number }
+  | { type: 'recordAbsence'; sinceMs: number | null }

@@ -1,0 +1,99 @@
+import { randomBytes } from 'node:crypto'
+import { readFile, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import { hashApiKey } from '../server/auth/access.ts'
+import { hashPassword } from '../server/auth/password.ts'
+import { addBox, listBoxes, publishVersion } from '../server/db/queries/boxes.ts'
+import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
+import { addMedia } from '../server/db/queries/media.ts'
+import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
+import { updatePlay } from '../server/db/queries/plays.ts'
+import { keepEvents } from '../server/ingest/keepEvents.ts'
+import { newId, newSecret } from '../server/system/ids.ts'
+import type { Services } from '../server/system/services.ts'
+import catalogue from './media/files/catalogue.json'
+import { demoBoxes, demoChannel, demoPassword, demoPeople, earlierTonight } from './scenario.ts'
+
+/** Reads a demo media file by its name; null when it is not there. */
+export type ReadDemoFile = (file: string) => Promise<Uint8Array | null>
+
+/** Loads the scenario into an empty database, and writes `demo.json` for scripts that drive the demo from outside. */
+export async function loadDemo(services: Services, address: string, readFileOf: ReadDemoFile): Promise<void> {
+  const { db } = services.database
+  if (!(await hasAnyPerson(db))) {
+    await loadPeople(services)
+    const media = await loadMedia(services, readFileOf)
+    await loadBoxes(services, media)
+    await loadEarlierTonight(services)
+  }
+  await writeDemoFile(services, address)
+}
+
+async function loadPeople({ database: { db } }: Services): Promise<void> {
+  await addChannel(db, demoChannel)
+  const passwordHash = await hashPassword(demoPassword)
+  for (const { role, ...person } of demoPeople) {
+    await addPerson(db, { ...person, passwordHash })
+    await addMember(db, demoChannel.id, person.id, role)
+  }
+  await addFeed(db, { id: 'feed-cedar', channelId: demoChannel.id, platform: 'cedar', name: 'Cedar', secret: `whsec_${randomBytes(24).toString('base64')}` })
+}
+
+async function loadMedia({ database: { db }, media }: Services, readFileOf: ReadDemoFile): Promise<(file: string) => string> {
+  const ids = new Map<string, string>()
+  for (const { file, name, kind, mime, widthPx, heightPx, durationMs, licence } of catalogue) {
+    const bytes = await readFileOf(file)
+    if (!bytes) throw new Error(`The demo media file ${file} is missing from this build`)
+    const id = await media.put(bytes)
+    ids.set(file.replace(/\.\w+$/, ''), id)
+    await addMedia(db, { id, channelId: demoChannel.id, name, kind: kind as 'picture' | 'sound', mime, widthPx, heightPx, durationMs, licence })
+  }
+  return (file) => {
+    const id = ids.get(file)
+    if (!id) throw new Error(`There is no demo media file ${file}`)
+    return id
+  }
+}
+
+async function loadBoxes({ database: { db }, queues }: Services, media: (file: string) => string): Promise<void> {
+  for (const { id, name, document } of demoBoxes(media)) {
+    await addBox(db, { id, channelId: demoChannel.id, name, draft: document, sourceToken: newSecret('src') })
+    await publishVersion(db, { id: newId('version'), boxId: id, document, publishedAt: new Date(), publishedBy: 'person-odalys' })
+  }
+  for (const box of await listBoxes(db, demoChannel.id)) await queues.open(box)
+}
+
+async function loadEarlierTonight({ database: { db }, onAir }: Services): Promise<void> {
+  onAir.forget(demoChannel.id)
+  const channel = await onAir.read(demoChannel.id)
+  for (const [index, { minutesAgo, ends, ...event }] of earlierTonight.entries()) {
+    const atMs = Date.now() - minutesAgo * 60_000
+    const incoming = { ...event, source: 'demo', externalId: `earlier-${index}`, occurredAtMs: atMs, isTest: false }
+    const { plays } = await keepEvents(db, demoChannel.id, channel, [incoming], null, atMs)
+    for (const { ticket } of plays) {
+      const startedAt = ends ? null : new Date(atMs + 300)
+      await updatePlay(db, ticket.playId, {
+        state: ends?.state ?? 'done',
+        reason: ends?.reason ?? 'shown to its end',
+        shownCount: ends ? 0 : 2,
+        startedAt,
+        endedAt: new Date(atMs + 300 + ticket.lengthMs),
+      })
+    }
+  }
+}
+
+async function writeDemoFile({ database: { db }, dataFolder }: Services, url: string): Promise<void> {
+  const path = join(dataFolder, 'demo.json')
+  const kept = await readFile(path, 'utf8').then((text) => JSON.parse(text) as { apiKey?: string }, () => null)
+  const apiKey = kept?.apiKey ?? newSecret('tck')
+  if (!kept?.apiKey) await addApiKey(db, hashApiKey(apiKey), demoChannel.id, 'demo')
+  const content = {
+    url,
+    accounts: demoPeople.map(({ email, role }) => ({ email, password: demoPassword, role })),
+    boxes: (await listBoxes(db, demoChannel.id)).map(({ id, name, sourceToken }) => ({ id, name, sourceUrl: `${url}/source/${sourceToken}` })),
+    feeds: (await listFeeds(db, demoChannel.id)).map(({ id, platform, secret }) => ({ id, platform, secret })),
+    apiKey,
+  }
+  await writeFile(path, `${JSON.stringify(content, null, 2)}\n`, { mode: 0o600 })
+}

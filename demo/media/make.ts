@@ -1,0 +1,27 @@
+// Draws and synthesises the demo media into demo/media/files, with a catalogue beside them. Run: npm run demo:media
+import { createHash } from 'node:crypto'
+import { mkdir, writeFile } from 'node:fs/promises'
+import sharp from 'sharp'
+import { artworks } from './artwork.ts'
+import { render, sampleRateHz, syntheses, toWav } from './synthesis.ts'
+
+const folder = new URL('./files/', import.meta.url)
+await mkdir(folder, { recursive: true })
+const catalogue: Record<string, unknown>[] = []
+
+async function keep(file: string, name: string, bytes: Buffer, facts: Record<string, unknown>): Promise<void> {
+  await writeFile(new URL(file, folder), bytes)
+  catalogue.push({ file, name, sha256: createHash('sha256').update(bytes).digest('hex'), bytes: bytes.length, licence: 'CC0-1.0', ...facts })
+}
+
+for (const artwork of artworks) {
+  const bytes = await sharp(Buffer.from(artwork.svg)).png({ compressionLevel: 9, palette: false }).toBuffer()
+  await keep(`${artwork.file}.png`, artwork.name, bytes, { kind: 'picture', mime: 'image/png', widthPx: 640, heightPx: 640, durationMs: null })
+}
+for (const synthesis of syntheses) {
+  const samples = render(synthesis)
+  const durationMs = Math.round((samples.length * 1000) / sampleRateHz)
+  await keep(`${synthesis.file}.wav`, synthesis.name, toWav(samples), { kind: 'sound', mime: 'audio/wav', widthPx: null, heightPx: null, durationMs })
+}
+await writeFile(new URL('catalogue.json', folder), JSON.stringify(catalogue, null, 2) + '\n')
+process.stdout.write(`${catalogue.length} files\n`)

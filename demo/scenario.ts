@@ -1,0 +1,94 @@
+import type { Alert, BoxDocument } from '../core/composition/box.ts'
+import type { Canvas } from '../core/composition/canvas.ts'
+import type { MotionName } from '../core/composition/motion.ts'
+import { starterAlert } from '../core/composition/starter.ts'
+import { starterBackdrop } from '../core/composition/starterParts.ts'
+import type { EventKind } from '../core/events/kinds.ts'
+import type { CanonicalEvent } from '../core/events/schema.ts'
+import { lanternLook } from '../core/look/lanternLook.ts'
+import { isVisiblePart } from '../core/parts/part.ts'
+
+/** Lantern Loaf: a made-up night bakery that broadcasts while it bakes. */
+
+export const demoPassword = 'lantern-loaf'
+
+export const demoPeople = [
+  { id: 'person-odalys', email: 'odalys@lantern-loaf.example', name: 'Odalys Fenn', role: 'owner' },
+  { id: 'person-bram', email: 'bram@lantern-loaf.example', name: 'Bram Quill', role: 'editor' },
+  { id: 'person-tallowmoth', email: 'tallowmoth@lantern-loaf.example', name: 'tallowmoth', role: 'moderator' },
+  { id: 'person-isaura', email: 'isaura@lantern-loaf.example', name: 'Isaura Pinto', role: 'moderator' },
+] as const
+
+export const demoChannel = { id: 'channel-lantern-loaf', name: 'Lantern Loaf', locale: 'en-IE', timeZone: 'Europe/Lisbon', currency: 'EUR' }
+
+/** Finds the id of a demo media file by its file name without ending. */
+export type MediaByFile = (file: string) => string
+
+interface AlertPlan {
+  kind: EventKind
+  headline: string
+  second: string
+  picture: string
+  sound: string
+  entrance?: MotionName
+  lengthMs?: number
+  hasBackdrop?: boolean
+}
+
+const plans: readonly AlertPlan[] = [
+  { kind: 'follow', headline: '{name}', second: 'joins the night shift', picture: 'lantern', sound: 'oven-bell' },
+  { kind: 'subscription', headline: '{name}', second: 'has a standing order, tier {tier}', picture: 'loaf', sound: 'dough-thump', entrance: 'rise', hasBackdrop: true },
+  { kind: 'resubscription', headline: '{name}', second: 'month {months} of the standing order', picture: 'loaf', sound: 'dough-thump', entrance: 'spring' },
+  { kind: 'giftBatch', headline: 'A tray of {count}', second: 'from {name}', picture: 'tray-of-five', sound: 'tray-slide', entrance: 'fromLeft', hasBackdrop: true },
+  { kind: 'tip', headline: '{name} left {amount}', second: '{message}', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000 },
+  { kind: 'raid', headline: 'A queue at the door', second: '{name} brings {party}', picture: 'queue-at-the-door', sound: 'rush-hour-brass', entrance: 'fromRight', lengthMs: 9000, hasBackdrop: true },
+  { kind: 'applause', headline: '{name} claps', second: '{points} points', picture: 'flour', sound: 'crackle', entrance: 'drop' },
+  { kind: 'redemption', headline: '{reward}', second: 'called by {name}', picture: 'bell', sound: 'oven-bell', entrance: 'drop', lengthMs: 5000 },
+  { kind: 'goalReached', headline: 'Goal reached', second: '{goal}: {amount}', picture: 'oven-on-fire', sound: 'kettle', entrance: 'rise' },
+]
+
+function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
+  const files = { pictureId: media(plan.picture), soundId: media(plan.sound) }
+  const alert = starterAlert(plan.kind, canvas, files, { headline: plan.headline, second: plan.second })
+  const composition = alert.variations[0]?.composition
+  if (!composition) return alert
+  if (plan.lengthMs) composition.length = { rule: 'fixed', ms: plan.lengthMs }
+  for (const part of composition.parts) if (part.kind === 'picture' && plan.entrance) part.motion.entrance.motion = plan.entrance
+  if (plan.hasBackdrop) composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second'], { at: 'headline.start', offsetMs: -120 }))
+  if (canvas.heightPx > canvas.widthPx) for (const part of composition.parts) if (isVisiblePart(part) && part.kind === 'line') part.maxWidthPx = canvas.widthPx * 0.9
+  return alert
+}
+
+function documentOf(canvas: Canvas, kinds: readonly EventKind[] | null, media: MediaByFile): BoxDocument {
+  const alerts = plans.filter((plan) => kinds === null || kinds.includes(plan.kind)).map((plan) => alertOf(plan, canvas, media))
+  return { version: 1, canvas, look: lanternLook, alerts }
+}
+
+export function demoBoxes(media: MediaByFile): { id: string; name: string; document: BoxDocument }[] {
+  return [
+    { id: 'box-night-counter', name: 'Night counter', document: documentOf({ widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }, null, media) },
+    {
+      id: 'box-street-window',
+      name: 'Street window',
+      document: documentOf({ widthPx: 1080, heightPx: 1920, framesPerSecond: 30 }, ['follow', 'tip', 'raid'], media),
+    },
+  ]
+}
+
+type Earlier = Pick<CanonicalEvent, 'kind' | 'data'> & { minutesAgo: number; ends?: { state: 'skipped' | 'expired'; reason: string } }
+const by = (id: string, name: string) => ({ id, name })
+
+/** What happened before the first visit: a quiet hour, so that the desk's log has something to say. */
+export const earlierTonight: readonly Earlier[] = [
+  { minutesAgo: 58, kind: 'follow', data: { viewer: by('v-01', 'caraway_owl') } },
+  { minutesAgo: 52, kind: 'tip', data: { viewer: by('v-02', 'Tomé Brandão'), amountMinor: 2500, currency: 'EUR', message: { text: 'o pão de centeio é o melhor da noite' } } },
+  { minutesAgo: 47, kind: 'resubscription', data: { viewer: by('v-03', 'MarrowHat'), tier: 2, months: 12 } },
+  { minutesAgo: 41, kind: 'raid', data: { viewer: by('v-01', 'caraway_owl'), partySize: 64 } },
+  { minutesAgo: 40, kind: 'follow', data: { viewer: by('v-04', 'Juno Flint') }, ends: { state: 'expired', reason: 'no source was connected for 134 s' } },
+  { minutesAgo: 33, kind: 'giftBatch', data: { viewer: by('v-05', 'sootkettle'), tier: 1, count: 5, groupId: 'g-1' } },
+  { minutesAgo: 26, kind: 'follow', data: { viewer: by('v-06', 'the_person_with_an_exceptionally_long_display_name') } },
+  { minutesAgo: 21, kind: 'follow', data: { viewer: by('v-07', 'نورا_خبز') } },
+  { minutesAgo: 14, kind: 'tip', data: { viewer: by('v-08', "O'Malt"), amountMinor: 300, currency: 'EUR' } },
+  { minutesAgo: 9, kind: 'follow', data: { viewer: by('v-09', '🥐wisp') }, ends: { state: 'skipped', reason: 'skipped by tallowmoth' } },
+  { minutesAgo: 4, kind: 'redemption', data: { viewer: by('v-10', 'kneadybeast'), reward: { id: 'bell', title: 'Ring the oven bell', costPoints: 300 } } },
+]

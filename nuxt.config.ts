@@ -1,0 +1,42 @@
+import tailwindcss from '@tailwindcss/vite'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  telemetry: false,
+  // A working room behind a sign-in: rendered in the browser, so that the server's thread is left to events.
+  ssr: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt', './modules/player', './modules/fonts'],
+  css: ['~/assets/app.css'],
+  // Our own code is imported explicitly; automatic imports drop exports silently in some files.
+  imports: { autoImport: false },
+  components: { dirs: [] },
+  pinia: { storesDirs: [] },
+  vite: { plugins: [tailwindcss()] },
+  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, allowImportingTsExtensions: true } } },
+  app: {
+    head: {
+      title: 'Thundercrest',
+      htmlAttrs: { lang: 'en' },
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  routeRules: {
+    '/**': { headers: { 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin' } },
+    '/fonts/**': { headers: { 'access-control-allow-origin': '*' } },
+  },
+  nitro: {
+    imports: false,
+    errorHandler: '~~/server/errorHandler.ts',
+    serverAssets: [
+      { baseName: 'migrations', dir: './db/migrations' },
+      { baseName: 'demo', dir: '../demo/media/files' },
+    ],
+    externals: { traceInclude: ['./node_modules/@electric-sql/pglite/dist/pglite.wasm', './node_modules/@electric-sql/pglite/dist/pglite.data', './node_modules/@electric-sql/pglite/dist/initdb.wasm'] },
+  },
+  hooks: {
+    'nitro:config': (config) => {
+      config.experimental = { ...config.experimental, websocket: true }
+    },
+  },
+})

@@ -1,0 +1,141 @@
+import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
+import { playScore, type Playback } from '../playback.ts'
+import { prepareScore, type PreparedScore } from '../prepare.ts'
+import { createSoundOutput } from '../sound/output.ts'
+import { createStage } from '../stage.ts'
+import { connect } from './connection.ts'
+import { createShownMemory } from './memory.ts'
+
+/** What the page says of itself on `<html data-state>`. */
+type PageState = 'connecting' | 'waiting' | 'loading' | 'playing' | 'offline'
+
+/** The play this page is busy with: loading until `prepared` is there, playing once `playback` is. */
+interface Busy {
+  play: PlayToShow
+  prepared: PreparedScore | null
+  playback: Playback | null
+}
+
+const html = document.documentElement
+const output = createSoundOutput()
+const stage = createStage(document.body)
+const shown = createShownMemory(safeSessionStorage())
+let isConnected = false
+let busy: Busy | null = null
+
+function safeSessionStorage(): Storage | null {
+  try {
+    return window.sessionStorage
+  } catch {
+    return null
+  }
+}
+
+function showState(): void {
+  const resting: PageState = isConnected ? 'waiting' : html.dataset.state === 'connecting' ? 'connecting' : 'offline'
+  const state: PageState = busy?.playback ? 'playing' : busy && isConnected ? 'loading' : resting
+  html.dataset.state = state
+  if (busy?.playback) {
+    html.dataset.play = busy.play.playId
+    html.dataset.event = busy.play.eventId
+    html.dataset.variation = busy.play.variationName
+  } else {
+    delete html.dataset.play
+    delete html.dataset.event
+    delete html.dataset.variation
+  }
+}
+
+/** The canvas as large as it fits into the page: exactly 1:1 when the broadcast program uses the advised size. */
+function fitStage(): void {
+  const canvas = busy?.play.score.canvas
+  if (!canvas) return
+  const scale = Math.min(window.innerWidth / canvas.widthPx, window.innerHeight / canvas.heightPx)
+  stage.root.style.transform = scale === 1 ? 'none' : `scale(${scale})`
+}
+
+function announce(name: 'play' | 'done', play: PlayToShow): void {
+  const detail = { play: play.playId, event: play.eventId, variation: play.variationName }
+  document.dispatchEvent(new CustomEvent(`thundercrest:${name}`, { detail }))
+}
+
+async function prepare(play: PlayToShow): Promise<void> {
+  if (shown.has(play.playId)) {
+    link.send({ type: 'done', playId: play.playId })
+    return
+  }
+  busy?.playback?.stop()
+  const mine: Busy = { play, prepared: null, playback: null }
+  busy = mine
+  showState()
+  const prepared = await prepareScore(play.score, output)
+  if (busy !== mine) return
+  mine.prepared = prepared
+  link.send({ type: 'ready', playId: play.playId, missing: prepared.missing.slice(0, 100) })
+}
+
+function start(playId: string, offsetMs: number): void {
+  const current = busy
+  if (!current?.prepared || current.play.playId !== playId || current.playback) return
+  // Remembered before the first frame: a crash between the two may cost a play, never show it twice.
+  shown.add(playId)
+  stage.mount(current.prepared)
+  fitStage()
+  current.playback = playScore(stage, current.prepared, output, offsetMs, {
+    onStarted: () => link.send({ type: 'started', playId }),
+    onEnded: () => finish(current),
+  })
+  showState()
+  announce('play', current.play)
+}
+
+function finish(ended: Busy): void {
+  if (busy !== ended) return
+  busy = null
+  showState()
+  link.send({ type: 'done', playId: ended.play.playId })
+  announce('done', ended.play)
+}
+
+function stop(playId: string): void {
+  if (busy?.play.playId !== playId) return
+  busy.playback?.stop()
+  finish(busy)
+}
+
+function receive(message: ToSource): void {
+  if (message.type === 'prepare') void prepare(message.play)
+  else if (message.type === 'start') start(message.playId, message.offsetMs)
+  else if (message.type === 'stop') stop(message.playId)
+  else link.send({ type: 'pong', sentAtMs: message.sentAtMs })
+}
+
+const address = new URL(`${location.pathname.replace(/\/$/, '')}/link`, location.href)
+address.protocol = address.protocol === 'https:' ? 'wss:' : 'ws:'
+const link = connect(address.href, {
+  onOpen() {
+    isConnected = true
+    // A prepared play that never started belongs to the old connection; the server sends it again.
+    if (busy && !busy.playback) busy = null
+    link.send({ type: 'hello', shownPlayIds: shown.ids(), sound: output.state(), widthPx: window.innerWidth, heightPx: window.innerHeight })
+    showState()
+  },
+  onMessage: receive,
+  onLost() {
+    isConnected = false
+    html.dataset.state = 'offline'
+    showState()
+  },
+  onRefused() {
+    isConnected = false
+    busy?.playback?.stop()
+    busy = null
+    html.dataset.state = 'offline'
+    showState()
+  },
+})
+
+output.onStateChange(() => link.send({ type: 'sound', sound: output.state() }))
+void output.resume()
+addEventListener('pointerdown', () => void output.resume())
+addEventListener('resize', fitStage)

@@ -1,0 +1,38 @@
+import { defineEventHandler } from 'h3'
+import type { Patches } from 'mutative'
+import { saveDraftBody } from '../../../../contract/bodies.ts'
+import { boxDocument } from '../../../../core/composition/box.ts'
+import { applyPatches } from '../../../../core/edit/change.ts'
+import { requireBox } from '../../../auth/access.ts'
+import { saveDraft, type BoxRow } from '../../../db/queries/boxes.ts'
+import { pathId } from '../../../http/pathId.ts'
+import { readChecked } from '../../../http/readChecked.ts'
+import { issuesOf, problemError } from '../../../system/problemError.ts'
+import { useServices } from '../../../system/services.ts'
+
+const maxBytes = 1024 * 1024
+
+/** Saves edits of a draft. Refused when somebody else saved since `baseRevision`: nothing is overwritten silently. */
+export default defineEventHandler(async (event) => {
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
+  const { baseRevision, patches } = await readChecked(event, saveDraftBody, maxBytes)
+  const { database, stream } = await useServices()
+  const conflict = () => problemError(409, 'Somebody else changed this box since you opened it. Load it again to see their changes; yours are still on your screen.')
+  if (baseRevision !== box.draftRevision) throw conflict()
+  const draft = patched(box, patches as Patches)
+  if (!(await saveDraft(database.db, box.id, baseRevision, draft))) throw conflict()
+  stream.changed(session.channel.id)
+  return { revision: baseRevision + 1 }
+})
+
+function patched(box: BoxRow, patches: Patches) {
+  let next: unknown
+  try {
+    next = applyPatches(box.draft, patches)
+  } catch {
+    throw problemError(422, 'These edits do not fit the draft. Load the box again.')
+  }
+  const checked = boxDocument.safeParse(next)
+  if (!checked.success) throw problemError(422, 'The edited box would not be valid; nothing was saved.', issuesOf(checked.error))
+  return checked.data
+}

@@ -1,0 +1,17 @@
+import { defineEventHandler } from 'h3'
+import { heldBody } from '../../../../contract/bodies.ts'
+import { requireBox } from '../../../auth/access.ts'
+import { setHeld } from '../../../db/queries/boxes.ts'
+import { pathId } from '../../../http/pathId.ts'
+import { readChecked } from '../../../http/readChecked.ts'
+import { useServices } from '../../../system/services.ts'
+
+/** Holds the queue, or lets it go on. What plays now plays to its end; what comes in is kept. */
+export default defineEventHandler(async (event) => {
+  const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { isHeld } = await readChecked(event, heldBody)
+  const { database, queues } = await useServices()
+  await setHeld(database.db, box.id, isHeld)
+  queues.of(box.id).input({ type: 'held', isHeld })
+  return { isHeld }
+})

@@ -1,0 +1,11 @@
+import { defineEventHandler } from 'h3'
+import { requireBox } from '../../../auth/access.ts'
+import { boxView } from '../../../boxes/boxViews.ts'
+import { pathId } from '../../../http/pathId.ts'
+import { useServices } from '../../../system/services.ts'
+
+export default defineEventHandler(async (event) => {
+  const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { database } = await useServices()
+  return boxView(database.db, box)
+})

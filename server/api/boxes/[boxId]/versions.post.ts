@@ -1,0 +1,24 @@
+import { defineEventHandler, setResponseStatus } from 'h3'
+import { publishBody } from '../../../../contract/bodies.ts'
+import { requireBox } from '../../../auth/access.ts'
+import { boxView } from '../../../boxes/boxViews.ts'
+import { findBox, publishVersion } from '../../../db/queries/boxes.ts'
+import { pathId } from '../../../http/pathId.ts'
+import { readChecked } from '../../../http/readChecked.ts'
+import { newId } from '../../../system/ids.ts'
+import { problemError } from '../../../system/problemError.ts'
+import { useServices } from '../../../system/services.ts'
+
+/** Puts the draft on air, if it is still the one that the person saw. */
+export default defineEventHandler(async (event) => {
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
+  const { revision } = await readChecked(event, publishBody)
+  if (revision !== box.draftRevision) throw problemError(409, 'The draft was changed since you looked at the list. Load the box again and check what goes on air.')
+  const { database, onAir, stream } = await useServices()
+  await publishVersion(database.db, { id: newId('version'), boxId: box.id, document: box.draft, publishedAt: new Date(), publishedBy: session.person.id })
+  onAir.forget(session.channel.id)
+  stream.changed(session.channel.id)
+  const now = await findBox(database.db, session.channel.id, box.id)
+  setResponseStatus(event, 201)
+  return boxView(database.db, now ?? box)
+})

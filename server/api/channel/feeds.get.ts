@@ -1,0 +1,21 @@
+import { defineEventHandler } from 'h3'
+import type { FeedView } from '../../../contract/views.ts'
+import { requireMember } from '../../auth/access.ts'
+import { listFeeds, listKeptDeliveries } from '../../db/queries/feeds.ts'
+import { useServices } from '../../system/services.ts'
+
+export default defineEventHandler(async (event) => {
+  const { channel } = await requireMember(event, 'moderator')
+  const { database } = await useServices()
+  const feeds: FeedView[] = []
+  for (const feed of await listFeeds(database.db, channel.id)) {
+    const kept = await listKeptDeliveries(database.db, feed.id, 5)
+    const { id, platform, name, lagMs, acceptedCount, repeatedCount, rejectedCount, refusedCount } = feed
+    feeds.push({
+      ...{ id, platform, name, lagMs, acceptedCount, repeatedCount, rejectedCount, refusedCount },
+      lastDeliveryAtMs: feed.lastDeliveryAt?.getTime() ?? null,
+      notUnderstood: kept.map(({ id: keptId, receivedAt, raw, note }) => ({ id: keptId, receivedAtMs: receivedAt.getTime(), raw: raw.slice(0, 4000), note })),
+    })
+  }
+  return { feeds }
+})

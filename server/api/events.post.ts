@@ -1,0 +1,41 @@
+import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
+import { batchMax, cloudEvent, type CloudEvent } from '../../contract/cloudEvent.ts'
+import { eventData } from '../../core/events/schema.ts'
+import { readApiKey } from '../auth/access.ts'
+import { parseJson } from '../http/readChecked.ts'
+import { readBounded } from '../http/readBounded.ts'
+import type { IncomingEvent } from '../ingest/keepEvents.ts'
+import { issuesOf, problemError } from '../system/problemError.ts'
+import { useServices } from '../system/services.ts'
+
+const maxBytes = 1024 * 1024
+
+/** One CloudEvents 1.0 JSON event, or a batch of them. All are checked first: one that does not fit refuses the whole request. */
+export default defineEventHandler(async (event) => {
+  const key = await readApiKey(event)
+  if (!key) throw problemError(401, 'Send "Authorization: Bearer <API key>".')
+  const type = (getHeader(event, 'content-type') ?? '').split(';')[0]?.trim()
+  const isBatch = type === 'application/cloudevents-batch+json'
+  if (!isBatch && type !== 'application/cloudevents+json') {
+    throw problemError(415, 'Send application/cloudevents+json, or application/cloudevents-batch+json for a batch.')
+  }
+  const body = parseJson(await readBounded(event, maxBytes))
+  if (isBatch && !Array.isArray(body)) throw problemError(422, 'A batch is a JSON array of events.')
+  const list: unknown[] = isBatch && Array.isArray(body) ? body : [body]
+  if (list.length === 0 || list.length > batchMax) throw problemError(422, `A batch has 1 to ${batchMax} events.`)
+  const incoming = list.map((each, index) => toIncoming(each, isBatch ? `${index}.` : ''))
+  const { ingest } = await useServices()
+  setResponseStatus(event, 202)
+  return ingest.accept(key.channelId, incoming, 0)
+})
+
+function toIncoming(raw: unknown, path: string): IncomingEvent {
+  const refuse = (issues: { path: string; message: string }[]) =>
+    problemError(422, 'The event does not fit; nothing was written.', issues.map((issue) => ({ ...issue, path: path + issue.path })))
+  const envelope = cloudEvent.safeParse(raw)
+  if (!envelope.success) throw refuse(issuesOf(envelope.error))
+  const { id, source, type: kind, time, data }: CloudEvent = envelope.data
+  const checked = eventData[kind].safeParse(data)
+  if (!checked.success) throw refuse(issuesOf(checked.error).map((issue) => ({ ...issue, path: `data.${issue.path}` })))
+  return { source: `api:${source}`, externalId: id, kind, data: checked.data, occurredAtMs: time ? Date.parse(time) : Date.now(), isTest: false }
+}

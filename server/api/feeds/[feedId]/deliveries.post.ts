@@ -1,0 +1,44 @@
+import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
+import { findFeed, tallyRefused } from '../../../db/queries/feeds.ts'
+import { adapterOf } from '../../../feeds/adapters.ts'
+import { verifyDelivery } from '../../../feeds/verifyDelivery.ts'
+import { pathId } from '../../../http/pathId.ts'
+import { readBounded } from '../../../http/readBounded.ts'
+import { problemError } from '../../../system/problemError.ts'
+import { useServices } from '../../../system/services.ts'
+
+const maxBytes = 256 * 1024
+
+/** A platform's raw payload, signed after the Standard Webhooks specification. Answers after the events are durable. */
+export default defineEventHandler(async (event) => {
+  const { database, ingest } = await useServices()
+  const feed = await findFeed(database.db, pathId(event, 'feedId'))
+  if (!feed) throw problemError(404, 'There is no such feed.')
+  const raw = await readBounded(event, maxBytes)
+  const verified = verifyDelivery(feed.secret, raw, {
+    id: getHeader(event, 'webhook-id'),
+    timestamp: getHeader(event, 'webhook-timestamp'),
+    signature: getHeader(event, 'webhook-signature'),
+  })
+  if (!verified.ok) {
+    await tallyRefused(database.db, feed.id)
+    throw problemError(401, verified.error)
+  }
+  const translation = translate(adapterOf(feed.platform), raw, feed.id)
+  if (translation.events.length === 0) {
+    await ingest.keepNotUnderstood(feed, verified.value, raw, translation.rejected.join('\n'))
+    throw problemError(422, 'Nothing in this delivery was understood. It was kept for inspection; nothing else was written.', translation.rejected.slice(0, 20).map((message) => ({ path: '', message })))
+  }
+  setResponseStatus(event, 202)
+  return ingest.acceptDelivery(feed, verified.value, raw, translation)
+})
+
+function translate(adapter: ReturnType<typeof adapterOf>, raw: string, feedId: string) {
+  let payload: unknown
+  try {
+    payload = JSON.parse(raw)
+  } catch {
+    return { events: [], rejected: ['The body is not JSON.'] }
+  }
+  return adapter.translate(payload, feedId) ?? { events: [], rejected: [`This is not a payload of ${adapter.platform}.`] }
+}

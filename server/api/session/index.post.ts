@@ -1,0 +1,25 @@
+import { defineEventHandler, getRequestIP, setResponseStatus } from 'h3'
+import { signInBody } from '../../../contract/bodies.ts'
+import { countSignInTry, forgetSignInTries } from '../../auth/loginLimit.ts'
+import { verifyPassword } from '../../auth/password.ts'
+import { startSession } from '../../auth/startSession.ts'
+import { findPersonByEmail } from '../../db/queries/people.ts'
+import { readChecked } from '../../http/readChecked.ts'
+import { problemError } from '../../system/problemError.ts'
+import { useServices } from '../../system/services.ts'
+
+/** A hash that nothing matches: an unknown e-mail address takes as long as a wrong password. */
+const nobody = `scrypt$${2 ** 17}$8$1$${Buffer.alloc(16).toString('base64')}$${Buffer.alloc(32).toString('base64')}`
+
+export default defineEventHandler(async (event) => {
+  const { email, password } = await readChecked(event, signInBody)
+  await countSignInTry(email, getRequestIP(event) ?? 'unknown')
+  const { database } = await useServices()
+  const person = await findPersonByEmail(database.db, email)
+  const isRight = await verifyPassword(password, person?.passwordHash ?? nobody)
+  if (!person || !isRight) throw problemError(401, 'This e-mail address and password do not belong together.')
+  await forgetSignInTries(email)
+  await startSession(event, person.id)
+  setResponseStatus(event, 204)
+  return null
+})

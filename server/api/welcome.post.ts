@@ -1,0 +1,31 @@
+import { defineEventHandler, getRequestIP, setResponseStatus } from 'h3'
+import { welcomeBody } from '../../contract/bodies.ts'
+import { countSignInTry } from '../auth/loginLimit.ts'
+import { hashPassword } from '../auth/password.ts'
+import { startSession } from '../auth/startSession.ts'
+import { isWelcomeCode } from '../auth/welcomeCode.ts'
+import { addChannel, addMember, addPerson, hasAnyPerson } from '../db/queries/people.ts'
+import { readChecked } from '../http/readChecked.ts'
+import { newId } from '../system/ids.ts'
+import { problemError } from '../system/problemError.ts'
+import { useServices } from '../system/services.ts'
+
+/** Makes the first account and its channel, on a server that has none. */
+export default defineEventHandler(async (event) => {
+  const body = await readChecked(event, welcomeBody)
+  await countSignInTry(body.email, getRequestIP(event) ?? 'unknown')
+  if (!isWelcomeCode(body.code)) throw problemError(403, 'This is not the code that the server printed when it started.')
+  const { database } = await useServices()
+  const passwordHash = await hashPassword(body.password)
+  const personId = newId('person')
+  await database.db.transaction(async (tx) => {
+    if (await hasAnyPerson(tx)) throw problemError(409, 'The first account was already made. Sign in instead.')
+    const channelId = newId('channel')
+    await addChannel(tx, { id: channelId, name: body.channelName, locale: 'en', timeZone: 'UTC', currency: 'EUR' })
+    await addPerson(tx, { id: personId, email: body.email, name: body.personName, passwordHash })
+    await addMember(tx, channelId, personId, 'owner')
+  })
+  await startSession(event, personId)
+  setResponseStatus(event, 201)
+  return null
+})

@@ -1,0 +1,62 @@
+import { createHash } from 'node:crypto'
+import { getHeader, type H3Event } from 'h3'
+import type { Role, SessionView } from '../../contract/views.ts'
+import { findBox, type BoxRow } from '../db/queries/boxes.ts'
+import { findApiKey, findSession } from '../db/queries/people.ts'
+import { problemError } from '../system/problemError.ts'
+import { useServices } from '../system/services.ts'
+import { readSessionCookie, sessionIdOf } from './sessionCookie.ts'
+
+/** What each role may do; each includes what stands after it. */
+const rank: Record<Role, number> = { owner: 3, editor: 2, moderator: 1 }
+
+export async function readSession(event: H3Event): Promise<SessionView | null> {
+  const { secret, database } = await useServices()
+  const key = await readSessionCookie(event, secret)
+  return key ? findSession(database.db, sessionIdOf(key)) : null
+}
+
+/** The signed-in member, who must be at least this. @throws 401 or 403 as a problem document. */
+export async function requireMember(event: H3Event, atLeast: Role): Promise<SessionView> {
+  const session = await readSession(event)
+  if (!session) throw problemError(401, 'Sign in first; your session may have ended.')
+  if (rank[session.role] < rank[atLeast]) {
+    throw problemError(403, `This needs the role ${atLeast}; you are ${session.role} of ${session.channel.name}. Ask an owner to do it or to change your role.`)
+  }
+  return session
+}
+
+/** The box of the signed-in member's own channel. @throws 404 for a box of another channel, as if it did not exist. */
+export async function requireBox(event: H3Event, id: string, atLeast: Role): Promise<{ session: SessionView; box: BoxRow }> {
+  const session = await requireMember(event, atLeast)
+  return { session, box: await ownBox(session.channel.id, id) }
+}
+
+export async function ownBox(channelId: string, id: string): Promise<BoxRow> {
+  const { database } = await useServices()
+  const box = await findBox(database.db, channelId, id)
+  if (!box) throw problemError(404, 'There is no such box in this channel.')
+  return box
+}
+
+export function hashApiKey(key: string): string {
+  return createHash('sha256').update(key).digest('base64url')
+}
+
+/** The channel that a bearer API key belongs to; null when no key was sent. @throws 401 for a key that is not known. */
+export async function readApiKey(event: H3Event): Promise<{ channelId: string; locale: string } | null> {
+  const header = getHeader(event, 'authorization')
+  if (!header) return null
+  const { database } = await useServices()
+  const found = /^Bearer \S{20,200}$/.test(header) ? await findApiKey(database.db, hashApiKey(header.slice(7))) : null
+  if (!found) throw problemError(401, 'This API key is not known here. Send "Authorization: Bearer <key>" with a key of the channel.')
+  return found
+}
+
+/** A script with an API key, or a signed-in member who is at least this. */
+export async function requireKeyOrMember(event: H3Event, atLeast: Role): Promise<{ channelId: string; locale: string }> {
+  const key = await readApiKey(event)
+  if (key) return key
+  const { channel } = await requireMember(event, atLeast)
+  return { channelId: channel.id, locale: channel.locale }
+}

@@ -1,0 +1,22 @@
+import type { Canvas } from '../../core/composition/canvas.ts'
+import { starterAlert } from '../../core/composition/starter.ts'
+import { lanternLook } from '../../core/look/lanternLook.ts'
+import { addBox, countBoxes, findBox } from '../db/queries/boxes.ts'
+import { newId, newSecret } from '../system/ids.ts'
+import { problemError } from '../system/problemError.ts'
+import { useServices } from '../system/services.ts'
+
+const boxesMax = 30
+
+/** Makes a box with one alert to begin with, a follow; nothing is on air yet. @returns its id */
+export async function createBox(channelId: string, name: string, canvas: Canvas): Promise<string> {
+  const { database, queues, onAir } = await useServices()
+  if ((await countBoxes(database.db, channelId)) >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
+  const id = newId('box')
+  const draft = { version: 1 as const, canvas, look: lanternLook, alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+  await addBox(database.db, { id, channelId, name, draft, sourceToken: newSecret('src') })
+  const box = await findBox(database.db, channelId, id)
+  if (box) await queues.open(box)
+  onAir.forget(channelId)
+  return id
+}

@@ -1,0 +1,55 @@
+import type { BoxDocument } from '../../core/composition/box.ts'
+import type { MediaFacts } from '../../core/score/resolve.ts'
+import type { Database } from '../db/handle.ts'
+import { findVersion, listBoxes } from '../db/queries/boxes.ts'
+import { listMedia } from '../db/queries/media.ts'
+import { readChannel } from '../db/queries/people.ts'
+
+/** A box as events meet it: the version that is on air, null when there is none. */
+export interface BoxOnAir {
+  boxId: string
+  version: { id: string; document: BoxDocument } | null
+}
+
+/** What a decision needs to know of a channel. */
+export interface ChannelOnAir {
+  locale: string
+  boxes: BoxOnAir[]
+  media: Record<string, MediaFacts>
+}
+
+/** Keeps what is on air at hand, so that deciding an event asks the database nothing. Forgotten on every change. */
+export class OnAirCache {
+  private readonly channels = new Map<string, Promise<ChannelOnAir>>()
+
+  constructor(private readonly db: Database) {}
+
+  read(channelId: string): Promise<ChannelOnAir> {
+    const kept = this.channels.get(channelId) ?? this.load(channelId)
+    this.channels.set(channelId, kept)
+    kept.catch(() => this.channels.delete(channelId))
+    return kept
+  }
+
+  forget(channelId: string): void {
+    this.channels.delete(channelId)
+  }
+
+  private async load(channelId: string): Promise<ChannelOnAir> {
+    const channel = await readChannel(this.db, channelId)
+    if (!channel) throw new Error(`OnAirCache: there is no channel ${channelId}`)
+    const boxes: BoxOnAir[] = []
+    for (const box of await listBoxes(this.db, channelId)) {
+      const version = box.onAirVersionId ? await findVersion(this.db, box.onAirVersionId) : null
+      boxes.push({ boxId: box.id, version: version ? { id: version.id, document: version.document } : null })
+    }
+    const media: Record<string, MediaFacts> = {}
+    for (const file of await listMedia(this.db, channelId)) media[file.id] = { url: mediaUrl(file.id), mime: file.mime, durationMs: file.durationMs }
+    return { locale: channel.locale, boxes, media }
+  }
+}
+
+/** Where a media file is served: its address is its content, so it never changes. */
+export function mediaUrl(id: string): string {
+  return `/media/${id}`
+}

@@ -1,0 +1,31 @@
+import { existsSync } from 'node:fs'
+import { cp, mkdir, rename, rm } from 'node:fs/promises'
+import { dirname } from 'node:path'
+import { PGlite } from '@electric-sql/pglite'
+import { drizzle } from 'drizzle-orm/pglite'
+import type { DatabaseHandle } from './handle.ts'
+import * as schema from './schema.ts'
+
+/**
+ * Opens the embedded database in a folder, which must be locked by the caller.
+ * @param template a folder with an initialised, empty database: copying it is twenty times as fast as making one
+ */
+export async function openEmbedded(folder: string, template: string | null): Promise<DatabaseHandle> {
+  if (!existsSync(folder)) {
+    await mkdir(dirname(folder), { recursive: true })
+    if (template && existsSync(template)) {
+      // Copied beside and renamed, so that a start that is cut off leaves no half database behind.
+      const half = `${folder}.new`
+      await rm(half, { recursive: true, force: true })
+      await cp(template, half, { recursive: true })
+      await rename(half, folder)
+    }
+  }
+  const engine = await PGlite.create({ dataDir: folder })
+  return {
+    kind: 'embedded',
+    db: drizzle(engine, { schema }),
+    execute: async (sql) => void (await engine.exec(sql)),
+    close: () => engine.close(),
+  }
+}

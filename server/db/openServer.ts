@@ -1,0 +1,18 @@
+import { drizzle } from 'drizzle-orm/node-postgres'
+import pg from 'pg'
+import type { DatabaseHandle } from './handle.ts'
+import * as schema from './schema.ts'
+
+/** Connects to a PostgreSQL server. @throws when it cannot be reached: a start without a database is no start. */
+export async function openServer(url: string): Promise<DatabaseHandle> {
+  const pool = new pg.Pool({ connectionString: url, max: 8 })
+  // An idle connection that breaks must not end the process; the next query opens a new one.
+  pool.on('error', () => undefined)
+  await pool.query('select 1')
+  return {
+    kind: 'server',
+    db: drizzle(pool, { schema }),
+    execute: async (sql) => void (await pool.query(sql)),
+    close: () => pool.end(),
+  }
+}

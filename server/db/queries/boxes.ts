@@ -1,0 +1,84 @@
+import { and, asc, count, desc, eq, max } from 'drizzle-orm'
+import type { BoxDocument } from '../../../core/composition/box.ts'
+import type { Database } from '../handle.ts'
+import { box, boxVersion, person } from '../schema.ts'
+
+export type BoxRow = typeof box.$inferSelect
+export type BoxVersionRow = typeof boxVersion.$inferSelect
+
+export async function listBoxes(db: Database, channelId: string): Promise<BoxRow[]> {
+  return db.select().from(box).where(eq(box.channelId, channelId)).orderBy(asc(box.id))
+}
+
+export async function listAllBoxes(db: Database): Promise<BoxRow[]> {
+  return db.select().from(box)
+}
+
+export async function countBoxes(db: Database, channelId: string): Promise<number> {
+  const [row] = await db.select({ count: count() }).from(box).where(eq(box.channelId, channelId))
+  return row?.count ?? 0
+}
+
+/** The box, if this channel has it. */
+export async function findBox(db: Database, channelId: string, id: string): Promise<BoxRow | null> {
+  const [row] = await db.select().from(box).where(and(eq(box.channelId, channelId), eq(box.id, id))).limit(1)
+  return row ?? null
+}
+
+export async function addBox(db: Database, row: typeof box.$inferInsert): Promise<void> {
+  await db.insert(box).values(row)
+}
+
+/** Saves a draft on top of `baseRevision`. @returns false when somebody else saved in between: nothing is written then. */
+export async function saveDraft(db: Database, id: string, baseRevision: number, draft: BoxDocument): Promise<boolean> {
+  const saved = await db
+    .update(box)
+    .set({ draft, draftRevision: baseRevision + 1 })
+    .where(and(eq(box.id, id), eq(box.draftRevision, baseRevision)))
+    .returning({ id: box.id })
+  return saved.length > 0
+}
+
+export async function setSourceToken(db: Database, id: string, sourceToken: string): Promise<void> {
+  await db.update(box).set({ sourceToken }).where(eq(box.id, id))
+}
+
+export async function setHeld(db: Database, id: string, isHeld: boolean): Promise<void> {
+  await db.update(box).set({ isHeld }).where(eq(box.id, id))
+}
+
+export async function setAbsentSince(db: Database, id: string, absentSince: Date | null): Promise<void> {
+  await db.update(box).set({ absentSince }).where(eq(box.id, id))
+}
+
+/** Keeps the document as the next version and makes it the one on air, in one transaction. */
+export async function publishVersion(db: Database, row: Omit<BoxVersionRow, 'number'>): Promise<BoxVersionRow> {
+  return db.transaction(async (tx) => {
+    const [last] = await tx.select({ number: max(boxVersion.number) }).from(boxVersion).where(eq(boxVersion.boxId, row.boxId))
+    const version = { ...row, number: (last?.number ?? 0) + 1 }
+    await tx.insert(boxVersion).values(version)
+    await tx.update(box).set({ onAirVersionId: row.id }).where(eq(box.id, row.boxId))
+    return version
+  })
+}
+
+export async function findVersion(db: Database, id: string): Promise<BoxVersionRow | null> {
+  const [row] = await db.select().from(boxVersion).where(eq(boxVersion.id, id)).limit(1)
+  return row ?? null
+}
+
+/** The versions on air of a channel's boxes, with who put them there. */
+export async function listOnAir(db: Database, channelId: string) {
+  return db
+    .select({ boxId: box.id, number: boxVersion.number, publishedAt: boxVersion.publishedAt, byName: person.name, document: boxVersion.document })
+    .from(box)
+    .innerJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
+    .innerJoin(person, eq(person.id, boxVersion.publishedBy))
+    .where(eq(box.channelId, channelId))
+    .orderBy(desc(boxVersion.publishedAt))
+}
+
+export async function findBoxByToken(db: Database, sourceToken: string): Promise<BoxRow | null> {
+  const [row] = await db.select().from(box).where(eq(box.sourceToken, sourceToken)).limit(1)
+  return row ?? null
+}

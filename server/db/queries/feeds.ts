@@ -1,0 +1,64 @@
+import { and, asc, desc, eq, lt, sql } from 'drizzle-orm'
+import type { Database } from '../handle.ts'
+import { delivery, feed } from '../schema.ts'
+
+export type FeedRow = typeof feed.$inferSelect
+
+export async function findFeed(db: Database, id: string): Promise<FeedRow | null> {
+  const [row] = await db.select().from(feed).where(eq(feed.id, id)).limit(1)
+  return row ?? null
+}
+
+export async function listFeeds(db: Database, channelId: string): Promise<FeedRow[]> {
+  return db.select().from(feed).where(eq(feed.channelId, channelId)).orderBy(asc(feed.platform))
+}
+
+export async function addFeed(db: Database, row: typeof feed.$inferInsert): Promise<void> {
+  await db.insert(feed).values(row)
+}
+
+export interface FeedTally {
+  accepted: number
+  repeated: number
+  rejected: number
+  receivedAt: Date
+  /** Newest event's age when it arrived; null when nothing was new. */
+  lagMs: number | null
+}
+
+export async function tallyDelivery(db: Database, id: string, tally: FeedTally): Promise<void> {
+  await db
+    .update(feed)
+    .set({
+      acceptedCount: sql`${feed.acceptedCount} + ${tally.accepted}`,
+      repeatedCount: sql`${feed.repeatedCount} + ${tally.repeated}`,
+      rejectedCount: sql`${feed.rejectedCount} + ${tally.rejected}`,
+      lastDeliveryAt: tally.receivedAt,
+      ...(tally.lagMs === null ? {} : { lagMs: tally.lagMs }),
+    })
+    .where(eq(feed.id, id))
+}
+
+export async function tallyRefused(db: Database, id: string): Promise<void> {
+  await db.update(feed).set({ refusedCount: sql`${feed.refusedCount} + 1` }).where(eq(feed.id, id))
+}
+
+/** Deliveries kept per feed; the oldest go first. */
+const keptDeliveries = 200
+
+export async function keepDelivery(db: Database, row: typeof delivery.$inferInsert): Promise<void> {
+  await db.insert(delivery).values(row)
+  const [oldest] = await db
+    .select({ receivedAt: delivery.receivedAt })
+    .from(delivery)
+    .where(eq(delivery.feedId, row.feedId))
+    .orderBy(desc(delivery.receivedAt))
+    .offset(keptDeliveries)
+    .limit(1)
+  if (oldest) await db.delete(delivery).where(and(eq(delivery.feedId, row.feedId), lt(delivery.receivedAt, oldest.receivedAt)))
+}
+
+/** Deliveries that were signed but not understood, newest first. */
+export async function listKeptDeliveries(db: Database, feedId: string, limit: number) {
+  return db.select().from(delivery).where(eq(delivery.feedId, feedId)).orderBy(desc(delivery.receivedAt)).limit(limit)
+}

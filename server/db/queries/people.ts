@@ -1,0 +1,66 @@
+import { and, eq, gt, lt, sql } from 'drizzle-orm'
+import type { Role, SessionView } from '../../../contract/views.ts'
+import type { Database } from '../handle.ts'
+import { apiKey, channel, membership, person, session } from '../schema.ts'
+
+export async function findPersonByEmail(db: Database, email: string) {
+  const [found] = await db.select().from(person).where(eq(sql`lower(${person.email})`, email.toLowerCase())).limit(1)
+  return found ?? null
+}
+
+export async function hasAnyPerson(db: Database): Promise<boolean> {
+  return (await db.select({ id: person.id }).from(person).limit(1)).length > 0
+}
+
+export async function addPerson(db: Database, row: typeof person.$inferInsert): Promise<void> {
+  await db.insert(person).values(row)
+}
+
+export async function addChannel(db: Database, row: typeof channel.$inferInsert): Promise<void> {
+  await db.insert(channel).values(row)
+}
+
+export async function addMember(db: Database, channelId: string, personId: string, role: Role): Promise<void> {
+  await db.insert(membership).values({ channelId, personId, role })
+}
+
+export async function addSession(db: Database, id: string, personId: string, expiresAt: Date): Promise<void> {
+  await db.delete(session).where(lt(session.expiresAt, new Date()))
+  await db.insert(session).values({ id, personId, expiresAt })
+}
+
+export async function endSession(db: Database, id: string): Promise<void> {
+  await db.delete(session).where(eq(session.id, id))
+}
+
+/** Who is signed in with this session and what they are in their channel; null when it has ended. */
+export async function findSession(db: Database, id: string): Promise<SessionView | null> {
+  const [row] = await db
+    .select({ person: { id: person.id, name: person.name }, channel, role: membership.role })
+    .from(session)
+    .innerJoin(person, eq(person.id, session.personId))
+    .innerJoin(membership, eq(membership.personId, person.id))
+    .innerJoin(channel, eq(channel.id, membership.channelId))
+    .where(and(eq(session.id, id), gt(session.expiresAt, new Date())))
+    .limit(1)
+  return row ?? null
+}
+
+export async function addApiKey(db: Database, hash: string, channelId: string, name: string): Promise<void> {
+  await db.insert(apiKey).values({ hash, channelId, name })
+}
+
+export async function findApiKey(db: Database, hash: string): Promise<{ channelId: string; locale: string } | null> {
+  const [row] = await db
+    .select({ channelId: apiKey.channelId, locale: channel.locale })
+    .from(apiKey)
+    .innerJoin(channel, eq(channel.id, apiKey.channelId))
+    .where(eq(apiKey.hash, hash))
+    .limit(1)
+  return row ?? null
+}
+
+export async function readChannel(db: Database, id: string) {
+  const [row] = await db.select().from(channel).where(eq(channel.id, id)).limit(1)
+  return row ?? null
+}

@@ -1,0 +1,48 @@
+import { and, asc, desc, eq, inArray } from 'drizzle-orm'
+import type { Database } from '../handle.ts'
+import { event, play } from '../schema.ts'
+
+export type PlayRow = typeof play.$inferSelect
+export type PlayWithEvent = PlayRow & { event: typeof event.$inferSelect }
+
+const openStates = ['waiting', 'preparing', 'playing'] as const
+
+export async function insertPlays(db: Database, rows: (typeof play.$inferInsert)[]): Promise<void> {
+  if (rows.length > 0) await db.insert(play).values(rows)
+}
+
+/** Plays that have not ended, in order of arrival. */
+export async function listOpenPlays(db: Database, boxId: string): Promise<PlayRow[]> {
+  return db
+    .select()
+    .from(play)
+    .where(and(eq(play.boxId, boxId), inArray(play.state, [...openStates])))
+    .orderBy(asc(play.enqueuedAt), asc(play.id))
+}
+
+export async function findPlay(db: Database, id: string): Promise<PlayWithEvent | null> {
+  const [row] = await db.select().from(play).innerJoin(event, eq(event.id, play.eventId)).where(eq(play.id, id)).limit(1)
+  return row ? { ...row.play, event: row.event } : null
+}
+
+export async function listPlays(db: Database, ids: readonly string[]): Promise<PlayWithEvent[]> {
+  if (ids.length === 0) return []
+  const rows = await db.select().from(play).innerJoin(event, eq(event.id, play.eventId)).where(inArray(play.id, [...ids]))
+  return rows.map((row) => ({ ...row.play, event: row.event }))
+}
+
+/** Plays that have ended, newest first. */
+export async function listEndedPlays(db: Database, boxId: string, limit: number): Promise<PlayWithEvent[]> {
+  const rows = await db
+    .select()
+    .from(play)
+    .innerJoin(event, eq(event.id, play.eventId))
+    .where(and(eq(play.boxId, boxId), inArray(play.state, ['done', 'skipped', 'expired', 'failed'])))
+    .orderBy(desc(play.endedAt))
+    .limit(limit)
+  return rows.map((row) => ({ ...row.play, event: row.event }))
+}
+
+export async function updatePlay(db: Database, id: string, set: Partial<typeof play.$inferInsert>): Promise<void> {
+  await db.update(play).set(set).where(eq(play.id, id))
+}

@@ -1,0 +1,181 @@
+import { sql } from 'drizzle-orm'
+import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
+import type { BoxDocument } from '../../core/composition/box.ts'
+import type { EventKind } from '../../core/events/kinds.ts'
+import type { CanonicalEvent } from '../../core/events/schema.ts'
+import type { PlayState, Role } from '../../contract/views.ts'
+
+const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
+
+export const channel = pgTable('channel', {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  locale: text().notNull(),
+  timeZone: text('time_zone').notNull(),
+  currency: text().notNull(),
+})
+
+export const person = pgTable('person', {
+  id: text().primaryKey(),
+  email: text().notNull().unique(),
+  name: text().notNull(),
+  passwordHash: text('password_hash').notNull(),
+})
+
+export const membership = pgTable(
+  'membership',
+  {
+    channelId: text('channel_id').notNull().references(() => channel.id),
+    personId: text('person_id').notNull().references(() => person.id),
+    role: text().$type<Role>().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.channelId, table.personId] })],
+)
+
+/** `id` is the hash of what the cookie seals: reading this table signs nobody in. */
+export const session = pgTable('session', {
+  id: text().primaryKey(),
+  personId: text('person_id').notNull().references(() => person.id),
+  expiresAt: at('expires_at').notNull(),
+})
+
+export const feed = pgTable('feed', {
+  id: text().primaryKey(),
+  channelId: text('channel_id').notNull().references(() => channel.id),
+  platform: text().notNull(),
+  name: text().notNull(),
+  /** Standard Webhooks secret; a shared key, so it must be kept readable. */
+  secret: text().notNull(),
+  acceptedCount: integer('accepted_count').notNull().default(0),
+  repeatedCount: integer('repeated_count').notNull().default(0),
+  rejectedCount: integer('rejected_count').notNull().default(0),
+  /** Deliveries turned away unsigned, wrongly signed or stale. */
+  refusedCount: integer('refused_count').notNull().default(0),
+  lastDeliveryAt: at('last_delivery_at'),
+  lagMs: bigint('lag_ms', { mode: 'number' }),
+})
+
+export const apiKey = pgTable('api_key', {
+  hash: text().primaryKey(),
+  channelId: text('channel_id').notNull().references(() => channel.id),
+  name: text().notNull(),
+})
+
+export const box = pgTable('box', {
+  id: text().primaryKey(),
+  channelId: text('channel_id').notNull().references(() => channel.id),
+  name: text().notNull(),
+  draft: jsonb().$type<BoxDocument>().notNull(),
+  draftRevision: integer('draft_revision').notNull().default(0),
+  /** The secret in the browser source's address. Shown again on request, so kept readable. */
+  sourceToken: text('source_token').notNull().unique(),
+  onAirVersionId: text('on_air_version_id'),
+  isHeld: boolean('is_held').notNull().default(false),
+  /** Since when no source is connected; null while one is. */
+  absentSince: at('absent_since').default(sql`now()`),
+})
+
+/** What was put on air, kept for good: a waiting play is drawn from the version that it was decided with. */
+export const boxVersion = pgTable(
+  'box_version',
+  {
+    id: text().primaryKey(),
+    boxId: text('box_id').notNull().references(() => box.id),
+    number: integer().notNull(),
+    document: jsonb().$type<BoxDocument>().notNull(),
+    publishedAt: at('published_at').notNull(),
+    publishedBy: text('published_by').notNull().references(() => person.id),
+  },
+  (table) => [uniqueIndex('box_version_number').on(table.boxId, table.number)],
+)
+
+export const media = pgTable(
+  'media',
+  {
+    channelId: text('channel_id').notNull().references(() => channel.id),
+    /** SHA-256 of the file. */
+    id: text().notNull(),
+    name: text().notNull(),
+    kind: text().$type<'picture' | 'sound'>().notNull(),
+    mime: text().notNull(),
+    widthPx: integer('width_px'),
+    heightPx: integer('height_px'),
+    durationMs: integer('duration_ms'),
+    licence: text().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.channelId, table.id] }), index('media_id').on(table.id)],
+)
+
+export const event = pgTable(
+  'event',
+  {
+    seq: bigserial({ mode: 'number' }).primaryKey(),
+    id: text().notNull().unique(),
+    channelId: text('channel_id').notNull().references(() => channel.id),
+    source: text().notNull(),
+    externalId: text('external_id').notNull(),
+    kind: text().$type<EventKind>().notNull(),
+    data: jsonb().$type<CanonicalEvent['data']>().notNull(),
+    occurredAt: at('occurred_at').notNull(),
+    receivedAt: at('received_at').notNull(),
+    isTest: boolean('is_test').notNull().default(false),
+  },
+  (table) => [
+    uniqueIndex('event_identity').on(table.channelId, table.source, table.externalId),
+    index('event_order').on(table.channelId, table.seq),
+  ],
+)
+
+/** A raw delivery that was signed but not understood, or the newest one of a feed, for inspection. */
+export const delivery = pgTable(
+  'delivery',
+  {
+    id: text().primaryKey(),
+    feedId: text('feed_id').notNull().references(() => feed.id),
+    webhookId: text('webhook_id').notNull(),
+    receivedAt: at('received_at').notNull(),
+    isUnderstood: boolean('is_understood').notNull(),
+    raw: text().notNull(),
+    note: text().notNull(),
+  },
+  (table) => [index('delivery_order').on(table.feedId, table.receivedAt)],
+)
+
+/** What a box decided about an event, and why; with the play where there is one. */
+export const decision = pgTable(
+  'decision',
+  {
+    eventId: text('event_id').notNull().references(() => event.id),
+    boxId: text('box_id').notNull().references(() => box.id),
+    outcome: text().$type<'plays' | 'nothing'>().notNull(),
+    variationName: text('variation_name'),
+    playId: text('play_id'),
+    reason: text().notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.eventId, table.boxId] })],
+)
+
+export const play = pgTable(
+  'play',
+  {
+    id: text().primaryKey(),
+    boxId: text('box_id').notNull().references(() => box.id),
+    eventId: text('event_id').notNull().references(() => event.id),
+    versionId: text('version_id').notNull().references(() => boxVersion.id),
+    alertId: text('alert_id').notNull(),
+    variationId: text('variation_id').notNull(),
+    variationName: text('variation_name').notNull(),
+    state: text().$type<PlayState>().notNull(),
+    reason: text().notNull().default(''),
+    lengthMs: integer('length_ms').notNull(),
+    isTest: boolean('is_test').notNull(),
+    shownCount: integer('shown_count').notNull().default(0),
+    enqueuedAt: at('enqueued_at').notNull(),
+    startedAt: at('started_at'),
+    endedAt: at('ended_at'),
+  },
+  (table) => [
+    index('play_open').on(table.boxId, table.enqueuedAt).where(sql`state in ('waiting', 'preparing', 'playing')`),
+    index('play_ended').on(table.boxId, table.endedAt),
+  ],
+)

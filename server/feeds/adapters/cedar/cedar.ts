@@ -1,0 +1,79 @@
+import * as z from 'zod'
+import { parseDecimalAmount } from '../../../../core/money.ts'
+import { parseEventData } from '../../../../core/events/schema.ts'
+import { err, ok, type Result } from '../../../../core/result.ts'
+import { digest } from '../../digest.ts'
+import type { FeedAdapter, Translation } from '../../adapter.ts'
+
+/*
+ * Cedar delivers notices in an envelope: `{ sent_at, notices: [{ what, at, who, … }] }`. Raids and tips carry a `ref`; new
+ * follows carry none, so theirs is derived from who followed and in which minute. Notices may come in any order.
+ */
+
+const envelope = z.object({ sent_at: z.iso.datetime({ offset: true }).optional(), notices: z.array(z.unknown()).min(1).max(500) })
+const who = z.object({ ref: z.string().min(1).max(200), shown_as: z.string().max(2000) })
+const at = z.iso.datetime({ offset: true })
+const ref = z.string().min(1).max(180)
+
+const notice = z.discriminatedUnion('what', [
+  z.object({ what: z.literal('new_follow'), at, who }),
+  z.object({ what: z.literal('raid'), ref, at, who, brought: z.int() }),
+  z.object({ what: z.literal('tip'), ref, at, who: who.nullable(), sum: z.string().max(40), money: z.string().max(10), words: z.string().max(5000).optional() }),
+])
+type Notice = z.infer<typeof notice>
+type Understood = Translation['events'][number]
+
+const nameMax = 500
+const wordsMax = 2000
+
+function viewerOf(by: z.infer<typeof who> | null) {
+  return by ? { id: by.ref, name: by.shown_as.slice(0, nameMax) } : null
+}
+
+function understand(of: Notice, source: string): Result<Understood, string> {
+  const occurredAtMs = Date.parse(of.at)
+  switch (of.what) {
+    case 'new_follow': {
+      const externalId = `follow-${digest(of.who.ref, Math.floor(occurredAtMs / 60_000))}`
+      return ok({ source, externalId, kind: 'follow', occurredAtMs, data: parseEventData('follow', { viewer: viewerOf(of.who) }) })
+    }
+    case 'raid': {
+      const data = parseEventData('raid', { viewer: viewerOf(of.who), partySize: of.brought })
+      return ok({ source, externalId: `raid-${of.ref}`, kind: 'raid', occurredAtMs, data })
+    }
+    case 'tip': {
+      const amount = parseDecimalAmount(of.sum, of.money)
+      if (!amount.ok) return err(amount.error)
+      const message = of.words ? { message: { text: of.words.slice(0, wordsMax) } } : {}
+      const data = parseEventData('tip', { viewer: viewerOf(of.who), amountMinor: amount.value, currency: of.money, ...message })
+      return ok({ source, externalId: `tip-${of.ref}`, kind: 'tip', occurredAtMs, data })
+    }
+  }
+}
+
+export const cedar: FeedAdapter = {
+  platform: 'cedar',
+  translate(payload, feedId) {
+    const read = envelope.safeParse(payload)
+    if (!read.success) return null
+    const translation: Translation = { events: [], rejected: [] }
+    read.data.notices.forEach((raw, index) => {
+      const checked = notice.safeParse(raw)
+      const understood = checked.success ? attempt(() => understand(checked.data, `feed:${feedId}`)) : err(checked.error.issues[0]?.message ?? 'not a notice')
+      if (understood.ok) translation.events.push(understood.value)
+      else translation.rejected.push(`notices.${index}: ${understood.error}`)
+    })
+    return translation
+  },
+}
+
+/** Canonical checks and currency look-ups throw; for one notice among many that is an expected failure. */
+function attempt(work: () => Result<Understood, string>): Result<Understood, string> {
+  try {
+    return work()
+  } catch (error) {
+    if (error instanceof z.ZodError) return err(error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '))
+    if (error instanceof RangeError) return err(error.message)
+    throw error
+  }
+}

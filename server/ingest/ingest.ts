@@ -1,0 +1,112 @@
+import type { EventKind } from '../../core/events/kinds.ts'
+import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
+import type { DeliveryAnswer } from '../../contract/deliveryAnswer.ts'
+import type { TestAnswer } from '../../contract/views.ts'
+import type { OnAirCache } from '../boxes/onAir.ts'
+import type { Database } from '../db/handle.ts'
+import { keepDelivery, tallyDelivery, type FeedRow } from '../db/queries/feeds.ts'
+import { insertPlays, type PlayWithEvent } from '../db/queries/plays.ts'
+import type { Translation } from '../feeds/adapter.ts'
+import type { BoxQueues } from '../queue/boxQueues.ts'
+import { newId } from '../system/ids.ts'
+import type { Metrics } from '../system/metrics.ts'
+import type { GroupCommit } from './groupCommit.ts'
+import { keepEvents, type IncomingEvent, type KeptEvents } from './keepEvents.ts'
+
+export interface IngestDependencies {
+  db: Database
+  onAir: OnAirCache
+  queues: BoxQueues
+  metrics: Metrics
+  commits: GroupCommit
+  onChange: (channelId: string) => void
+}
+
+/** The one way in for events, wherever they come from: durable and decided first, then queued, then acknowledged. */
+export class Ingest {
+  constructor(private readonly deps: IngestDependencies) {}
+
+  /** Keeps events of a channel and queues what they earn. Resolves after the commit. */
+  async accept(channelId: string, incoming: readonly IncomingEvent[], rejected: number): Promise<DeliveryAnswer> {
+    const kept = await this.keep(channelId, incoming, null, async () => undefined)
+    this.count(kept, rejected)
+    return { accepted: kept.accepted.length, repeated: kept.repeatedCount, rejected }
+  }
+
+  /** Keeps what a feed's delivery was translated to, the feed's tally and, where something was not understood, the raw body. */
+  async acceptDelivery(feed: FeedRow, webhookId: string, raw: string, { events, rejected }: Translation): Promise<DeliveryAnswer> {
+    const receivedAt = new Date()
+    const incoming = events.map((event) => ({ ...event, isTest: false }))
+    const kept = await this.keep(feed.channelId, incoming, null, async (tx, { accepted, repeatedCount }) => {
+      const newest = Math.max(...accepted.map((event) => event.occurredAt.getTime()))
+      const lagMs = accepted.length > 0 ? Math.max(0, receivedAt.getTime() - newest) : null
+      await tallyDelivery(tx, feed.id, { accepted: accepted.length, repeated: repeatedCount, rejected: rejected.length, receivedAt, lagMs })
+      if (rejected.length > 0) await keepDelivery(tx, deliveryRow(feed.id, webhookId, receivedAt, raw, rejected.join('\n')))
+    })
+    this.count(kept, rejected.length)
+    this.deps.onChange(feed.channelId)
+    return { accepted: kept.accepted.length, repeated: kept.repeatedCount, rejected: rejected.length }
+  }
+
+  /** Keeps a signed delivery of which nothing was understood, for inspection. */
+  async keepNotUnderstood(feed: FeedRow, webhookId: string, raw: string, note: string): Promise<void> {
+    const receivedAt = new Date()
+    await this.deps.commits.run(async (tx) => {
+      await tallyDelivery(tx, feed.id, { accepted: 0, repeated: 0, rejected: 1, receivedAt, lagMs: null })
+      await keepDelivery(tx, deliveryRow(feed.id, webhookId, receivedAt, raw, note))
+    })
+    this.deps.metrics.events.inc({ outcome: 'rejected' })
+    this.deps.onChange(feed.channelId)
+  }
+
+  /** Sends a test: a made-up event for one box, marked as a test, that takes the way of every other event. */
+  async sendTest(channelId: string, boxId: string, kind: EventKind, viewer: SampleName): Promise<TestAnswer> {
+    const { data } = sampleEvent(kind, viewer)
+    const incoming: IncomingEvent = { source: 'test', externalId: newId('test'), kind, data, occurredAtMs: Date.now(), isTest: true }
+    const { decisions, plays, accepted } = await this.keep(channelId, [incoming], boxId, async () => undefined)
+    const sources = Object.keys(this.deps.queues.of(boxId).state.sources).length
+    return { eventId: accepted[0]?.id ?? '', playId: plays[0]?.ticket.playId ?? null, reason: decisions[0]?.reason ?? '', sources }
+  }
+
+  /** Plays something again, as it was decided then. */
+  async replay(play: PlayWithEvent): Promise<string> {
+    const nowMs = Date.now()
+    const playId = newId('play', nowMs)
+    const { event: _event, ...row } = play
+    const again = { ...row, id: playId, state: 'waiting' as const, reason: '', shownCount: 0, enqueuedAt: new Date(nowMs), startedAt: null, endedAt: null }
+    await insertPlays(this.deps.db, [again])
+    this.deps.queues.of(play.boxId).input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs } })
+    return playId
+  }
+
+  private async keep(
+    channelId: string,
+    incoming: readonly IncomingEvent[],
+    onlyBoxId: string | null,
+    alongside: (tx: Database, kept: KeptEvents) => Promise<void>,
+  ): Promise<KeptEvents> {
+    const { onAir, commits, metrics, queues } = this.deps
+    const channel = await onAir.read(channelId)
+    const stopTimer = metrics.durableWrite.startTimer()
+    const kept = await commits.run(async (tx) => {
+      const nowKept = await keepEvents(tx, channelId, channel, incoming, onlyBoxId, Date.now())
+      await alongside(tx, nowKept)
+      return nowKept
+    })
+    stopTimer()
+    queues.enqueue(kept.plays)
+    return kept
+  }
+
+  private count(kept: KeptEvents, rejected: number): void {
+    const { events } = this.deps.metrics
+    events.inc({ outcome: 'accepted' }, kept.accepted.length)
+    events.inc({ outcome: 'repeated' }, kept.repeatedCount)
+    events.inc({ outcome: 'rejected' }, rejected)
+  }
+}
+
+function deliveryRow(feedId: string, webhookId: string, receivedAt: Date, raw: string, note: string) {
+  // A NUL is the one character that a database text cannot hold.
+  return { id: newId('delivery'), feedId, webhookId, receivedAt, isUnderstood: false, raw: raw.replaceAll('\0', '\uFFFD'), note }
+}

@@ -1,0 +1,24 @@
+import { describeEvent } from '../../core/events/describeEvent.ts'
+import type { PlayView } from '../../contract/views.ts'
+import type { PlayWithEvent } from '../db/queries/plays.ts'
+import { canonicalOf } from '../ingest/keepEvents.ts'
+
+/** A play as the desk shows it. */
+export function playView(play: PlayWithEvent, locale: string): PlayView {
+  const { id, boxId, variationName, state, reason, isTest, lengthMs, shownCount } = play
+  return {
+    id,
+    boxId,
+    kind: play.event.kind,
+    ...describeEvent(canonicalOf(play.event), locale),
+    variationName,
+    state,
+    reason,
+    isTest,
+    enqueuedAtMs: play.enqueuedAt.getTime(),
+    startedAtMs: play.startedAt?.getTime() ?? null,
+    endedAtMs: play.endedAt?.getTime() ?? null,
+    lengthMs,
+    shownCount,
+  }
+}

@@ -1,0 +1,9 @@
+import { findBoxByToken } from '../db/queries/boxes.ts'
+import { useServices } from '../system/services.ts'
+
+/** The box that this secret address shows; null for one that is unknown or was replaced. */
+export async function boxOfToken(token: string) {
+  if (!/^src[0-9a-z]{32}$/.test(token)) return null
+  const { database } = await useServices()
+  return findBoxByToken(database.db, token)
+}

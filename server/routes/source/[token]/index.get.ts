@@ -1,0 +1,20 @@
+import { defineEventHandler, setResponseHeaders, setResponseStatus } from 'h3'
+import { playerScriptUrl } from '#thundercrest/player'
+import { boxOfToken } from '../../../realtime/boxOfToken.ts'
+import { sourceDocument } from '../../../realtime/sourceDocument.ts'
+
+/** The browser source page: transparent, without framework and without cookies. */
+export default defineEventHandler(async (event) => {
+  setResponseHeaders(event, {
+    'content-type': 'text/html; charset=utf-8',
+    'cache-control': 'no-store',
+    'referrer-policy': 'no-referrer',
+    'x-robots-tag': 'noindex',
+    'x-content-type-options': 'nosniff',
+    'content-security-policy':
+      "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; media-src 'self'; base-uri 'none'; form-action 'none'",
+  })
+  const box = await boxOfToken(event.context.params?.token ?? '')
+  if (!box) setResponseStatus(event, 404)
+  return sourceDocument(box ? playerScriptUrl : null)
+})

@@ -1,0 +1,28 @@
+import * as z from 'zod'
+
+const port = z.coerce.number().int().min(0).max(65_535)
+const flag = z.enum(['0', '1']).transform((value) => value === '1')
+
+/** Every variable that an operator may set. Anything wrong stops the start with one clear line. */
+const environment = z.object({
+  PORT: port.default(4410),
+  HOST: z.string().min(1).default('127.0.0.1'),
+  THUNDERCREST_DATA: z.string().min(1).default('.data'),
+  DATABASE_URL: z
+    .string()
+    .regex(/^postgres(ql)?:\/\//, 'must begin with postgres://')
+    .optional(),
+  THUNDERCREST_SECRET: z.string().min(32, 'must have at least 32 characters').optional(),
+  THUNDERCREST_DEMO: flag.default(false),
+  THUNDERCREST_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
+})
+export type Config = z.infer<typeof environment>
+
+/** Reads and checks the environment. @throws Error with one line that names each bad variable, never its value. */
+export function readConfig(env: Readonly<Record<string, string | undefined>>): Config {
+  const set = Object.fromEntries(Object.entries(env).filter(([, value]) => value !== undefined && value !== ''))
+  const checked = environment.safeParse(set)
+  if (checked.success) return checked.data
+  const faults = checked.error.issues.map((issue) => `${issue.path.join('.')} ${issue.message}`)
+  throw new Error(`Thundercrest cannot start: ${faults.join('; ')}`)
+}

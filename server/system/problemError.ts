@@ -1,0 +1,33 @@
+import { createError, type H3Error } from 'h3'
+import type { ZodError } from 'zod'
+import type { Problem } from '../../contract/problem.ts'
+
+const titles: Record<number, string> = {
+  400: 'The request is malformed',
+  401: 'Not signed in',
+  403: 'Not allowed',
+  404: 'Not found',
+  405: 'Method not allowed',
+  409: 'Somebody else changed this',
+  413: 'Too large',
+  415: 'Unsupported type',
+  422: 'Not understood',
+  429: 'Too many tries',
+  500: 'Something broke here',
+  503: 'Not ready',
+}
+
+/** Builds a problem document. `detail` says what happened and what to do. */
+export function problem(status: number, detail: string, issues?: Problem['issues']): Problem {
+  return { type: 'about:blank', title: titles[status] ?? 'Error', status, detail, ...(issues ? { issues } : {}) }
+}
+
+/** An error that the error handler turns into exactly this problem document. */
+export function problemError(status: number, detail: string, issues?: Problem['issues']): H3Error {
+  return createError({ statusCode: status, statusMessage: titles[status] ?? 'Error', data: problem(status, detail, issues) })
+}
+
+/** What did not fit, with paths, for the `issues` of a problem document. At most 20. */
+export function issuesOf(error: ZodError): NonNullable<Problem['issues']> {
+  return error.issues.slice(0, 20).map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
+}

@@ -1,0 +1,116 @@
+import { join, resolve } from 'node:path'
+import type { Logger } from 'pino'
+import { OnAirCache } from '../boxes/onAir.ts'
+import { ridgeView } from '../boxes/boxViews.ts'
+import type { DatabaseHandle } from '../db/handle.ts'
+import { migrate, type Migration } from '../db/migrate.ts'
+import { openEmbedded } from '../db/openEmbedded.ts'
+import { openServer } from '../db/openServer.ts'
+import { listBoxes } from '../db/queries/boxes.ts'
+import { readChannel } from '../db/queries/people.ts'
+import { GroupCommit } from '../ingest/groupCommit.ts'
+import { Ingest } from '../ingest/ingest.ts'
+import { MediaFolder } from '../media/mediaFolder.ts'
+import { BoxQueues } from '../queue/boxQueues.ts'
+import { ChannelStream } from '../realtime/channelStream.ts'
+import { SourceRooms } from '../realtime/sourceRooms.ts'
+import type { ChannelLive } from '../../contract/channelLive.ts'
+import type { Config } from './config.ts'
+import { ensureServerSecret } from './dataFolder.ts'
+import { lockFolder } from './folderLock.ts'
+import { createMetrics, type Metrics } from './metrics.ts'
+
+/** Everything that lives as long as the server. */
+export interface Services {
+  config: Config
+  logger: Logger
+  secret: string
+  dataFolder: string
+  database: DatabaseHandle
+  media: MediaFolder
+  onAir: OnAirCache
+  rooms: SourceRooms
+  queues: BoxQueues
+  ingest: Ingest
+  stream: ChannelStream
+  metrics: Metrics
+  close(): Promise<void>
+}
+
+export interface StartOptions {
+  config: Config
+  logger: Logger
+  migrations: readonly Migration[]
+  /** A folder with an empty, initialised embedded database; null: make one. */
+  databaseTemplate: string | null
+}
+
+/** Opens the data folder and the database, brings the schema up to date and takes up the queues where they were left. */
+export async function startServices({ config, logger, migrations, databaseTemplate }: StartOptions): Promise<Services> {
+  const dataFolder = resolve(config.THUNDERCREST_DATA)
+  const unlock = config.DATABASE_URL ? async () => undefined : await lockFolder(dataFolder)
+  const database = config.DATABASE_URL ? await openServer(config.DATABASE_URL) : await openEmbedded(join(dataFolder, 'database'), databaseTemplate)
+  const applied = await migrate(database, migrations)
+  if (applied.length > 0) logger.info({ applied }, 'database brought up to date')
+  const secret = await ensureServerSecret(dataFolder, config.THUNDERCREST_SECRET)
+  const { db } = database
+  const now = () => Date.now()
+
+  const onAir = new OnAirCache(db)
+  const stream = new ChannelStream(readLive, (error) => logger.error({ err: error }, 'a live view could not be read'))
+  const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) => queues.of(boxId).input({ type: 'sourceLeft', sourceId }))
+  const metrics = createMetrics(() => rooms.count())
+  const queues: BoxQueues = new BoxQueues({
+    db,
+    logger,
+    now,
+    rooms,
+    onAir,
+    onChange: (channelId) => stream.changed(channelId),
+    onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
+  })
+  const ingest = new Ingest({ db, onAir, queues, metrics, commits: new GroupCommit(db), onChange: (channelId) => stream.changed(channelId) })
+
+  async function readLive(channelId: string): Promise<ChannelLive> {
+    const channel = await readChannel(db, channelId)
+    const desks = []
+    for (const box of await listBoxes(db, channelId)) desks.push(await queues.desk(box.id, channel?.locale ?? 'en'))
+    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, queues), desks }
+  }
+
+  await queues.recover()
+  return {
+    config,
+    logger,
+    secret,
+    dataFolder,
+    database,
+    media: new MediaFolder(join(dataFolder, 'media')),
+    onAir,
+    rooms,
+    queues,
+    ingest,
+    stream,
+    metrics,
+    async close() {
+      rooms.closeAll()
+      stream.close()
+      await queues.close()
+      await database.close()
+      await unlock()
+    },
+  }
+}
+
+let running: Promise<Services> | null = null
+
+/** Hands the server's services to its handlers. Called once, where the server starts. */
+export function provideServices(starting: Promise<Services>): void {
+  running = starting
+}
+
+/** The services, once they have started. @throws what made the start fail. */
+export async function useServices(): Promise<Services> {
+  if (!running) throw new Error('The services were asked for before the server started')
+  return running
+}
