@@ -1,4 +1,9 @@
 import tailwindcss from '@tailwindcss/vite'
+import { fontSlug } from './core/look/fontShelf.ts'
+import { allFallbackFamilies } from './core/text/fallbackFamilies.ts'
+
+// One set of stricter rules for the interface, the server and the tooling alike.
+const compilerOptions = { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: false, allowImportingTsExtensions: true, noImplicitOverride: true }
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -13,12 +18,16 @@ export default defineNuxtConfig({
   components: { dirs: [] },
   pinia: { storesDirs: [] },
   vite: { plugins: [tailwindcss()] },
-  typescript: { strict: true, tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, allowImportingTsExtensions: true } } },
+  typescript: { strict: true, tsConfig: { compilerOptions }, nodeTsConfig: { compilerOptions } },
   app: {
     head: {
       title: 'Thundercrest',
       htmlAttrs: { lang: 'en' },
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+        // Names come in every script; only the letters that are shown are fetched.
+        ...allFallbackFamilies.map((family) => ({ rel: 'stylesheet' as const, href: `/fonts/${fontSlug(family)}.css` })),
+      ],
     },
   },
   routeRules: {
@@ -27,6 +36,7 @@ export default defineNuxtConfig({
   },
   nitro: {
     imports: false,
+    typescript: { tsConfig: { compilerOptions } },
     errorHandler: '~~/server/errorHandler.ts',
     serverAssets: [
       { baseName: 'migrations', dir: './db/migrations' },

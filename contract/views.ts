@@ -12,6 +12,14 @@ export interface SessionView {
   role: Role
 }
 
+export interface SessionAnswer {
+  session: SessionView | null
+  /** No account exists yet: the first one is to be made. */
+  needsWelcome: boolean
+  /** Only while nobody is signed in on a server that runs the demo. */
+  demoAccounts: { email: string; name: string; role: Role; password: string }[]
+}
+
 export interface MediaView {
   id: string
   name: string
@@ -95,6 +103,8 @@ export interface FeedView {
   rejectedCount: number
   refusedCount: number
   /** Deliveries that were signed but not (wholly) understood, newest first. */
+  /** What was delivered last since the server started, as sent and as understood. */
+  lastHeard: { raw: string; understood: string } | null
   notUnderstood: { id: string; receivedAtMs: number; raw: string; note: string }[]
 }
 

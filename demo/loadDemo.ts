@@ -12,7 +12,8 @@ import { keepEvents } from '../server/ingest/keepEvents.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
 import type { Services } from '../server/system/services.ts'
 import catalogue from './media/files/catalogue.json'
-import { demoBoxes, demoChannel, demoPassword, demoPeople, earlierTonight } from './scenario.ts'
+import { demoPassword, demoPeople } from './people.ts'
+import { demoBoxes, demoChannel, earlierTonight } from './scenario.ts'
 
 /** Reads a demo media file by its name; null when it is not there. */
 export type ReadDemoFile = (file: string) => Promise<Uint8Array | null>

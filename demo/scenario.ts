@@ -10,15 +10,6 @@ import { isVisiblePart } from '../core/parts/part.ts'
 
 /** Lantern Loaf: a made-up night bakery that broadcasts while it bakes. */
 
-export const demoPassword = 'lantern-loaf'
-
-export const demoPeople = [
-  { id: 'person-odalys', email: 'odalys@lantern-loaf.example', name: 'Odalys Fenn', role: 'owner' },
-  { id: 'person-bram', email: 'bram@lantern-loaf.example', name: 'Bram Quill', role: 'editor' },
-  { id: 'person-tallowmoth', email: 'tallowmoth@lantern-loaf.example', name: 'tallowmoth', role: 'moderator' },
-  { id: 'person-isaura', email: 'isaura@lantern-loaf.example', name: 'Isaura Pinto', role: 'moderator' },
-] as const
-
 export const demoChannel = { id: 'channel-lantern-loaf', name: 'Lantern Loaf', locale: 'en-IE', timeZone: 'Europe/Lisbon', currency: 'EUR' }
 
 /** Finds the id of a demo media file by its file name without ending. */

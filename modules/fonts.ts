@@ -12,7 +12,7 @@ export default defineNuxtModule({
   meta: { name: 'thundercrest-fonts' },
   setup(_options, nuxt) {
     const { resolve } = createResolver(import.meta.url)
-    const folder = join(nuxt.options.buildDir, 'fonts-public')
+    const folder = join(nuxt.options.rootDir, 'node_modules/.cache/thundercrest/fonts')
     const packageOf = (family: string, isVariable: boolean) => resolve(`../node_modules/${isVariable ? '@fontsource-variable' : '@fontsource'}/${fontSlug(family)}`)
 
     /** The style sheets that together are a family. Fallbacks bring two weights where they have them. */

@@ -9,7 +9,7 @@ export default defineNuxtModule({
   meta: { name: 'thundercrest-player' },
   setup(_options, nuxt) {
     const { resolve } = createResolver(import.meta.url)
-    const folder = join(nuxt.options.buildDir, 'player-public')
+    const folder = join(nuxt.options.rootDir, 'node_modules/.cache/thundercrest/player')
     let scriptUrl = ''
 
     const bundle = async () => {

@@ -8,7 +8,7 @@ export default async function errorHandler(error: H3Error, event: H3Event): Prom
   const body = toProblem(error)
   setResponseStatus(event, body.status, body.title)
   setResponseHeaders(event, { 'content-type': 'application/problem+json', 'cache-control': 'no-store', 'x-content-type-options': 'nosniff' })
-  if (body.status === 503) setResponseHeaders(event, { 'retry-after': '2' })
+  if (body.status === 503) setResponseHeaders(event, { 'retry-after': 2 })
   // What is left of a refused upload is not read; the connection cannot be used again.
   if (body.status === 413) setResponseHeaders(event, { connection: 'close' })
   await send(event, JSON.stringify(body))

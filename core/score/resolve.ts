@@ -4,16 +4,12 @@ import type { CanonicalEvent } from '../events/schema.ts'
 import { valuesOf } from '../events/variables.ts'
 import type { Look } from '../look/schema.ts'
 import { resolvePart, type PartContext } from '../parts/resolvePart.ts'
-import { isVisiblePart } from '../parts/part.ts'
 import { ok, type Result } from '../result.ts'
 import { fallbackFamiliesFor } from '../text/fallbackFamilies.ts'
+import type { MediaFacts } from './mediaFacts.ts'
 import type { MediaAddress, ResolvedPart, ResolvedScore, ScoreRemark } from './resolved.ts'
-import { solveScore, type ClipToSolve, type SolveError } from './solve.ts'
-
-/** What is known of a media file. `durationMs` is null for stills. */
-export interface MediaFacts extends MediaAddress {
-  durationMs: number | null
-}
+import type { SolveError } from './solve.ts'
+import { solveComposition } from './solveComposition.ts'
 
 export interface ResolveContext {
   canvas: Canvas
@@ -30,14 +26,7 @@ export interface ResolveContext {
  * @returns the score to play, or why its anchors cannot be solved.
  */
 export function resolveScore(composition: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
-  const clips: ClipToSolve[] = composition.parts.map((part) => ({
-    id: part.id,
-    clip: part.clip,
-    entranceMs: isVisiblePart(part) ? part.motion.entrance.ms : 0,
-    exitMs: isVisiblePart(part) ? part.motion.exit.ms : 0,
-    naturalMs: 'mediaId' in part ? naturalLengthMs(part.mediaId, context.media) : null,
-  }))
-  const solved = solveScore(clips, composition.length)
+  const solved = solveComposition(composition, context.media)
   if (!solved.ok) return solved
 
   const partContext: PartContext = { look: context.look, values: valuesOf(context.event, context.locale) }
@@ -67,11 +56,4 @@ export function resolveScore(composition: Composition, context: ResolveContext):
     fallbackFamilies: fallbackFamiliesFor(letters),
     remarks,
   })
-}
-
-/** A part without media, or with a file that is gone, lasts no time of its own rather than stopping the whole score. */
-function naturalLengthMs(mediaId: string | null, media: Readonly<Record<string, MediaFacts>>): number | null {
-  if (mediaId === null) return 0
-  const facts = media[mediaId]
-  return facts ? facts.durationMs : 0
 }

@@ -3,6 +3,8 @@ import { deleteCookie, getCookie, getRequestProtocol, setCookie, type H3Event } 
 import { defaults, seal, unseal } from 'iron-webcrypto'
 
 const cookieName = 'thundercrest_session'
+// The library's own type of Web Crypto is older than the one of the platform; the object is the same.
+const webCrypto = globalThis.crypto as unknown as Parameters<typeof seal>[0]
 export const sessionLastsMs = 14 * 24 * 3600 * 1000
 
 /** What the session table is keyed by: the cookie holds the key, the table only its hash. */
@@ -12,7 +14,7 @@ export function sessionIdOf(key: string): string {
 
 /** Seals a session key into the cookie: encrypted, signed, out of reach of scripts and of other sites. */
 export async function writeSessionCookie(event: H3Event, key: string, secret: string): Promise<void> {
-  const sealed = await seal(globalThis.crypto, key, secret, { ...defaults, ttl: sessionLastsMs })
+  const sealed = await seal(webCrypto, key, secret, { ...defaults, ttl: sessionLastsMs })
   setCookie(event, cookieName, sealed, {
     httpOnly: true,
     sameSite: 'lax',
@@ -27,7 +29,7 @@ export async function readSessionCookie(event: H3Event, secret: string): Promise
   const sealed = getCookie(event, cookieName)
   if (!sealed || sealed.length > 2000) return null
   try {
-    const key = await unseal(globalThis.crypto, sealed, secret, { ...defaults, ttl: sessionLastsMs })
+    const key = await unseal(webCrypto, sealed, secret, { ...defaults, ttl: sessionLastsMs })
     return typeof key === 'string' ? key : null
   } catch {
     return null

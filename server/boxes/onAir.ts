@@ -1,5 +1,5 @@
 import type { BoxDocument } from '../../core/composition/box.ts'
-import type { MediaFacts } from '../../core/score/resolve.ts'
+import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxes } from '../db/queries/boxes.ts'
 import { listMedia } from '../db/queries/media.ts'

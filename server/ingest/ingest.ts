@@ -22,8 +22,13 @@ export interface IngestDependencies {
   onChange: (channelId: string) => void
 }
 
+/** So much of a delivery is shown on the Feeds screen. */
+const heardMax = 4_000
+
 /** The one way in for events, wherever they come from: durable and decided first, then queued, then acknowledged. */
 export class Ingest {
+  private readonly heard = new Map<string, { raw: string; understood: string }>()
+
   constructor(private readonly deps: IngestDependencies) {}
 
   /** Keeps events of a channel and queues what they earn. Resolves after the commit. */
@@ -44,8 +49,14 @@ export class Ingest {
       if (rejected.length > 0) await keepDelivery(tx, deliveryRow(feed.id, webhookId, receivedAt, raw, rejected.join('\n')))
     })
     this.count(kept, rejected.length)
+    this.heard.set(feed.id, { raw: raw.slice(0, heardMax), understood: JSON.stringify(events.map(({ source: _source, ...event }) => event), null, 2).slice(0, heardMax) })
     this.deps.onChange(feed.channelId)
     return { accepted: kept.accepted.length, repeated: kept.repeatedCount, rejected: rejected.length }
+  }
+
+  /** The newest delivery of a feed, as sent and as understood, since the server started. */
+  lastHeard(feedId: string): { raw: string; understood: string } | null {
+    return this.heard.get(feedId) ?? null
   }
 
   /** Keeps a signed delivery of which nothing was understood, for inspection. */

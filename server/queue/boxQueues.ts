@@ -120,7 +120,8 @@ export class BoxQueues {
     }
   }
 
-  private async showPlay(playId: string): Promise<PlayToShow> {
+  /** What sources need to show a play. @throws when the version it was decided with is gone. */
+  async showPlay(playId: string): Promise<PlayToShow> {
     const kept = this.shows.get(playId)
     if (kept) return kept
     const play = await findPlay(this.deps.db, playId)

@@ -6,7 +6,7 @@ import { useServices } from '../../system/services.ts'
 
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
-  const { database } = await useServices()
+  const { database, ingest } = await useServices()
   const feeds: FeedView[] = []
   for (const feed of await listFeeds(database.db, channel.id)) {
     const kept = await listKeptDeliveries(database.db, feed.id, 5)
@@ -14,6 +14,7 @@ export default defineEventHandler(async (event) => {
     feeds.push({
       ...{ id, platform, name, lagMs, acceptedCount, repeatedCount, rejectedCount, refusedCount },
       lastDeliveryAtMs: feed.lastDeliveryAt?.getTime() ?? null,
+      lastHeard: ingest.lastHeard(id),
       notUnderstood: kept.map(({ id: keptId, receivedAt, raw, note }) => ({ id: keptId, receivedAtMs: receivedAt.getTime(), raw: raw.slice(0, 4000), note })),
     })
   }

@@ -1,4 +1,5 @@
 import { defineEventHandler } from 'h3'
+import { demoPassword, demoPeople } from '../../../demo/people.ts'
 import { readSession } from '../../auth/access.ts'
 import { hasAnyPerson } from '../../db/queries/people.ts'
 import { useServices } from '../../system/services.ts'
@@ -6,6 +7,11 @@ import { useServices } from '../../system/services.ts'
 /** Who is signed in, null for nobody; and whether the first account is still to be made. */
 export default defineEventHandler(async (event) => {
   const session = await readSession(event)
-  const { database } = await useServices()
-  return { session, needsWelcome: session === null && !(await hasAnyPerson(database.db)) }
+  const { database, config } = await useServices()
+  return {
+    session,
+    needsWelcome: session === null && !(await hasAnyPerson(database.db)),
+    // Nobody can guess the accounts of the demo; a server with its own data shows none.
+    demoAccounts: config.THUNDERCREST_DEMO && session === null ? demoPeople.map(({ email, name, role }) => ({ email, name, role, password: demoPassword })) : [],
+  }
 })

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { RotateCcw } from '@lucide/vue'
+import type { PlayState, PlayView } from '../../../contract/views.ts'
+import { clockTime } from '../../format/time.ts'
+import KindMark from '../frame/KindMark.vue'
+
+defineProps<{ log: readonly PlayView[] }>()
+defineEmits<{ replay: [play: PlayView] }>()
+
+const words: Record<PlayState, string> = { waiting: 'waiting', preparing: 'loading', playing: 'playing', done: 'played', skipped: 'skipped', expired: 'expired', failed: 'failed' }
+
+function note(play: PlayView): string {
+  if (play.state === 'done') return [play.detail, play.shownCount > 1 ? `on ${play.shownCount} sources` : ''].filter(Boolean).join(' · ')
+  return play.reason
+}
+</script>
+
+<template>
+  <section class="on-paper flex min-h-0 flex-col px-4 py-4" aria-label="Log">
+    <div class="mb-2 flex items-baseline justify-between"><h2 class="font-display text-xl font-semibold">Log</h2><p class="text-faded">newest first</p></div>
+    <ol v-if="log.length > 0" class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule">
+      <li v-for="play in log" :key="play.id" class="group grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2">
+        <time class="font-mono text-2xs text-faded" :datetime="new Date(play.enqueuedAtMs).toISOString()">{{ clockTime(play.enqueuedAtMs) }}</time>
+        <KindMark :kind="play.kind" />
+        <div class="min-w-0">
+          <p class="truncate font-semibold"><bdi>{{ play.name }}</bdi></p>
+          <p class="truncate text-faded" :title="note(play)">{{ note(play) || play.variationName }}</p>
+        </div>
+        <div class="flex items-center gap-1">
+          <button type="button" class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100" :aria-label="`Replay ${play.name}`" @click="$emit('replay', play)"><RotateCcw :size="14" /></button>
+          <span v-if="play.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
+          <span class="rounded-sm border px-1.5 text-2xs" :class="play.state === 'done' ? 'border-rule text-faded' : play.state === 'failed' ? 'border-brick text-brick' : 'border-faded text-ink'">{{ words[play.state] }}</span>
+        </div>
+      </li>
+    </ol>
+    <p v-else class="text-faded">What played, what was skipped and what waited too long is written here, with the reason.</p>
+  </section>
+</template>

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Canvas } from '../../../core/composition/canvas.ts'
+import type { ResolvedScore } from '../../../core/score/resolved.ts'
+import type { PlayToShow } from '../../../contract/sourceMessages.ts'
+import type { DeskView } from '../../../contract/views.ts'
+import { request } from '../../api/request.ts'
+import { useCanvasScale } from '../../composables/useCanvasScale.ts'
+import { useStage } from '../../composables/useStage.ts'
+import { seconds } from '../../format/time.ts'
+import { kindLook } from '../../kinds/kindLook.ts'
+
+const props = defineProps<{ desk: DeskView; boxName: string; canvas: Canvas; nowMs: () => number }>()
+const emit = defineEmits<{ hold: []; skip: []; replay: [] }>()
+
+const room = ref<HTMLElement>()
+const host = ref<HTMLElement>()
+const canvas = computed(() => props.canvas)
+const { scale, size } = useCanvasScale(room, canvas)
+const score = shallowRef<ResolvedScore | null>(null)
+const stage = useStage(host, score, { isHeard: ref(false), restingMs: (shown) => shown.lengthMs - 1 })
+const current = computed(() => props.desk.current)
+const isRunning = computed(() => current.value?.state === 'playing')
+
+/** The miniature plays what the sources play, from where they are. */
+watch(
+  () => (isRunning.value ? current.value?.id : null),
+  async (playId) => {
+    stage.stop()
+    score.value = null
+    if (!playId) return
+    const show = await request<PlayToShow>('GET', `/api/boxes/${props.desk.boxId}/plays/${playId}`).catch(() => null)
+    if (show && current.value?.id === playId) score.value = show.score
+  },
+  { immediate: true },
+)
+watch(stage.prepared, (prepared) => {
+  if (prepared && current.value?.startedAtMs) void stage.play(Math.max(0, props.nowMs() - current.value.startedAtMs))
+})
+
+const last = computed(() => props.desk.log.find((play) => play.state !== 'expired'))
+const controls = computed(() => [
+  { key: 'H', name: props.desk.isHeld ? 'Go on' : 'Hold', note: props.desk.isHeld ? 'let the line move again' : 'keep collecting', act: () => emit('hold'), isOff: false },
+  { key: 'S', name: 'Skip', note: 'this one', act: () => emit('skip'), isOff: !current.value },
+  { key: 'R', name: 'Replay', note: last.value ? `${last.value.name}` : 'the last', act: () => emit('replay'), isOff: !last.value },
+])
+</script>
+
+<template>
+  <section class="flex min-h-0 flex-col gap-3 overflow-y-auto bg-deep px-4 py-4" aria-label="On air">
+    <div class="flex items-baseline justify-between gap-2">
+      <h2 class="font-display text-xl font-semibold">On air</h2>
+      <p class="truncate text-mist">{{ boxName }}</p>
+    </div>
+    <div ref="room" class="relative grid min-h-64 flex-1 place-items-center">
+      <div class="relative overflow-hidden bg-night outline-2" :class="isRunning ? 'outline-bolt' : 'outline-seam'" :style="{ width: `${size.widthPx}px`, height: `${size.heightPx}px` }">
+        <div v-show="isRunning" ref="host" class="absolute top-0 left-0 origin-top-left" :style="{ transform: `scale(${scale})` }" />
+        <div v-if="!isRunning" class="absolute inset-0 grid place-items-center p-6 text-center text-mist">
+          <p>{{ desk.isHeld ? 'Held. Nothing starts until you let it go on.' : desk.sources.length === 0 ? 'No source is connected. Alerts are kept and wait.' : current ? 'Sources are loading the next alert…' : 'Quiet. The next alert shows here as it plays.' }}</p>
+        </div>
+        <div v-if="isRunning && current" class="absolute inset-x-0 bottom-0 h-1 bg-seam"><div class="h-full bg-bolt" :style="{ width: `${Math.min(100, (stage.tMs.value / current.lengthMs) * 100)}%` }" /></div>
+      </div>
+    </div>
+    <div class="flex min-h-5 items-baseline justify-between gap-3">
+      <p class="min-w-0 truncate" aria-live="polite"><template v-if="current"><b>{{ kindLook[current.kind].name }}</b> · <bdi>{{ current.name }}</bdi> <span class="text-mist">{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of {{ desk.sources.length }}</span></template></p>
+      <p v-if="isRunning && current" class="shrink-0 font-mono text-xs">{{ seconds(stage.tMs.value) }} / {{ seconds(current.lengthMs) }} s</p>
+    </div>
+    <div class="grid grid-cols-3 gap-3">
+      <button v-for="control in controls" :key="control.key" type="button" class="rounded-sm bg-ridge p-3 text-left hover:bg-clip-dim disabled:opacity-50 disabled:hover:bg-ridge" :class="control.key === 'H' && desk.isHeld ? 'outline-2 outline-bolt' : ''" :disabled="control.isOff" @click="control.act">
+        <span class="key text-mist">{{ control.key }}</span>
+        <span class="mt-2 block font-display text-lg font-semibold">{{ control.name }}</span>
+        <span class="block truncate text-mist">{{ control.note }}</span>
+      </button>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { X } from '@lucide/vue'
+import { computed } from 'vue'
+import type { DeskView, PlayView } from '../../../contract/views.ts'
+import { span } from '../../format/time.ts'
+import KindMark from '../frame/KindMark.vue'
+
+const props = defineProps<{ desk: DeskView; nowMs: number }>()
+defineEmits<{ skip: [play: PlayView] }>()
+
+const gapMs = 400
+
+/** When each waiting play is likely to start, from what plays now and the lengths before it. */
+const startsIn = computed(() => {
+  const { current } = props.desk
+  let atMs = current?.startedAtMs ? Math.max(0, current.startedAtMs + current.lengthMs - props.nowMs) : (current?.lengthMs ?? 0)
+  return props.desk.waiting.map((play) => {
+    atMs += gapMs
+    const startMs = atMs
+    atMs += play.lengthMs
+    return startMs
+  })
+})
+const isStill = computed(() => props.desk.isHeld || props.desk.sources.length === 0)
+const why = computed(() => (props.desk.isHeld ? 'held' : props.desk.sources.length === 0 && props.desk.waitingCount > 0 ? 'waiting for a source' : props.desk.waitingCount > 0 ? `last one in ${span(startsIn.value.at(-1) ?? 0)}` : ''))
+</script>
+
+<template>
+  <section class="flex min-h-0 flex-col border-r border-seam px-4 py-4" aria-label="Waiting">
+    <div class="mb-3 flex items-baseline justify-between gap-2">
+      <h2 class="font-display text-xl font-semibold">Waiting</h2>
+      <p class="text-mist">{{ desk.waitingCount }}{{ why ? `, ${why}` : '' }}</p>
+    </div>
+    <ol v-if="desk.waiting.length > 0" class="min-h-0 space-y-2 overflow-y-auto pr-1">
+      <li v-for="(play, index) in desk.waiting" :key="play.id" class="flex items-start gap-3 rounded-sm bg-ridge p-3">
+        <KindMark :kind="play.kind" />
+        <div class="min-w-0 flex-1">
+          <p class="truncate font-display text-base font-semibold"><bdi>{{ play.name }}</bdi></p>
+          <p class="truncate text-mist"><span v-if="play.isTest">test · </span>{{ play.detail || play.variationName }}</p>
+        </div>
+        <div class="flex shrink-0 flex-col items-end gap-1">
+          <span class="font-mono text-xs">{{ isStill ? `${span(nowMs - play.enqueuedAtMs)} so far` : `in ${span(startsIn[index] ?? 0)}` }}</span>
+          <button type="button" class="rounded-sm p-0.5 text-mist hover:text-snow" :aria-label="`Skip ${play.name}`" @click="$emit('skip', play)"><X :size="15" /></button>
+        </div>
+      </li>
+      <li v-if="desk.waitingCount > desk.waiting.length" class="py-1 text-center text-mist">and {{ desk.waitingCount - desk.waiting.length }} more</li>
+    </ol>
+    <p v-else class="rounded-sm border border-dashed border-seam p-4 text-mist">Nothing waits. Alerts that come while another plays, or while no source is connected, line up here and are kept.</p>
+  </section>
+</template>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { navigateTo } from '#imports'
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import { tinykeys } from 'tinykeys'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useScheme } from '../../composables/useScheme.ts'
+import { useBoxesStore } from '../../stores/boxes.ts'
+
+interface Command {
+  name: string
+  run: () => unknown
+}
+
+const isOpen = ref(false)
+const asked = ref('')
+const boxesStore = useBoxesStore()
+const { toggleScheme } = useScheme()
+
+const commands = computed<Command[]>(() => [
+  { name: 'Go to Feeds', run: () => navigateTo('/feeds') },
+  { name: 'Go to Boxes', run: () => navigateTo('/boxes') },
+  { name: 'Go to Desk', run: () => navigateTo('/desk') },
+  ...(boxesStore.boxes ?? []).map((box) => ({ name: `Open box ${box.name}`, run: () => navigateTo(`/boxes/${box.id}`) })),
+  ...(boxesStore.boxes ?? []).map((box) => ({ name: `Desk of ${box.name}`, run: () => navigateTo(`/desk?box=${box.id}`) })),
+  { name: 'Switch between night and daybreak', run: toggleScheme },
+])
+const found = computed(() => commands.value.filter((command) => command.name.toLowerCase().includes(asked.value.trim().toLowerCase())))
+
+function run(command: Command | null): void {
+  isOpen.value = false
+  asked.value = ''
+  void command?.run()
+}
+
+let unbind = () => {}
+onMounted(() => {
+  unbind = tinykeys(window, {
+    '$mod+k': (event) => {
+      event.preventDefault()
+      if (!boxesStore.boxes) void boxesStore.load()
+      isOpen.value = true
+    },
+  })
+})
+onBeforeUnmount(() => unbind())
+defineExpose({ open: () => (isOpen.value = true) })
+</script>
+
+<template>
+  <Dialog :open="isOpen" class="relative z-50" @close="isOpen = false">
+    <div class="fixed inset-0 bg-black/50" aria-hidden="true" />
+    <div class="fixed inset-0 flex justify-center p-4 pt-[14vh]">
+      <DialogPanel class="on-paper h-fit w-full max-w-lg rounded-sm border border-rule shadow-lg">
+        <DialogTitle class="sr-only">Commands</DialogTitle>
+        <Combobox @update:model-value="run">
+          <ComboboxInput class="w-full border-b border-rule bg-transparent px-4 py-3 text-base focus:outline-none" placeholder="Where to?" aria-label="Search commands" @change="asked = $event.target.value" />
+          <ComboboxOptions static class="max-h-72 overflow-y-auto py-1">
+            <ComboboxOption v-for="command in found" :key="command.name" v-slot="{ active }" :value="command" as="template">
+              <li class="px-4 py-1.5" :class="active ? 'bg-rule/60' : ''">{{ command.name }}</li>
+            </ComboboxOption>
+            <li v-if="found.length === 0" class="px-4 py-2 text-faded">No command is called that.</li>
+          </ComboboxOptions>
+        </Combobox>
+      </DialogPanel>
+    </div>
+  </Dialog>
+</template>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { Cast, Redo2, Undo2 } from '@lucide/vue'
+import { useDraftStore } from '../../stores/draft.ts'
+import RollOfKinds from './RollOfKinds.vue'
+
+defineProps<{ canEdit: boolean }>()
+defineEmits<{ publish: []; source: [] }>()
+const draft = useDraftStore()
+</script>
+
+<template>
+  <div class="flex min-w-0 items-end justify-between gap-4 bg-night pl-3 pr-4 pt-1">
+    <RollOfKinds :can-edit="canEdit" />
+    <div class="flex shrink-0 items-center gap-2 pb-1.5">
+      <template v-if="draft.saveState === 'conflict'">
+        <span role="alert" class="text-wrong">Somebody else changed this box.</span>
+        <button type="button" class="button" @click="draft.loadTheirs()">Load theirs</button>
+      </template>
+      <template v-if="canEdit">
+        <button type="button" class="button px-2" :disabled="!draft.undoLabel" :aria-label="`Undo ${draft.undoLabel ?? ''}`" :title="draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Nothing to undo'" @click="draft.undo()"><Undo2 :size="16" aria-hidden="true" /></button>
+        <button type="button" class="button px-2" :disabled="!draft.redoLabel" :aria-label="`Redo ${draft.redoLabel ?? ''}`" :title="draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Nothing to redo'" @click="draft.redo()"><Redo2 :size="16" aria-hidden="true" /></button>
+        <button type="button" class="button" @click="$emit('source')"><Cast :size="16" aria-hidden="true" />Source</button>
+        <button type="button" class="button" :class="draft.differences.length > 0 ? 'button-bolt' : ''" @click="$emit('publish')">
+          {{ draft.differences.length > 0 ? `Put on air · ${draft.differences.length}` : 'On air' }}<span v-if="draft.differences.length > 0" class="sr-only"> changes</span>
+        </button>
+      </template>
+    </div>
+  </div>
+</template>

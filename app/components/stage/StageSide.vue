@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { Play, Square, Volume2, VolumeX } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import type { TestAnswer } from '../../../contract/views.ts'
+import { request, wordsOf } from '../../api/request.ts'
+import { seconds, span } from '../../format/time.ts'
+import { useDraftStore } from '../../stores/draft.ts'
+import { useLiveStore } from '../../stores/live.ts'
+import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+
+const props = defineProps<{ tMs: number; lengthMs: number; isPlaying: boolean; isHeard: boolean }>()
+defineEmits<{ play: []; stop: []; sound: [] }>()
+
+const draft = useDraftStore()
+const room = useScoreRoomStore()
+const live = useLiveStore()
+const isSending = ref(false)
+const sent = ref<TestAnswer | null>(null)
+const refusal = ref('')
+
+const desk = computed(() => (draft.view ? live.deskOf(draft.view.id) : null))
+const sourceCount = computed(() => desk.value?.sources.length ?? 0)
+const saveWords = computed(() => {
+  switch (draft.saveState) {
+    case 'saved':
+      return draft.savedAtMs ? `Saved ${span(Date.now() - draft.savedAtMs)} ago` : 'Saved'
+    case 'waiting':
+    case 'saving':
+      return 'Saving…'
+    case 'offline':
+      return 'Not saved yet; kept here, trying again'
+    case 'conflict':
+      return 'Changed by somebody else'
+  }
+  return ''
+})
+/** What became of the test that was sent last. */
+const testWords = computed(() => {
+  if (refusal.value) return refusal.value
+  if (!sent.value) return ''
+  if (!sent.value.playId) return sent.value.reason
+  const { playId } = sent.value
+  const current = desk.value?.current
+  if (current?.id === playId) return current.shownCount > 0 ? `Showing on ${sources(current.shownCount)} now` : 'Sources are loading it…'
+  const ended = desk.value?.log.find((play) => play.id === playId)
+  if (ended?.state === 'done') return `Shown by ${sources(ended.shownCount)}`
+  if (ended) return `Not shown: ${ended.reason}`
+  return sourceCount.value === 0 ? 'No source is connected: the test waits for one' : 'Waiting for its turn…'
+})
+
+function sources(count: number): string {
+  return `${count} ${count === 1 ? 'source' : 'sources'}`
+}
+
+async function sendTest(): Promise<void> {
+  if (!draft.view || !room.alert) return
+  isSending.value = true
+  refusal.value = ''
+  try {
+    sent.value = await request<TestAnswer>('POST', `/api/boxes/${draft.view.id}/tests`, { kind: room.alert.kind, viewer: room.viewer })
+  } catch (error) {
+    refusal.value = wordsOf(error)
+  }
+  isSending.value = false
+}
+const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((difference) => difference.kind === room.alert?.kind || difference.kind === null))
+</script>
+
+<template>
+  <div class="flex min-h-0 w-52 flex-col gap-4 overflow-y-auto py-3 pr-4">
+    <section aria-label="Playback">
+      <p class="font-display leading-none"><span class="text-4xl font-semibold tabular-nums">{{ seconds(tMs) }}</span> <span class="font-semibold text-mist">s of {{ seconds(lengthMs) }}</span></p>
+      <div class="mt-3 flex gap-2">
+        <button type="button" class="button" @click="isPlaying ? $emit('stop') : $emit('play')">
+          <component :is="isPlaying ? Square : Play" :size="14" aria-hidden="true" />{{ isPlaying ? 'Stop' : 'Play' }}
+        </button>
+        <button type="button" class="button" :aria-pressed="isHeard" @click="$emit('sound')">
+          <component :is="isHeard ? Volume2 : VolumeX" :size="15" aria-hidden="true" />{{ isHeard ? 'Heard here' : 'Silent here' }}
+        </button>
+      </div>
+      <p class="mt-2 text-mist"><span class="key">Space</span> plays from the start</p>
+    </section>
+    <section class="border-t border-seam pt-3" aria-label="Test">
+      <h2 class="font-semibold">Test on the sources</h2>
+      <p :class="sourceCount > 0 ? 'text-fine' : 'text-mist'">{{ sourceCount > 0 ? `${sources(sourceCount)} connected` : 'no source connected' }}</p>
+      <button type="button" class="button mt-2" :disabled="isSending || !draft.view?.onAir" @click="sendTest">Send a test</button>
+      <p role="status" class="mt-2 min-h-9" :class="refusal ? 'text-wrong' : 'text-snow'">{{ testWords }}</p>
+      <p v-if="!draft.view?.onAir" class="text-mist">Put the box on air first: tests play what is on air.</p>
+      <p v-else-if="isBehind" class="text-mist">A test plays what is on air, without your last changes.</p>
+    </section>
+    <section class="mt-auto border-t border-seam pt-3 text-mist" aria-label="Draft">
+      <p role="status" :class="draft.saveState === 'offline' || draft.saveState === 'conflict' ? 'text-wrong' : ''">{{ saveWords }}</p>
+      <p v-if="draft.document">Canvas {{ draft.document.canvas.widthPx }} × {{ draft.document.canvas.heightPx }}, {{ draft.document.canvas.framesPerSecond }} fps</p>
+    </section>
+  </div>
+</template>

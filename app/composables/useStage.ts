@@ -1,0 +1,113 @@
+import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
+import type { ResolvedScore } from '../../core/score/resolved.ts'
+import type { SceneState } from '../../core/score/sceneState.ts'
+import { playScore, type Playback } from '../../player/playback.ts'
+import { prepareScore, type PreparedScore } from '../../player/prepare.ts'
+import { createSoundOutput, type SoundOutput } from '../../player/sound/output.ts'
+import { createStage, type Stage } from '../../player/stage.ts'
+
+let sharedOutput: SoundOutput | null = null
+
+/** One audio graph for all stages of this tab, made inside the first click that wants sound. */
+function soundOutput(): SoundOutput {
+  sharedOutput ??= createSoundOutput()
+  return sharedOutput
+}
+
+const emptyScene: SceneState = { visuals: [], sounds: [] }
+
+/**
+ * Mounts the on-air player into `host` and keeps it showing `score`. The stage is never an imitation: what it draws at a
+ * moment is what a source draws at that moment.
+ * @param restingMs where the playhead stands before anybody moves it; also where it goes when playing ends
+ */
+export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<ResolvedScore | null>, options: { isHeard: Ref<boolean>; restingMs: (score: ResolvedScore) => number }) {
+  const tMs = ref(0)
+  const isPlaying = ref(false)
+  const isLoading = ref(false)
+  const scene = shallowRef<SceneState>(emptyScene)
+  const prepared = shallowRef<PreparedScore | null>(null)
+  let stage: Stage | null = null
+  let playback: Playback | null = null
+  let hasBeenMoved = false
+
+  async function load(next: ResolvedScore | null): Promise<void> {
+    if (!next || !stage) return
+    const slow = setTimeout(() => (isLoading.value = true), 300)
+    const ready = await prepareScore(next, options.isHeard.value ? soundOutput() : null)
+    clearTimeout(slow)
+    isLoading.value = false
+    if (score.value !== next) return
+    prepared.value = ready
+    if (!hasBeenMoved) tMs.value = options.restingMs(next)
+    // A score changed while it plays goes on from where it is, in its new form.
+    if (isPlaying.value) start(tMs.value)
+    else draw(Math.min(tMs.value, next.lengthMs - 1))
+  }
+
+  function draw(atMs: number): void {
+    if (!stage || !prepared.value) return
+    tMs.value = Math.max(0, Math.round(atMs))
+    stage.mount(prepared.value)
+    scene.value = stage.seek(tMs.value)
+  }
+
+  function seek(atMs: number): void {
+    hasBeenMoved = true
+    stop()
+    draw(Math.min(Math.max(0, atMs), (prepared.value?.score.lengthMs ?? 1) - 1))
+  }
+
+  function start(fromMs: number): void {
+    if (!stage || !prepared.value) return
+    playback?.stop()
+    stage.mount(prepared.value)
+    isPlaying.value = true
+    const restMs = options.restingMs(prepared.value.score)
+    playback = playScore(stage, prepared.value, options.isHeard.value ? soundOutput() : null, fromMs, {
+      onFrame: (atMs) => {
+        tMs.value = atMs
+      },
+      onEnded: () => {
+        isPlaying.value = false
+        playback = null
+        hasBeenMoved = false
+        draw(restMs)
+      },
+    })
+  }
+
+  /** Plays from a moment, from the start if none is given. Sound needs a click or a key first, which this is. */
+  async function play(fromMs = 0): Promise<void> {
+    const next = score.value
+    if (!next) return
+    if (options.isHeard.value) {
+      const output = soundOutput()
+      await output.resume()
+      if (prepared.value && prepared.value.sounds.length === 0) prepared.value = await prepareScore(next, output)
+    }
+    start(fromMs)
+  }
+
+  function stop(): void {
+    if (!isPlaying.value) return
+    playback?.stop()
+    playback = null
+    isPlaying.value = false
+    draw(tMs.value)
+  }
+
+  watch(
+    host,
+    (element) => {
+      if (!element || stage) return
+      stage = createStage(element)
+      void load(score.value)
+    },
+    { immediate: true, flush: 'post' },
+  )
+  watch(score, (next) => void load(next))
+  onBeforeUnmount(() => playback?.stop())
+
+  return { tMs, isPlaying, isLoading, scene, prepared, play, stop, seek }
+}

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { NuxtLink } from '#components'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
+import CommandPalette from '../components/frame/CommandPalette.vue'
+import PersonMenu from '../components/frame/PersonMenu.vue'
+import RidgeLine from '../components/frame/RidgeLine.vue'
+import ThunderMark from '../components/frame/ThunderMark.vue'
+import { useScheme } from '../composables/useScheme.ts'
+import { useLiveStore } from '../stores/live.ts'
+import { useSessionStore } from '../stores/session.ts'
+
+const session = useSessionStore()
+const live = useLiveStore()
+const palette = ref<InstanceType<typeof CommandPalette>>()
+useScheme()
+onMounted(() => live.open())
+onBeforeUnmount(() => live.close())
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <header class="z-30 grid shrink-0 grid-cols-[minmax(0,1fr)_minmax(0,42rem)_minmax(0,1fr)] items-center gap-4 border-b border-seam bg-deep px-4 py-1">
+      <NuxtLink to="/boxes" class="flex items-center gap-3 rounded-sm">
+        <ThunderMark />
+        <span class="min-w-0">
+          <span class="block truncate font-display text-base font-semibold">{{ session.session?.channel.name }}</span>
+          <span class="block text-2xs" :class="live.isConnected ? 'text-mist' : 'text-wrong'">{{ live.isConnected ? 'Thundercrest' : 'no connection to the server' }}</span>
+        </span>
+      </NuxtLink>
+      <RidgeLine />
+      <div class="flex items-center justify-end gap-2">
+        <button type="button" class="key py-1 text-mist hover:text-snow" aria-label="Open the command palette, Control K" @click="palette?.open()">Ctrl K</button>
+        <PersonMenu />
+      </div>
+    </header>
+    <div class="min-h-0 flex-1"><slot /></div>
+    <CommandPalette ref="palette" />
+  </div>
+</template>

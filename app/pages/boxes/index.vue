@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { useHead } from '#imports'
+import { Plus } from '@lucide/vue'
+import { onMounted, ref } from 'vue'
+import { wordsOf } from '../../api/request.ts'
+import BoxTile from '../../components/boxes/BoxTile.vue'
+import NextSteps from '../../components/boxes/NextSteps.vue'
+import NewBoxDialog from '../../components/boxes/NewBoxDialog.vue'
+import { useBoxesStore } from '../../stores/boxes.ts'
+import { useMediaStore } from '../../stores/media.ts'
+import { useSessionStore } from '../../stores/session.ts'
+
+useHead({ title: 'Boxes · Thundercrest' })
+const boxes = useBoxesStore()
+const media = useMediaStore()
+const session = useSessionStore()
+const isNewOpen = ref(false)
+const refusal = ref('')
+
+onMounted(async () => {
+  try {
+    await Promise.all([media.ensureLoaded(), boxes.load()])
+  } catch (error) {
+    refusal.value = wordsOf(error)
+  }
+})
+</script>
+
+<template>
+  <main class="h-full overflow-y-auto px-8 py-6">
+    <div class="mb-5 flex items-end justify-between gap-4">
+      <div>
+        <h1 class="font-display text-3xl font-semibold">Boxes</h1>
+        <p class="mt-1 text-mist">Each box is what one browser source shows. Open one to compose its alerts, or look at a tile to see it move.</p>
+      </div>
+      <button v-if="session.canEdit" type="button" class="button" @click="isNewOpen = true"><Plus :size="16" aria-hidden="true" />New box</button>
+    </div>
+    <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
+    <div v-else-if="boxes.boxes?.length" class="grid grid-cols-1 items-start gap-6 md:grid-cols-2 xl:grid-cols-[repeat(2,minmax(0,1fr))_20rem]">
+      <BoxTile v-for="box in boxes.boxes" :key="box.id" :box="box" />
+      <NextSteps :boxes="boxes.boxes" />
+    </div>
+    <section v-else-if="boxes.boxes" class="on-paper mx-auto mt-16 max-w-lg rounded-sm p-8 text-center">
+      <h2 class="font-display text-2xl font-semibold">No box yet</h2>
+      <p class="mt-2 text-faded">A box holds your alerts and is shown by one browser source in your broadcast program. It begins with one alert for new followers.</p>
+      <button v-if="session.canEdit" type="button" class="button button-bolt mt-5" @click="isNewOpen = true">Make the first box</button>
+      <p v-else class="mt-5">Ask an owner or an editor to make the first one.</p>
+    </section>
+    <p v-else class="text-mist">Loading…</p>
+    <NewBoxDialog v-model:open="isNewOpen" />
+  </main>
+</template>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { navigateTo, useHead, useRoute } from '#imports'
+import { useNow } from '@vueuse/core'
+import { tinykeys } from 'tinykeys'
+import { computed, onBeforeUnmount, onMounted } from 'vue'
+import { toast } from 'vue-sonner'
+import type { PlayView } from '../../contract/views.ts'
+import { request, wordsOf } from '../api/request.ts'
+import LogColumn from '../components/desk/LogColumn.vue'
+import OnAirColumn from '../components/desk/OnAirColumn.vue'
+import SourceStrip from '../components/desk/SourceStrip.vue'
+import WaitingColumn from '../components/desk/WaitingColumn.vue'
+import { useBoxesStore } from '../stores/boxes.ts'
+import { useLiveStore } from '../stores/live.ts'
+
+useHead({ title: 'Desk · Thundercrest' })
+const route = useRoute()
+const boxes = useBoxesStore()
+const live = useLiveStore()
+const clock = useNow({ interval: 500 })
+const serverNow = () => Date.now() + live.serverAheadMs
+const nowMs = computed(() => clock.value.getTime() + live.serverAheadMs)
+
+const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.box) ?? boxes.boxes?.[0] ?? null)
+const desk = computed(() => (box.value ? live.deskOf(box.value.id) : null))
+
+async function act(work: Promise<unknown>, done = ''): Promise<void> {
+  try {
+    await work
+    if (done) toast.success(done)
+  } catch (error) {
+    toast.error(wordsOf(error))
+  }
+}
+const path = (rest: string) => `/api/boxes/${box.value?.id}/${rest}`
+const hold = () => desk.value && act(request('PUT', path('held'), { isHeld: !desk.value.isHeld }))
+const skip = (play: PlayView | null | undefined) => play && act(request('DELETE', path(`plays/${play.id}`)), `Skipped ${play.name}. It stays in the log and can be replayed.`)
+const replay = (play: PlayView | undefined) => play && act(request('POST', path(`plays/${play.id}/replay`)), `${play.name} plays again.`)
+const replayLast = () => replay(desk.value?.log.find((play) => play.state !== 'expired'))
+
+let unbind = () => {}
+onMounted(() => {
+  void act(boxes.load())
+  const key = (run: () => unknown) => (event: KeyboardEvent) => {
+    if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog], [role=menu]')) return
+    run()
+  }
+  unbind = tinykeys(window, { h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast) })
+})
+onBeforeUnmount(() => unbind())
+</script>
+
+<template>
+  <main class="flex h-full flex-col">
+    <h1 class="sr-only">Desk</h1>
+    <div v-if="(boxes.boxes?.length ?? 0) > 1" class="flex items-center gap-1 border-b border-seam px-4 py-1.5" role="group" aria-label="Box">
+      <button v-for="each in boxes.boxes" :key="each.id" type="button" class="rounded-sm px-2.5 py-1" :class="each.id === box?.id ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'" :aria-pressed="each.id === box?.id" @click="navigateTo(`/desk?box=${each.id}`)">{{ each.name }}<span v-if="live.deskOf(each.id)?.current" class="ml-2 inline-block size-2 rounded-full bg-bolt" title="playing" /></button>
+    </div>
+    <template v-if="box && desk">
+      <div class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden">
+        <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" />
+        <OnAirColumn :key="box.id" :desk="desk" :box-name="box.name" :canvas="box.document.canvas" :now-ms="serverNow" @hold="hold" @skip="skip(desk.current)" @replay="replayLast" />
+        <LogColumn :log="desk.log" @replay="replay" />
+      </div>
+      <SourceStrip :desk="desk" :now-ms="nowMs" />
+    </template>
+    <div v-else-if="boxes.boxes?.length === 0" class="grid flex-1 place-items-center text-mist"><p>The desk shows what a box plays. Make a box first, under <b>Boxes</b>.</p></div>
+    <p v-else class="p-8 text-mist">Connecting…</p>
+  </main>
+</template>

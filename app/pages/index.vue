@@ -1,1 +1,0 @@
-<template><p>hello</p></template>

@@ -1,0 +1,43 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import type { SessionAnswer, SessionView } from '../../contract/views.ts'
+import type { SignInBody, WelcomeBody } from '../../contract/bodies.ts'
+import { request } from '../api/request.ts'
+
+/** Who is signed in. */
+export const useSessionStore = defineStore('session', () => {
+  const session = ref<SessionView | null>(null)
+  const needsWelcome = ref(false)
+  const demoAccounts = ref<SessionAnswer['demoAccounts']>([])
+  let isLoaded = false
+
+  async function load(): Promise<void> {
+    const answer = await request<SessionAnswer>('GET', '/api/session')
+    session.value = answer.session
+    needsWelcome.value = answer.needsWelcome
+    demoAccounts.value = answer.demoAccounts
+    isLoaded = true
+  }
+
+  return {
+    session,
+    needsWelcome,
+    demoAccounts,
+    canEdit: computed(() => session.value?.role === 'owner' || session.value?.role === 'editor'),
+    isOwner: computed(() => session.value?.role === 'owner'),
+    load,
+    ensureLoaded: async () => void (isLoaded || (await load())),
+    async signIn(body: SignInBody): Promise<void> {
+      await request('POST', '/api/session', body)
+      await load()
+    },
+    async welcome(body: WelcomeBody): Promise<void> {
+      await request('POST', '/api/welcome', body)
+      await load()
+    },
+    async signOut(): Promise<void> {
+      await request('DELETE', '/api/session')
+      session.value = null
+    },
+  }
+})

@@ -1,0 +1,30 @@
+import type { Matrix, SceneState, VisualState } from './sceneState.ts'
+
+/** A point on the canvas, in canvas pixels. */
+export interface CanvasPoint {
+  xPx: number
+  yPx: number
+}
+
+/** The four corners of what was drawn, clockwise from its own top left. */
+export function cornersOf({ matrix, widthPx, heightPx }: Pick<VisualState, 'matrix' | 'widthPx' | 'heightPx'>): CanvasPoint[] {
+  const at = (x: number, y: number) => ({ xPx: matrix[0] * x + matrix[2] * y + matrix[4], yPx: matrix[1] * x + matrix[3] * y + matrix[5] })
+  return [at(0, 0), at(widthPx, 0), at(widthPx, heightPx), at(0, heightPx)]
+}
+
+/** The part that is hit: the front-most whose box holds the point; null for none. */
+export function hitTest(scene: SceneState, point: CanvasPoint): string | null {
+  for (const visual of [...scene.visuals].reverse()) {
+    const local = invert(visual.matrix, point)
+    if (local && local.xPx >= 0 && local.xPx <= visual.widthPx && local.yPx >= 0 && local.yPx <= visual.heightPx) return visual.partId
+  }
+  return null
+}
+
+function invert([a, b, c, d, e, f]: Matrix, { xPx, yPx }: CanvasPoint): CanvasPoint | null {
+  const determinant = a * d - b * c
+  if (Math.abs(determinant) < 1e-9) return null
+  const x = xPx - e
+  const y = yPx - f
+  return { xPx: (d * x - c * y) / determinant, yPx: (a * y - b * x) / determinant }
+}

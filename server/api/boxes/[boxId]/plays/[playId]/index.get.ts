@@ -1,0 +1,15 @@
+import { defineEventHandler } from 'h3'
+import { requireBox } from '../../../../../auth/access.ts'
+import { findPlay } from '../../../../../db/queries/plays.ts'
+import { pathId } from '../../../../../http/pathId.ts'
+import { problemError } from '../../../../../system/problemError.ts'
+import { useServices } from '../../../../../system/services.ts'
+
+/** What the sources were given to show, for the desk's live miniature. */
+export default defineEventHandler(async (event) => {
+  const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { database, queues } = await useServices()
+  const play = await findPlay(database.db, pathId(event, 'playId'))
+  if (!play || play.boxId !== box.id) throw problemError(404, 'There is no such play in this box.')
+  return queues.showPlay(play.id)
+})
