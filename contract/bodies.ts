@@ -24,7 +24,6 @@ const patch = z.object({ op: z.enum(['add', 'remove', 'replace']), path: z.array
 
 /** Edits made since `baseRevision`, in order. */
 export const saveDraftBody = z.object({ baseRevision: z.int().min(0), patches: z.array(patch).min(1).max(5_000) })
-export type SaveDraftBody = z.infer<typeof saveDraftBody>
 
 export const publishBody = z.object({ revision: z.int().min(0) })
 

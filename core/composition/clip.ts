@@ -18,12 +18,11 @@ export const edge = z.object({
 export type Edge = z.infer<typeof edge>
 
 /** Where a clip ends: after a fixed time, when its media does (times so many rounds), or at an anchor. */
-export const clipEnd = z.discriminatedUnion('length', [
+const clipEnd = z.discriminatedUnion('length', [
   z.object({ length: z.literal('fixed'), ms: z.int().min(1).max(maxScoreMs) }),
   z.object({ length: z.literal('natural'), times: z.int().min(1).max(100) }),
   z.object({ length: z.literal('until'), edge }),
 ])
-export type ClipEnd = z.infer<typeof clipEnd>
 
 export const clip = z.object({ start: edge, end: clipEnd })
 export type Clip = z.infer<typeof clip>

@@ -10,4 +10,3 @@ export type Phase = z.infer<typeof phase>
 
 /** How a part comes and goes. Between the two it stays. */
 export const motion = z.object({ entrance: phase, exit: phase })
-export type Motion = z.infer<typeof motion>

@@ -13,15 +13,19 @@ function reach(canvas: Canvas): number {
   return Math.min(canvas.widthPx, canvas.heightPx) / 1080
 }
 
+const pictureSidePx = 460
+/** Where the picture's middle lies, as a ratio of the canvas height. */
+const pictureAt = 0.37
+
 /** A picture in the upper middle, ready to be given a file. */
 export function starterPicture(canvas: Canvas, mediaId: string | null): Picture {
-  const size = Math.round(430 * reach(canvas))
+  const size = Math.round(pictureSidePx * reach(canvas))
   return {
     kind: 'picture',
     id: 'picture',
     name: 'Picture',
     clip: { start: fromTheStart, end: untilTheEnd },
-    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.36), origin: 'centre' },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
     motion: { entrance: { motion: 'spring', ms: 900 }, exit: { motion: 'fade', ms: 300 } },
     opacity: 1,
     mediaId,
@@ -32,7 +36,7 @@ export function starterPicture(canvas: Canvas, mediaId: string | null): Picture 
   }
 }
 
-/** A line of text in the lower middle; the second stands under the first. */
+/** A line of text under where the picture stands; the second stands under the first. */
 export function starterLine(canvas: Canvas, which: 'headline' | 'second', template: string, start: Edge = fromTheStart): Line {
   const isHeadline = which === 'headline'
   return {
@@ -40,7 +44,7 @@ export function starterLine(canvas: Canvas, which: 'headline' | 'second', templa
     id: which,
     name: isHeadline ? 'Headline' : 'Second line',
     clip: { start, end: untilTheEnd },
-    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.62 + (isHeadline ? 0 : 124 * reach(canvas))), origin: 'centre' },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt + (pictureSidePx / 2 + 70 + (isHeadline ? 0 : 122)) * reach(canvas)), origin: 'centre' },
     motion: { entrance: { motion: 'rise', ms: 450 }, exit: { motion: 'fade', ms: 300 } },
     opacity: 1,
     template,

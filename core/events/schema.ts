@@ -17,7 +17,6 @@ export const viewer = z.object({
   roles: z.array(words(40)).max(20).optional(),
   pictureUrl: z.url({ protocol: /^https?$/ }).max(2000).optional(),
 })
-export type Viewer = z.infer<typeof viewer>
 
 const emote = z.object({ from: count, to: count, url: z.url({ protocol: /^https?$/ }).max(2000) })
 const message = z.object({ text: words(2000), emotes: z.array(emote).max(100).optional() })

@@ -5,11 +5,9 @@ export const hexColour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour is writ
 
 export const inkRoles = ['headline', 'body', 'accent', 'outline', 'plate'] as const
 export const inkRole = z.enum(inkRoles)
-export type InkRole = z.infer<typeof inkRole>
 
 export const typeRoles = ['display', 'text'] as const
 export const typeRole = z.enum(typeRoles)
-export type TypeRole = z.infer<typeof typeRole>
 
 /** A typeface as the shelf knows it. `weight` is CSS's 100–900. */
 export const typeface = z.object({ family: z.string().min(1).max(80), weight: z.int().min(100).max(900) })

@@ -15,11 +15,6 @@ export async function insertDecisions(db: Database, rows: (typeof decision.$infe
   if (rows.length > 0) await db.insert(decision).values(rows)
 }
 
-export async function findEvent(db: Database, id: string): Promise<EventRow | null> {
-  const [row] = await db.select().from(event).where(eq(event.id, id)).limit(1)
-  return row ?? null
-}
-
 /** The channel's events after `seq`, oldest first, with the decisions on each. */
 export async function listEvents(db: Database, channelId: string, afterSeq: number, limit: number): Promise<(EventRow & { decisions: DecisionRow[] })[]> {
   const events = await db

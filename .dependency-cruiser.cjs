@@ -1,0 +1,24 @@
+/** The authority on who may import whom; unlike the lint rules it also sees dynamic imports and cycles. */
+const forbid = (name, from, to, comment) => ({ name, severity: 'error', comment, from: { path: from, pathNot: '\\.test\\.ts$' }, to: { path: to } })
+
+module.exports = {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { pathNot: '^node_modules' } } },
+    forbid('core-is-alone', '^core/', '^(contract|player|app|server|demo|modules)/', 'The core knows no other room.'),
+    forbid('core-takes-two-packages', '^core/', 'node_modules/(?!zod/|mutative/)', 'zod and mutative only.'),
+    forbid('contract-on-core', '^contract/', '^(player|app|server|demo)/', 'The contract builds on the core alone.'),
+    forbid('player-is-small', '^player/', '^(app|server|demo)/|node_modules', 'No framework, no schemas.'),
+    forbid('app-not-server', '^app/', '^server/|node_modules/(drizzle-orm|@electric-sql)', 'Through the contract.'),
+    forbid('server-not-app', '^server/', '^app/|node_modules/vue/', 'The server knows no interface.'),
+    forbid('drizzle-in-db', '^server/(?!db/|routes/readyz)', 'node_modules/drizzle-orm', 'Queries live in server/db.'),
+    { name: 'kinds-are-strangers', severity: 'error', from: { path: '^core/parts/([^/]+)/' }, to: { path: '^core/parts/', pathNot: ['^core/parts/$1/', '^core/parts/part\\.ts$'] } },
+    { name: 'kinds-not-registry', severity: 'error', from: { path: '^core/parts/[^/]+/' }, to: { path: '^core/parts/(part|resolvePart)\\.ts$' } },
+    { name: 'known-places', severity: 'error', from: {}, to: { path: '^(?!core|contract|player|app|server|demo|modules|node_modules|scripts|test)[^/]+/', dependencyTypesNot: ['core', 'npm', 'npm-dev', 'unknown', 'undetermined', 'aliased'] } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.json'] },
+    exclude: { path: '\\.test\\.ts$|^\\.nuxt|^#' },
+  },
+}

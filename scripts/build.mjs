@@ -1,0 +1,22 @@
+// Builds the application, and lays an initialised empty database beside it: copying that is far faster than making one.
+import { spawnSync } from 'node:child_process'
+import { rm, writeFile } from 'node:fs/promises'
+import { fileURLToPath } from 'node:url'
+import { root } from './root.mjs'
+
+process.stdout.write('Building…\n')
+const startedMs = Date.now()
+const nuxt = fileURLToPath(new URL('node_modules/nuxt/bin/nuxt.mjs', root))
+const built = spawnSync(process.execPath, [nuxt, 'build'], { cwd: root, encoding: 'utf8', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
+if (built.status !== 0) {
+  process.stderr.write(`${built.stdout}\n${built.stderr}\nThe build failed.\n`)
+  process.exit(1)
+}
+const { PGlite } = await import('@electric-sql/pglite')
+const template = fileURLToPath(new URL('.output/database-template', root))
+await rm(template, { recursive: true, force: true })
+const database = await PGlite.create({ dataDir: template })
+await database.close()
+await writeFile(new URL('.output/built', root), `${new Date().toISOString()}\n`)
+process.stdout.write(`Built in ${Math.round((Date.now() - startedMs) / 1000)} s\n`)
+process.exit(0)

@@ -1,0 +1,9 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    include: ['{core,contract,player,server,demo,app}/**/*.test.ts', 'test/{integration,fault}/**/*.test.ts'],
+    testTimeout: 30_000,
+    hookTimeout: 60_000,
+  },
+})
