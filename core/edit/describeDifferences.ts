@@ -62,7 +62,7 @@ function variationDifferences(kind: EventKind, before: Variation, after: Variati
   const list: Difference[] = []
   if (before.name !== after.name) list.push({ kind, subject: after.name, what: 'name', before: before.name, after: after.name })
   if (!isSame(before.composition.length, after.composition.length)) {
-    list.push({ kind, subject: after.name, what: 'duration', before: value(before.composition.length), after: value(after.composition.length) })
+    list.push({ kind, subject: after.name, what: 'duration', before: words('length', before.composition.length), after: words('length', after.composition.length) })
   }
   for (const part of after.composition.parts) {
     const earlier = before.composition.parts.find((each) => each.id === part.id)
@@ -79,7 +79,7 @@ function partDifferences(kind: EventKind, before: Part, after: Part): Difference
   const earlier = new Map(Object.entries(before))
   return Object.entries(after)
     .filter(([field, now]) => !isSame(earlier.get(field), now))
-    .map(([field, now]) => ({ kind, subject: after.name, what: fieldNames[field] ?? field, before: value(earlier.get(field)), after: value(now) }))
+    .map(([field, now]) => ({ kind, subject: after.name, what: fieldNames[field] ?? field, before: words(field, earlier.get(field)), after: words(field, now) }))
 }
 
 function isSame(a: unknown, b: unknown): boolean {
@@ -94,12 +94,23 @@ function canvasWords({ canvas }: BoxDocument): string {
   return `${canvas.widthPx} × ${canvas.heightPx}, ${canvas.framesPerSecond} fps`
 }
 
+/** Units stand in the names of fields; here they are written after the number. */
+const units: readonly [ending: RegExp, write: (of: number) => string][] = [
+  [/ms$/i, (of) => `${(of / 1000).toFixed(2)} s`],
+  [/Px$/, (of) => `${Math.round(of)} px`],
+  [/Db$/, (of) => `${of.toFixed(1)} dB`],
+  [/Deg$/, (of) => `${Math.round(of)}°`],
+  [/^opacity$/, (of) => `${Math.round(of * 100)} %`],
+]
+
 /** A value as a person reads it: plain ones as they are, structures as their plain fields. */
-function value(of: unknown): string {
+function words(field: string, of: unknown): string {
   if (of === null || of === undefined) return 'none'
   if (typeof of === 'boolean') return of ? 'yes' : 'no'
-  if (typeof of === 'number') return String(Math.round(of * 100) / 100)
-  if (typeof of === 'string') return /^[0-9a-f]{64}$/.test(of) ? `file ${of.slice(0, 6)}` : `“${of}”`
-  if (Array.isArray(of)) return of.map(value).join(', ') || 'none'
-  return Object.values(of).map(value).join(' · ')
+  if (typeof of === 'number') return units.find(([ending]) => ending.test(field))?.[1](of) ?? String(Math.round(of * 100) / 100)
+  if (typeof of === 'string') return field === 'template' ? `“${of}”` : /^[0-9a-f]{64}$/.test(of) ? `file ${of.slice(0, 6)}` : of
+  if (Array.isArray(of)) return of.map((each) => words(field, each)).join(', ') || 'none'
+  return Object.entries(of)
+    .map(([name, each]) => words(name, each))
+    .join(' · ')
 }

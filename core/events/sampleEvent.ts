@@ -19,7 +19,7 @@ const sampleFields: { [K in EventKind]: Omit<EventDataOf<K>, 'viewer'> } = {
   resubscription: { tier: 2, months: 12, streakMonths: 7, message },
   giftBatch: { tier: 1, count: 5, groupId: 'sample' },
   giftRecipient: { tier: 1, recipient: { id: 'sample-recipient', name: 'Juno Flint' }, groupId: 'sample' },
-  membership: { levelName: 'Night shift', months: 1 },
+  membership: { levelName: 'Night shift', months: 1, message },
   membershipRenewal: { levelName: 'Night shift', months: 3, message },
   tip: { amountMinor: 2500, currency: 'EUR', message },
   paidMessage: { amountMinor: 500, currency: 'EUR', message },

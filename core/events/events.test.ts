@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest'
+import { describeEvent } from './describeEvent.ts'
+import { eventKinds } from './kinds.ts'
+import { sampleEvent } from './sampleEvent.ts'
+import { eventData, parseEventData } from './schema.ts'
+import { valuesOf, variablesOfKind } from './variables.ts'
+
+describe.each(eventKinds)('%s', (kind) => {
+  it('accepts its own sample', () => expect(() => parseEventData(kind, sampleEvent(kind).data)).not.toThrow())
+
+  it('carries every variable that it declares, and no other but the message', () => {
+    const values = valuesOf(sampleEvent(kind), 'en-IE')
+    const declared = variablesOfKind[kind].map((variable) => variable.name)
+    for (const name of declared) expect(values[name], name).toBeTruthy()
+    for (const name of Object.keys(values)) expect([...declared, 'name', 'message']).toContain(name)
+  })
+})
+
+describe('event data', () => {
+  it('shows an anonymous giver by a word, not by nothing', () => {
+    const event = sampleEvent('giftBatch')
+    expect(valuesOf({ ...event, data: { ...event.data, viewer: null } } as typeof event, 'en-IE').name).toBe('Somebody')
+  })
+
+  it.each([
+    ['tip', { viewer: null, amountMinor: 12.5, currency: 'EUR' }, 'amountMinor'],
+    ['tip', { viewer: null, amountMinor: 100, currency: 'euro' }, 'currency'],
+    ['raid', { viewer: null, partySize: -1 }, 'partySize'],
+    ['subscription', { viewer: null, tier: 4, months: 1 }, 'tier'],
+    ['follow', { viewer: { id: '', name: 'x' } }, 'viewer.id'],
+    ['follow', { viewer: { id: 'x', name: 'y'.repeat(501) } }, 'viewer.name'],
+    ['follow', { viewer: { id: 'x', name: 'y', pictureUrl: 'javascript:alert(1)' } }, 'viewer.pictureUrl'],
+  ] as const)('refuses a %s that does not fit, with the path', (kind, data, path) => {
+    expect(eventData[kind].safeParse(data).error?.issues.map((issue) => issue.path.join('.'))).toContain(path)
+  })
+
+  it('cleans names of what cannot be stored', () => {
+    expect(parseEventData('follow', { viewer: { id: 'a', name: 'x\u0000y' } })).toMatchObject({ viewer: { name: 'xy' } })
+  })
+})
+
+describe('describeEvent', () => {
+  it('writes one plain line', () => {
+    expect(describeEvent(sampleEvent('tip'), 'en-IE')).toEqual({ name: 'pip_rye', detail: '€25.00 · “o pão de centeio é o melhor da noite”' })
+    expect(describeEvent(sampleEvent('raid'), 'en-IE').detail).toBe('64 came along')
+    expect(describeEvent(sampleEvent('follow'), 'en-IE').detail).toBe('')
+  })
+})
