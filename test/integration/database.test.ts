@@ -1,0 +1,136 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
+import { starterAlert } from '../../core/composition/starter.ts'
+import { lanternLook } from '../../core/look/lanternLook.ts'
+import { OnAirCache } from '../../server/boxes/onAir.ts'
+import type { DatabaseHandle } from '../../server/db/handle.ts'
+import { migrate } from '../../server/db/migrate.ts'
+import { openEmbedded } from '../../server/db/openEmbedded.ts'
+import { openServer } from '../../server/db/openServer.ts'
+import { addBox, findBox, publishVersion, saveDraft } from '../../server/db/queries/boxes.ts'
+import { listEvents } from '../../server/db/queries/events.ts'
+import { addFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
+import { addChannel, addMember, addPerson, addSession, findPersonByEmail, findSession } from '../../server/db/queries/people.ts'
+import { listOpenPlays } from '../../server/db/queries/plays.ts'
+import { keepEvents, type IncomingEvent } from '../../server/ingest/keepEvents.ts'
+import { readMigrations } from '../arrange/migrations.ts'
+import { hasPostgres, startPostgres } from '../arrange/postgres.ts'
+
+const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
+const draft = { version: 1 as const, canvas, look: lanternLook, alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const follow = (externalId: string, name: SampleName = 'everyday'): IncomingEvent => ({ ...sampleEvent('follow', name), externalId, source: 'feed:x', occurredAtMs: 1000, isTest: false })
+
+const engines = [
+  {
+    name: 'the embedded database',
+    isHere: true,
+    open: async () => {
+      const folder = mkdtempSync(join(tmpdir(), 'thundercrest-db-'))
+      return { handle: await openEmbedded(join(folder, 'database'), null), clean: async () => rmSync(folder, { recursive: true, force: true }) }
+    },
+  },
+  {
+    name: 'a PostgreSQL server',
+    isHere: hasPostgres,
+    open: async () => {
+      const { url, stop } = await startPostgres()
+      for (let tries = 0; ; tries++) {
+        const handle = await openServer(url).catch((error: unknown) => error)
+        if (handle instanceof Error && tries < 100) await new Promise((resolve) => setTimeout(resolve, 100))
+        else return { handle: handle as DatabaseHandle, clean: stop }
+      }
+    },
+  },
+]
+
+describe.each(engines)('$name', ({ isHere, open }) => {
+  let opened: Awaited<ReturnType<typeof open>>
+  const db = () => opened.handle.db
+
+  beforeAll(async () => {
+    if (isHere) opened = await open()
+  })
+  afterAll(async () => {
+    if (!isHere) return
+    await opened.handle.close()
+    await opened.clean()
+  })
+
+  it.runIf(isHere)('is brought up to date once, and again without harm', async () => {
+    expect(await migrate(opened.handle, readMigrations())).toEqual(readMigrations().map((migration) => migration.name))
+    expect(await migrate(opened.handle, readMigrations())).toEqual([])
+  })
+
+  it.runIf(isHere)('refuses a migration that was edited after it had been applied', async () => {
+    const edited = readMigrations().map((migration) => ({ ...migration, sql: `${migration.sql}\n-- later` }))
+    await expect(migrate(opened.handle, edited)).rejects.toThrow(/was edited after it had been applied/)
+  })
+
+  it.runIf(isHere)('leaves nothing of a migration that fails half-way', async () => {
+    const broken = { name: '9999_broken', sql: 'create table half (id int);--> statement-breakpoint\ncreate tabel typo (id int)' }
+    await expect(migrate(opened.handle, [...readMigrations(), broken])).rejects.toThrow()
+    await expect(opened.handle.execute('select * from half')).rejects.toThrow()
+  })
+
+  it.runIf(isHere)('knows people, their roles and their sessions', async () => {
+    await addChannel(db(), { id: 'channel-1', name: 'Lantern Loaf', locale: 'en-IE', timeZone: 'Europe/Lisbon', currency: 'EUR' })
+    await addPerson(db(), { id: 'person-1', email: 'Odalys@lantern-loaf.example', name: 'Odalys Fenn', passwordHash: 'x' })
+    await addMember(db(), 'channel-1', 'person-1', 'owner')
+    expect(await findPersonByEmail(db(), 'odalys@LANTERN-loaf.example')).toMatchObject({ id: 'person-1' })
+    await addSession(db(), 'live', 'person-1', new Date(Date.now() + 60_000))
+    await addSession(db(), 'over', 'person-1', new Date(Date.now() - 1))
+    expect(await findSession(db(), 'live')).toMatchObject({ role: 'owner', person: { name: 'Odalys Fenn' }, channel: { id: 'channel-1' } })
+    expect(await findSession(db(), 'over')).toBeNull()
+  })
+
+  it.runIf(isHere)('lets only one of two editors save on the same revision', async () => {
+    await addBox(db(), { id: 'box-1', channelId: 'channel-1', name: 'Night counter', draft, sourceToken: 'src1' })
+    const saves = await Promise.all([saveDraft(db(), 'box-1', 0, draft), saveDraft(db(), 'box-1', 0, draft)])
+    expect(saves.sort()).toEqual([false, true])
+    expect(await findBox(db(), 'channel-1', 'box-1')).toMatchObject({ draftRevision: 1 })
+    expect(await findBox(db(), 'another-channel', 'box-1')).toBeNull()
+  })
+
+  it.runIf(isHere)('counts the versions that went on air', async () => {
+    const publish = (id: string) => publishVersion(db(), { id, boxId: 'box-1', document: draft, publishedAt: new Date(), publishedBy: 'person-1' })
+    expect((await publish('version-1')).number).toBe(1)
+    expect((await publish('version-2')).number).toBe(2)
+    expect(await findBox(db(), 'channel-1', 'box-1')).toMatchObject({ onAirVersionId: 'version-2' })
+  })
+
+  it.runIf(isHere)('keeps an event once, however often it comes, also twice in one delivery', async () => {
+    const onAir = await new OnAirCache(db()).read('channel-1')
+    const first = await keepEvents(db(), 'channel-1', onAir, [follow('f-1'), follow('f-2'), follow('f-1')], null, 5000)
+    expect([first.accepted.length, first.repeatedCount, first.plays.length]).toEqual([2, 1, 2])
+    const again = await keepEvents(db(), 'channel-1', onAir, [follow('f-2'), follow('f-3', 'rightToLeft')], null, 6000)
+    expect([again.accepted.length, again.repeatedCount, again.plays.length]).toEqual([1, 1, 1])
+    expect((await listOpenPlays(db(), 'box-1')).map((play) => play.state)).toEqual(['waiting', 'waiting', 'waiting'])
+    expect(await listEvents(db(), 'channel-1', 0, 100)).toMatchObject([{ externalId: 'f-1' }, { externalId: 'f-2' }, { externalId: 'f-3', data: { viewer: { name: 'نورا_خبز' } }, decisions: [{ outcome: 'plays', variationName: 'Everyday' }] }])
+  })
+
+  it.runIf(isHere)('writes event, decision and play together or not at all', async () => {
+    const onAir = await new OnAirCache(db()).read('channel-1')
+    const before = (await listEvents(db(), 'channel-1', 0, 100)).length
+    await expect(
+      db().transaction(async (tx) => {
+        await keepEvents(tx, 'channel-1', onAir, [follow('f-9')], null, 7000)
+        throw new Error('power cut')
+      }),
+    ).rejects.toThrow('power cut')
+    expect(await listEvents(db(), 'channel-1', 0, 100)).toHaveLength(before)
+    expect(await listOpenPlays(db(), 'box-1')).toHaveLength(3)
+  })
+
+  it.runIf(isHere)('keeps what was not understood, and no more than two hundred of it', async () => {
+    await addFeed(db(), { id: 'feed-1', channelId: 'channel-1', platform: 'cedar', name: 'Cedar', secret: 'whsec_x' })
+    for (let index = 0; index < 205; index++) {
+      await keepDelivery(db(), { id: `delivery-${index}`, feedId: 'feed-1', webhookId: `m-${index}`, receivedAt: new Date(index * 1000), isUnderstood: false, raw: 'x', note: `n ${index}` })
+    }
+    const kept = await listKeptDeliveries(db(), 'feed-1', 500)
+    expect(kept.length).toBeLessThanOrEqual(201)
+    expect(kept[0]?.note).toBe('n 204')
+  })
+})
