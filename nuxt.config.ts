@@ -1,6 +1,4 @@
 import tailwindcss from '@tailwindcss/vite'
-import { fontSlug } from './core/look/fontShelf.ts'
-import { allFallbackFamilies } from './core/text/fallbackFamilies.ts'
 
 // One set of stricter rules for the interface, the server and the tooling alike.
 const compilerOptions = { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: false, allowImportingTsExtensions: true, noImplicitOverride: true }
@@ -23,11 +21,7 @@ export default defineNuxtConfig({
     head: {
       title: 'Thundercrest',
       htmlAttrs: { lang: 'en' },
-      link: [
-        { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
-        // Names come in every script; only the letters that are shown are fetched.
-        ...allFallbackFamilies.map((family) => ({ rel: 'stylesheet' as const, href: `/fonts/${fontSlug(family)}.css` })),
-      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },
   routeRules: {

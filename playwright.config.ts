@@ -6,6 +6,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   retries: 0,
+  expect: { timeout: 15_000 },
   forbidOnly: Boolean(process.env.CI),
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ? [['list'], ['json']] : [['list']],
   use: {

@@ -31,10 +31,13 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
   let playback: Playback | null = null
   let hasBeenMoved = false
 
+  /** Sound is loaded only where it may be heard: a page that nobody has touched yet may not make any. */
+  const wantsSound = () => options.isHeard.value && navigator.userActivation.hasBeenActive
+
   async function load(next: ResolvedScore | null): Promise<void> {
     if (!next || !stage) return
     const slow = setTimeout(() => (isLoading.value = true), 300)
-    const ready = await prepareScore(next, options.isHeard.value ? soundOutput() : null)
+    const ready = await prepareScore(next, wantsSound() ? soundOutput() : null)
     clearTimeout(slow)
     isLoading.value = false
     if (score.value !== next) return
@@ -84,7 +87,9 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     if (options.isHeard.value) {
       const output = soundOutput()
       await output.resume()
-      if (prepared.value && prepared.value.sounds.length === 0) prepared.value = await prepareScore(next, output)
+      const isSilent = prepared.value?.score === next && prepared.value.sounds.length === 0
+      if (isSilent) prepared.value = await prepareScore(next, output)
+      if (score.value !== next) return
     }
     start(fromMs)
   }

@@ -2,8 +2,8 @@ import { fontSlug } from '../../core/look/fontShelf.ts'
 
 const sheets = new Map<string, Promise<boolean>>()
 
-/** Adds the style sheet of a shipped family to the page once. @returns false when there is no such family. */
-function ensureSheet(family: string): Promise<boolean> {
+/** Adds the style sheet of a shipped family to the page once; its files come when letters need them. @returns false when there is no such family. */
+export function ensureSheet(family: string): Promise<boolean> {
   const known = sheets.get(family)
   if (known) return known
   const adding = new Promise<boolean>((resolve) => {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { computed, onMounted, useId } from 'vue'
 import { fontShelf } from '../../../core/look/fontShelf.ts'
 import { typeRoles, type Look, type StyledType } from '../../../core/look/schema.ts'
 import type { Line } from '../../../core/parts/line/schema.ts'
 import { variablesOfKind } from '../../../core/events/variables.ts'
 import type { EventKind } from '../../../core/events/kinds.ts'
 import { parseTemplate } from '../../../core/text/template.ts'
+import { ensureSheet } from '../../../player/preload/fonts.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
@@ -16,6 +17,8 @@ import { usePartEdit } from './usePartEdit.ts'
 const props = defineProps<{ part: Line; look: Look; kind: EventKind; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 const wordsId = useId()
+// The list shows every typeface in itself.
+onMounted(() => fontShelf.forEach((font) => void ensureSheet(font.family)))
 const variables = computed(() => variablesOfKind[props.kind])
 const remark = computed(() => templateRemark(parseTemplate(props.part.template), variables.value))
 

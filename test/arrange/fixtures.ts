@@ -1,0 +1,80 @@
+import { test as base, expect, type Page } from '@playwright/test'
+import { TestServer, type DemoFile } from './server.ts'
+
+/** A demo server for every test file, and pages that are signed in on it. */
+export const test = base.extend<{ demo: DemoFile; signIn: (role?: 'owner' | 'editor' | 'moderator', page?: Page) => Promise<Page> }, { server: TestServer }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern -- the runner wants the pattern
+    async ({}, use) => {
+      const server = await TestServer.start()
+      await use(server)
+      await server.remove()
+    },
+    { scope: 'worker' },
+  ],
+  demo: async ({ server }, use) => use(server.demo),
+  signIn: async ({ page, demo }, use) => {
+    await use(async (role = 'owner', on = page) => {
+      const account = demo.accounts.find((each) => each.role === role)
+      const answer = await on.request.post(`${demo.url}/api/session`, { data: { email: account?.email, password: account?.password } })
+      expect(answer.status()).toBe(204)
+      return on
+    })
+  },
+})
+export { expect } from '@playwright/test'
+
+/** The state that a source page shows of itself. */
+export const stateOf = (source: Page) => source.evaluate(() => document.documentElement.dataset.state)
+
+/** Waits until the source page is in a state. */
+export async function untilState(source: Page, state: string, timeout = 20_000): Promise<void> {
+  await source.waitForSelector(`html[data-state=${state}]`, { state: 'attached', timeout })
+}
+
+/** What has played on a source page since it was opened: filled before any of its scripts run. */
+export async function watchPlays(source: Page): Promise<() => Promise<{ play: string; event: string; text: string }[]>> {
+  await source.addInitScript(() => {
+    const seen: { play: string; event: string; text: string }[] = []
+    Object.assign(window, { seenPlays: seen })
+    document.addEventListener('thundercrest:play', (event) => {
+      const { play, event: id } = (event as CustomEvent<{ play: string; event: string }>).detail
+      const entry = { play, event: id, text: '' }
+      seen.push(entry)
+      setTimeout(() => (entry.text = document.body.innerText), 2500)
+    })
+  })
+  return () => source.evaluate(() => (window as unknown as { seenPlays: { play: string; event: string; text: string }[] }).seenPlays)
+}
+
+/**
+ * Listens to what really leaves the page's audio graph: whatever is connected to the output also goes to a meter of ours.
+ * @returns reads the loudest sample so far (0…1) and starts over
+ */
+export async function listenToOutput(page: Page): Promise<() => Promise<number>> {
+  await page.addInitScript(() => {
+    const heard = { peak: 0 }
+    Object.assign(window, { heardOutput: heard })
+    const connect = AudioNode.prototype.connect
+    AudioNode.prototype.connect = function (this: AudioNode, target: AudioNode | AudioParam, ...rest: number[]) {
+      if (target instanceof AudioDestinationNode) {
+        const meter = target.context.createAnalyser()
+        meter.fftSize = 4096
+        const samples = new Float32Array(meter.fftSize)
+        connect.call(this, meter)
+        setInterval(() => {
+          meter.getFloatTimeDomainData(samples)
+          for (const sample of samples) heard.peak = Math.max(heard.peak, Math.abs(sample))
+        }, 30)
+      }
+      return (connect as (...all: unknown[]) => AudioNode).call(this, target, ...rest)
+    } as typeof connect
+  })
+  return () =>
+    page.evaluate(() => {
+      const heard = (window as unknown as { heardOutput: { peak: number } }).heardOutput
+      const { peak } = heard
+      heard.peak = 0
+      return peak
+    })
+}

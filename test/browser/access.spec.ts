@@ -1,0 +1,62 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, test } from '../arrange/fixtures.ts'
+
+/** The artwork on a stage is what people design, with outlines that the tool cannot see; everything around it is ours. */
+async function expectNoFaults(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).exclude('[data-part]').analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([])
+}
+
+test('the doors are accessible', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/sign-in`)
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await expectNoFaults(page)
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByText('an e-mail address, please')).toBeVisible()
+  await expectNoFaults(page)
+})
+
+for (const scheme of ['night', 'daybreak']) {
+  test(`every screen is accessible by ${scheme}`, async ({ page, demo, signIn }) => {
+    await page.addInitScript((wanted) => localStorage.setItem('thundercrest.scheme', wanted), scheme)
+    await signIn()
+    for (const [path, heading] of [['/boxes', 'Boxes'], ['/feeds', 'Feeds'], ['/desk', 'Waiting'], [`/boxes/${demo.boxes[0]?.id}`, 'Headline']] as const) {
+      await page.goto(demo.url + path)
+      await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible()
+      await page.waitForTimeout(700)
+      await expectNoFaults(page)
+    }
+    for (const lane of ['Picture', 'Sound']) {
+      await page.getByRole('button', { name: lane, exact: true }).click()
+      await expectNoFaults(page)
+    }
+    await page.getByRole('button', { name: 'Source', exact: true }).click()
+    await expect(page.getByRole('dialog').getByRole('heading')).toBeVisible()
+    await page.waitForTimeout(300)
+    await expectNoFaults(page)
+  })
+}
+
+test('nothing is fetched from anywhere but the server itself', async ({ page, demo, signIn }) => {
+  const strange: string[] = []
+  page.on('request', (request) => {
+    if (!request.url().startsWith(demo.url) && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) strange.push(request.url())
+  })
+  await signIn()
+  for (const path of ['/boxes', '/feeds', '/desk', `/boxes/${demo.boxes[0]?.id}`]) {
+    await page.goto(demo.url + path)
+    await page.waitForTimeout(800)
+  }
+  expect(strange).toEqual([])
+})
+
+test('the command palette goes everywhere by keyboard', async ({ page, demo, signIn }) => {
+  await signIn()
+  await page.goto(`${demo.url}/feeds`)
+  await expect(page.getByRole('heading', { name: 'Feeds', exact: true })).toBeVisible()
+  await page.keyboard.press('ControlOrMeta+k')
+  await page.getByRole('combobox').fill('desk of street')
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/desk\?box=box-street-window/)
+})
