@@ -8,7 +8,8 @@ import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
 import { addMedia } from '../server/db/queries/media.ts'
 import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
 import { updatePlay } from '../server/db/queries/plays.ts'
-import { keepEvents } from '../server/ingest/keepEvents.ts'
+import { decideEvents } from '../server/ingest/decideEvents.ts'
+import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
 import type { Services } from '../server/system/services.ts'
 import catalogue from './media/files/catalogue.json'
@@ -70,8 +71,9 @@ async function loadEarlierTonight({ database: { db }, onAir }: Services): Promis
   for (const [index, { minutesAgo, ends, ...event }] of earlierTonight.entries()) {
     const atMs = Date.now() - minutesAgo * 60_000
     const incoming = { ...event, source: 'demo', externalId: `earlier-${index}`, occurredAtMs: atMs, isTest: false }
-    const { plays } = await keepEvents(db, demoChannel.id, channel, [incoming], null, atMs)
-    for (const { ticket } of plays) {
+    const decided = decideEvents({ channelId: demoChannel.id, onAir: channel, incoming: [incoming], onlyBoxId: null, feed: null, nowMs: atMs })
+    await keepDecided(db, [decided])
+    for (const { ticket } of decided.plays) {
       const startedAt = ends ? null : new Date(atMs + 300)
       await updatePlay(db, ticket.playId, {
         state: ends?.state ?? 'done',

@@ -95,6 +95,15 @@ describe('absence', () => {
   })
 })
 
+describe('a line that is full', () => {
+  it('lets the play that waited longest go, and says so', () => {
+    const many = Array.from({ length: defaultPolicy.waitingMax + 2 }, (_, index) => [index, enqueued(`p${index}`, index)] as const)
+    const { state, of } = run(many)
+    expect(state.waiting).toHaveLength(defaultPolicy.waitingMax)
+    expect(of('recordEnded')).toMatchObject([{ playId: 'p0', outcome: 'expired', reason: 'more than 3000 were waiting' }, { playId: 'p1' }])
+  })
+})
+
 describe('several sources', () => {
   const both: [number, QueueInput][] = [[0, joined('a')], [0, joined('b')], [0, enqueued('p1')]]
 

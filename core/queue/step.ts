@@ -1,6 +1,6 @@
 import { assertNever } from '../assertNever.ts'
 import type { QueuePolicy } from './policy.ts'
-import type { Current, QueueCommand, QueueInput, QueueState } from './state.ts'
+import type { Current, QueueCommand, QueueInput, QueueState, Ticket } from './state.ts'
 
 export interface StepResult {
   state: QueueState
@@ -28,7 +28,7 @@ export function step(state: QueueState, input: QueueInput, nowMs: number, policy
 function take(state: QueueState, input: QueueInput, nowMs: number, policy: QueuePolicy): StepResult {
   switch (input.type) {
     case 'enqueued':
-      return { state: { ...state, waiting: [...state.waiting, input.ticket] }, commands: [] }
+      return enqueue(state, input.ticket, policy)
     case 'sourceJoined':
       return join(state, input.sourceId, input.shownPlayIds, nowMs, policy)
     case 'sourceLeft':
@@ -44,6 +44,14 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
     default:
       return assertNever(input)
   }
+}
+
+/** The line is bounded: where it is full, the play that has waited longest gives way, and the log says so. */
+function enqueue(state: QueueState, ticket: Ticket, policy: QueuePolicy): StepResult {
+  const isFull = state.waiting.length >= policy.waitingMax
+  const [oldest] = state.waiting
+  const commands: QueueCommand[] = isFull && oldest ? [{ type: 'recordEnded', playId: oldest.playId, outcome: 'expired', reason: `more than ${policy.waitingMax} were waiting`, shownCount: 0 }] : []
+  return { state: { ...state, waiting: [...(isFull ? state.waiting.slice(1) : state.waiting), ticket] }, commands }
 }
 
 function join(state: QueueState, sourceId: string, shownPlayIds: string[], nowMs: number, policy: QueuePolicy): StepResult {
@@ -145,7 +153,7 @@ function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePo
     commands.push({ type: 'recordEnded', playId: current.ticket.playId, outcome: 'done', reason: 'shown to its end', shownCount: current.shownCount })
     return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
   }
-  const [next, ...waiting] = state.waiting
+  const next = state.waiting[0]
   const sourceIds = Object.keys(state.sources)
   if (current || !next || state.isHeld || sourceIds.length === 0 || nowMs < state.freeAtMs) return { state, commands }
   const fresh = sourceIds.filter((id) => !state.sources[id]?.shownPlayIds.includes(next.playId))
@@ -153,7 +161,7 @@ function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePo
   commands.push({ type: 'recordPreparing', playId: next.playId })
   if (fresh.length > 0) commands.push({ type: 'prepare', playId: next.playId, sourceIds: fresh })
   const prepared: Current = { phase: 'preparing', ticket: next, sinceMs: nowMs, progress: progressBySource }
-  return advance({ state: { ...state, waiting, current: prepared }, commands }, nowMs, policy)
+  return advance({ state: { ...state, waiting: state.waiting.slice(1), current: prepared }, commands }, nowMs, policy)
 }
 
 function advancePreparing(

@@ -4,7 +4,7 @@ import { eventData } from '../../core/events/schema.ts'
 import { readApiKey } from '../auth/access.ts'
 import { parseJson } from '../http/readChecked.ts'
 import { readBounded } from '../http/readBounded.ts'
-import type { IncomingEvent } from '../ingest/keepEvents.ts'
+import type { IncomingEvent } from '../ingest/decideEvents.ts'
 import { issuesOf, problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
 

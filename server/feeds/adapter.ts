@@ -1,4 +1,4 @@
-import type { IncomingEvent } from '../ingest/keepEvents.ts'
+import type { IncomingEvent } from '../ingest/decideEvents.ts'
 
 /** What an adapter made of one raw payload. */
 export interface Translation {

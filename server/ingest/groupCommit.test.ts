@@ -1,59 +1,49 @@
 import { describe, expect, it } from 'vitest'
-import type { Database } from '../db/handle.ts'
 import { GroupCommit, TooBusyError } from './groupCommit.ts'
 
-/** A database that only counts transactions; `commit` decides when one may end. */
-function countingDatabase(commit: () => Promise<void> = async () => undefined) {
-  const log: string[] = []
-  const db = {
-    async transaction(work: (tx: unknown) => Promise<unknown>) {
-      log.push('begin')
-      try {
-        const value = await work(db)
-        await commit()
-        log.push('commit')
-        return value
-      } catch (error) {
-        log.push('rollback')
-        throw error
-      }
-    },
-  }
-  return { db: db as unknown as Database, log }
+/** Doubles numbers in groups, `pauseMs` each; 13 makes its whole group fail. */
+function doubling(pauseMs = 1) {
+  const groups: number[][] = []
+  const commits = new GroupCommit<number, number>(async (items) => {
+    await new Promise((resolve) => setTimeout(resolve, pauseMs))
+    if (items.includes(13)) throw new Error('unlucky')
+    groups.push([...items])
+    return items.map((item) => item * 2)
+  })
+  return { commits, groups }
 }
 
 describe('GroupCommit', () => {
-  it('commits together what arrives while another commits', async () => {
-    const { db, log } = countingDatabase(() => new Promise((resolve) => setTimeout(resolve, 5)))
-    const commits = new GroupCommit(db)
-    const values = await Promise.all(Array.from({ length: 50 }, (_, index) => commits.run(async () => index)))
-    expect(values).toEqual(Array.from({ length: 50 }, (_, index) => index))
-    expect(log.filter((entry) => entry === 'commit')).toHaveLength(2)
+  it('writes together what arrives while another group is written, and answers each with its own', async () => {
+    const { commits, groups } = doubling()
+    const values = await Promise.all(Array.from({ length: 50 }, (_, index) => commits.add(index + 100)))
+    expect(values).toEqual(Array.from({ length: 50 }, (_, index) => (index + 100) * 2))
+    expect(groups.map((group) => group.length)).toEqual([1, 49])
   })
 
-  it('answers only after the commit', async () => {
-    let isCommitted = false
-    const { db } = countingDatabase(async () => {
-      isCommitted = true
+  it('answers only after the write', async () => {
+    let isWritten = false
+    const commits = new GroupCommit<string, string>(async (items) => {
+      await new Promise((resolve) => setTimeout(resolve, 5))
+      isWritten = true
+      return items
     })
-    await new GroupCommit(db).run(async () => expect(isCommitted).toBe(false))
-    expect(isCommitted).toBe(true)
+    await commits.add('x')
+    expect(isWritten).toBe(true)
   })
 
-  it('lets one bad piece fail alone', async () => {
-    const { db } = countingDatabase(() => new Promise((resolve) => setTimeout(resolve, 1)))
-    const commits = new GroupCommit(db)
-    const results = await Promise.allSettled([1, 2, 3, 4].map((number) => commits.run(async () => (number === 3 ? Promise.reject(new Error('bad')) : number))))
-    expect(results.map((result) => result.status)).toEqual(['fulfilled', 'fulfilled', 'rejected', 'fulfilled'])
+  it('lets one bad item fail alone', async () => {
+    const { commits } = doubling()
+    const results = await Promise.allSettled([1, 2, 13, 4].map((number) => commits.add(number)))
+    expect(results.map((result) => (result.status === 'fulfilled' ? result.value : 'failed'))).toEqual([2, 4, 'failed', 8])
   })
 
   it('refuses more than can be written in reasonable time, and recovers', async () => {
-    const { db } = countingDatabase(() => new Promise((resolve) => setTimeout(resolve, 1)))
-    const commits = new GroupCommit(db)
-    const all = Array.from({ length: 5300 }, () => commits.run(async () => 1))
-    const refused = (await Promise.allSettled(all)).filter((result) => result.status === 'rejected')
+    const { commits } = doubling()
+    const results = await Promise.allSettled(Array.from({ length: 5300 }, () => commits.add(1)))
+    const refused = results.filter((result) => result.status === 'rejected')
     expect(refused.length).toBeGreaterThan(0)
     expect(refused.every((result) => result.reason instanceof TooBusyError)).toBe(true)
-    await expect(commits.run(async () => 2)).resolves.toBe(2)
+    await expect(commits.add(2)).resolves.toBe(4)
   })
 })

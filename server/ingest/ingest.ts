@@ -4,21 +4,23 @@ import type { DeliveryAnswer } from '../../contract/deliveryAnswer.ts'
 import type { TestAnswer } from '../../contract/views.ts'
 import type { OnAirCache } from '../boxes/onAir.ts'
 import type { Database } from '../db/handle.ts'
-import { keepDelivery, tallyDelivery, type FeedRow } from '../db/queries/feeds.ts'
+import { keepDelivery } from '../db/queries/feeds.ts'
 import { insertPlays, type PlayWithEvent } from '../db/queries/plays.ts'
+import type { KnownFeed } from '../feeds/feedDirectory.ts'
 import type { Translation } from '../feeds/adapter.ts'
 import type { BoxQueues } from '../queue/boxQueues.ts'
 import { newId } from '../system/ids.ts'
 import type { Metrics } from '../system/metrics.ts'
 import type { GroupCommit } from './groupCommit.ts'
-import { keepEvents, type IncomingEvent, type KeptEvents } from './keepEvents.ts'
+import { decideEvents, type Decided, type DecideRequest, type IncomingEvent } from './decideEvents.ts'
+import type { KeptEvents } from './keepDecided.ts'
 
 export interface IngestDependencies {
   db: Database
   onAir: OnAirCache
   queues: BoxQueues
   metrics: Metrics
-  commits: GroupCommit
+  commits: GroupCommit<Decided, KeptEvents>
   onChange: (channelId: string) => void
 }
 
@@ -33,25 +35,21 @@ export class Ingest {
 
   /** Keeps events of a channel and queues what they earn. Resolves after the commit. */
   async accept(channelId: string, incoming: readonly IncomingEvent[], rejected: number): Promise<DeliveryAnswer> {
-    const kept = await this.keep(channelId, incoming, null, async () => undefined)
+    const kept = await this.keep({ channelId, incoming, onlyBoxId: null, feed: null })
     this.count(kept, rejected)
-    return { accepted: kept.accepted.length, repeated: kept.repeatedCount, rejected }
+    return { accepted: kept.acceptedIds.length, repeated: kept.repeatedCount, rejected }
   }
 
   /** Keeps what a feed's delivery was translated to, the feed's tally and, where something was not understood, the raw body. */
-  async acceptDelivery(feed: FeedRow, webhookId: string, raw: string, { events, rejected }: Translation): Promise<DeliveryAnswer> {
-    const receivedAt = new Date()
+  async acceptDelivery(feed: KnownFeed, webhookId: string, raw: string, { events, rejected }: Translation): Promise<DeliveryAnswer> {
+    // First, so that nothing acknowledged lacks its raw form; sent again after a crash in between, it is kept once more.
+    if (rejected.length > 0) await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, rejected.join('\n')))
     const incoming = events.map((event) => ({ ...event, isTest: false }))
-    const kept = await this.keep(feed.channelId, incoming, null, async (tx, { accepted, repeatedCount }) => {
-      const newest = Math.max(...accepted.map((event) => event.occurredAt.getTime()))
-      const lagMs = accepted.length > 0 ? Math.max(0, receivedAt.getTime() - newest) : null
-      await tallyDelivery(tx, feed.id, { accepted: accepted.length, repeated: repeatedCount, rejected: rejected.length, receivedAt, lagMs })
-      if (rejected.length > 0) await keepDelivery(tx, deliveryRow(feed.id, webhookId, receivedAt, raw, rejected.join('\n')))
-    })
+    const kept = await this.keep({ channelId: feed.channelId, incoming, onlyBoxId: null, feed: { id: feed.id, rejected: rejected.length } })
     this.count(kept, rejected.length)
     this.heard.set(feed.id, { raw: raw.slice(0, heardMax), understood: JSON.stringify(events.map(({ source: _source, ...event }) => event), null, 2).slice(0, heardMax) })
     this.deps.onChange(feed.channelId)
-    return { accepted: kept.accepted.length, repeated: kept.repeatedCount, rejected: rejected.length }
+    return { accepted: kept.acceptedIds.length, repeated: kept.repeatedCount, rejected: rejected.length }
   }
 
   /** The newest delivery of a feed, as sent and as understood, since the server started. */
@@ -60,12 +58,9 @@ export class Ingest {
   }
 
   /** Keeps a signed delivery of which nothing was understood, for inspection. */
-  async keepNotUnderstood(feed: FeedRow, webhookId: string, raw: string, note: string): Promise<void> {
-    const receivedAt = new Date()
-    await this.deps.commits.run(async (tx) => {
-      await tallyDelivery(tx, feed.id, { accepted: 0, repeated: 0, rejected: 1, receivedAt, lagMs: null })
-      await keepDelivery(tx, deliveryRow(feed.id, webhookId, receivedAt, raw, note))
-    })
+  async keepNotUnderstood(feed: KnownFeed, webhookId: string, raw: string, note: string): Promise<void> {
+    await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, note))
+    await this.keep({ channelId: feed.channelId, incoming: [], onlyBoxId: null, feed: { id: feed.id, rejected: 1 } })
     this.deps.metrics.events.inc({ outcome: 'rejected' })
     this.deps.onChange(feed.channelId)
   }
@@ -74,9 +69,9 @@ export class Ingest {
   async sendTest(channelId: string, boxId: string, kind: EventKind, viewer: SampleName): Promise<TestAnswer> {
     const { data } = sampleEvent(kind, viewer)
     const incoming: IncomingEvent = { source: 'test', externalId: newId('test'), kind, data, occurredAtMs: Date.now(), isTest: true }
-    const { decisions, plays, accepted } = await this.keep(channelId, [incoming], boxId, async () => undefined)
+    const { decisions, plays, acceptedIds } = await this.keep({ channelId, incoming: [incoming], onlyBoxId: boxId, feed: null })
     const sources = Object.keys(this.deps.queues.of(boxId).state.sources).length
-    return { eventId: accepted[0]?.id ?? '', playId: plays[0]?.ticket.playId ?? null, reason: decisions[0]?.reason ?? '', sources }
+    return { eventId: acceptedIds[0] ?? '', playId: plays[0]?.ticket.playId ?? null, reason: decisions[0]?.reason ?? '', sources }
   }
 
   /** Plays something again, as it was decided then. */
@@ -90,20 +85,11 @@ export class Ingest {
     return playId
   }
 
-  private async keep(
-    channelId: string,
-    incoming: readonly IncomingEvent[],
-    onlyBoxId: string | null,
-    alongside: (tx: Database, kept: KeptEvents) => Promise<void>,
-  ): Promise<KeptEvents> {
+  private async keep(request: Omit<DecideRequest, 'onAir' | 'nowMs'>): Promise<KeptEvents> {
     const { onAir, commits, metrics, queues } = this.deps
-    const channel = await onAir.read(channelId)
+    const channel = await onAir.read(request.channelId)
     const stopTimer = metrics.durableWrite.startTimer()
-    const kept = await commits.run(async (tx) => {
-      const nowKept = await keepEvents(tx, channelId, channel, incoming, onlyBoxId, Date.now())
-      await alongside(tx, nowKept)
-      return nowKept
-    })
+    const kept = await commits.add(decideEvents({ ...request, onAir: channel, nowMs: Date.now() }))
     stopTimer()
     queues.enqueue(kept.plays)
     return kept
@@ -111,13 +97,13 @@ export class Ingest {
 
   private count(kept: KeptEvents, rejected: number): void {
     const { events } = this.deps.metrics
-    events.inc({ outcome: 'accepted' }, kept.accepted.length)
+    events.inc({ outcome: 'accepted' }, kept.acceptedIds.length)
     events.inc({ outcome: 'repeated' }, kept.repeatedCount)
     events.inc({ outcome: 'rejected' }, rejected)
   }
 }
 
-function deliveryRow(feedId: string, webhookId: string, receivedAt: Date, raw: string, note: string) {
+function deliveryRow(feedId: string, webhookId: string, raw: string, note: string) {
   // A NUL is the one character that a database text cannot hold.
-  return { id: newId('delivery'), feedId, webhookId, receivedAt, isUnderstood: false, raw: raw.replaceAll('\0', '\uFFFD'), note }
+  return { id: newId('delivery'), feedId, webhookId, receivedAt: new Date(), isUnderstood: false, raw: raw.replaceAll('\0', '\uFFFD'), note }
 }

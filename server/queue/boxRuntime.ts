@@ -5,7 +5,7 @@ import { nextWakeMs, step } from '../../core/queue/step.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import { setAbsentSince } from '../db/queries/boxes.ts'
-import { updatePlay } from '../db/queries/plays.ts'
+import { recordPlays, type PlayRecord } from '../db/queries/playRecords.ts'
 
 export interface RuntimeDependencies {
   db: Database
@@ -21,12 +21,13 @@ export interface RuntimeDependencies {
 
 /**
  * Runs one box's queue: feeds inputs to the pure step, carries out its commands, wakes it in time. Records are written in
- * the background, in order. A record lost in a crash costs nothing: the play is prepared again, and a source that has shown
+ * the background, in order, as many at once as have gathered meanwhile. A record lost in a crash costs nothing: the play is prepared again, and a source that has shown
  * it says so.
  */
 export class BoxRuntime {
   private timer: ReturnType<typeof setTimeout> | undefined
   private writes: Promise<void> = Promise.resolve()
+  private unwritten: PlayRecord[] = []
   private isClosed = false
 
   constructor(
@@ -81,18 +82,18 @@ export class BoxRuntime {
       case 'stop':
         return deps.send(boxId, command.sourceIds, { type: 'stop', playId: command.playId })
       case 'recordPreparing':
-        return this.write((db) => updatePlay(db, command.playId, { state: 'preparing' }))
+        return this.record({ id: command.playId, state: 'preparing' })
       case 'recordStarted': {
         const ticket = this.queue.current?.ticket
         if (ticket) deps.onStarted(boxId, command.atMs - ticket.enqueuedAtMs)
-        return this.write((db) => updatePlay(db, command.playId, { state: 'playing', startedAt: new Date(command.atMs) }))
+        return this.record({ id: command.playId, state: 'playing', startedAt: new Date(command.atMs) })
       }
       case 'recordShown':
-        return this.write((db) => updatePlay(db, command.playId, { shownCount: 1 }))
+        return this.record({ id: command.playId, shownCount: 1 })
       case 'recordReturned':
-        return this.write((db) => updatePlay(db, command.playId, { state: 'waiting', startedAt: null, reason: command.reason }))
+        return this.record({ id: command.playId, state: 'waiting', startedAt: null, reason: command.reason })
       case 'recordEnded':
-        return this.write((db) => updatePlay(db, command.playId, { state: command.outcome, reason: command.reason, endedAt: at, shownCount: command.shownCount }))
+        return this.record({ id: command.playId, state: command.outcome, reason: command.reason, endedAt: at, shownCount: command.shownCount })
       case 'recordAbsence':
         return this.write((db) => setAbsentSince(db, boxId, command.sinceMs === null ? null : new Date(command.sinceMs)))
     }
@@ -106,6 +107,16 @@ export class BoxRuntime {
       this.deps.logger.error({ playId, err: error }, 'a play could not be built')
       this.input({ type: 'removed', playId, outcome: 'failed', reason: 'its version could not be read any more' })
     }
+  }
+
+  private record(record: PlayRecord): void {
+    this.unwritten.push(record)
+    if (this.unwritten.length > 1) return
+    this.write((db) => {
+      const gathered = this.unwritten
+      this.unwritten = []
+      return recordPlays(db, gathered)
+    })
   }
 
   private write(work: (db: Database) => Promise<void>): void {

@@ -1,7 +1,7 @@
 import { describeEvent } from '../../core/events/describeEvent.ts'
 import type { PlayView } from '../../contract/views.ts'
 import type { PlayWithEvent } from '../db/queries/plays.ts'
-import { canonicalOf } from '../ingest/keepEvents.ts'
+import { canonicalOf } from '../ingest/decideEvents.ts'
 
 /** A play as the desk shows it. */
 export function playView(play: PlayWithEvent, locale: string): PlayView {

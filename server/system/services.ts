@@ -8,8 +8,10 @@ import { openEmbedded } from '../db/openEmbedded.ts'
 import { openServer } from '../db/openServer.ts'
 import { listBoxes } from '../db/queries/boxes.ts'
 import { readChannel } from '../db/queries/people.ts'
+import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
+import { keepDecided } from '../ingest/keepDecided.ts'
 import { MediaFolder } from '../media/mediaFolder.ts'
 import { BoxQueues } from '../queue/boxQueues.ts'
 import { ChannelStream } from '../realtime/channelStream.ts'
@@ -29,6 +31,7 @@ export interface Services {
   database: DatabaseHandle
   media: MediaFolder
   onAir: OnAirCache
+  feeds: FeedDirectory
   rooms: SourceRooms
   queues: BoxQueues
   ingest: Ingest
@@ -69,7 +72,7 @@ export async function startServices({ config, logger, migrations, databaseTempla
     onChange: (channelId) => stream.changed(channelId),
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
   })
-  const ingest = new Ingest({ db, onAir, queues, metrics, commits: new GroupCommit(db), onChange: (channelId) => stream.changed(channelId) })
+  const ingest = new Ingest({ db, onAir, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: (channelId) => stream.changed(channelId) })
 
   async function readLive(channelId: string): Promise<ChannelLive> {
     const channel = await readChannel(db, channelId)
@@ -87,6 +90,7 @@ export async function startServices({ config, logger, migrations, databaseTempla
     database,
     media: new MediaFolder(join(dataFolder, 'media')),
     onAir,
+    feeds: new FeedDirectory(db),
     rooms,
     queues,
     ingest,

@@ -12,10 +12,11 @@ import { openEmbedded } from '../../server/db/openEmbedded.ts'
 import { openServer } from '../../server/db/openServer.ts'
 import { addBox, findBox, publishVersion, saveDraft } from '../../server/db/queries/boxes.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
-import { addFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
+import { addFeed, findFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
 import { addChannel, addMember, addPerson, addSession, findPersonByEmail, findSession } from '../../server/db/queries/people.ts'
 import { listOpenPlays } from '../../server/db/queries/plays.ts'
-import { keepEvents, type IncomingEvent } from '../../server/ingest/keepEvents.ts'
+import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
+import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { readMigrations } from '../arrange/migrations.ts'
 import { hasPostgres, startPostgres } from '../arrange/postgres.ts'
 
@@ -101,27 +102,36 @@ describe.each(engines)('$name', ({ isHere, open }) => {
     expect(await findBox(db(), 'channel-1', 'box-1')).toMatchObject({ onAirVersionId: 'version-2' })
   })
 
-  it.runIf(isHere)('keeps an event once, however often it comes, also twice in one delivery', async () => {
+  const keep = async (incoming: IncomingEvent[], nowMs = 5000, feed: { id: string; rejected: number } | null = null) => {
     const onAir = await new OnAirCache(db()).read('channel-1')
-    const first = await keepEvents(db(), 'channel-1', onAir, [follow('f-1'), follow('f-2'), follow('f-1')], null, 5000)
-    expect([first.accepted.length, first.repeatedCount, first.plays.length]).toEqual([2, 1, 2])
-    const again = await keepEvents(db(), 'channel-1', onAir, [follow('f-2'), follow('f-3', 'rightToLeft')], null, 6000)
-    expect([again.accepted.length, again.repeatedCount, again.plays.length]).toEqual([1, 1, 1])
+    return decideEvents({ channelId: 'channel-1', onAir, incoming, onlyBoxId: null, feed, nowMs })
+  }
+
+  it.runIf(isHere)('keeps an event once, however often it comes, also twice in one delivery', async () => {
+    const [first] = await keepDecided(db(), [await keep([follow('f-1'), follow('f-2'), follow('f-1')])])
+    expect([first?.acceptedIds.length, first?.repeatedCount, first?.plays.length]).toEqual([2, 1, 2])
+    const [again] = await keepDecided(db(), [await keep([follow('f-2'), follow('f-3', 'rightToLeft')], 6000)])
+    expect([again?.acceptedIds.length, again?.repeatedCount, again?.plays.length]).toEqual([1, 1, 1])
     expect((await listOpenPlays(db(), 'box-1')).map((play) => play.state)).toEqual(['waiting', 'waiting', 'waiting'])
     expect(await listEvents(db(), 'channel-1', 0, 100)).toMatchObject([{ externalId: 'f-1' }, { externalId: 'f-2' }, { externalId: 'f-3', data: { viewer: { name: 'نورا_خبز' } }, decisions: [{ outcome: 'plays', variationName: 'Everyday' }] }])
   })
 
+  it.runIf(isHere)('writes several deliveries in one statement, and says of each what was new', async () => {
+    await addFeed(db(), { id: 'feed-0', channelId: 'channel-1', platform: 'cedar', name: 'Cedar', secret: 'whsec_x' })
+    const feed = { id: 'feed-0', rejected: 1 }
+    const kept = await keepDecided(db(), [await keep([follow('g-1'), follow('f-1')], 8000, feed), await keep([follow('g-1'), follow('g-2')], 8000, feed), await keep([], 8000, feed)])
+    expect(kept.map((each) => [each.acceptedIds.length, each.repeatedCount, each.plays.length])).toEqual([[1, 1, 1], [1, 1, 1], [0, 0, 0]])
+    expect(await findFeed(db(), 'feed-0')).toMatchObject({ acceptedCount: 2, repeatedCount: 2, rejectedCount: 3, lagMs: 7000 })
+  })
+
   it.runIf(isHere)('writes event, decision and play together or not at all', async () => {
-    const onAir = await new OnAirCache(db()).read('channel-1')
-    const before = (await listEvents(db(), 'channel-1', 0, 100)).length
-    await expect(
-      db().transaction(async (tx) => {
-        await keepEvents(tx, 'channel-1', onAir, [follow('f-9')], null, 7000)
-        throw new Error('power cut')
-      }),
-    ).rejects.toThrow('power cut')
-    expect(await listEvents(db(), 'channel-1', 0, 100)).toHaveLength(before)
-    expect(await listOpenPlays(db(), 'box-1')).toHaveLength(3)
+    const before = await listEvents(db(), 'channel-1', 0, 100)
+    const open = await listOpenPlays(db(), 'box-1')
+    const decided = await keep([follow('f-9')], 7000)
+    for (const play of decided.rows.plays) play.versionId = 'no-such-version'
+    await expect(keepDecided(db(), [decided])).rejects.toThrow()
+    expect(await listEvents(db(), 'channel-1', 0, 100)).toEqual(before)
+    expect(await listOpenPlays(db(), 'box-1')).toEqual(open)
   })
 
   it.runIf(isHere)('keeps what was not understood, and no more than two hundred of it', async () => {

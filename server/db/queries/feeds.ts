@@ -17,28 +17,6 @@ export async function addFeed(db: Database, row: typeof feed.$inferInsert): Prom
   await db.insert(feed).values(row)
 }
 
-export interface FeedTally {
-  accepted: number
-  repeated: number
-  rejected: number
-  receivedAt: Date
-  /** Newest event's age when it arrived; null when nothing was new. */
-  lagMs: number | null
-}
-
-export async function tallyDelivery(db: Database, id: string, tally: FeedTally): Promise<void> {
-  await db
-    .update(feed)
-    .set({
-      acceptedCount: sql`${feed.acceptedCount} + ${tally.accepted}`,
-      repeatedCount: sql`${feed.repeatedCount} + ${tally.repeated}`,
-      rejectedCount: sql`${feed.rejectedCount} + ${tally.rejected}`,
-      lastDeliveryAt: tally.receivedAt,
-      ...(tally.lagMs === null ? {} : { lagMs: tally.lagMs }),
-    })
-    .where(eq(feed.id, id))
-}
-
 export async function tallyRefused(db: Database, id: string): Promise<void> {
   await db.update(feed).set({ refusedCount: sql`${feed.refusedCount} + 1` }).where(eq(feed.id, id))
 }

@@ -1,5 +1,5 @@
 import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
-import { findFeed, tallyRefused } from '../../../db/queries/feeds.ts'
+import { tallyRefused } from '../../../db/queries/feeds.ts'
 import { adapterOf } from '../../../feeds/adapters.ts'
 import { verifyDelivery } from '../../../feeds/verifyDelivery.ts'
 import { pathId } from '../../../http/pathId.ts'
@@ -11,8 +11,8 @@ const maxBytes = 256 * 1024
 
 /** A platform's raw payload, signed after the Standard Webhooks specification. Answers after the events are durable. */
 export default defineEventHandler(async (event) => {
-  const { database, ingest } = await useServices()
-  const feed = await findFeed(database.db, pathId(event, 'feedId'))
+  const { database, feeds, ingest } = await useServices()
+  const feed = await feeds.find(pathId(event, 'feedId'))
   if (!feed) throw problemError(404, 'There is no such feed.')
   const raw = await readBounded(event, maxBytes)
   const verified = verifyDelivery(feed.secret, raw, {

@@ -1,0 +1,92 @@
+// From a signed delivery to `start` at every connected source, beside a bare WebSocket broadcast of the same message.
+import { fork } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
+import WebSocket from 'ws'
+import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
+import { TestServer } from '../test/arrange/server.ts'
+import { ms, percentile, report, type Measured } from './report.ts'
+
+const rounds = 60
+const counts = [1, 50, 200]
+
+/** Sources that are ready at once, and done at once: what is measured is the way there, not the loading. */
+async function openSources(address: string, count: number, onStart: (atMs: number) => void): Promise<() => void> {
+  const sockets = await Promise.all(
+    Array.from({ length: count }, async () => {
+      const socket = new WebSocket(address)
+      await new Promise((resolve, reject) => socket.once('open', resolve).once('error', reject))
+      socket.on('message', (data: Buffer) => {
+        const message = JSON.parse(data.toString()) as { type: string; playId?: string; play?: { playId: string }; sentAtMs?: number }
+        if (message.type === 'prepare') socket.send(JSON.stringify({ type: 'ready', playId: message.play?.playId, missing: [] }))
+        else if (message.type === 'ping') socket.send(JSON.stringify({ type: 'pong', sentAtMs: message.sentAtMs }))
+        else if (message.type === 'start') {
+          onStart(performance.now())
+          for (const type of ['started', 'done']) socket.send(JSON.stringify({ type, playId: message.playId }))
+        }
+      })
+      socket.send(JSON.stringify({ type: 'hello', shownPlayIds: [], sound: 'on', widthPx: 1920, heightPx: 1080 }))
+      return socket
+    }),
+  )
+  await new Promise((resolve) => setTimeout(resolve, 300))
+  return () => sockets.forEach((socket) => socket.terminate())
+}
+
+/** Does `send` again and again; collects when each of `count` sources was reached, from the sending. */
+async function measure(count: number, send: () => Promise<unknown>, open: (onStart: (atMs: number) => void) => Promise<() => void>) {
+  const reached: number[] = []
+  const answered: number[] = []
+  const afterAnswer: number[] = []
+  let arrivals: number[] = []
+  let onAll = () => {}
+  const close = await open((atMs) => {
+    arrivals.push(atMs)
+    if (arrivals.length === count) onAll()
+  })
+  for (let round = 0; round < rounds; round++) {
+    arrivals = []
+    const all = new Promise<void>((resolve) => (onAll = resolve))
+    const sentMs = performance.now()
+    await send()
+    const answeredMs = performance.now()
+    await all
+    answered.push(answeredMs - sentMs)
+    for (const arrival of arrivals) {
+      reached.push(arrival - sentMs)
+      afterAnswer.push(arrival - answeredMs)
+    }
+    // The queue keeps its gap between two plays.
+    await new Promise((resolve) => setTimeout(resolve, 450))
+  }
+  close()
+  return { reached, answered, afterAnswer }
+}
+
+const figures = (samples: readonly number[]) => ({ p50: ms(percentile(samples, 0.5)), p99: ms(percentile(samples, 0.99)) })
+const measured: Measured[] = []
+const server = await TestServer.start()
+const { demo } = server
+const boxUrl = demo.boxes[0]?.sourceUrl.replace('http', 'ws') ?? ''
+const bare = fork(fileURLToPath(new URL('./bareBroadcast.ts', import.meta.url)), { execArgv: ['--import', 'tsx'] })
+const barePort = await new Promise<number>((resolve) => bare.once('message', (message) => resolve(Number(message))))
+const sample = JSON.stringify({ type: 'start', playId: 'play-1m8904hxv5qphjjc7thh', offsetMs: 0 })
+
+for (const count of counts) {
+  const ours = await measure(count, () => deliverNotices(demo, followNotice('pip_rye')), (onStart) => openSources(`${boxUrl}/link`, count, onStart))
+  const peer = await measure(
+    count,
+    () => fetch(`http://127.0.0.1:${barePort}/`, { method: 'POST', body: sample }).then((answer) => answer.text()),
+    (onStart) => openSources(`ws://127.0.0.1:${barePort}/`, count, onStart),
+  )
+  const ratio = percentile(ours.afterAnswer, 0.99) / percentile(peer.reached, 0.99)
+  measured.push(
+    { what: `${count} sources: delivery sent → start`, figures: figures(ours.reached) },
+    { what: `${count} sources: of which until the 202 (durable)`, figures: figures(ours.answered) },
+    { what: `${count} sources: accepted (202) → start`, figures: { ...figures(ours.afterAnswer), 'p99 / bare p99': ratio.toFixed(2) } },
+    { what: `${count} sources: bare broadcast, sent → message`, figures: figures(peer.reached) },
+  )
+}
+bare.kill()
+await server.remove()
+report('latency', measured, [`${rounds} rounds each; start comes after a whole round trip (prepare, ready) that a bare broadcast does not make`])
+process.exit(0)

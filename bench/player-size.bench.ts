@@ -1,0 +1,20 @@
+// What a browser source downloads before any font or media: its page and its one script, gzipped.
+import { readdirSync, readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { gzipSync } from 'node:zlib'
+import { sourceDocument } from '../server/realtime/sourceDocument.ts'
+import { report } from './report.ts'
+
+const output = fileURLToPath(new URL('../.output/public/', import.meta.url))
+const size = (bytes: string | Uint8Array) => gzipSync(bytes, { level: 9 }).length
+const kb = (bytes: number) => `${(bytes / 1000).toFixed(2)} kB`
+const [script = ''] = readdirSync(`${output}player`)
+const scriptBytes = size(readFileSync(`${output}player/${script}`))
+const pageBytes = size(sourceDocument(`/player/${script}`))
+const application = readdirSync(`${output}_nuxt`).filter((file) => file.endsWith('.js')).reduce((sum, file) => sum + size(readFileSync(`${output}_nuxt/${file}`)), 0)
+report('player-size', [
+  { what: 'source page', figures: { gzipped: kb(pageBytes) } },
+  { what: 'its script', figures: { gzipped: kb(scriptBytes) } },
+  { what: 'together (aim: under 40 kB)', figures: { gzipped: kb(pageBytes + scriptBytes) } },
+  { what: 'beside it: all scripts of the editor', figures: { gzipped: kb(application) } },
+])

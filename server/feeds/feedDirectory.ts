@@ -1,0 +1,21 @@
+import type { Database } from '../db/handle.ts'
+import { findFeed, type FeedRow } from '../db/queries/feeds.ts'
+
+/** What checking a delivery needs to know of its feed. */
+export type KnownFeed = Pick<FeedRow, 'id' | 'channelId' | 'platform' | 'secret'>
+
+/** Keeps the feeds that deliver at hand: checking a signature asks the database nothing. */
+export class FeedDirectory {
+  private readonly known = new Map<string, KnownFeed>()
+
+  constructor(private readonly db: Database) {}
+
+  /** The feed, or null when there is none. What is not there is asked for again each time. */
+  async find(id: string): Promise<KnownFeed | null> {
+    const kept = this.known.get(id)
+    if (kept) return kept
+    const found = await findFeed(this.db, id)
+    if (found) this.known.set(id, found)
+    return found
+  }
+}
