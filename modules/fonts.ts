@@ -6,6 +6,7 @@ import { fontShelf, fontSlug } from '../core/look/fontShelf.ts'
 import { allFallbackFamilies } from '../core/text/fallbackFamilies.ts'
 
 const fallbackWeights = [400, 700]
+const emojiFamily = 'Noto Color Emoji'
 
 /** Lays out the fonts that ship with Thundercrest as `/fonts/<family>.css` with their files beside them. No network, ever. */
 export default defineNuxtModule({
@@ -14,6 +15,14 @@ export default defineNuxtModule({
     const { resolve } = createResolver(import.meta.url)
     const folder = join(nuxt.options.rootDir, 'node_modules/.cache/thundercrest/fonts')
     const packageOf = (family: string, isVariable: boolean) => resolve(`../node_modules/${isVariable ? '@fontsource-variable' : '@fontsource'}/${fontSlug(family)}`)
+
+    /** One file of our own for all emoji; see fonts/make.mjs. */
+    const layOutEmoji = async (slug: string) => {
+      const sheet = await readFile(join(packageOf(emojiFamily, false), 'emoji-400.css'), 'utf8')
+      const ranges = /unicode-range: [^;]+;/.exec(sheet)?.[0] ?? ''
+      await cp(resolve('../fonts/noto-color-emoji.woff2'), join(folder, slug, 'all.woff2'))
+      await writeFile(join(folder, `${slug}.css`), `@font-face { font-family: '${emojiFamily}'; font-display: block; src: url(./${slug}/all.woff2) format('woff2'); ${ranges} }\n`)
+    }
 
     /** The style sheets that together are a family. Fallbacks bring two weights where they have them. */
     const sheetsOf = (family: string): string[] => {
@@ -24,6 +33,7 @@ export default defineNuxtModule({
 
     const layOut = async (family: string) => {
       const slug = fontSlug(family)
+      if (family === emojiFamily) return layOutEmoji(slug)
       let css = ''
       for (const sheet of sheetsOf(family)) {
         // The packages call variable fonts "Fraunces Variable"; a look says "Fraunces".

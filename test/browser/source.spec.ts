@@ -63,6 +63,25 @@ for (const [what, name] of [
   })
 }
 
+test('emoji are really drawn, in their colours, by the font that ships', async ({ page, demo, signIn }) => {
+  await page.goto(demo.boxes[0]?.sourceUrl ?? '')
+  await untilState(page, 'waiting')
+  await deliverNotices(demo, followNotice('🥐wisp'))
+  await untilState(page, 'playing')
+  const colourfulPixels = await page.evaluate(() => {
+    const context = document.createElement('canvas').getContext('2d')
+    if (!context) return 0
+    context.font = '64px "Noto Color Emoji"'
+    context.fillText('🥐', 10, 80)
+    const { data } = context.getImageData(0, 0, 200, 120)
+    let count = 0
+    for (let at = 0; at < data.length; at += 4) if ((data[at + 3] ?? 0) > 200 && (data[at] ?? 0) - (data[at + 2] ?? 0) > 60) count += 1
+    return count
+  })
+  expect(colourfulPixels).toBeGreaterThan(500)
+  await skipCurrent(await signIn(), demo)
+})
+
 test('a source that is opened in the middle of a play joins it where it is', async ({ page, demo, context }) => {
   await page.goto(demo.boxes[0]?.sourceUrl ?? '')
   await untilState(page, 'waiting')

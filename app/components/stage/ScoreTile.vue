@@ -27,7 +27,7 @@ watch(stage.isPlaying, (isPlaying) => {
 
 <template>
   <div ref="room" class="grid size-full place-items-center">
-    <div class="relative overflow-hidden" :style="style">
+    <div class="relative overflow-hidden bg-stage outline-1 outline-seam" :style="style">
       <div ref="host" class="absolute top-0 left-0 origin-top-left" :style="{ transform: `scale(${scale})` }" />
     </div>
   </div>

@@ -50,7 +50,7 @@ function onKey(event: KeyboardEvent): void {
   <div ref="area" class="grid min-h-0 min-w-0 place-items-center overflow-hidden">
     <div
       ref="surface"
-      class="relative touch-none overflow-hidden bg-[conic-gradient(#18243a_25%,#141e31_0_50%,#18243a_0_75%,#141e31_0)] bg-[length:24px_24px] outline-1 outline-seam"
+      class="relative touch-none overflow-hidden bg-stage outline-1 outline-seam"
       :style="{ width: `${size.widthPx}px`, height: `${size.heightPx}px` }"
       tabindex="0"
       role="application"

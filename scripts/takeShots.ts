@@ -1,0 +1,90 @@
+// Takes one picture of every main view of the demo, 1280 × 800.
+import { fileURLToPath } from 'node:url'
+import { chromium, type Page } from '@playwright/test'
+import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
+import { TestServer } from '../test/arrange/server.ts'
+
+const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--autoplay-policy=no-user-gesture-required', '--disable-background-networking'],
+})
+const viewport = { width: 1280, height: 800 }
+const shoot = (page: Page, name: string) => page.screenshot({ path: `${folder}${name}.png` })
+const settle = async (page: Page, ms = 900) => {
+  await page.mouse.move(640, 795)
+  await page.waitForTimeout(ms)
+}
+
+const empty = await TestServer.start({})
+const first = await browser.newPage({ viewport })
+await first.goto(empty.url)
+await first.getByRole('heading', { name: 'Welcome' }).waitFor()
+await settle(first)
+await shoot(first, 'welcome')
+await empty.remove()
+
+const server = await TestServer.start()
+const { demo } = server
+const box = demo.boxes[0]
+const page = await browser.newPage({ viewport })
+await page.goto(demo.url)
+await page.getByRole('heading', { name: 'Sign in' }).waitFor()
+await settle(page)
+await shoot(page, 'sign-in')
+await page.getByRole('button', { name: 'Odalys Fenn' }).click()
+await page.getByRole('heading', { name: 'Boxes' }).waitFor()
+await settle(page, 1500)
+await shoot(page, 'boxes')
+await page.getByRole('button', { name: 'New box' }).click()
+await page.getByLabel('Name').fill('Street window, late')
+await settle(page)
+await shoot(page, 'new-box')
+
+await page.goto(`${demo.url}/boxes/${box?.id}`)
+await page.getByRole('button', { name: 'Raid' }).click()
+await page.getByRole('button', { name: 'Second line', exact: true }).click()
+await settle(page, 1500)
+await shoot(page, 'score-room')
+await page.getByRole('button', { name: 'Follow' }).click()
+await page.getByRole('button', { name: 'Sound', exact: true }).click()
+await settle(page)
+await shoot(page, 'score-room-sound')
+await page.getByRole('button', { name: 'Second line', exact: true }).click()
+await page.getByLabel('Words of Second line').fill('comes in from the rain')
+await page.getByLabel('Size', { exact: true }).fill('68')
+await page.keyboard.press('Tab')
+await page.getByRole('button', { name: /^Put on air/ }).click()
+await settle(page)
+await shoot(page, 'put-on-air')
+await page.getByRole('button', { name: 'Keep tuning' }).click()
+await page.getByRole('button', { name: 'Source', exact: true }).click()
+await settle(page)
+await shoot(page, 'source-address')
+
+const sources = await Promise.all([browser.newPage({ viewport: { width: 1920, height: 1080 } }), browser.newPage({ viewport: { width: 1920, height: 1080 } })])
+for (const source of sources) await source.goto(box?.sourceUrl ?? '')
+await settle(page, 5000)
+const at = new Date().toISOString()
+const who = (name: string) => ({ ref: name, shown_as: name })
+await deliverNotices(
+  demo,
+  { what: 'tip', ref: 't-1', at, who: who('Tomé Brandão'), sum: '25.00', money: 'EUR', words: 'o pão de centeio é o melhor da noite' },
+  { what: 'raid', ref: 'r-1', at, who: who('caraway_owl'), brought: 64 },
+  followNotice('🥐wisp'),
+  followNotice('نورا_خبز'),
+  followNotice('the_person_with_an_exceptionally_long_display_name'),
+)
+await page.goto(`${demo.url}/desk?box=${box?.id}`)
+await settle(page, 3200)
+await shoot(page, 'desk')
+// Transparent on air; here it stands on a dark room, so that the picture shows what viewers see.
+await sources[0]?.setViewportSize({ width: 1280, height: 720 })
+await sources[0]?.evaluate(() => (document.documentElement.style.background = '#2b3346'))
+await sources[0]?.screenshot({ path: `${folder}source.png` })
+await page.goto(`${demo.url}/feeds`)
+await settle(page)
+await shoot(page, 'feeds')
+await browser.close()
+await server.remove()
+process.exit(0)
