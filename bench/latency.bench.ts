@@ -6,7 +6,7 @@ import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
 import { TestServer } from '../test/arrange/server.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
-const rounds = 60
+const rounds = 100
 const counts = [1, 50, 200]
 
 /** Sources that are ready at once, and done at once: what is measured is the way there, not the loading. */
