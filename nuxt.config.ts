@@ -25,7 +25,7 @@ export default defineNuxtConfig({
     },
   },
   routeRules: {
-    '/**': { headers: { 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin' } },
+    '/**': { headers: { 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' } },
     '/fonts/**': { headers: { 'access-control-allow-origin': '*' } },
   },
   nitro: {

@@ -33,7 +33,7 @@ export async function request<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DEL
 
 async function readProblem(answer: Response): Promise<Problem> {
   const fallback = { type: 'about:blank', title: 'Refused', status: answer.status, detail: `The server answered ${answer.status}.` }
-  return answer.json().then((body: Partial<Problem>) => (typeof body.detail === 'string' ? (body as Problem) : fallback), () => fallback)
+  return answer.json().then((body: Partial<Problem>) => (typeof body.detail === 'string' ? { ...fallback, ...body, status: answer.status } : fallback), () => fallback)
 }
 
 /** What to tell a person about something that failed. */

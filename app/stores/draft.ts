@@ -9,8 +9,11 @@ import type { BoxView } from '../../contract/views.ts'
 import { ProblemError, request, wordsOf } from '../api/request.ts'
 import { keepPending, readPending } from './pendingEdits.ts'
 
-/** saved: the server has everything · waiting: edits will be sent in a moment · saving · offline: tries again · conflict: somebody else saved */
-export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict'
+/**
+ * saved: the server has everything · waiting: edits will be sent in a moment · saving · offline: tries again ·
+ * conflict: somebody else saved · refused: the server will not take these edits
+ */
+export type SaveState = 'saved' | 'waiting' | 'saving' | 'offline' | 'conflict' | 'refused'
 
 const saveAfterMs = 500
 const retryAfterMs = 3000
@@ -68,11 +71,14 @@ export const useDraftStore = defineStore('draft', () => {
   function note(patches: Patches): void {
     pending = [...pending, ...patches]
     keep()
-    if (saveState.value === 'conflict') return
+    if (isStuck()) return
     if (saveState.value !== 'saving') saveState.value = 'waiting'
     clearTimeout(timer)
     timer = setTimeout(() => void save(), saveAfterMs)
   }
+
+  /** Saving more on top would be refused again; the person decides what happens. */
+  const isStuck = () => saveState.value === 'conflict' || saveState.value === 'refused'
 
   function keep(): void {
     if (view.value) keepPending(view.value.id, { baseRevision: revision, patches: [...inFlight, ...pending] })
@@ -81,7 +87,7 @@ export const useDraftStore = defineStore('draft', () => {
   /** Sends what is pending. Resolves when the server has everything, or with what stopped it in `saveState`. */
   async function save(keepalive = false): Promise<void> {
     clearTimeout(timer)
-    if (!view.value || inFlight.length > 0 || pending.length === 0 || saveState.value === 'conflict') return
+    if (!view.value || inFlight.length > 0 || pending.length === 0 || isStuck()) return
     inFlight = pending
     pending = []
     saveState.value = 'saving'
@@ -96,10 +102,12 @@ export const useDraftStore = defineStore('draft', () => {
     } catch (error) {
       pending = [...inFlight, ...pending]
       inFlight = []
-      const isConflict = error instanceof ProblemError && error.status === 409
-      saveState.value = isConflict ? 'conflict' : 'offline'
-      if (!isConflict) timer = setTimeout(() => void save(), retryAfterMs)
-      if (error instanceof ProblemError && error.status === 422) refusal.value = wordsOf(error)
+      const status = error instanceof ProblemError ? error.status : 0
+      // Not reached, too busy or broken there: worth another try. Anything else would be refused again.
+      const isWorthRetrying = status === 0 || status === 429 || status >= 500
+      saveState.value = status === 409 ? 'conflict' : isWorthRetrying ? 'offline' : 'refused'
+      if (isWorthRetrying) timer = setTimeout(() => void save(), retryAfterMs)
+      if (saveState.value === 'refused') refusal.value = wordsOf(error)
     }
   }
 

@@ -4,7 +4,6 @@ import { TestServer, type DemoFile } from './server.ts'
 /** A demo server for every test file, and pages that are signed in on it. */
 export const test = base.extend<{ demo: DemoFile; signIn: (role?: 'owner' | 'editor' | 'moderator', page?: Page) => Promise<Page> }, { server: TestServer }>({
   server: [
-    // eslint-disable-next-line no-empty-pattern -- the runner wants the pattern
     async ({}, use) => {
       const server = await TestServer.start()
       await use(server)

@@ -5,7 +5,6 @@ import { TestServer } from '../arrange/server.ts'
 
 /** Each of these tests ends its server, so each has one of its own. */
 const test = base.extend<{ server: TestServer }>({
-  // eslint-disable-next-line no-empty-pattern -- the runner wants the pattern
   server: async ({}, use) => {
     const server = await TestServer.start()
     await use(server)

@@ -3,7 +3,6 @@ import { untilState } from '../arrange/fixtures.ts'
 import { TestServer } from '../arrange/server.ts'
 
 const test = base.extend<{ server: TestServer }>({
-  // eslint-disable-next-line no-empty-pattern -- the runner wants the pattern
   server: async ({}, use) => {
     const server = await TestServer.start({})
     await use(server)

@@ -31,6 +31,8 @@ const saveWords = computed(() => {
       return 'Not saved yet; kept here, trying again'
     case 'conflict':
       return 'Changed by somebody else'
+    case 'refused':
+      return 'Refused by the server; still on your screen'
   }
   return ''
 })
@@ -89,7 +91,7 @@ const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((di
       <p v-else-if="isBehind" class="text-mist">A test plays what is on air, without your last changes.</p>
     </section>
     <section class="mt-auto border-t border-seam pt-3 text-mist" aria-label="Draft">
-      <p role="status" :class="draft.saveState === 'offline' || draft.saveState === 'conflict' ? 'text-wrong' : ''">{{ saveWords }}</p>
+      <p role="status" :class="['offline', 'conflict', 'refused'].includes(draft.saveState) ? 'text-wrong' : ''">{{ saveWords }}</p>
       <p v-if="draft.document">Canvas {{ draft.document.canvas.widthPx }} × {{ draft.document.canvas.heightPx }}, {{ draft.document.canvas.framesPerSecond }} fps</p>
     </section>
   </div>

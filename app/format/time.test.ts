@@ -1,0 +1,18 @@
+import { describe, expect, it } from 'vitest'
+import { seconds, span } from './time.ts'
+
+describe('times for people', () => {
+  it.each([
+    [0, '0.00'],
+    [4200, '4.20'],
+    [16, '0.02'],
+  ])('writes %i ms as %s s', (ms, text) => expect(seconds(ms)).toBe(text))
+
+  it.each([
+    [-5, '0 s'],
+    [89_000, '89 s'],
+    [120_000, '2 min'],
+    [7_200_000, '2 h'],
+    [259_200_000, '3 d'],
+  ])('writes a span of %i ms as %s', (ms, text) => expect(span(ms)).toBe(text))
+})

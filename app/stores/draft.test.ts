@@ -1,0 +1,163 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { BoxDocument } from '../../core/composition/box.ts'
+import { starterAlert } from '../../core/composition/starter.ts'
+import { applyPatches } from '../../core/edit/change.ts'
+import { changePart } from '../../core/edit/changePart.ts'
+import { setScoreLength } from '../../core/edit/setScoreLength.ts'
+import { lanternLook } from '../../core/look/lanternLook.ts'
+import { useDraftStore } from './draft.ts'
+
+const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
+const address = { alertId: 'follow', variationId: 'follow-everyday' }
+const start: BoxDocument = { version: 1, canvas, look: lanternLook, alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const words = (template: string) => changePart(address, 'headline', 'line', 'words', (part) => void (part.template = template))
+const headlineOf = (document: BoxDocument | null) => document?.alerts[0]?.variations[0]?.composition.parts.find((part) => part.id === 'headline')
+
+/** A server with one box: answers as the real one, and can be made to fail. */
+function server() {
+  const state = { document: start, revision: 7, saves: [] as { baseRevision: number; patches: unknown[] }[], status: 200 }
+  const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
+  vi.stubGlobal('fetch', async (_path: string, { method, body }: { method: string; body?: string }) => {
+    if (state.status === 0) throw new TypeError('failed to fetch')
+    if (state.status !== 200) return answer(state.status, { detail: `refused with ${state.status}`, status: state.status, title: '', type: '' })
+    if (method === 'GET') return answer(200, { id: 'box', name: 'Night counter', document: state.document, revision: state.revision, airDocument: start, onAir: { number: 1 }, differsFromAir: false })
+    const save = JSON.parse(body ?? '') as { baseRevision: number; patches: Parameters<typeof applyPatches>[1] }
+    if (save.baseRevision !== state.revision) return answer(409, { detail: 'Somebody else changed this box' })
+    state.saves.push(save)
+    state.document = applyPatches(state.document, save.patches)
+    state.revision += 1
+    return answer(200, { revision: state.revision })
+  })
+  return state
+}
+
+/** The browser's storage. */
+function storage() {
+  const kept = new Map<string, string>()
+  vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value), removeItem: (key: string) => void kept.delete(key) })
+  return kept
+}
+
+describe('the draft', () => {
+  let remote: ReturnType<typeof server>
+  let kept: Map<string, string>
+  let draft: ReturnType<typeof useDraftStore>
+
+  beforeEach(async () => {
+    vi.useFakeTimers()
+    remote = server()
+    kept = storage()
+    setActivePinia(createPinia())
+    draft = useDraftStore()
+    await draft.open('box')
+  })
+  afterEach(() => {
+    vi.useRealTimers()
+    vi.unstubAllGlobals()
+  })
+  const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
+
+  it('saves by itself, half a second after the last edit, in one go', async () => {
+    draft.edit(words('a'))
+    await pass(300)
+    draft.edit(words('ab'))
+    expect(draft.saveState).toBe('waiting')
+    await pass(400)
+    expect(remote.saves).toHaveLength(0)
+    await pass(200)
+    expect(remote.saves).toMatchObject([{ baseRevision: 7 }])
+    expect(remote.document).toEqual(draft.document)
+    expect(draft.saveState).toBe('saved')
+  })
+
+  it('sends undo and redo as edits, so that the server follows', async () => {
+    draft.edit(words('a'))
+    await pass(600)
+    draft.undo()
+    await pass(600)
+    expect(remote.document).toEqual(start)
+    draft.redo()
+    await pass(600)
+    expect(headlineOf(remote.document)).toMatchObject({ template: 'a' })
+    expect([draft.undoLabel, draft.redoLabel]).toEqual(['words', null])
+  })
+
+  it('changes and sends nothing for an edit that would not be valid, and says why', async () => {
+    draft.edit(setScoreLength(address, 999_999))
+    await pass(1000)
+    expect(draft.refusal).toContain('length')
+    expect([draft.document, remote.saves.length]).toEqual([start, 0])
+    draft.edit(words('fine again'))
+    expect(draft.refusal).toBeNull()
+  })
+
+  it('keeps edits while the server cannot be reached, and sends them all when it is back', async () => {
+    remote.status = 0
+    draft.edit(words('offline'))
+    await pass(600)
+    draft.edit(setScoreLength(address, 8000))
+    expect(draft.saveState).not.toBe('saved')
+    expect(kept.size).toBe(1)
+    await pass(4000)
+    expect(draft.saveState).toBe('offline')
+    remote.status = 200
+    await pass(4000)
+    expect(draft.saveState).toBe('saved')
+    expect(remote.document).toEqual(draft.document)
+    expect(kept.size).toBe(0)
+  })
+
+  it('finds again in a new tab what the server never got', async () => {
+    remote.status = 503
+    draft.edit(words('closed too early'))
+    await pass(600)
+    setActivePinia(createPinia())
+    const again = useDraftStore()
+    remote.status = 200
+    await again.open('box')
+    expect(headlineOf(again.document)).toMatchObject({ template: 'closed too early' })
+    await pass(600)
+    expect(headlineOf(remote.document)).toMatchObject({ template: 'closed too early' })
+  })
+
+  it('does not put old edits on top of somebody else’s newer ones', async () => {
+    remote.status = 0
+    draft.edit(words('mine, from yesterday'))
+    await pass(600)
+    remote.status = 200
+    remote.revision = 12
+    setActivePinia(createPinia())
+    const again = useDraftStore()
+    await again.open('box')
+    expect(again.document).toEqual(start)
+  })
+
+  it('stops at a conflict, overwrites nothing, and lets theirs be loaded', async () => {
+    remote.revision = 9
+    remote.document = applyPatches(start, [{ op: 'replace', path: ['alerts', 0, 'isOn'], value: false }])
+    draft.edit(words('mine'))
+    await pass(600)
+    expect(draft.saveState).toBe('conflict')
+    draft.edit(words('mine, still'))
+    await pass(10_000)
+    expect(remote.saves).toHaveLength(0)
+    expect(headlineOf(draft.document)).toMatchObject({ template: 'mine, still' })
+    await draft.loadTheirs()
+    expect([draft.saveState, draft.document?.alerts[0]?.isOn]).toEqual(['saved', false])
+    expect(kept.size).toBe(0)
+  })
+
+  it('does not try again and again what the server refuses', async () => {
+    remote.status = 422
+    draft.edit(words('x'))
+    await pass(20_000)
+    expect([draft.saveState, draft.refusal]).toEqual(['refused', 'refused with 422'])
+  })
+
+  it('lists what differs from air', () => {
+    expect(draft.differences).toEqual([])
+    draft.edit(words('new words'))
+    expect(draft.differences).toMatchObject([{ subject: 'Headline', what: 'words', after: '“new words”' }])
+  })
+})

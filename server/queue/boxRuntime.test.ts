@@ -1,0 +1,128 @@
+import type { Logger } from 'pino'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { defaultPolicy } from '../../core/queue/policy.ts'
+import { emptyQueue } from '../../core/queue/state.ts'
+import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
+import type { Database } from '../db/handle.ts'
+import { BoxRuntime } from './boxRuntime.ts'
+
+const show = (playId: string) => ({ playId, eventId: 'e', variationName: 'Everyday', score: {} }) as unknown as PlayToShow
+
+function arrange() {
+  const sent: { to: readonly string[]; message: ToSource }[] = []
+  const writes: unknown[] = []
+  const errors: unknown[] = []
+  let finishWrite: (() => void) | null = null
+  const gate = { isSlow: false, isBroken: false }
+  const write = async (of: unknown) => {
+    if (gate.isSlow) await new Promise<void>((resolve) => (finishWrite = resolve))
+    if (gate.isBroken) throw new Error('the disk is full')
+    writes.push(of)
+  }
+  const db = { execute: write, update: () => ({ set: (set: unknown) => ({ where: () => write(set) }) }) } as unknown as Database
+  const showPlay = vi.fn(async (playId: string) => show(playId))
+  const runtime = new BoxRuntime('box', emptyQueue, {
+    db,
+    logger: { error: (of: unknown) => errors.push(of) } as unknown as Logger,
+    now: () => Date.now(),
+    policy: defaultPolicy,
+    send: (_boxId, to, message) => void sent.push({ to, message }),
+    showPlay,
+    onChange: () => undefined,
+    onStarted: () => undefined,
+  })
+  const enqueue = (playId: string, lengthMs = 3000) => runtime.input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: Date.now(), lengthMs } })
+  const join = (sourceId: string) => runtime.input({ type: 'sourceJoined', sourceId, shownPlayIds: [] })
+  const progress = (sourceId: string, playId: string, reached: 'ready' | 'started' | 'done') => runtime.input({ type: 'sourceProgress', sourceId, playId, progress: reached })
+  return { runtime, sent, writes, errors, gate, finish: () => finishWrite?.(), showPlay, enqueue, join, progress }
+}
+const kinds = (sent: readonly { message: ToSource }[]) => sent.map(({ message }) => message.type)
+
+describe('BoxRuntime', () => {
+  beforeEach(() => void vi.useFakeTimers({ now: 1_000_000 }))
+  afterEach(() => void vi.useRealTimers())
+  const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
+
+  it('prepares, starts and goes on to the next by itself', async () => {
+    const { sent, enqueue, join, progress } = arrange()
+    join('a')
+    enqueue('p1')
+    enqueue('p2')
+    await pass(0)
+    progress('a', 'p1', 'ready')
+    expect(kinds(sent)).toEqual(['prepare', 'start'])
+    progress('a', 'p1', 'done')
+    await pass(defaultPolicy.gapMs + 5)
+    expect(kinds(sent)).toEqual(['prepare', 'start', 'prepare'])
+  })
+
+  it('wakes in time for a source that never becomes ready, and for one that never ends', async () => {
+    const { runtime, sent, enqueue, join, progress } = arrange()
+    join('a')
+    join('b')
+    enqueue('p1')
+    await pass(0)
+    progress('a', 'p1', 'ready')
+    await pass(defaultPolicy.prepareMaxMs + 5)
+    expect(sent.at(-1)).toMatchObject({ to: ['a'], message: { type: 'start' } })
+    await pass(10_000)
+    expect(runtime.state.current).toBeNull()
+  })
+
+  it('does not keep sources waiting for the database', async () => {
+    const { sent, gate, enqueue, join, progress } = arrange()
+    gate.isSlow = true
+    join('a')
+    enqueue('p1')
+    await pass(0)
+    progress('a', 'p1', 'ready')
+    expect(kinds(sent)).toEqual(['prepare', 'start'])
+  })
+
+  it('writes what gathered meanwhile at once, in order', async () => {
+    const { runtime, writes, gate, finish, enqueue, join, progress } = arrange()
+    join('a')
+    await pass(0)
+    gate.isSlow = true
+    enqueue('p1')
+    await pass(0)
+    progress('a', 'p1', 'ready')
+    progress('a', 'p1', 'started')
+    progress('a', 'p1', 'done')
+    const before = writes.length
+    gate.isSlow = false
+    finish()
+    await runtime.settled()
+    expect(writes.length - before).toBeLessThanOrEqual(2)
+  })
+
+  it('gives up a play that cannot be built any more, says so, and goes on', async () => {
+    const { sent, errors, showPlay, enqueue, join } = arrange()
+    showPlay.mockRejectedValueOnce(new Error('its version is gone'))
+    join('a')
+    enqueue('p1')
+    enqueue('p2')
+    await pass(1000)
+    expect(errors).toHaveLength(1)
+    expect(sent.map(({ message }) => (message.type === 'prepare' ? message.play.playId : message.type))).toEqual(['stop', 'p2'])
+  })
+
+  it('survives a record that cannot be written: the show goes on, the log says so', async () => {
+    const { sent, errors, gate, enqueue, join, progress } = arrange()
+    gate.isBroken = true
+    join('a')
+    enqueue('p1')
+    await pass(10)
+    progress('a', 'p1', 'ready')
+    await pass(10)
+    expect(kinds(sent)).toEqual(['prepare', 'start'])
+    expect(errors.length).toBeGreaterThan(0)
+  })
+
+  it('does nothing more once it is closed', async () => {
+    const { runtime, enqueue } = arrange()
+    await runtime.close()
+    enqueue('p1')
+    expect(runtime.state.waiting).toEqual([])
+  })
+})
