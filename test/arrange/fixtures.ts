@@ -1,8 +1,18 @@
 import { test as base, expect, type Page } from '@playwright/test'
 import { TestServer, type DemoFile } from './server.ts'
 
-/** A demo server for every test file, and pages that are signed in on it. */
-export const test = base.extend<{ demo: DemoFile; signIn: (role?: 'owner' | 'editor' | 'moderator', page?: Page) => Promise<Page> }, { server: TestServer }>({
+type SignIn = (role?: 'owner' | 'editor' | 'moderator', page?: Page) => Promise<Page>
+
+/** Signs the page in on a demo. */
+async function signInOn(demo: DemoFile, page: Page, role: 'owner' | 'editor' | 'moderator'): Promise<Page> {
+  const account = demo.accounts.find((each) => each.role === role)
+  const answer = await page.request.post(`${demo.url}/api/session`, { data: { email: account?.email, password: account?.password } })
+  expect(answer.status()).toBe(204)
+  return page
+}
+
+/** A demo server that the tests of a worker share, and pages that are signed in on it. */
+export const test = base.extend<{ demo: DemoFile; signIn: SignIn }, { server: TestServer }>({
   server: [
     async ({}, use) => {
       const server = await TestServer.start()
@@ -12,14 +22,18 @@ export const test = base.extend<{ demo: DemoFile; signIn: (role?: 'owner' | 'edi
     { scope: 'worker' },
   ],
   demo: async ({ server }, use) => use(server.demo),
-  signIn: async ({ page, demo }, use) => {
-    await use(async (role = 'owner', on = page) => {
-      const account = demo.accounts.find((each) => each.role === role)
-      const answer = await on.request.post(`${demo.url}/api/session`, { data: { email: account?.email, password: account?.password } })
-      expect(answer.status()).toBe(204)
-      return on
-    })
+  signIn: async ({ page, demo }, use) => use(async (role = 'owner', on = page) => signInOn(demo, on, role)),
+})
+
+/** A server for each test: for those that end it, or that need its queues to be empty. */
+export const testWithOwnServer = base.extend<{ startEnv: Record<string, string>; server: TestServer; signIn: SignIn }>({
+  startEnv: [{ THUNDERCREST_DEMO: '1' }, { option: true }],
+  server: async ({ startEnv }, use) => {
+    const server = await TestServer.start(startEnv)
+    await use(server)
+    await server.remove()
   },
+  signIn: async ({ page, server }, use) => use(async (role = 'owner', on = page) => signInOn(server.demo, on, role)),
 })
 export { expect } from '@playwright/test'
 

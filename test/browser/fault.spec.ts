@@ -1,16 +1,5 @@
-import { expect, test as base } from '@playwright/test'
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
-import { untilState, watchPlays } from '../arrange/fixtures.ts'
-import { TestServer } from '../arrange/server.ts'
-
-/** Each of these tests ends its server, so each has one of its own. */
-const test = base.extend<{ server: TestServer }>({
-  server: async ({}, use) => {
-    const server = await TestServer.start()
-    await use(server)
-    await server.remove()
-  },
-})
+import { expect, testWithOwnServer as test, untilState, watchPlays } from '../arrange/fixtures.ts'
 
 test('killed in the middle of a play: the source comes back by itself, nothing acknowledged is missing, nothing plays twice', async ({ page, server }) => {
   test.setTimeout(120_000)
@@ -48,6 +37,20 @@ test('killed before anything was shown: what was acknowledged plays after the re
   const plays = await watchPlays(page)
   await page.goto(demo.boxes[0]?.sourceUrl ?? '')
   await expect.poll(async () => (await plays()).length, { timeout: 30_000 }).toBe(2)
+})
+
+test('an alert that came while no source was connected waits, and is said to wait', async ({ page, server, signIn, context }) => {
+  const { demo } = server
+  await signIn()
+  await page.goto(`${demo.url}/desk?box=${demo.boxes[1]?.id}`)
+  await deliverNotices(demo, followNotice('kneadybeast'))
+  const waiting = page.getByRole('region', { name: 'Waiting' })
+  await expect(waiting.getByText('kneadybeast')).toBeVisible()
+  await expect(waiting.getByText(/waiting for a source/)).toBeVisible()
+  const source = await context.newPage()
+  await source.goto(demo.boxes[1]?.sourceUrl ?? '')
+  await expect(source.getByText('kneadybeast')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByRole('region', { name: 'On air' }).getByText('kneadybeast').first()).toBeVisible()
 })
 
 test('stops in order and quickly, with sources connected, and a source returns to the new process', async ({ page, server }) => {

@@ -14,20 +14,6 @@ async function skipCurrent(source: Page, demo: DemoFile): Promise<void> {
 
 const rectangleOf = (source: Page, part: string) => source.locator(`[data-part=${part}]`).boundingBox()
 
-// First in this file: the box must have nothing waiting from before.
-test('an alert that came while no source was connected waits, and is said to wait', async ({ page, demo, signIn, context }) => {
-  await signIn()
-  await page.goto(`${demo.url}/desk?box=${demo.boxes[1]?.id}`)
-  await deliverNotices(demo, followNotice('kneadybeast'))
-  const waiting = page.getByRole('region', { name: 'Waiting' })
-  await expect(waiting.getByText('kneadybeast')).toBeVisible()
-  await expect(waiting.getByText(/waiting for a source/)).toBeVisible()
-  const source = await context.newPage()
-  await source.goto(demo.boxes[1]?.sourceUrl ?? '')
-  await expect(source.getByText('kneadybeast')).toBeVisible({ timeout: 15_000 })
-  await expect(page.getByRole('region', { name: 'On air' }).getByText('kneadybeast').first()).toBeVisible()
-})
-
 for (const [what, name] of [
   ['markup', '<img src=x onerror="document.title=1"><b>bold</b>'],
   ['right-to-left text', 'نورا_خبز نورا_خبز'],

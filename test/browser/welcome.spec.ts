@@ -1,14 +1,6 @@
-import { expect, test as base } from '@playwright/test'
-import { untilState } from '../arrange/fixtures.ts'
-import { TestServer } from '../arrange/server.ts'
+import { expect, testWithOwnServer as test, untilState } from '../arrange/fixtures.ts'
 
-const test = base.extend<{ server: TestServer }>({
-  server: async ({}, use) => {
-    const server = await TestServer.start({})
-    await use(server)
-    await server.remove()
-  },
-})
+test.use({ startEnv: {} })
 
 test('an empty server: make the account, the first box, put it on air, see a test arrive', async ({ page, server, context }) => {
   const code = /with the code (\w+)/.exec(server.printed)?.[1] ?? ''
