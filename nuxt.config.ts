@@ -39,6 +39,11 @@ export default defineNuxtConfig({
     externals: { traceInclude: ['./node_modules/@electric-sql/pglite/dist/pglite.wasm', './node_modules/@electric-sql/pglite/dist/pglite.data', './node_modules/@electric-sql/pglite/dist/initdb.wasm'] },
   },
   hooks: {
+    // Nuxt 4.4.5 looks for a server entry in development even where pages are rendered in the browser only.
+    'vite:extendConfig': (config, { isClient }) => {
+      const input = config.build?.rollupOptions?.input
+      if (isClient && config.mode === 'development' && typeof input === 'object' && !Array.isArray(input)) input.server ??= input.entry ?? ''
+    },
     'nitro:config': (config) => {
       config.experimental = { ...config.experimental, websocket: true }
     },

@@ -57,7 +57,7 @@ onBeforeUnmount(() => unbind())
       <button v-for="each in boxes.boxes" :key="each.id" type="button" class="rounded-sm px-2.5 py-1" :class="each.id === box?.id ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'" :aria-pressed="each.id === box?.id" @click="navigateTo(`/desk?box=${each.id}`)">{{ each.name }}<span v-if="live.deskOf(each.id)?.current" class="ml-2 inline-block size-2 rounded-full bg-bolt" title="playing" /></button>
     </div>
     <template v-if="box && desk">
-      <div class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden">
+      <div class="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-y-auto lg:auto-rows-fr lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden">
         <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" />
         <OnAirColumn :key="box.id" :desk="desk" :box-name="box.name" :canvas="box.document.canvas" :now-ms="serverNow" @hold="hold" @skip="skip(desk.current)" @replay="replayLast" />
         <LogColumn :log="desk.log" @replay="replay" />

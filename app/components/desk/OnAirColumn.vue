@@ -47,7 +47,7 @@ const controls = computed(() => [
 </script>
 
 <template>
-  <section class="flex min-h-0 flex-col gap-3 overflow-y-auto bg-deep px-4 py-4" aria-label="On air">
+  <section class="order-first flex min-h-0 flex-col gap-3 bg-deep lg:order-none lg:overflow-y-auto px-4 py-4" aria-label="On air">
     <div class="flex items-baseline justify-between gap-2">
       <h2 class="font-display text-xl font-semibold">On air</h2>
       <p class="truncate text-mist">{{ boxName }}</p>

@@ -25,7 +25,7 @@ const chosen = computed(() => props.choices.find((choice) => choice.value === pr
       </span>
       <ChevronsUpDown :size="14" class="shrink-0 text-faded" aria-hidden="true" />
     </ListboxButton>
-    <ListboxOptions class="on-paper absolute right-0 z-40 mt-1 max-h-72 w-max min-w-full max-w-64 overflow-y-auto rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
+    <ListboxOptions class="on-paper absolute right-0 z-40 mt-1 max-h-56 w-max min-w-full max-w-64 overflow-y-auto rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
       <ListboxOption v-for="choice in choices" :key="String(choice.value)" v-slot="{ active, selected }" :value="choice.value" as="template">
         <li class="flex cursor-pointer items-center gap-2 px-3 py-1" :class="[active ? 'bg-rule/60' : '', selected ? 'font-semibold' : '']">
           <img v-if="choice.pictureUrl" :src="choice.pictureUrl" alt="" class="size-9 shrink-0 rounded-xs bg-ink object-contain" />

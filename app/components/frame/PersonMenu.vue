@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { navigateTo } from '#imports'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { ChevronDown } from '@lucide/vue'
+import { ChevronDown, CircleUserRound } from '@lucide/vue'
 import { useScheme } from '../../composables/useScheme.ts'
 import { useSessionStore } from '../../stores/session.ts'
 
@@ -16,11 +16,12 @@ async function signOut(): Promise<void> {
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton class="flex items-center gap-1.5 rounded-sm px-2 py-1.5 text-left hover:bg-ridge">
-      <span>
+    <MenuButton :aria-label="`${store.session?.person.name}, ${store.session?.role}: scheme and sign-out`" class="flex items-center gap-1.5 rounded-sm px-2 py-1.5 text-left hover:bg-ridge">
+      <span class="hidden md:block">
         <span class="block max-w-36 truncate font-medium">{{ store.session?.person.name }}</span>
         <span class="block text-2xs text-mist">{{ store.session?.role }}</span>
       </span>
+      <CircleUserRound :size="20" class="text-mist md:hidden" aria-hidden="true" />
       <ChevronDown :size="14" class="text-mist" aria-hidden="true" />
     </MenuButton>
     <MenuItems class="on-paper absolute right-0 z-40 mt-1 w-52 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">

@@ -48,7 +48,7 @@ const lights = { bolt: 'fill-glow', fine: 'fill-fine', idle: 'fill-mist' }
 </script>
 
 <template>
-  <nav aria-label="Stations" class="relative w-full max-w-2xl">
+  <nav aria-label="Stations" class="relative w-full min-w-0 max-w-2xl">
     <svg viewBox="0 0 600 22" class="absolute inset-x-0 top-0 h-[22px] w-full" preserveAspectRatio="none" aria-hidden="true">
       <polyline :points="ridgePoints" class="fill-none stroke-seam" stroke-width="1.5" vector-effect="non-scaling-stroke" />
       <polyline v-if="activePoints" :points="activePoints" class="fill-none stroke-glow" stroke-width="1.5" vector-effect="non-scaling-stroke" />
