@@ -7,7 +7,8 @@ import { TestServer } from '../test/arrange/server.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
 const rounds = 100
-const counts = [1, 50, 200]
+const asked = process.argv.find((argument) => argument.startsWith('--sources='))
+const counts = asked ? [Number(asked.split('=')[1])] : [1, 50, 200]
 
 /** Sources that are ready at once, and done at once: what is measured is the way there, not the loading. */
 async function openSources(address: string, count: number, onStart: (atMs: number) => void): Promise<() => void> {

@@ -1,6 +1,6 @@
 import { assertNever } from '../assertNever.ts'
 import type { QueuePolicy } from './policy.ts'
-import type { Current, QueueCommand, QueueInput, QueueState, Ticket } from './state.ts'
+import type { Current, QueueCommand, QueueInput, QueueState, SourceProgress, Ticket } from './state.ts'
 
 export interface StepResult {
   state: QueueState
@@ -172,15 +172,16 @@ function advancePreparing(
   policy: QueuePolicy,
 ): StepResult {
   const { playId } = current.ticket
-  const progresses = Object.entries(current.progress)
-  const ready = progresses.filter(([, each]) => each === 'ready').map(([id]) => id)
-  const isEverySettled = progresses.every(([, each]) => each !== 'preparing')
+  const isEverySettled = !someProgress(current.progress, 'preparing')
   const waitedMs = nowMs - current.sinceMs
+  // Looked at once for every source that becomes ready: with hundreds of them, nothing is gathered before it is needed.
+  if (!isEverySettled && waitedMs < policy.prepareMaxMs) return { state, commands }
+  const ready = Object.keys(current.progress).filter((id) => current.progress[id] === 'ready')
   if (isEverySettled && ready.length === 0) {
-    commands.push({ type: 'recordEnded', playId, outcome: 'done', reason: 'every connected source had shown it already', shownCount: progresses.length })
+    commands.push({ type: 'recordEnded', playId, outcome: 'done', reason: 'every connected source had shown it already', shownCount: Object.keys(current.progress).length })
     return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
   }
-  if (ready.length > 0 && (isEverySettled || waitedMs >= policy.prepareMaxMs)) {
+  if (ready.length > 0) {
     commands.push({ type: 'recordStarted', playId, atMs: nowMs }, { type: 'start', playId, sourceIds: ready, offsetMs: 0 })
     const playing: Current = { phase: 'playing', ticket: current.ticket, startedAtMs: nowMs, shownCount: 0, progress: current.progress }
     return { state: { ...state, current: playing }, commands }
@@ -195,8 +196,13 @@ function advancePreparing(
 /** Over when every source that took part is done, or when its time and the grace have passed. */
 function isOver(current: Extract<Current, { phase: 'playing' }>, nowMs: number): boolean {
   if (nowMs >= current.startedAtMs + current.ticket.lengthMs + doneGraceMs) return true
-  const progresses = Object.values(current.progress)
-  return progresses.includes('done') && progresses.every((each) => each === 'done')
+  return !someProgress(current.progress, 'started') && !someProgress(current.progress, 'ready') && !someProgress(current.progress, 'preparing') && someProgress(current.progress, 'done')
+}
+
+/** Whether any source is that far. Stops at the first. */
+function someProgress(progress: Readonly<Record<string, SourceProgress>>, wanted: SourceProgress): boolean {
+  for (const id in progress) if (progress[id] === wanted) return true
+  return false
 }
 
 function leftMs(current: Exclude<Current, { phase: 'preparing' }>, nowMs: number): number {

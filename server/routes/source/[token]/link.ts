@@ -1,6 +1,6 @@
 import { defineWebSocketHandler } from 'h3'
 import { fromSource, type FromSource } from '../../../../contract/sourceMessages.ts'
-import { sourceMessageMaxBytes } from '../../../../contract/sourceLimits.ts'
+import { closedAddressReplaced, sourceMessageMaxBytes } from '../../../../contract/sourceLimits.ts'
 import { boxOfToken } from '../../../realtime/boxOfToken.ts'
 import { useServices, type Services } from '../../../system/services.ts'
 
@@ -8,6 +8,7 @@ const sourcesPerBoxMax = 500
 
 interface SourceContext {
   boxId?: string
+  token?: string
 }
 
 /** The socket of a source page. The address is checked before the connection is taken. */
@@ -19,15 +20,17 @@ export default defineWebSocketHandler({
     const { rooms } = await useServices()
     if (rooms.views(box.id).length >= sourcesPerBoxMax) return new Response('Too many sources.', { status: 503 })
     const context = (request as { context?: SourceContext }).context
-    if (context) context.boxId = box.id
+    if (context) Object.assign(context, { boxId: box.id, token })
     return undefined
   },
   async message(peer, incoming) {
-    const { boxId } = peer.context as SourceContext
+    const { boxId, token } = peer.context as SourceContext
     if (!boxId) return peer.close(1008, 'no box')
     if (incoming.uint8Array().byteLength > sourceMessageMaxBytes) return peer.close(1009, 'too large')
     const message = parseMessage(incoming.text())
     if (!message) return peer.close(1007, 'not understood')
+    // The address may have been replaced between the connection and its first word.
+    if (message.type === 'hello' && !(await boxOfToken(token ?? ''))) return peer.close(closedAddressReplaced, 'address replaced')
     receive(await useServices(), boxId, peer, message)
   },
   async close(peer) {
