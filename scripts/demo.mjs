@@ -22,7 +22,7 @@ if (flags.reset) {
   for (const name of ['database', 'media', 'demo.json', 'secret']) rmSync(join(data, name), { recursive: true, force: true })
 }
 const { serve } = await import('./serve.mjs')
-const server = serve({ PORT: port, THUNDERCREST_DATA: data, THUNDERCREST_DEMO: flags.empty ? '0' : '1', THUNDERCREST_LOG: process.env.THUNDERCREST_LOG ?? 'warn' })
+const server = await serve({ PORT: port, THUNDERCREST_DATA: data, THUNDERCREST_DEMO: flags.empty ? '0' : '1', THUNDERCREST_LOG: process.env.THUNDERCREST_LOG ?? 'warn' })
 
 const url = `http://${process.env.HOST ?? '127.0.0.1'}:${port}`
 for (let tries = 0; tries < 240 && server.exitCode === null; tries++) {

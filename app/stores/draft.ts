@@ -7,6 +7,7 @@ import { describeDifferences } from '../../core/edit/describeDifferences.ts'
 import { emptyHistory, redo, remember, undo, type Travelled } from '../../core/edit/history.ts'
 import type { BoxView } from '../../contract/views.ts'
 import { ProblemError, request, wordsOf } from '../api/request.ts'
+import { useMediaStore } from './media.ts'
 import { keepPending, readPending } from './pendingEdits.ts'
 
 /**
@@ -20,6 +21,7 @@ const retryAfterMs = 3000
 
 /** The box being edited: its draft, what can be undone, and what the server has of it. */
 export const useDraftStore = defineStore('draft', () => {
+  const media = useMediaStore()
   const view = shallowRef<BoxView | null>(null)
   const document = shallowRef<BoxDocument | null>(null)
   const history = shallowRef(emptyHistory)
@@ -134,7 +136,7 @@ export const useDraftStore = defineStore('draft', () => {
     refusal,
     undoLabel: computed(() => history.value.past.at(-1)?.label ?? null),
     redoLabel: computed(() => history.value.future[0]?.label ?? null),
-    differences: computed(() => (document.value ? describeDifferences(view.value?.airDocument ?? null, document.value) : [])),
+    differences: computed(() => (document.value ? describeDifferences(view.value?.airDocument ?? null, document.value, media.names) : [])),
     open,
     edit,
     undo: () => travel(undo),

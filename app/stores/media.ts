@@ -19,6 +19,7 @@ export const useMediaStore = defineStore('media', () => {
     sounds: computed(() => files.value.filter((file) => file.kind === 'sound')),
     /** As the engine wants to know them. */
     facts: computed<Record<string, MediaFacts>>(() => Object.fromEntries(files.value.map(({ id, url, mime, durationMs }) => [id, { url, mime, durationMs }]))),
+    names: computed<Record<string, string>>(() => Object.fromEntries(files.value.map(({ id, name }) => [id, name]))),
     ensureLoaded: () => (loading ??= load()),
   }
 })

@@ -20,11 +20,14 @@ const fieldNames: Record<string, string> = {
   cornerPx: 'corners', name: 'name',
 }
 
+/** How media files are called, by id. */
+export type MediaNames = Readonly<Record<string, string>>
+
 /**
  * Lists what differs between what is on air and the draft, in the order of the draft. A box that was never on air differs
  * by every alert.
  */
-export function describeDifferences(air: BoxDocument | null, draft: BoxDocument): Difference[] {
+export function describeDifferences(air: BoxDocument | null, draft: BoxDocument, names: MediaNames = {}): Difference[] {
   const list: Difference[] = []
   if (air && !isSame(air.canvas, draft.canvas)) {
     list.push({ kind: null, subject: 'Canvas', what: 'size', before: canvasWords(air), after: canvasWords(draft) })
@@ -33,7 +36,7 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument)
   for (const alert of draft.alerts) {
     const before = air?.alerts.find((each) => each.kind === alert.kind)
     if (!before) list.push({ kind: alert.kind, subject: 'Alert', what: 'new', before: '', after: alert.isOn ? 'on' : 'off' })
-    else list.push(...alertDifferences(before, alert))
+    else list.push(...alertDifferences(before, alert, names))
   }
   for (const alert of air?.alerts ?? []) {
     if (!draft.alerts.some((each) => each.kind === alert.kind)) {
@@ -43,13 +46,13 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument)
   return list
 }
 
-function alertDifferences(before: Alert, after: Alert): Difference[] {
+function alertDifferences(before: Alert, after: Alert, names: MediaNames): Difference[] {
   const list: Difference[] = []
   const { kind } = after
   if (before.isOn !== after.isOn) list.push({ kind, subject: 'Alert', what: 'switched', before: onOff(before.isOn), after: onOff(after.isOn) })
   for (const variation of after.variations) {
     const earlier = before.variations.find((each) => each.id === variation.id)
-    if (earlier) list.push(...variationDifferences(kind, earlier, variation))
+    if (earlier) list.push(...variationDifferences(kind, earlier, variation, names))
     else list.push({ kind, subject: variation.name, what: 'new', before: '', after: 'variation' })
   }
   for (const variation of before.variations) {
@@ -58,16 +61,16 @@ function alertDifferences(before: Alert, after: Alert): Difference[] {
   return list
 }
 
-function variationDifferences(kind: EventKind, before: Variation, after: Variation): Difference[] {
+function variationDifferences(kind: EventKind, before: Variation, after: Variation, names: MediaNames): Difference[] {
   const list: Difference[] = []
   if (before.name !== after.name) list.push({ kind, subject: after.name, what: 'name', before: before.name, after: after.name })
   if (!isSame(before.composition.length, after.composition.length)) {
-    list.push({ kind, subject: after.name, what: 'duration', before: words('length', before.composition.length), after: words('length', after.composition.length) })
+    list.push({ kind, subject: after.name, what: 'duration', before: words('length', before.composition.length, names), after: words('length', after.composition.length, names) })
   }
   for (const part of after.composition.parts) {
     const earlier = before.composition.parts.find((each) => each.id === part.id)
     if (!earlier || earlier.kind !== part.kind) list.push({ kind, subject: part.name, what: 'new', before: '', after: part.kind })
-    else list.push(...partDifferences(kind, earlier, part))
+    else list.push(...partDifferences(kind, earlier, part, names))
   }
   for (const part of before.composition.parts) {
     if (!after.composition.parts.some((each) => each.id === part.id)) list.push({ kind, subject: part.name, what: 'removed', before: part.kind, after: '' })
@@ -75,11 +78,11 @@ function variationDifferences(kind: EventKind, before: Variation, after: Variati
   return list
 }
 
-function partDifferences(kind: EventKind, before: Part, after: Part): Difference[] {
+function partDifferences(kind: EventKind, before: Part, after: Part, names: MediaNames): Difference[] {
   const earlier = new Map(Object.entries(before))
   return Object.entries(after)
     .filter(([field, now]) => !isSame(earlier.get(field), now))
-    .map(([field, now]) => ({ kind, subject: after.name, what: fieldNames[field] ?? field, before: words(field, earlier.get(field)), after: words(field, now) }))
+    .map(([field, now]) => ({ kind, subject: after.name, what: fieldNames[field] ?? field, before: words(field, earlier.get(field), names), after: words(field, now, names) }))
 }
 
 function isSame(a: unknown, b: unknown): boolean {
@@ -104,13 +107,13 @@ const units: readonly [ending: RegExp, write: (of: number) => string][] = [
 ]
 
 /** A value as a person reads it: plain ones as they are, structures as their plain fields. */
-function words(field: string, of: unknown): string {
+function words(field: string, of: unknown, names: MediaNames): string {
   if (of === null || of === undefined) return 'none'
   if (typeof of === 'boolean') return of ? 'yes' : 'no'
   if (typeof of === 'number') return units.find(([ending]) => ending.test(field))?.[1](of) ?? String(Math.round(of * 100) / 100)
-  if (typeof of === 'string') return field === 'template' ? `“${of}”` : /^[0-9a-f]{64}$/.test(of) ? `file ${of.slice(0, 6)}` : of
-  if (Array.isArray(of)) return of.map((each) => words(field, each)).join(', ') || 'none'
+  if (typeof of === 'string') return field === 'template' ? `“${of}”` : field === 'mediaId' ? (names[of] ?? `file ${of.slice(0, 6)}`) : of
+  if (Array.isArray(of)) return of.map((each) => words(field, each, names)).join(', ') || 'none'
   return Object.entries(of)
-    .map(([name, each]) => words(name, each))
+    .map(([name, each]) => words(name, each, names))
     .join(' · ')
 }

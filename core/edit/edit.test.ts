@@ -129,6 +129,12 @@ describe('describeDifferences', () => {
     expect(describeDifferences(null, start)).toEqual([{ kind: 'follow', subject: 'Alert', what: 'new', before: '', after: 'on' }])
   })
 
+  it('calls media files by their names', () => {
+    const file = 'a'.repeat(64)
+    const { document } = changed(start, changePart(address, 'picture', 'picture', 'picture', (part) => void (part.mediaId = file)))
+    expect(describeDifferences(start, document, { [file]: 'A lantern' })).toEqual([{ kind: 'follow', subject: 'Picture', what: 'file', before: 'none', after: 'A lantern' }])
+  })
+
   it('says in words what was changed, from what to what', () => {
     let document = start
     for (const edit of [words('{name} joins'), setScoreLength(address, 8000), setAlertOn('follow', false), removePart(address, 'second'), addPart(address, starterSound(null))]) document = changed(document, edit).document

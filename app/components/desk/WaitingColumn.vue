@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
+import { defaultPolicy } from '../../../core/queue/policy.ts'
 import type { DeskView, PlayView } from '../../../contract/views.ts'
 import { span } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
@@ -8,14 +9,12 @@ import KindMark from '../frame/KindMark.vue'
 const props = defineProps<{ desk: DeskView; nowMs: number }>()
 defineEmits<{ skip: [play: PlayView] }>()
 
-const gapMs = 400
-
 /** When each waiting play is likely to start, from what plays now and the lengths before it. */
 const startsIn = computed(() => {
   const { current } = props.desk
   let atMs = current?.startedAtMs ? Math.max(0, current.startedAtMs + current.lengthMs - props.nowMs) : (current?.lengthMs ?? 0)
   return props.desk.waiting.map((play) => {
-    atMs += gapMs
+    atMs += defaultPolicy.gapMs
     const startMs = atMs
     atMs += play.lengthMs
     return startMs
