@@ -57,6 +57,7 @@ test('the command palette goes everywhere by keyboard', async ({ page, demo, sig
   await expect(page.getByRole('heading', { name: 'Feeds', exact: true })).toBeVisible()
   await page.keyboard.press('ControlOrMeta+k')
   await page.getByRole('combobox').fill('desk of street')
+  await expect(page.getByRole('option', { name: 'Desk of Street window' })).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/\/desk\?box=box-street-window/)
 })
