@@ -58,7 +58,7 @@ defineExpose({ open: () => (isOpen.value = true) })
             <ComboboxOption v-for="command in found" :key="command.name" v-slot="{ active }" :value="command" as="template">
               <li class="px-4 py-1.5" :class="active ? 'bg-rule/60' : ''">{{ command.name }}</li>
             </ComboboxOption>
-            <li v-if="found.length === 0" class="px-4 py-2 text-faded">No command is called that.</li>
+            <li v-if="found.length === 0" class="px-4 py-2 text-faded">{{ boxesStore.boxes ? 'No command is called that.' : 'Looking through the boxes…' }}</li>
           </ComboboxOptions>
         </Combobox>
       </DialogPanel>
