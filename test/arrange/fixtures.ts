@@ -11,10 +11,14 @@ async function signInOn(demo: DemoFile, page: Page, role: 'owner' | 'editor' | '
   return page
 }
 
-/** A demo server that the tests of a worker share, and pages that are signed in on it. */
-export const test = base.extend<{ demo: DemoFile; signIn: SignIn }, { server: TestServer }>({
+/**
+ * A demo server that the tests of one file share, and pages that are signed in on it. A file names itself in `serverFor`:
+ * the runner then gives it a worker, and so a server with empty queues, of its own.
+ */
+export const test = base.extend<{ demo: DemoFile; signIn: SignIn }, { serverFor: string; server: TestServer }>({
+  serverFor: ['', { option: true, scope: 'worker' }],
   server: [
-    async ({}, use) => {
+    async ({ serverFor: _file }, use) => {
       const server = await TestServer.start()
       await use(server)
       await server.remove()

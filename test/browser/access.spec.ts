@@ -2,6 +2,8 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from '../arrange/fixtures.ts'
 
+test.use({ serverFor: 'access' })
+
 /** The artwork on a stage is what people design, with outlines that the tool cannot see; everything around it is ours. */
 async function expectNoFaults(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).exclude('[data-part]').analyze()

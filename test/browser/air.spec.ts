@@ -1,6 +1,8 @@
 import { deliver, deliverNotices, followNotice } from '../arrange/cedar.ts'
 import { expect, listenToOutput, stateOf, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 
+test.use({ serverFor: 'air' })
+
 test('from sign-in to a viewer’s name seen and a sound heard on air', async ({ page, demo, context }) => {
   const source = await context.newPage()
   const loudest = await listenToOutput(source)

@@ -2,6 +2,8 @@ import { deliver, followNotice } from '../arrange/cedar.ts'
 import { expect, test } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
+test.use({ serverFor: 'api' })
+
 interface Problem {
   status: number
   title: string

@@ -2,6 +2,8 @@ import type { Page } from '@playwright/test'
 import { expect, test } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
+test.use({ serverFor: 'room' })
+
 const box = (demo: DemoFile, index = 0) => `${demo.url}/boxes/${demo.boxes[index]?.id}`
 const saved = (page: Page) => page.getByText(/^Saved( \d+ s ago)?$/)
 const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)

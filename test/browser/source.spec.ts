@@ -5,6 +5,8 @@ import type { DemoFile } from '../arrange/server.ts'
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
 import { expect, stateOf, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 
+test.use({ serverFor: 'source' })
+
 /** Ends what plays, so that a test need not wait for its end. */
 async function skipCurrent(source: Page, demo: DemoFile): Promise<void> {
   const playId = await source.locator('html').getAttribute('data-play')
