@@ -98,7 +98,6 @@ function leave(state: QueueState, sourceId: string, nowMs: number): StepResult {
   if (isEmpty) commands.push({ type: 'recordAbsence', sinceMs: nowMs })
   let { current, waiting } = state
   if (current && current.phase !== 'unconfirmed') {
-    const left = without(current.progress, sourceId)
     if (current.phase === 'preparing' && isEmpty) {
       waiting = [current.ticket, ...waiting]
       commands.push({ type: 'recordReturned', playId: current.ticket.playId, reason: 'the last source went away before it started' })
@@ -106,7 +105,7 @@ function leave(state: QueueState, sourceId: string, nowMs: number): StepResult {
     } else if (current.phase === 'playing' && isEmpty && current.shownCount === 0) {
       current = { phase: 'unconfirmed', ticket: current.ticket, startedAtMs: current.startedAtMs }
     } else {
-      current = { ...current, progress: left }
+      current = { ...current, progress: without(current.progress, sourceId) }
     }
   }
   return { state: { ...state, sources, current, waiting, absentSinceMs: isEmpty ? nowMs : state.absentSinceMs }, commands }
@@ -117,10 +116,7 @@ function progress(state: QueueState, sourceId: string, playId: string, reached: 
   const source = state.sources[sourceId]
   if (!source) return { state, commands }
   const isNewlySeen = reached !== 'ready' && !source.shownPlayIds.includes(playId)
-  const sources =
-    isNewlySeen
-      ? { ...state.sources, [sourceId]: { shownPlayIds: [...source.shownPlayIds.slice(-199), playId] } }
-      : state.sources
+  const sources = isNewlySeen ? { ...state.sources, [sourceId]: { shownPlayIds: [...source.shownPlayIds.slice(-199), playId] } } : state.sources
   let { current } = state
   if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed') return { state: { ...state, sources }, commands }
   if (current.phase === 'playing' && isNewlySeen) {
@@ -156,8 +152,9 @@ function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePo
   const next = state.waiting[0]
   const sourceIds = Object.keys(state.sources)
   if (current || !next || state.isHeld || sourceIds.length === 0 || nowMs < state.freeAtMs) return { state, commands }
-  const fresh = sourceIds.filter((id) => !state.sources[id]?.shownPlayIds.includes(next.playId))
-  const progressBySource = Object.fromEntries(sourceIds.map((id) => [id, fresh.includes(id) ? ('preparing' as const) : ('done' as const)]))
+  const progressBySource: Record<string, SourceProgress> = {}
+  for (const id of sourceIds) progressBySource[id] = state.sources[id]?.shownPlayIds.includes(next.playId) ? 'done' : 'preparing'
+  const fresh = sourceIds.filter((id) => progressBySource[id] === 'preparing')
   commands.push({ type: 'recordPreparing', playId: next.playId })
   if (fresh.length > 0) commands.push({ type: 'prepare', playId: next.playId, sourceIds: fresh })
   const prepared: Current = { phase: 'preparing', ticket: next, sinceMs: nowMs, progress: progressBySource }
@@ -172,7 +169,7 @@ function advancePreparing(
   policy: QueuePolicy,
 ): StepResult {
   const { playId } = current.ticket
-  const isEverySettled = !someProgress(current.progress, 'preparing')
+  const isEverySettled = !Object.values(current.progress).includes('preparing')
   const waitedMs = nowMs - current.sinceMs
   // Looked at once for every source that becomes ready: with hundreds of them, nothing is gathered before it is needed.
   if (!isEverySettled && waitedMs < policy.prepareMaxMs) return { state, commands }
@@ -196,20 +193,15 @@ function advancePreparing(
 /** Over when every source that took part is done, or when its time and the grace have passed. */
 function isOver(current: Extract<Current, { phase: 'playing' }>, nowMs: number): boolean {
   if (nowMs >= current.startedAtMs + current.ticket.lengthMs + doneGraceMs) return true
-  return !someProgress(current.progress, 'started') && !someProgress(current.progress, 'ready') && !someProgress(current.progress, 'preparing') && someProgress(current.progress, 'done')
-}
-
-/** Whether any source is that far. Stops at the first. */
-function someProgress(progress: Readonly<Record<string, SourceProgress>>, wanted: SourceProgress): boolean {
-  for (const id in progress) if (progress[id] === wanted) return true
-  return false
+  const progresses = Object.values(current.progress)
+  return progresses.length > 0 && progresses.every((each) => each === 'done')
 }
 
 function leftMs(current: Exclude<Current, { phase: 'preparing' }>, nowMs: number): number {
   return current.startedAtMs + current.ticket.lengthMs - nowMs
 }
 
-function withProgress<C extends Exclude<Current, { phase: 'unconfirmed' }>>(current: C, sourceId: string, reached: 'preparing' | 'ready' | 'started' | 'done'): C {
+function withProgress<C extends Exclude<Current, { phase: 'unconfirmed' }>>(current: C, sourceId: string, reached: SourceProgress): C {
   return { ...current, progress: { ...current.progress, [sourceId]: reached } }
 }
 

@@ -21,8 +21,8 @@ export interface RuntimeDependencies {
 
 /**
  * Runs one box's queue: feeds inputs to the pure step, carries out its commands, wakes it in time. Records are written in
- * the background, in order, as many at once as have gathered meanwhile. A record lost in a crash costs nothing: the play is prepared again, and a source that has shown
- * it says so.
+ * the background, in order, as many at once as have gathered meanwhile. A record lost in a crash costs nothing: the play is
+ * prepared again, and a source that has shown it says so.
  */
 export class BoxRuntime {
   private timer: ReturnType<typeof setTimeout> | undefined
