@@ -1,3 +1,4 @@
+import { readAnchor } from '../composition/anchor.ts'
 import type { Clip, Edge } from '../composition/clip.ts'
 import { isVisiblePart } from '../parts/part.ts'
 import type { Edit } from './change.ts'
@@ -23,7 +24,7 @@ export function removePart(address: VariationAddress, partId: string): Edit {
 }
 
 function loosen(clip: Clip, partId: string): void {
-  const hangsOn = (edge: Edge) => edge.at.startsWith(`${partId}.`)
+  const hangsOn = (edge: Edge) => readAnchor(edge.at).id === partId
   if (hangsOn(clip.start)) clip.start = { at: 'score.start', offsetMs: Math.max(0, clip.start.offsetMs) }
   if (clip.end.length === 'until' && hangsOn(clip.end.edge)) clip.end = { length: 'until', edge: { at: 'score.end', offsetMs: 0 } }
 }

@@ -1,3 +1,4 @@
+import { readAnchor, type AnchorPoint } from '../composition/anchor.ts'
 import type { Composition } from '../composition/schema.ts'
 import type { Part } from '../parts/part.ts'
 import { isVisiblePart } from '../parts/part.ts'
@@ -31,7 +32,7 @@ export function scoreRows(composition: Composition, clips: Readonly<Record<strin
   return ordered.flatMap((part) => {
     const times = clips[part.id]
     if (!times) return []
-    const [anchorId = '', point = 'start'] = part.clip.start.at.split('.')
+    const { id: anchorId, point } = readAnchor(part.clip.start.at)
     const anchor = clips[anchorId]
     const row = rowOf.get(anchorId)
     const tie = anchor && row !== undefined ? { row, atMs: anchorMs(anchor, point) } : null
@@ -39,7 +40,7 @@ export function scoreRows(composition: Composition, clips: Readonly<Record<strin
   })
 }
 
-function anchorMs(clip: SolvedClip, point: string): number {
+function anchorMs(clip: SolvedClip, point: AnchorPoint): number {
   if (point === 'entered') return clip.startMs + clip.entranceMs
   if (point === 'leaving') return clip.endMs - clip.exitMs
   return point === 'end' ? clip.endMs : clip.startMs

@@ -1,3 +1,4 @@
+import { readAnchor, type AnchorPoint } from '../composition/anchor.ts'
 import type { Clip, Edge, LengthRule } from '../composition/clip.ts'
 import { err, ok, type Result } from '../result.ts'
 
@@ -33,8 +34,6 @@ export type SolveError =
   | { type: 'missingPart'; partId: string; wanted: string }
   | { type: 'noNaturalLength'; partId: string }
 
-type Point = 'start' | 'entered' | 'leaving' | 'end'
-
 /**
  * Solves the anchors of a score. Edges are nodes of a directed graph; a node hangs on at most two others (an end on its
  * own start and, for *until*, on its anchor), so memoised depth-first walks settle all: linear in the number of parts, and
@@ -57,7 +56,7 @@ export function solveScore(clips: readonly ClipToSolve[], rule: LengthRule): Res
   const hanging = clipsHangingOnScoreEnd(clips, byId)
   let lengthMs = rule.rule === 'fixed' ? rule.ms : 0
   const times = new Map<string, number>()
-  const timeOf = (clip: ClipToSolve, point: Point): number => {
+  const timeOf = (clip: ClipToSolve, point: AnchorPoint): number => {
     const key = `${clip.id}.${point}`
     const known = times.get(key)
     if (known !== undefined) return known
@@ -66,13 +65,13 @@ export function solveScore(clips: readonly ClipToSolve[], rule: LengthRule): Res
     return value
   }
   const anchorTime = (edge: Edge): number => {
-    const [id = '', point = 'start'] = edge.at.split('.')
+    const { id, point } = readAnchor(edge.at)
     if (id === 'score') return (point === 'end' ? lengthMs : 0) + edge.offsetMs
     const clip = byId.get(id)
     if (!clip) throw new Error(`solveScore: ${edge.at} was checked to exist`)
-    return timeOf(clip, point as Point) + edge.offsetMs
+    return timeOf(clip, point) + edge.offsetMs
   }
-  const computeTime = (clip: ClipToSolve, point: Point): number => {
+  const computeTime = (clip: ClipToSolve, point: AnchorPoint): number => {
     if (point === 'start') return Math.max(0, anchorTime(clip.clip.start))
     if (point === 'entered') return timeOf(clip, 'start') + ownPhases(clip).entranceMs
     if (point === 'leaving') return timeOf(clip, 'end') - ownPhases(clip).exitMs
@@ -121,7 +120,7 @@ function ownPhases(clip: ClipToSolve): { entranceMs: number; exitMs: number } {
 function findFault(clip: ClipToSolve, byId: ReadonlyMap<string, ClipToSolve>): SolveError | null {
   const edges = clip.clip.end.length === 'until' ? [clip.clip.start, clip.clip.end.edge] : [clip.clip.start]
   for (const edge of edges) {
-    const wanted = edge.at.split('.')[0] ?? ''
+    const wanted = readAnchor(edge.at).id
     if (wanted !== 'score' && !byId.has(wanted)) return { type: 'missingPart', partId: clip.id, wanted }
   }
   if (clip.clip.end.length === 'natural' && clip.naturalMs === null) return { type: 'noNaturalLength', partId: clip.id }
@@ -129,7 +128,7 @@ function findFault(clip: ClipToSolve, byId: ReadonlyMap<string, ClipToSolve>): S
 }
 
 /** The anchors that a point of a clip hangs on: its own start is among them for every end. */
-function dependencies(clip: ClipToSolve, point: Point): string[] {
+function dependencies(clip: ClipToSolve, point: AnchorPoint): string[] {
   if (point === 'start') return [clip.clip.start.at]
   if (point === 'entered') return [`${clip.id}.start`]
   if (point === 'leaving') return [`${clip.id}.end`]
@@ -142,12 +141,12 @@ function findCycle(clips: readonly ClipToSolve[], byId: ReadonlyMap<string, Clip
   const walk = (node: string): string[] | null => {
     if (node.startsWith('score.') || settled.has(node)) return null
     const at = path.indexOf(node)
-    if (at >= 0) return [...new Set(path.slice(at).map((each) => each.split('.')[0] ?? ''))]
-    const [id = '', point = 'start'] = node.split('.')
+    if (at >= 0) return [...new Set(path.slice(at).map((each) => readAnchor(each).id))]
+    const { id, point } = readAnchor(node)
     const clip = byId.get(id)
     if (!clip) return null
     path.push(node)
-    for (const next of dependencies(clip, point as Point)) {
+    for (const next of dependencies(clip, point)) {
       const found = walk(next)
       if (found) return found
     }
@@ -169,9 +168,9 @@ function clipsHangingOnScoreEnd(clips: readonly ClipToSolve[], byId: ReadonlyMap
     if (node === 'score.end') return true
     const answer = known.get(node)
     if (answer !== undefined) return answer
-    const [id = '', point = 'start'] = node.split('.')
+    const { id, point } = readAnchor(node)
     const clip = byId.get(id)
-    const computed = clip !== undefined && dependencies(clip, point as Point).some(hangs)
+    const computed = clip !== undefined && dependencies(clip, point).some(hangs)
     known.set(node, computed)
     return computed
   }

@@ -1,3 +1,4 @@
+import { readAnchor } from '../../../core/composition/anchor.ts'
 import type { Part } from '../../../core/parts/part.ts'
 import type { Choice } from '../fields/ChoiceField.vue'
 
@@ -21,7 +22,7 @@ function waitingFor(partId: string, parts: readonly Part[]): Set<string> {
     grew = false
     for (const { id, clip } of parts) {
       const anchors = clip.end.length === 'until' ? [clip.start.at, clip.end.edge.at] : [clip.start.at]
-      if (!waiting.has(id) && anchors.some((anchor) => waiting.has(anchor.split('.')[0] ?? ''))) {
+      if (!waiting.has(id) && anchors.some((anchor) => waiting.has(readAnchor(anchor).id))) {
         waiting.add(id)
         grew = true
       }
