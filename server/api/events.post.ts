@@ -26,7 +26,7 @@ export default defineEventHandler(async (event) => {
   const incoming = list.map((each, index) => toIncoming(each, isBatch ? `${index}.` : ''))
   const { ingest } = await useServices()
   setResponseStatus(event, 202)
-  return ingest.accept(key.channelId, incoming, 0)
+  return ingest.accept(key.channelId, incoming)
 })
 
 function toIncoming(raw: unknown, path: string): IncomingEvent {

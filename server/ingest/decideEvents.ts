@@ -1,3 +1,4 @@
+import type { BoxDocument, Variation } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { decide } from '../../core/decisions/decide.ts'
@@ -68,18 +69,26 @@ function decideForBox(event: KeptEvent, box: BoxOnAir, onAir: ChannelOnAir, nowM
     decided.rows.decisions.push({ eventId: event.id, boxId: box.boxId, outcome: 'nothing', variationName: null, playId: null, reason })
   }
   if (decision.outcome === 'nothing' || !box.version || !variation) return nothing(decision.reason)
-  const { canvas, look } = box.version.document
-  const score = resolveScore(variation.composition, { canvas, look, event: canonicalOf(event), locale: onAir.locale, media: onAir.media })
+  const score = scoreFor(event, box.version.document, variation, onAir)
   if (!score.ok) return nothing(`The score of “${variation.name}” cannot be played: its anchors do not resolve (${score.error.type}).`)
   const { alertId, variationId, variationName, reason } = decision
   const { boxId } = box
   const { lengthMs } = score.value
   const playId = newId('play', nowMs)
-  const untouched = { state: 'waiting' as const, reason: '', shownCount: 0, enqueuedAt: new Date(nowMs), startedAt: null, endedAt: null }
-  const play: PlayRow = { id: playId, boxId, eventId: event.id, versionId: box.version.id, alertId, variationId, variationName, lengthMs, isTest: event.isTest, ...untouched }
+  const play: PlayRow = { id: playId, boxId, eventId: event.id, versionId: box.version.id, alertId, variationId, variationName, lengthMs, isTest: event.isTest, ...untouchedPlay(nowMs) }
   decided.rows.decisions.push({ eventId: event.id, boxId, outcome: 'plays', variationName, playId, reason })
   decided.rows.plays.push(play)
   decided.plays.push({ boxId, ticket: { playId, enqueuedAtMs: nowMs, lengthMs }, show: showOf(play, score.value) })
+}
+
+/** A variation settled for a kept event, as it stands in this version of its box. */
+export function scoreFor(event: KeptEvent, { canvas, look }: BoxDocument, variation: Variation, { locale, media }: ChannelOnAir) {
+  return resolveScore(variation.composition, { canvas, look, event: canonicalOf(event), locale, media })
+}
+
+/** What a play has that nobody has prepared yet. */
+export function untouchedPlay(nowMs: number) {
+  return { state: 'waiting' as const, reason: '', shownCount: 0, enqueuedAt: new Date(nowMs), startedAt: null, endedAt: null }
 }
 
 export function showOf(play: Pick<PlayRow, 'id' | 'eventId' | 'variationName'>, score: ResolvedScore): PlayToShow {

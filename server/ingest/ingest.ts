@@ -12,7 +12,7 @@ import type { BoxQueues } from '../queue/boxQueues.ts'
 import { newId } from '../system/ids.ts'
 import type { Metrics } from '../system/metrics.ts'
 import type { GroupCommit } from './groupCommit.ts'
-import { decideEvents, type Decided, type DecideRequest, type IncomingEvent } from './decideEvents.ts'
+import { decideEvents, untouchedPlay, type Decided, type DecideRequest, type IncomingEvent } from './decideEvents.ts'
 import type { KeptEvents } from './keepDecided.ts'
 
 export interface IngestDependencies {
@@ -34,10 +34,8 @@ export class Ingest {
   constructor(private readonly deps: IngestDependencies) {}
 
   /** Keeps events of a channel and queues what they earn. Resolves after the commit. */
-  async accept(channelId: string, incoming: readonly IncomingEvent[], rejected: number): Promise<DeliveryAnswer> {
-    const kept = await this.keep({ channelId, incoming, onlyBoxId: null, feed: null })
-    this.count(kept, rejected)
-    return { accepted: kept.acceptedIds.length, repeated: kept.repeatedCount, rejected }
+  async accept(channelId: string, incoming: readonly IncomingEvent[]): Promise<DeliveryAnswer> {
+    return this.answer(await this.keep({ channelId, incoming, onlyBoxId: null, feed: null }), 0)
   }
 
   /** Keeps what a feed's delivery was translated to, the feed's tally and, where something was not understood, the raw body. */
@@ -46,10 +44,9 @@ export class Ingest {
     if (rejected.length > 0) await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, rejected.join('\n')))
     const incoming = events.map((event) => ({ ...event, isTest: false }))
     const kept = await this.keep({ channelId: feed.channelId, incoming, onlyBoxId: null, feed: { id: feed.id, rejected: rejected.length } })
-    this.count(kept, rejected.length)
     this.heard.set(feed.id, { raw: raw.slice(0, heardMax), understood: JSON.stringify(events.map(({ source: _source, ...event }) => event), null, 2).slice(0, heardMax) })
     this.deps.onChange(feed.channelId)
-    return { accepted: kept.acceptedIds.length, repeated: kept.repeatedCount, rejected: rejected.length }
+    return this.answer(kept, rejected.length)
   }
 
   /** The newest delivery of a feed, as sent and as understood, since the server started. */
@@ -60,8 +57,7 @@ export class Ingest {
   /** Keeps a signed delivery of which nothing was understood, for inspection. */
   async keepNotUnderstood(feed: KnownFeed, webhookId: string, raw: string, note: string): Promise<void> {
     await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, note))
-    await this.keep({ channelId: feed.channelId, incoming: [], onlyBoxId: null, feed: { id: feed.id, rejected: 1 } })
-    this.deps.metrics.events.inc({ outcome: 'rejected' })
+    this.answer(await this.keep({ channelId: feed.channelId, incoming: [], onlyBoxId: null, feed: { id: feed.id, rejected: 1 } }), 1)
     this.deps.onChange(feed.channelId)
   }
 
@@ -79,8 +75,7 @@ export class Ingest {
     const nowMs = Date.now()
     const playId = newId('play', nowMs)
     const { event: _event, ...row } = play
-    const again = { ...row, id: playId, state: 'waiting' as const, reason: '', shownCount: 0, enqueuedAt: new Date(nowMs), startedAt: null, endedAt: null }
-    await insertPlays(this.deps.db, [again])
+    await insertPlays(this.deps.db, [{ ...row, id: playId, ...untouchedPlay(nowMs) }])
     this.deps.queues.of(play.boxId).input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs } })
     return playId
   }
@@ -95,11 +90,11 @@ export class Ingest {
     return kept
   }
 
-  private count(kept: KeptEvents, rejected: number): void {
-    const { events } = this.deps.metrics
-    events.inc({ outcome: 'accepted' }, kept.acceptedIds.length)
-    events.inc({ outcome: 'repeated' }, kept.repeatedCount)
-    events.inc({ outcome: 'rejected' }, rejected)
+  /** Counts what became of a piece of input, and says it to its sender. */
+  private answer({ acceptedIds, repeatedCount }: KeptEvents, rejected: number): DeliveryAnswer {
+    const answer = { accepted: acceptedIds.length, repeated: repeatedCount, rejected }
+    for (const [outcome, count] of Object.entries(answer)) this.deps.metrics.events.inc({ outcome }, count)
+    return answer
   }
 }
 

@@ -1,14 +1,13 @@
 import type { Logger } from 'pino'
 import { defaultPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
-import { resolveScore } from '../../core/score/resolve.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { DeskView } from '../../contract/views.ts'
 import type { OnAirCache } from '../boxes/onAir.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listAllBoxes, type BoxRow } from '../db/queries/boxes.ts'
 import { findPlay, listEndedPlays, listOpenPlays, listPlays } from '../db/queries/plays.ts'
-import { canonicalOf, showOf, type EarnedPlay } from '../ingest/decideEvents.ts'
+import { scoreFor, showOf, type EarnedPlay } from '../ingest/decideEvents.ts'
 import type { SourceRooms } from '../realtime/sourceRooms.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 import { playView } from './playViews.ts'
@@ -128,9 +127,7 @@ export class BoxQueues {
     const version = play ? await findVersion(this.deps.db, play.versionId) : null
     const variation = version?.document.alerts.find((alert) => alert.id === play?.alertId)?.variations.find((each) => each.id === play?.variationId)
     if (!play || !version || !variation) throw new Error(`The version that play ${playId} was decided with is gone`)
-    const { locale, media } = await this.deps.onAir.read(play.event.channelId)
-    const { canvas, look } = version.document
-    const score = resolveScore(variation.composition, { canvas, look, event: canonicalOf(play.event), locale, media })
+    const score = scoreFor(play.event, version.document, variation, await this.deps.onAir.read(play.event.channelId))
     if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
     const show = showOf(play, score.value)
     this.remember(show)
