@@ -88,8 +88,6 @@ export interface DeskView {
   current: PlayView | null
   log: PlayView[]
   sources: SourceView[]
-  /** Since when no source is connected; null while one is. */
-  absentSinceMs: number | null
 }
 
 export interface FeedView {
@@ -111,7 +109,7 @@ export interface FeedView {
 /** The state under each station's name on the ridge line. */
 export interface RidgeView {
   feeds: { linked: number; lastDeliveryAtMs: number | null }
-  boxes: { count: number; differing: number; neverOnAir: number }
+  boxes: { differing: number; neverOnAir: number }
   desk: { sources: number; waiting: number; isPlaying: boolean; isHeld: boolean }
 }
 

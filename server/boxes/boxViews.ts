@@ -1,8 +1,8 @@
+import type { QueueState } from '../../core/queue/state.ts'
 import type { BoxSummary, BoxView, RidgeView } from '../../contract/views.ts'
 import type { Database } from '../db/handle.ts'
-import { listBoxes, listOnAir, type BoxRow } from '../db/queries/boxes.ts'
+import { listBoxes, listDraftStates, listOnAir, type BoxRow } from '../db/queries/boxes.ts'
 import { listFeeds } from '../db/queries/feeds.ts'
-import type { BoxQueues } from '../queue/boxQueues.ts'
 
 type OnAirRow = Awaited<ReturnType<typeof listOnAir>>[number]
 
@@ -26,17 +26,15 @@ export async function boxView(db: Database, box: BoxRow): Promise<BoxView> {
   return { ...summary(box, air), revision: box.draftRevision, airDocument: air?.document ?? null }
 }
 
-/** The states under the stations of the ridge line. */
-export async function ridgeView(db: Database, channelId: string, queues: BoxQueues): Promise<RidgeView> {
-  const [summaries, feeds] = [await boxSummaries(db, channelId), await listFeeds(db, channelId)]
-  const states = summaries.map((box) => queues.of(box.id).state)
+/** The states under the stations of the ridge line. Read on every change while somebody looks, so without any document. */
+export async function ridgeView(db: Database, channelId: string, states: readonly QueueState[]): Promise<RidgeView> {
+  const [drafts, feeds] = [await listDraftStates(db, channelId), await listFeeds(db, channelId)]
   const lastDeliveries = feeds.flatMap((feed) => feed.lastDeliveryAt?.getTime() ?? [])
   return {
     feeds: { linked: feeds.length, lastDeliveryAtMs: lastDeliveries.length > 0 ? Math.max(...lastDeliveries) : null },
     boxes: {
-      count: summaries.length,
-      differing: summaries.filter((box) => box.onAir && box.differsFromAir).length,
-      neverOnAir: summaries.filter((box) => !box.onAir).length,
+      differing: drafts.filter((draft) => draft.isOnAir && draft.isDifferent).length,
+      neverOnAir: drafts.filter((draft) => !draft.isOnAir).length,
     },
     desk: {
       sources: states.reduce((sum, state) => sum + Object.keys(state.sources).length, 0),

@@ -103,7 +103,6 @@ export class BoxQueues {
       current,
       log: (await listEndedPlays(this.deps.db, boxId, logListed)).map((play) => playView(play, locale)),
       sources: this.deps.rooms.views(boxId),
-      absentSinceMs: state.absentSinceMs,
     }
   }
 

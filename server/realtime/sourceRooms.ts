@@ -61,6 +61,10 @@ export class SourceRooms {
     return [...(this.rooms.get(boxId)?.values() ?? [])].map((source) => ({ ...source.view }))
   }
 
+  countIn(boxId: string): number {
+    return this.rooms.get(boxId)?.size ?? 0
+  }
+
   count(): number {
     return [...this.rooms.values()].reduce((sum, room) => sum + room.size, 0)
   }

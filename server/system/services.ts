@@ -6,8 +6,6 @@ import type { DatabaseHandle } from '../db/handle.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
 import { openServer } from '../db/openServer.ts'
-import { listBoxes } from '../db/queries/boxes.ts'
-import { readChannel } from '../db/queries/people.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
@@ -75,10 +73,11 @@ export async function startServices({ config, logger, migrations, databaseTempla
   const ingest = new Ingest({ db, onAir, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: (channelId) => stream.changed(channelId) })
 
   async function readLive(channelId: string): Promise<ChannelLive> {
-    const channel = await readChannel(db, channelId)
+    const { boxes, locale } = await onAir.read(channelId)
     const desks = []
-    for (const box of await listBoxes(db, channelId)) desks.push(await queues.desk(box.id, channel?.locale ?? 'en'))
-    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, queues), desks }
+    for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
+    const states = boxes.map(({ boxId }) => queues.of(boxId).state)
+    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, states), desks }
   }
 
   await queues.recover()

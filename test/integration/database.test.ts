@@ -10,7 +10,7 @@ import type { DatabaseHandle } from '../../server/db/handle.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { openEmbedded } from '../../server/db/openEmbedded.ts'
 import { openServer } from '../../server/db/openServer.ts'
-import { addBox, findBox, publishVersion, saveDraft } from '../../server/db/queries/boxes.ts'
+import { addBox, findBox, listDraftStates, publishVersion, saveDraft } from '../../server/db/queries/boxes.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
 import { addFeed, findFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
 import { addChannel, addMember, addPerson, addSession, findPersonByEmail, findSession } from '../../server/db/queries/people.ts'
@@ -100,6 +100,14 @@ describe.each(engines)('$name', ({ isHere, open }) => {
     expect((await publish('version-1')).number).toBe(1)
     expect((await publish('version-2')).number).toBe(2)
     expect(await findBox(db(), 'channel-1', 'box-1')).toMatchObject({ onAirVersionId: 'version-2' })
+  })
+
+  it.runIf(isHere)('says whether a draft differs from air, and whether it ever was there', async () => {
+    expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: false }])
+    await saveDraft(db(), 'box-1', 1, { ...draft, alerts: [] })
+    expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: true }])
+    await saveDraft(db(), 'box-1', 2, draft)
+    expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: false }])
   })
 
   const keep = async (incoming: IncomingEvent[], nowMs = 5000, feed: { id: string; rejected: number } | null = null) => {

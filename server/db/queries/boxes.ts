@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, max } from 'drizzle-orm'
+import { and, asc, count, desc, eq, max, sql } from 'drizzle-orm'
 import type { BoxDocument } from '../../../core/composition/box.ts'
 import type { Database } from '../handle.ts'
 import { box, boxVersion, person } from '../schema.ts'
@@ -81,4 +81,13 @@ export async function listOnAir(db: Database, channelId: string) {
 export async function findBoxByToken(db: Database, sourceToken: string): Promise<BoxRow | null> {
   const [row] = await db.select().from(box).where(eq(box.sourceToken, sourceToken)).limit(1)
   return row ?? null
+}
+
+/** Of each box whether it is on air and whether its draft differs from that: compared where they lie, nothing is fetched. */
+export async function listDraftStates(db: Database, channelId: string): Promise<{ isOnAir: boolean; isDifferent: boolean }[]> {
+  return db
+    .select({ isOnAir: sql<boolean>`${boxVersion.id} is not null`, isDifferent: sql<boolean>`${box.draft} is distinct from ${boxVersion.document}` })
+    .from(box)
+    .leftJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
+    .where(eq(box.channelId, channelId))
 }

@@ -18,7 +18,7 @@ export default defineWebSocketHandler({
     const box = await boxOfToken(token)
     if (!box) return new Response('This source address is not valid.', { status: 401 })
     const { rooms } = await useServices()
-    if (rooms.views(box.id).length >= sourcesPerBoxMax) return new Response('Too many sources.', { status: 503 })
+    if (rooms.countIn(box.id) >= sourcesPerBoxMax) return new Response('Too many sources.', { status: 503 })
     const context = (request as { context?: SourceContext }).context
     if (context) Object.assign(context, { boxId: box.id, token })
     return undefined
