@@ -12,6 +12,8 @@ export interface Stage {
   root: HTMLElement
   /** Puts a score on the stage, nothing of it visible until the first `seek`. */
   mount(prepared: PreparedScore): void
+  /** Whether this very score is on the stage. */
+  holds(prepared: PreparedScore): boolean
   /** Draws the moment `tMs`; returns what was drawn. */
   seek(tMs: number): SceneState
   /** Takes everything off. */
@@ -33,6 +35,7 @@ export function createStage(host: HTMLElement): Stage {
   return {
     root,
     clear,
+    holds: (prepared) => mounted === prepared,
     mount(prepared) {
       clear()
       mounted = prepared

@@ -51,7 +51,8 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
   function draw(atMs: number): void {
     if (!stage || !prepared.value) return
     tMs.value = Math.max(0, Math.round(atMs))
-    stage.mount(prepared.value)
+    // Scrubbing only seeks; the parts are built again when the score is another one, or was taken off after playing.
+    if (!stage.holds(prepared.value)) stage.mount(prepared.value)
     scene.value = stage.seek(tMs.value)
   }
 

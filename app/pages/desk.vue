@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { navigateTo, useHead, useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
-import { tinykeys } from 'tinykeys'
-import { computed, onBeforeUnmount, onMounted } from 'vue'
+import { computed, onMounted } from 'vue'
 import { toast } from 'vue-sonner'
 import type { PlayView } from '../../contract/views.ts'
 import { request, wordsOf } from '../api/request.ts'
@@ -10,6 +9,7 @@ import LogColumn from '../components/desk/LogColumn.vue'
 import OnAirColumn from '../components/desk/OnAirColumn.vue'
 import SourceStrip from '../components/desk/SourceStrip.vue'
 import WaitingColumn from '../components/desk/WaitingColumn.vue'
+import { useKeys } from '../composables/useKeys.ts'
 import { useBoxesStore } from '../stores/boxes.ts'
 import { useLiveStore } from '../stores/live.ts'
 
@@ -38,16 +38,12 @@ const skip = (play: PlayView | null | undefined) => play && act(request('DELETE'
 const replay = (play: PlayView | undefined) => play && act(request('POST', path(`plays/${play.id}/replay`)), `${play.name} plays again.`)
 const replayLast = () => replay(desk.value?.log.find((play) => play.state !== 'expired'))
 
-let unbind = () => {}
-onMounted(() => {
-  void act(boxes.load())
-  const key = (run: () => unknown) => (event: KeyboardEvent) => {
-    if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog], [role=menu]')) return
-    run()
-  }
-  unbind = tinykeys(window, { h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast) })
-})
-onBeforeUnmount(() => unbind())
+onMounted(() => void act(boxes.load()))
+const key = (run: () => unknown) => (event: KeyboardEvent) => {
+  if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog], [role=menu]')) return
+  run()
+}
+useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast) })
 </script>
 
 <template>

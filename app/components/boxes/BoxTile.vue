@@ -3,6 +3,7 @@ import { NuxtLink } from '#components'
 import { computed, ref, toRef } from 'vue'
 import type { BoxSummary } from '../../../contract/views.ts'
 import { useSampleScore } from '../../composables/useSampleScore.ts'
+import { counted } from '../../format/counted.ts'
 import { span } from '../../format/time.ts'
 import { kindLook } from '../../kinds/kindLook.ts'
 import { useLiveStore } from '../../stores/live.ts'
@@ -41,12 +42,12 @@ function next(): void {
     <div class="flex items-start justify-between gap-3 p-4">
       <div class="min-w-0">
         <h2 class="truncate font-display text-lg font-semibold"><NuxtLink :to="`/boxes/${box.id}`" class="rounded-sm hover:underline">{{ box.name }}</NuxtLink></h2>
-        <p class="text-mist">{{ box.document.canvas.widthPx }} × {{ box.document.canvas.heightPx }}, {{ box.document.alerts.length }} {{ box.document.alerts.length === 1 ? 'alert' : 'alerts' }}</p>
+        <p class="text-mist">{{ box.document.canvas.widthPx }} × {{ box.document.canvas.heightPx }}, {{ counted(box.document.alerts.length, 'alert') }}</p>
         <p class="mt-1 text-mist">{{ airState }}</p>
       </div>
       <div class="shrink-0 text-right">
         <p v-if="box.onAir" :class="box.differsFromAir ? 'text-glow' : 'text-fine'">{{ box.differsFromAir ? 'draft differs' : 'same as air' }}</p>
-        <p class="text-mist">{{ sources }} {{ sources === 1 ? 'source' : 'sources' }}</p>
+        <p class="text-mist">{{ counted(sources, 'source') }}</p>
       </div>
     </div>
   </article>

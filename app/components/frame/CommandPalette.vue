@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { navigateTo } from '#imports'
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
-import { tinykeys } from 'tinykeys'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
+import { useKeys } from '../../composables/useKeys.ts'
 import { useScheme } from '../../composables/useScheme.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 
@@ -32,17 +32,13 @@ function run(command: Command | null): void {
   void command?.run()
 }
 
-let unbind = () => {}
-onMounted(() => {
-  unbind = tinykeys(window, {
-    '$mod+k': (event) => {
-      event.preventDefault()
-      if (!boxesStore.boxes) void boxesStore.load()
-      isOpen.value = true
-    },
-  })
+useKeys({
+  '$mod+k': (event) => {
+    event.preventDefault()
+    if (!boxesStore.boxes) void boxesStore.load()
+    isOpen.value = true
+  },
 })
-onBeforeUnmount(() => unbind())
 defineExpose({ open: () => (isOpen.value = true) })
 </script>
 

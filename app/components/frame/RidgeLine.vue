@@ -3,6 +3,7 @@ import { NuxtLink } from '#components'
 import { useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
+import { counted } from '../../format/counted.ts'
 import { span } from '../../format/time.ts'
 import { useLiveStore } from '../../stores/live.ts'
 
@@ -28,7 +29,7 @@ const stations = computed<Station[]>(() => {
   return [
     { to: '/feeds', name: 'Feeds', state: `${feeds.linked} linked, ${last}`, light: feeds.linked > 0 ? 'fine' : 'idle' },
     { to: '/boxes', name: 'Boxes', state: boxState, light: boxes.differing + boxes.neverOnAir > 0 ? 'idle' : 'fine' },
-    { to: '/desk', name: 'Desk', state: `${deskState}, ${desk.sources} ${desk.sources === 1 ? 'source' : 'sources'}`, light: desk.isPlaying ? 'bolt' : desk.sources > 0 ? 'fine' : 'idle' },
+    { to: '/desk', name: 'Desk', state: `${deskState}, ${counted(desk.sources, 'source')}`, light: desk.isPlaying ? 'bolt' : desk.sources > 0 ? 'fine' : 'idle' },
   ]
 })
 const activeIndex = computed(() => stations.value.findIndex((station) => route.path.startsWith(station.to)))

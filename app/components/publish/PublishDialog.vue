@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { toast } from 'vue-sonner'
 import { wordsOf } from '../../api/request.ts'
+import { counted } from '../../format/counted.ts'
 import { kindLook } from '../../kinds/kindLook.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import KindMark from '../frame/KindMark.vue'
@@ -44,7 +45,7 @@ async function put(): Promise<void> {
     <p v-if="refusal" role="alert" class="mt-3 text-brick">{{ refusal }}</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Keep tuning</button>
-      <button type="button" class="button button-bolt" :disabled="isSending || differences.length === 0" @click="put">{{ isSending ? 'Putting on air…' : `Put ${differences.length} ${differences.length === 1 ? 'change' : 'changes'} on air` }}</button>
+      <button type="button" class="button button-bolt" :disabled="isSending || differences.length === 0" @click="put">{{ isSending ? 'Putting on air…' : `Put ${counted(differences.length, 'change')} on air` }}</button>
     </template>
   </PaperDialog>
 </template>

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import { request, wordsOf } from '../../api/request.ts'
+import { counted } from '../../format/counted.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
@@ -40,7 +41,7 @@ async function replace(): Promise<void> {
   const cutOff = sources.value.length
   await ask('POST')
   isReplacing.value = false
-  if (!refusal.value) toast.success(`The old address no longer works.${cutOff > 0 ? ` ${cutOff} connected ${cutOff === 1 ? 'source was' : 'sources were'} cut off: enter the new one there.` : ''}`)
+  if (!refusal.value) toast.success(`The old address no longer works.${cutOff > 0 ? ` ${counted(cutOff, 'connected source')} ${cutOff === 1 ? 'was' : 'were'} cut off: enter the new one there.` : ''}`)
 }
 </script>
 
@@ -60,11 +61,11 @@ async function replace(): Promise<void> {
         <div><dt class="caps text-faded">Frame rate</dt><dd class="font-display text-xl">{{ canvas.framesPerSecond }}</dd></div>
       </dl>
       <p class="text-faded">Set exactly these in the broadcast program, and let it control the page’s sound if you want it in your mix. The page reconnects by itself; it never needs a refresh.</p>
-      <p :class="sources.length > 0 ? 'text-moss' : 'text-faded'">{{ sources.length > 0 ? `${sources.length} ${sources.length === 1 ? 'source is' : 'sources are'} connected now.` : 'No source is connected yet.' }}</p>
+      <p :class="sources.length > 0 ? 'text-moss' : 'text-faded'">{{ sources.length > 0 ? `${counted(sources.length, 'source')} ${sources.length === 1 ? 'is' : 'are'} connected now.` : 'No source is connected yet.' }}</p>
       <div v-if="session.isOwner" class="border-t border-rule pt-3">
         <button v-if="!isReplacing" type="button" class="link text-brick" @click="isReplacing = true">It was seen by somebody? Replace it…</button>
         <div v-else class="space-y-2">
-          <p>The old address stops at once{{ sources.length > 0 ? `, and ${sources.length} connected ${sources.length === 1 ? 'source goes' : 'sources go'} dark until you enter the new one` : '' }}. This cannot be undone.</p>
+          <p>The old address stops at once{{ sources.length > 0 ? `, and ${counted(sources.length, 'connected source')} ${sources.length === 1 ? 'goes' : 'go'} dark until you enter the new one` : '' }}. This cannot be undone.</p>
           <button type="button" class="button border-brick text-brick" @click="replace">Replace the address now</button>
         </div>
       </div>

@@ -3,6 +3,7 @@ import { Play, Square, Volume2, VolumeX } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { TestAnswer } from '../../../contract/views.ts'
 import { request, wordsOf } from '../../api/request.ts'
+import { counted } from '../../format/counted.ts'
 import { seconds, span } from '../../format/time.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useLiveStore } from '../../stores/live.ts'
@@ -43,16 +44,12 @@ const testWords = computed(() => {
   if (!sent.value.playId) return sent.value.reason
   const { playId } = sent.value
   const current = desk.value?.current
-  if (current?.id === playId) return current.shownCount > 0 ? `Showing on ${sources(current.shownCount)} now` : 'Sources are loading it…'
+  if (current?.id === playId) return current.shownCount > 0 ? `Showing on ${counted(current.shownCount, 'source')} now` : 'Sources are loading it…'
   const ended = desk.value?.log.find((play) => play.id === playId)
-  if (ended?.state === 'done') return `Shown by ${sources(ended.shownCount)}`
+  if (ended?.state === 'done') return `Shown by ${counted(ended.shownCount, 'source')}`
   if (ended) return `Not shown: ${ended.reason}`
   return sourceCount.value === 0 ? 'No source is connected: the test waits for one' : 'Waiting for its turn…'
 })
-
-function sources(count: number): string {
-  return `${count} ${count === 1 ? 'source' : 'sources'}`
-}
 
 async function sendTest(): Promise<void> {
   if (!draft.view || !room.alert) return
@@ -84,7 +81,7 @@ const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((di
     </section>
     <section class="border-t border-seam pt-3" aria-label="Test">
       <h2 class="font-semibold">Test on the sources</h2>
-      <p :class="sourceCount > 0 ? 'text-fine' : 'text-mist'">{{ sourceCount > 0 ? `${sources(sourceCount)} connected` : 'no source connected' }}</p>
+      <p :class="sourceCount > 0 ? 'text-fine' : 'text-mist'">{{ sourceCount > 0 ? `${counted(sourceCount, 'source')} connected` : 'no source connected' }}</p>
       <button type="button" class="button mt-2" :disabled="isSending || !draft.view?.onAir" @click="sendTest">Send a test</button>
       <p role="status" class="mt-2 min-h-9" :class="refusal ? 'text-wrong' : 'text-snow'">{{ testWords }}</p>
       <p v-if="!draft.view?.onAir" class="text-mist">Put the box on air first: tests play what is on air.</p>

@@ -1,5 +1,4 @@
-import { tinykeys } from 'tinykeys'
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useKeys } from '../../composables/useKeys.ts'
 
 interface RoomKeys {
   play: () => void
@@ -18,23 +17,19 @@ function isPressing(event: KeyboardEvent): boolean {
 
 /** The keys that hold everywhere in the score room. In a field, undo is the field's own. */
 export function useRoomKeys({ play, undo, redo }: RoomKeys): void {
-  let unbind = () => {}
-  onMounted(() => {
-    const edit = (act: () => void) => (event: KeyboardEvent) => {
-      if (isTyping(event)) return
+  const edit = (act: () => void) => (event: KeyboardEvent) => {
+    if (isTyping(event)) return
+    event.preventDefault()
+    act()
+  }
+  useKeys({
+    Space: (event) => {
+      if (isTyping(event) || isPressing(event)) return
       event.preventDefault()
-      act()
-    }
-    unbind = tinykeys(window, {
-      Space: (event) => {
-        if (isTyping(event) || isPressing(event)) return
-        event.preventDefault()
-        play()
-      },
-      '$mod+z': edit(undo),
-      '$mod+Shift+z': edit(redo),
-      '$mod+y': edit(redo),
-    })
+      play()
+    },
+    '$mod+z': edit(undo),
+    '$mod+Shift+z': edit(redo),
+    '$mod+y': edit(redo),
   })
-  onBeforeUnmount(() => unbind())
 }
