@@ -169,7 +169,7 @@ function advancePreparing(
   policy: QueuePolicy,
 ): StepResult {
   const { playId } = current.ticket
-  const isEverySettled = !Object.values(current.progress).includes('preparing')
+  const isEverySettled = !isAnyPreparing(current.progress)
   const waitedMs = nowMs - current.sinceMs
   // Looked at once for every source that becomes ready: with hundreds of them, nothing is gathered before it is needed.
   if (!isEverySettled && waitedMs < policy.prepareMaxMs) return { state, commands }
@@ -193,8 +193,23 @@ function advancePreparing(
 /** Over when every source that took part is done, or when its time and the grace have passed. */
 function isOver(current: Extract<Current, { phase: 'playing' }>, nowMs: number): boolean {
   if (nowMs >= current.startedAtMs + current.ticket.lengthMs + doneGraceMs) return true
-  const progresses = Object.values(current.progress)
-  return progresses.length > 0 && progresses.every((each) => each === 'done')
+  return areAllDone(current.progress)
+}
+
+// Both are asked on every word of every source, and stop at the first that decides.
+function isAnyPreparing(progress: Readonly<Record<string, SourceProgress>>): boolean {
+  for (const id in progress) if (progress[id] === 'preparing') return true
+  return false
+}
+
+/** With nobody taking part, nobody is done either. */
+function areAllDone(progress: Readonly<Record<string, SourceProgress>>): boolean {
+  let isAnyDone = false
+  for (const id in progress) {
+    if (progress[id] !== 'done') return false
+    isAnyDone = true
+  }
+  return isAnyDone
 }
 
 function leftMs(current: Exclude<Current, { phase: 'preparing' }>, nowMs: number): number {
