@@ -57,7 +57,7 @@ async function measure(count: number, send: () => Promise<unknown>, open: (onSta
       afterAnswer.push(arrival - answeredMs)
     }
     // The queue keeps its gap between two plays.
-    await new Promise((resolve) => setTimeout(resolve, 450))
+    await new Promise((resolve) => setTimeout(resolve, 1200))
   }
   close()
   return { reached, answered, afterAnswer }

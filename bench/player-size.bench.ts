@@ -15,6 +15,6 @@ const application = readdirSync(`${output}_nuxt`).filter((file) => file.endsWith
 report('player-size', [
   { what: 'source page', figures: { gzipped: kb(pageBytes) } },
   { what: 'its script', figures: { gzipped: kb(scriptBytes) } },
-  { what: 'together (aim: under 40 kB)', figures: { gzipped: kb(pageBytes + scriptBytes) } },
+  { what: 'together (aim: under 60 kB)', figures: { gzipped: kb(pageBytes + scriptBytes) } },
   { what: 'beside it: all scripts of the editor', figures: { gzipped: kb(application) } },
 ])

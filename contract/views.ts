@@ -14,6 +14,8 @@ export interface SessionView {
 
 export interface SessionAnswer {
   session: SessionView | null
+  /** Names the machine that asked, as sources name theirs; empty where that cannot be told. */
+  machine: string
   /** No account exists yet: the first one is to be made. */
   needsWelcome: boolean
   /** Only while nobody is signed in on a server that runs the demo. */
@@ -47,6 +49,14 @@ export interface BoxView extends BoxSummary {
   airDocument: BoxDocument | null
 }
 
+/** One version of a box that was put on air. */
+export interface VersionView {
+  id: string
+  number: number
+  publishedAtMs: number
+  byName: string
+}
+
 export interface SourceView {
   id: string
   connectedAtMs: number
@@ -56,6 +66,8 @@ export interface SourceView {
   heightPx: number
   /** Media of the play shown last that it could not load. */
   missing: string[]
+  /** Names the machine that it runs on; empty where that cannot be told. */
+  machine: string
 }
 
 export type PlayState = 'waiting' | 'preparing' | 'playing' | 'done' | 'skipped' | 'expired' | 'failed'
@@ -100,9 +112,9 @@ export interface FeedView {
   repeatedCount: number
   rejectedCount: number
   refusedCount: number
-  /** Deliveries that were signed but not (wholly) understood, newest first. */
   /** What was delivered last since the server started, as sent and as understood. */
   lastHeard: { raw: string; understood: string } | null
+  /** Deliveries that were signed but not (wholly) understood, newest first. */
   notUnderstood: { id: string; receivedAtMs: number; raw: string; note: string }[]
 }
 

@@ -1,12 +1,14 @@
 import type { Alert, BoxDocument } from '../core/composition/box.ts'
 import type { Canvas } from '../core/composition/canvas.ts'
-import type { MotionName } from '../core/composition/motion.ts'
 import { starterAlert } from '../core/composition/starter.ts'
-import { starterBackdrop } from '../core/composition/starterParts.ts'
+import { starterBackdrop, starterMessage, starterParticles } from '../core/composition/starterParts.ts'
+import type { Zone } from '../core/composition/zone.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 import type { CanonicalEvent } from '../core/events/schema.ts'
 import { lanternLook } from '../core/look/lanternLook.ts'
-import { isVisiblePart } from '../core/parts/part.ts'
+import type { LetterMotion } from '../core/motion/letters.ts'
+import type { MotionName } from '../core/motion/schema.ts'
+import type { PresetName } from '../core/parts/particles/presets.ts'
 
 /** Lantern Loaf: a made-up night bakery that broadcasts while it bakes. */
 
@@ -24,18 +26,23 @@ interface AlertPlan {
   entrance?: MotionName
   lengthMs?: number
   hasBackdrop?: boolean
+  hasMessage?: boolean
+  letters?: LetterMotion
+  particles?: PresetName
 }
+
+const letterwise = (motion: LetterMotion['motion'], staggerMs: number, ms: number): LetterMotion => ({ motion, unit: 'letter', order: 'start', staggerMs, ms, strength: 1 })
 
 const plans: readonly AlertPlan[] = [
   { kind: 'follow', headline: '{name}', second: 'joins the night shift', picture: 'lantern', sound: 'oven-bell' },
-  { kind: 'subscription', headline: '{name}', second: 'has a standing order, tier {tier}', picture: 'loaf', sound: 'dough-thump', entrance: 'rise', hasBackdrop: true },
-  { kind: 'resubscription', headline: '{name}', second: 'month {months} of the standing order', picture: 'loaf', sound: 'dough-thump', entrance: 'spring' },
-  { kind: 'giftBatch', headline: 'A tray of {count}', second: 'from {name}', picture: 'tray-of-five', sound: 'tray-slide', entrance: 'fromLeft', hasBackdrop: true },
-  { kind: 'tip', headline: '{name} left {amount}', second: '{message}', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000 },
-  { kind: 'raid', headline: 'A queue at the door', second: '{name} brings {party}', picture: 'queue-at-the-door', sound: 'rush-hour-brass', entrance: 'fromRight', lengthMs: 9000, hasBackdrop: true },
-  { kind: 'applause', headline: '{name} claps', second: '{points} points', picture: 'flour', sound: 'crackle', entrance: 'drop' },
-  { kind: 'redemption', headline: '{reward}', second: 'called by {name}', picture: 'bell', sound: 'oven-bell', entrance: 'drop', lengthMs: 5000 },
-  { kind: 'goalReached', headline: 'Goal reached', second: '{goal}: {amount}', picture: 'oven-on-fire', sound: 'kettle', entrance: 'rise' },
+  { kind: 'subscription', headline: '{name}', second: 'has a standing order, tier {tier}', picture: 'rising-loaf', sound: 'dough-thump', entrance: 'rise', hasBackdrop: true },
+  { kind: 'resubscription', headline: '{name}', second: '{months, plural, =12 {a year of bread} other {month # of the standing order}}', picture: 'loaf', sound: 'dough-thump', entrance: 'spring', letters: letterwise('ripple', 80, 1400) },
+  { kind: 'giftBatch', headline: 'A tray of {count}', second: 'from {name}', picture: 'tray-of-five', sound: 'tray-slide', entrance: 'fromLeft', hasBackdrop: true, particles: 'rosette' },
+  { kind: 'tip', headline: '{name} left {amount}', second: 'for the night bakers', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000, hasMessage: true, particles: 'scatter' },
+  { kind: 'raid', headline: 'A queue at the door', second: '{name} brings {party, plural, one {# guest} other {# guests}}', picture: 'queue-at-the-door', sound: 'rush-hour-brass', entrance: 'fromRight', lengthMs: 9000, hasBackdrop: true },
+  { kind: 'applause', headline: '{name} claps', second: '{points, plural, one {# point} other {# points}}', picture: 'flour', sound: 'crackle', entrance: 'drop', letters: letterwise('bloom', 40, 500) },
+  { kind: 'redemption', headline: '{reward}', second: 'called by {name}', picture: 'swinging-bell', sound: 'oven-bell', entrance: 'drop', lengthMs: 5000 },
+  { kind: 'goalReached', headline: 'Goal reached', second: '{goal}: {amount}', picture: 'flames', sound: 'kettle', entrance: 'rise', lengthMs: 9500, particles: 'embers' },
 ]
 
 function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
@@ -44,15 +51,23 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   const composition = alert.variations[0]?.composition
   if (!composition) return alert
   if (plan.lengthMs) composition.length = { rule: 'fixed', ms: plan.lengthMs }
-  for (const part of composition.parts) if (part.kind === 'picture' && plan.entrance) part.motion.entrance.motion = plan.entrance
+  for (const part of composition.parts) {
+    if (part.kind === 'picture' && plan.entrance) part.motion.entrance.motion = plan.entrance
+    if (part.kind === 'line' && part.id === 'headline') part.letters = plan.letters ?? null
+    if (part.kind === 'line' && canvas.heightPx > canvas.widthPx) part.maxWidthPx = canvas.widthPx * 0.9
+  }
   if (plan.hasBackdrop) composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second'], { at: 'headline.start', offsetMs: -120 }))
-  if (canvas.heightPx > canvas.widthPx) for (const part of composition.parts) if (isVisiblePart(part) && part.kind === 'line') part.maxWidthPx = canvas.widthPx * 0.9
+  if (plan.hasMessage) composition.parts.push(starterMessage(canvas, { at: 'second.entered', offsetMs: 0 }))
+  if (plan.particles) composition.parts.push(starterParticles(canvas, plan.particles, { at: 'picture.entered', offsetMs: 0 }))
   return alert
 }
 
+/** Where the oven camera is in the counter's scene. */
+const ovenCamera: Zone = { id: 'oven-cam', name: 'Oven cam', purpose: 'camera', xPx: 40, yPx: 40, widthPx: 420, heightPx: 300 }
+
 function documentOf(canvas: Canvas, kinds: readonly EventKind[] | null, media: MediaByFile): BoxDocument {
   const alerts = plans.filter((plan) => kinds === null || kinds.includes(plan.kind)).map((plan) => alertOf(plan, canvas, media))
-  return { version: 1, canvas, look: lanternLook, alerts }
+  return { version: 2, canvas, look: lanternLook, zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
 }
 
 export function demoBoxes(media: MediaByFile): { id: string; name: string; document: BoxDocument }[] {

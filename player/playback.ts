@@ -41,7 +41,7 @@ export function playScore(stage: Stage, prepared: PreparedScore, output: SoundOu
     const tMs = fromMs + Math.round(nowMs - startsAtMs)
     if (tMs >= lengthMs) return end()
     if (tMs >= fromMs) {
-      stage.seek(tMs)
+      stage.seek(tMs, { isRunning: true })
       listener.onFrame?.(tMs)
       if (!hasStarted) listener.onStarted?.()
       hasStarted = true

@@ -1,10 +1,14 @@
 import { sceneAt } from '../core/score/sceneAt.ts'
 import type { SceneState } from '../core/score/sceneState.ts'
-import type { ResolvedPart } from '../core/score/resolved.ts'
+import type { ResolvedPart, ResolvedVisiblePart } from '../core/score/resolved.ts'
 import { paintBackdrop } from './painters/backdrop.ts'
-import { paintLine } from './painters/line.ts'
-import type { Painter } from './painters/paint.ts'
+import type { DrawMode, Painter } from './painters/paint.ts'
+import { paintParticles } from './painters/particles.ts'
 import { paintPicture } from './painters/picture.ts'
+import { paintShape } from './painters/shape.ts'
+import { paintText } from './painters/text.ts'
+import { paintTicker } from './painters/ticker.ts'
+import { drawnRule } from './textNodes.ts'
 import type { PreparedScore } from './prepare.ts'
 
 /** A surface of the canvas's size on which prepared scores are drawn, at any moment and in any order. */
@@ -14,8 +18,10 @@ export interface Stage {
   mount(prepared: PreparedScore): void
   /** Whether this very score is on the stage. */
   holds(prepared: PreparedScore): boolean
-  /** Draws the moment `tMs`; returns what was drawn. */
-  seek(tMs: number): SceneState
+  /** Draws the moment `tMs`; returns what was drawn. `isRunning` tells videos that the next moment follows by itself. */
+  seek(tMs: number, mode?: DrawMode): SceneState
+  /** Resolves when what was drawn last can be seen: videos have found their frames. */
+  settled(): Promise<void>
   /** Takes everything off. */
   clear(): void
 }
@@ -25,9 +31,11 @@ export function createStage(host: HTMLElement): Stage {
   Object.assign(root.style, { all: 'initial', display: 'block', position: 'absolute', left: '0', top: '0', overflow: 'hidden', transformOrigin: '0 0' })
   host.append(root)
   let mounted: PreparedScore | null = null
-  let painters = new Map<string, Painter>()
+  const rule = drawnRule()
+  let painters = new Map<string, { key: string; painter: Painter }>()
 
   const clear = () => {
+    for (const { painter } of painters.values()) painter.stop?.()
     mounted = null
     painters = new Map()
     root.replaceChildren()
@@ -37,47 +45,90 @@ export function createStage(host: HTMLElement): Stage {
     clear,
     holds: (prepared) => mounted === prepared,
     mount(prepared) {
-      clear()
       mounted = prepared
       root.style.width = `${prepared.score.canvas.widthPx}px`
       root.style.height = `${prepared.score.canvas.heightPx}px`
+      const before = painters
+      painters = new Map()
+      const elements: Element[] = [rule]
       for (const part of prepared.score.parts) {
-        const painter = painterFor(part, prepared)
+        const key = paintKey(part, prepared)
+        const known = before.get(part.id)
+        // What only moves, fades or waits differently is not built again: an editor mounts on every step of a drag.
+        const kept = known?.key === key ? known : null
+        const painter = kept?.painter ?? painterFor(part, prepared)
         if (!painter) continue
-        painters.set(part.id, painter)
-        root.append(painter.element)
+        if (kept) before.delete(part.id)
+        painters.set(part.id, { key, painter })
+        elements.push(painter.element)
       }
+      for (const { painter } of before.values()) painter.stop?.()
+      const isInPlace = root.children.length === elements.length && elements.every((element, index) => root.children[index] === element)
+      if (!isInPlace) root.replaceChildren(...elements)
     },
-    seek(tMs) {
+    async settled() {
+      await Promise.all([...painters.values()].map(({ painter }) => painter.settled?.()))
+    },
+    seek(tMs, mode = { isRunning: false }) {
       if (!mounted) return { visuals: [], sounds: [] }
       const scene = sceneAt(mounted.score, mounted.layouts, tMs)
       const hidden = new Set(painters.keys())
       for (const state of scene.visuals) {
         hidden.delete(state.partId)
-        const painter = painters.get(state.partId)
+        const painter = painters.get(state.partId)?.painter
         if (!painter) continue
-        painter.draw(state)
+        painter.draw(state, mode)
         if (painter.element.style.display !== 'block') painter.element.style.display = 'block'
       }
       for (const partId of hidden) {
-        const element = painters.get(partId)?.element
-        if (element && element.style.display !== 'none') element.style.display = 'none'
+        const painter = painters.get(partId)?.painter
+        if (!painter || painter.element.style.display === 'none') continue
+        painter.element.style.display = 'none'
+        painter.stop?.()
       }
       return scene
     },
   }
 }
 
+/**
+ * What a painter is built from: everything of a part but what its states carry. Two parts of one key are painted by one painter.
+ * @returns one text for one look
+ */
+function paintKey(part: ResolvedPart, { layouts, pictures, sprites, score }: PreparedScore): string {
+  const { place: _place, opacity: _opacity, rotationDeg: _rotationDeg, keyframes: _keyframes, entrance: _entrance, exit: _exit, startMs: _startMs, endMs: _endMs, ...built } = part as ResolvedVisiblePart
+  const picture = pictures.get(part.id)
+  return JSON.stringify([built, layouts.get(part.id), picture && identityOf(picture), part.kind === 'particles' ? [score.canvas, ...part.sprites.map((sprite) => ('form' in sprite ? '' : sprites.has('mediaId' in sprite ? sprite.mediaId : sprite.emoteUrl)))] : null])
+}
+
+const identities = new WeakMap<object, number>()
+let nextIdentity = 1
+
+/** A number for each loaded file: the same file loaded again after it was missing is another one. */
+function identityOf(loaded: object): number {
+  const known = identities.get(loaded) ?? nextIdentity++
+  identities.set(loaded, known)
+  return known
+}
+
 function painterFor(part: ResolvedPart, prepared: PreparedScore): Painter | null {
+  const { layouts, pictures, sprites, score } = prepared
   switch (part.kind) {
     case 'picture':
-      return paintPicture(part, prepared.pictures.get(part.id))
-    case 'line': {
-      const layout = prepared.layouts.get(part.id)
-      return layout ? paintLine(part, layout) : null
+      return paintPicture(part, pictures.get(part.id)) as Painter
+    case 'line':
+    case 'message':
+    case 'ticker': {
+      const layout = layouts.get(part.id)
+      if (!layout) return null
+      return (part.kind === 'ticker' ? paintTicker(part, layout) : paintText(part, layout)) as Painter
     }
     case 'backdrop':
-      return paintBackdrop(part)
+      return paintBackdrop(part) as Painter
+    case 'shape':
+      return paintShape(part) as Painter
+    case 'particles':
+      return paintParticles(part, score.canvas, sprites) as Painter
     case 'sound':
       return null
   }

@@ -18,5 +18,5 @@ const { stdout } = process
 if (process.argv.includes('--json')) process.stdout.write = () => true
 ensureBuilt()
 process.stdout.write = stdout.write
-const { status } = spawnSync('npx', ['--no-install', 'tsx', fileURLToPath(new URL(`${name}.bench.ts`, folder)), ...process.argv.slice(3)], { cwd: root, stdio: 'inherit' })
+const { status } = spawnSync('npx', ['--no-install', 'tsx', ...(name === 'engine' ? ['--expose-gc'] : []), fileURLToPath(new URL(`${name}.bench.ts`, folder)), ...process.argv.slice(3)], { cwd: root, stdio: 'inherit' })
 process.exit(status ?? 1)

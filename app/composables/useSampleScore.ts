@@ -14,10 +14,11 @@ export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Ale
   const result = computed(() => {
     const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
     if (!document.value || !alert.value || !variation) return null
-    const { canvas, look } = document.value
+    const { canvas, look, zones } = document.value
     return resolveScore(variation.composition, {
       canvas,
       look,
+      zones,
       event: sampleEvent(alert.value.kind, viewer.value),
       locale: session.session?.channel.locale ?? 'en',
       media: media.facts,

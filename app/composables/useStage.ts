@@ -15,13 +15,27 @@ function soundOutput(): SoundOutput {
 }
 
 const emptyScene: SceneState = { visuals: [], sounds: [] }
+/** How much of the sound is heard at each step of the playhead. */
+const scrubMs = 110
+
+/** A stretch of the score that is played again and again. */
+export interface LoopRange {
+  fromMs: number
+  toMs: number
+}
+
+interface StageOptions {
+  isHeard: Ref<boolean>
+  /** Where the playhead stands before anybody moves it; also where it goes when playing ends. */
+  restingMs: (score: ResolvedScore) => number
+  loop?: Ref<LoopRange | null>
+}
 
 /**
  * Mounts the on-air player into `host` and keeps it showing `score`. The stage is never an imitation: what it draws at a
  * moment is what a source draws at that moment.
- * @param restingMs where the playhead stands before anybody moves it; also where it goes when playing ends
  */
-export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<ResolvedScore | null>, options: { isHeard: Ref<boolean>; restingMs: (score: ResolvedScore) => number }) {
+export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<ResolvedScore | null>, options: StageOptions) {
   const tMs = ref(0)
   const isPlaying = ref(false)
   const isLoading = ref(false)
@@ -29,6 +43,7 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
   const prepared = shallowRef<PreparedScore | null>(null)
   let stage: Stage | null = null
   let playback: Playback | null = null
+  let silenceScrub: (() => void) | null = null
   let hasBeenMoved = false
 
   /** Sound is loaded only where it may be heard: a page that nobody has touched yet may not make any. */
@@ -62,17 +77,31 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     draw(Math.min(Math.max(0, atMs), (prepared.value?.score.lengthMs ?? 1) - 1))
   }
 
+  /** Seeks, and lets the moment be heard: a short piece of every sound that sounds there. */
+  function scrub(atMs: number): void {
+    seek(atMs)
+    silenceScrub?.()
+    silenceScrub = null
+    const sounds = prepared.value?.sounds ?? []
+    if (!options.isHeard.value || sounds.length === 0 || soundOutput().state() !== 'on') return
+    const pieces = sounds.map((sound) => ({ ...sound, endMs: Math.min(sound.endMs, tMs.value + scrubMs) }))
+    silenceScrub = soundOutput().schedule(pieces, tMs.value, performance.now() + soundOutput().leadMs())
+  }
+
   function start(fromMs: number): void {
     if (!stage || !prepared.value) return
     playback?.stop()
     stage.mount(prepared.value)
     isPlaying.value = true
     const restMs = options.restingMs(prepared.value.score)
+    const until = options.loop?.value
     playback = playScore(stage, prepared.value, options.isHeard.value ? soundOutput() : null, fromMs, {
       onFrame: (atMs) => {
         tMs.value = atMs
+        if (until && atMs >= until.toMs) start(until.fromMs)
       },
       onEnded: () => {
+        if (options.loop?.value) return start(options.loop.value.fromMs)
         isPlaying.value = false
         playback = null
         hasBeenMoved = false
@@ -81,8 +110,8 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     })
   }
 
-  /** Plays from a moment, from the start if none is given. Sound needs a click or a key first, which this is. */
-  async function play(fromMs = 0): Promise<void> {
+  /** Plays from a moment, from the start (of the loop, where there is one) if none is given. Sound needs a click or a key first, which this is. */
+  async function play(fromMs = options.loop?.value?.fromMs ?? 0): Promise<void> {
     const next = score.value
     if (!next) return
     if (options.isHeard.value) {
@@ -113,7 +142,10 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     { immediate: true, flush: 'post' },
   )
   watch(score, (next) => void load(next))
-  onBeforeUnmount(() => playback?.stop())
+  onBeforeUnmount(() => {
+    playback?.stop()
+    silenceScrub?.()
+  })
 
-  return { tMs, isPlaying, isLoading, scene, prepared, play, stop, seek }
+  return { tMs, isPlaying, isLoading, scene, prepared, play, stop, seek, scrub }
 }

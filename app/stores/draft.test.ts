@@ -10,7 +10,7 @@ import { useDraftStore } from './draft.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 1, canvas, look: lanternLook, alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = { version: 2, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const words = (template: string) => changePart(address, 'headline', 'line', 'words', (part) => void (part.template = template))
 const headlineOf = (document: BoxDocument | null) => document?.alerts[0]?.variations[0]?.composition.parts.find((part) => part.id === 'headline')
 
@@ -56,6 +56,7 @@ describe('the draft', () => {
     vi.useRealTimers()
     vi.unstubAllGlobals()
   })
+  const unsaved = () => (JSON.parse([...kept.values()][0] ?? 'null') as { unsaved: unknown } | null)?.unsaved ?? null
   const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
 
   it('saves by itself, half a second after the last edit, in one go', async () => {
@@ -84,7 +85,7 @@ describe('the draft', () => {
   })
 
   it('changes and sends nothing for an edit that would not be valid, and says why', async () => {
-    draft.edit(setScoreLength(address, 999_999))
+    draft.edit(setScoreLength(address, { rule: 'fixed', ms: 999_999 }))
     await pass(1000)
     expect(draft.refusal).toContain('length')
     expect([draft.document, remote.saves.length]).toEqual([start, 0])
@@ -96,16 +97,17 @@ describe('the draft', () => {
     remote.status = 0
     draft.edit(words('offline'))
     await pass(600)
-    draft.edit(setScoreLength(address, 8000))
+    draft.edit(setScoreLength(address, { rule: 'fixed', ms: 8000 }))
     expect(draft.saveState).not.toBe('saved')
-    expect(kept.size).toBe(1)
+    await pass(600)
+    expect(unsaved()).not.toBeNull()
     await pass(4000)
     expect(draft.saveState).toBe('offline')
     remote.status = 200
     await pass(4000)
     expect(draft.saveState).toBe('saved')
     expect(remote.document).toEqual(draft.document)
-    expect(kept.size).toBe(0)
+    expect(unsaved()).toBeNull()
   })
 
   it('finds again in a new tab what the server never got', async () => {
@@ -121,31 +123,72 @@ describe('the draft', () => {
     expect(headlineOf(remote.document)).toMatchObject({ template: 'closed too early' })
   })
 
-  it('does not put old edits on top of somebody else’s newer ones', async () => {
+  const isOffByThem = () => applyPatches(start, [{ op: 'replace', path: ['alerts', 0, 'isOn'], value: false }])
+
+  it('does not put old edits on top of somebody else’s newer ones, and does not lose them either', async () => {
     remote.status = 0
     draft.edit(words('mine, from yesterday'))
     await pass(600)
     remote.status = 200
     remote.revision = 12
+    remote.document = isOffByThem()
     setActivePinia(createPinia())
     const again = useDraftStore()
     await again.open('box')
-    expect(again.document).toEqual(start)
+    await pass(2000)
+    expect([again.saveState, remote.saves.length]).toEqual(['conflict', 0])
+    expect(again.conflict).toMatchObject({ theirChanges: [{ what: 'switched' }], myChanges: [{ what: 'words' }], clashes: 0 })
   })
 
-  it('stops at a conflict, overwrites nothing, and lets theirs be loaded', async () => {
+  it('stops at a conflict, overwrites nothing, and brings both together when asked', async () => {
     remote.revision = 9
-    remote.document = applyPatches(start, [{ op: 'replace', path: ['alerts', 0, 'isOn'], value: false }])
+    remote.document = isOffByThem()
     draft.edit(words('mine'))
     await pass(600)
     expect(draft.saveState).toBe('conflict')
     draft.edit(words('mine, still'))
     await pass(10_000)
     expect(remote.saves).toHaveLength(0)
-    expect(headlineOf(draft.document)).toMatchObject({ template: 'mine, still' })
-    await draft.loadTheirs()
+    draft.settle('both')
+    await pass(600)
+    expect(headlineOf(remote.document)).toMatchObject({ template: 'mine, still' })
+    expect(remote.document.alerts[0]?.isOn).toBe(false)
+    expect([draft.saveState, draft.conflict, unsaved()]).toEqual(['saved', null, null])
+  })
+
+  it('takes theirs when asked, and undo brings mine back', async () => {
+    remote.revision = 9
+    remote.document = isOffByThem()
+    draft.edit(words('mine'))
+    await pass(600)
+    draft.settle('theirs')
     expect([draft.saveState, draft.document?.alerts[0]?.isOn]).toEqual(['saved', false])
-    expect(kept.size).toBe(0)
+    draft.undo()
+    expect(headlineOf(draft.document)).toMatchObject({ template: 'mine' })
+    await pass(600)
+    expect(draft.saveState).toBe('saved')
+  })
+
+  it('can undo after the page was loaded again', async () => {
+    draft.edit(words('before the reload'))
+    await pass(600)
+    setActivePinia(createPinia())
+    const again = useDraftStore()
+    await again.open('box')
+    expect(again.undoLabel).toBe('words')
+    again.undo()
+    await pass(600)
+    expect(remote.document).toEqual(start)
+  })
+
+  it('forgets what could be undone when somebody else has saved since', async () => {
+    draft.edit(words('then somebody else came'))
+    await pass(600)
+    remote.revision += 1
+    setActivePinia(createPinia())
+    const again = useDraftStore()
+    await again.open('box')
+    expect(again.undoLabel).toBeNull()
   })
 
   it('does not try again and again what the server refuses', async () => {
@@ -155,9 +198,11 @@ describe('the draft', () => {
     expect([draft.saveState, draft.refusal]).toEqual(['refused', 'refused with 422'])
   })
 
-  it('lists what differs from air', () => {
+  it('lists what differs from air, once edits pause', async () => {
+    await pass(200)
     expect(draft.differences).toEqual([])
     draft.edit(words('new words'))
+    await pass(200)
     expect(draft.differences).toMatchObject([{ subject: 'Headline', what: 'words', after: '“new words”' }])
   })
 })

@@ -1,26 +1,44 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
+import { withGroups } from '../../core/edit/groupParts.ts'
 import type { SampleName } from '../../core/events/sampleEvent.ts'
 import { useDraftStore } from './draft.ts'
 
-/** What is being looked at in the score room: which alert, which case, which part, shown with whose name. */
+/** What is being looked at in the score room: which alert, which case, which parts, shown with whose name. */
 export const useScoreRoomStore = defineStore('scoreRoom', () => {
   const draft = useDraftStore()
   const alertId = ref<string | null>(null)
   const variationId = ref<string | null>(null)
-  const partId = ref<string | null>(null)
+  /** In the order in which they were selected; the last is the one that the inspector shows. */
+  const partIds = ref<string[]>([])
   const viewer = ref<SampleName>('everyday')
 
   const alert = computed(() => draft.document?.alerts.find((each) => each.id === alertId.value) ?? draft.document?.alerts[0] ?? null)
   const variation = computed(() => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null)
-  const part = computed(() => variation.value?.composition.parts.find((each) => each.id === partId.value) ?? null)
+  const composition = computed(() => variation.value?.composition ?? null)
+  const parts = computed(() => composition.value?.parts ?? [])
+  const part = computed(() => parts.value.find((each) => each.id === partIds.value.at(-1)) ?? null)
+  const selected = computed(() => parts.value.filter((each) => partIds.value.includes(each.id)))
   const address = computed(() => (alert.value && variation.value ? { alertId: alert.value.id, variationId: variation.value.id } : null))
+
+  /** Selects a part with its group; `adds` keeps what is selected, and takes the part out again where it was in. */
+  function select(partId: string | null, adds = false): void {
+    if (partId === null) {
+      if (!adds) partIds.value = []
+      return
+    }
+    const group = composition.value ? withGroups(composition.value, [partId]) : [partId]
+    const others = group.filter((id) => id !== partId)
+    if (!adds) partIds.value = [...others, partId]
+    else if (partIds.value.includes(partId)) partIds.value = partIds.value.filter((id) => !group.includes(id))
+    else partIds.value = [...partIds.value, ...others, partId]
+  }
 
   // Another alert has other parts; a part of the same name is what the person most likely wants to go on with.
   watch(alertId, () => {
     variationId.value = null
-    if (!part.value) partId.value = null
+    partIds.value = partIds.value.filter((id) => parts.value.some((each) => each.id === id))
   })
 
-  return { alertId, variationId, partId, viewer, alert, variation, part, address }
+  return { alertId, variationId, partIds, viewer, alert, variation, composition, parts, part, selected, address, select, partId: computed(() => part.value?.id ?? null) }
 })

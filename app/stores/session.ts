@@ -7,6 +7,7 @@ import { request } from '../api/request.ts'
 /** Who is signed in. */
 export const useSessionStore = defineStore('session', () => {
   const session = ref<SessionView | null>(null)
+  const machine = ref('')
   const needsWelcome = ref(false)
   const demoAccounts = ref<SessionAnswer['demoAccounts']>([])
   let isLoaded = false
@@ -14,6 +15,7 @@ export const useSessionStore = defineStore('session', () => {
   async function load(): Promise<void> {
     const answer = await request<SessionAnswer>('GET', '/api/session')
     session.value = answer.session
+    machine.value = answer.machine
     needsWelcome.value = answer.needsWelcome
     demoAccounts.value = answer.demoAccounts
     isLoaded = true
@@ -21,6 +23,8 @@ export const useSessionStore = defineStore('session', () => {
 
   return {
     session,
+    /** Names this machine as sources name theirs; empty where that cannot be told. */
+    machine,
     needsWelcome,
     demoAccounts,
     canEdit: computed(() => session.value?.role === 'owner' || session.value?.role === 'editor'),

@@ -6,6 +6,7 @@ import { starterAlert, starterComposition } from './starter.ts'
 import { eventKinds } from '../events/kinds.ts'
 import { sampleEvent } from '../events/sampleEvent.ts'
 import { variablesOfKind } from '../events/variables.ts'
+import { variablesIn } from '../remarks/content.ts'
 import { resolveScore } from '../score/resolve.ts'
 import { parseTemplate } from '../text/template.ts'
 
@@ -21,7 +22,7 @@ describe('composition', () => {
     ['an anchor that is no anchor', { ...good, parts: [{ ...good.parts[0], clip: { ...good.parts[0]?.clip, start: { at: 'somewhere', offsetMs: 0 } } }] }, 'parts.0.clip.start.at'],
     ['ten thousand parts', { ...good, parts: Array.from({ length: 10_000 }, (_, index) => ({ ...good.parts[0], id: `p${index}` })) }, 'parts'],
     ['an hour', { ...good, length: { rule: 'fixed', ms: 3_600_000 } }, 'length.ms'],
-    ['a later version', { ...good, version: 2 }, 'version'],
+    ['a later version', { ...good, version: 3 }, 'version'],
   ])('refuses %s, with the path', (_what, value, path) => {
     const checked = composition.safeParse(value)
     expect(checked.error?.issues.map((issue) => issue.path.join('.'))).toContain(path)
@@ -29,7 +30,7 @@ describe('composition', () => {
 
   it('refuses two alerts for one kind of event', () => {
     const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
-    const box = { version: 1, canvas, look: lanternLook, alerts: [alert, { ...alert, id: 'other' }] }
+    const box = { version: 2, canvas, look: lanternLook, zones: [], alerts: [alert, { ...alert, id: 'other' }] }
     expect(boxDocument.safeParse(box).error?.issues[0]?.path).toEqual(['alerts', 1, 'kind'])
   })
 })
@@ -39,7 +40,7 @@ describe.each(eventKinds)('the alert that %s starts with', (kind) => {
 
   it('is valid and plays', () => {
     const [variation] = alert.variations
-    const score = variation && resolveScore(variation.composition, { canvas, look: lanternLook, event: sampleEvent(kind), locale: 'en-IE', media: {} })
+    const score = variation && resolveScore(variation.composition, { canvas, look: lanternLook, zones: [], event: sampleEvent(kind), locale: 'en-IE', media: {} })
     expect(score?.ok).toBe(true)
     if (score?.ok) for (const part of score.value.parts) if (part.kind === 'line') expect(part.pieces.length).toBeGreaterThan(0)
   })
@@ -48,7 +49,7 @@ describe.each(eventKinds)('the alert that %s starts with', (kind) => {
     const declared = variablesOfKind[kind].map((variable) => variable.name)
     for (const part of alert.variations[0]?.composition.parts ?? []) {
       if (part.kind !== 'line') continue
-      for (const node of parseTemplate(part.template).nodes) if (node.type === 'variable') expect(declared).toContain(node.name)
+      for (const name of variablesIn(parseTemplate(part.template).nodes)) expect(declared).toContain(name)
     }
   })
 })

@@ -36,8 +36,9 @@ export interface StarterMedia {
 /** Words, picture and sound arranged so that nothing overlaps: the text enters when the picture has entered. */
 export function starterComposition(canvas: Canvas, words: { headline: string; second: string }, media: StarterMedia): Composition {
   return {
-    version: 1,
+    version: 2,
     length: { rule: 'fixed', ms: 7000 },
+    silenced: [],
     parts: [
       starterPicture(canvas, media.pictureId),
       starterLine(canvas, 'headline', words.headline, { at: 'picture.entered', offsetMs: 0 }),

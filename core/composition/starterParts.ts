@@ -2,10 +2,17 @@ import type { Backdrop } from '../parts/backdrop/schema.ts'
 import type { Line } from '../parts/line/schema.ts'
 import type { Picture } from '../parts/picture/schema.ts'
 import type { Sound } from '../parts/sound/schema.ts'
+import type { Message } from '../parts/message/schema.ts'
+import { particlePresets, type PresetName } from '../parts/particles/presets.ts'
+import type { Particles } from '../parts/particles/schema.ts'
+import type { Shape } from '../parts/shape/schema.ts'
+import type { Ticker } from '../parts/ticker/schema.ts'
+import type { TextStyle } from '../text/style.ts'
 import type { Canvas } from './canvas.ts'
 import type { Edge } from './clip.ts'
+import { untilTheEnd } from './untilTheEnd.ts'
+import { plainVisible } from './visiblePart.ts'
 
-const untilTheEnd = { length: 'until' as const, edge: { at: 'score.end', offsetMs: 0 } }
 const fromTheStart: Edge = { at: 'score.start', offsetMs: 0 }
 
 /** Text is sized for a canvas 1080 on its shorter side. */
@@ -13,6 +20,7 @@ function reach(canvas: Canvas): number {
   return Math.min(canvas.widthPx, canvas.heightPx) / 1080
 }
 
+const fadeOut = { motion: 'fade' as const, ms: 300, easing: null }
 const pictureSidePx = 460
 /** Where the picture's middle lies, as a ratio of the canvas height. */
 const pictureAt = 0.37
@@ -24,15 +32,19 @@ export function starterPicture(canvas: Canvas, mediaId: string | null): Picture 
     kind: 'picture',
     id: 'picture',
     name: 'Picture',
-    clip: { start: fromTheStart, end: untilTheEnd },
+    clip: { start: fromTheStart, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
-    motion: { entrance: { motion: 'spring', ms: 900 }, exit: { motion: 'fade', ms: 300 } },
+    ...plainVisible,
+    motion: { entrance: { motion: 'spring', ms: 900, easing: null }, exit: fadeOut },
     opacity: 1,
     mediaId,
     widthPx: size,
     heightPx: size,
+    fit: 'contain',
+    crop: { left: 0, top: 0, right: 0, bottom: 0 },
     isMirrored: false,
-    rotationDeg: 0,
+    repeats: 'loop',
+    colour: { mode: 'asIs' },
   }
 }
 
@@ -43,17 +55,18 @@ export function starterLine(canvas: Canvas, which: 'headline' | 'second', templa
     kind: 'line',
     id: which,
     name: isHeadline ? 'Headline' : 'Second line',
-    clip: { start, end: untilTheEnd },
+    clip: { start, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt + (pictureSidePx / 2 + 70 + (isHeadline ? 0 : 122)) * reach(canvas)), origin: 'centre' },
-    motion: { entrance: { motion: 'rise', ms: 450 }, exit: { motion: 'fade', ms: 300 } },
+    ...plainVisible,
+    motion: { entrance: { motion: 'rise', ms: 450, easing: null }, exit: fadeOut },
     opacity: 1,
     template,
+    ...starterText(canvas),
     type: { role: isHeadline ? 'display' : 'text' },
     sizePx: Math.round((isHeadline ? 112 : 60) * reach(canvas)),
     floorPx: Math.round((isHeadline ? 52 : 36) * reach(canvas)),
     maxWidthPx: Math.round(canvas.widthPx * 0.86),
     ink: { role: isHeadline ? 'headline' : 'body' },
-    highlightInk: { role: 'accent' },
     outline: { widthPx: Math.round((isHeadline ? 8 : 6) * reach(canvas)), ink: { role: 'outline' } },
   }
 }
@@ -68,6 +81,9 @@ export function starterSound(mediaId: string | null): Sound {
     mediaId,
     gainDb: -6,
     isMuted: false,
+    isLocked: false,
+    fadeInMs: 0,
+    fadeOutMs: 0,
   }
 }
 
@@ -77,9 +93,10 @@ export function starterBackdrop(canvas: Canvas, hugs: string[], start: Edge = fr
     kind: 'backdrop',
     id: 'backdrop',
     name: 'Backdrop',
-    clip: { start, end: untilTheEnd },
+    clip: { start, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.68), origin: 'centre' },
-    motion: { entrance: { motion: 'fade', ms: 300 }, exit: { motion: 'fade', ms: 300 } },
+    ...plainVisible,
+    motion: { entrance: { motion: 'fade', ms: 300, easing: null }, exit: fadeOut },
     opacity: 0.72,
     hugs,
     widthPx: Math.round(canvas.widthPx * 0.6),
@@ -87,5 +104,108 @@ export function starterBackdrop(canvas: Canvas, hugs: string[], start: Edge = fr
     paddingPx: Math.round(28 * reach(canvas)),
     cornerPx: Math.round(14 * reach(canvas)),
     ink: { role: 'plate' },
+  }
+}
+
+/** The text style that every starter text begins with; sized by whoever uses it. */
+function starterText(canvas: Canvas): TextStyle {
+  return {
+    type: { role: 'text' },
+    sizePx: Math.round(60 * reach(canvas)),
+    floorPx: Math.round(36 * reach(canvas)),
+    maxWidthPx: Math.round(canvas.widthPx * 0.86),
+    fit: 'shrink',
+    maxLines: 2,
+    align: 'middle',
+    lineHeight: 1.24,
+    letterSpacingEm: 0,
+    isUpperCase: false,
+    ink: { role: 'body' },
+    highlightInk: { role: 'accent' },
+    outline: { widthPx: Math.round(6 * reach(canvas)), ink: { role: 'outline' } },
+    shadow: null,
+    letters: null,
+  }
+}
+
+/** The viewer's message under the lines, in at most three lines of its own style. */
+export function starterMessage(canvas: Canvas, start: Edge = fromTheStart): Message {
+  return {
+    kind: 'message',
+    id: 'message',
+    name: 'Viewer’s message',
+    clip: { start, end: untilTheEnd() },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.86), origin: 'centre' },
+    ...plainVisible,
+    motion: { entrance: { motion: 'fade', ms: 400, easing: null }, exit: fadeOut },
+    opacity: 1,
+    ...starterText(canvas),
+    sizePx: Math.round(44 * reach(canvas)),
+    floorPx: Math.round(30 * reach(canvas)),
+    maxWidthPx: Math.round(canvas.widthPx * 0.6),
+    fit: 'wrap',
+    maxLines: 3,
+    highlightInk: { role: 'body' },
+    showsEmotes: true,
+  }
+}
+
+/** Particles of one of our presets over the whole canvas, as long as they fly. */
+export function starterParticles(canvas: Canvas, preset: PresetName, start: Edge = fromTheStart): Particles {
+  return {
+    kind: 'particles',
+    id: preset,
+    name: preset[0]?.toUpperCase() + preset.slice(1),
+    clip: { start, end: { length: 'natural', times: 1 } },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
+    ...plainVisible,
+    motion: { entrance: { motion: 'none', ms: 0, easing: null }, exit: fadeOut },
+    opacity: 1,
+    ...particlePresets[preset],
+    area: { of: 'canvas' },
+    widthPx: Math.round(canvas.widthPx * 0.4),
+    heightPx: Math.round(canvas.heightPx * 0.4),
+    strength: 1,
+    seed: null,
+  }
+}
+
+/** A line that runs along the foot of the canvas. */
+export function starterTicker(canvas: Canvas, template: string): Ticker {
+  return {
+    kind: 'ticker',
+    id: 'ticker',
+    name: 'Running line',
+    clip: { start: fromTheStart, end: untilTheEnd() },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.92), origin: 'centre' },
+    ...plainVisible,
+    motion: { entrance: { motion: 'fade', ms: 300, easing: null }, exit: fadeOut },
+    opacity: 1,
+    ...starterText(canvas),
+    sizePx: Math.round(44 * reach(canvas)),
+    template,
+    widthPx: Math.round(canvas.widthPx * 0.9),
+    pxPerS: Math.round(220 * reach(canvas)),
+    gapPx: Math.round(90 * reach(canvas)),
+  }
+}
+
+/** A plain form in the middle. */
+export function starterShape(canvas: Canvas): Shape {
+  return {
+    kind: 'shape',
+    id: 'shape',
+    name: 'Shape',
+    clip: { start: fromTheStart, end: untilTheEnd() },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
+    ...plainVisible,
+    motion: { entrance: { motion: 'zoom', ms: 500, easing: null }, exit: fadeOut },
+    opacity: 1,
+    form: 'burst',
+    widthPx: Math.round(560 * reach(canvas)),
+    heightPx: Math.round(560 * reach(canvas)),
+    cornerPx: Math.round(24 * reach(canvas)),
+    fill: { role: 'plate' },
+    stroke: { widthPx: Math.round(8 * reach(canvas)), ink: { role: 'accent' } },
   }
 }

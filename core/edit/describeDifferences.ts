@@ -1,5 +1,6 @@
 import type { Alert, BoxDocument, Variation } from '../composition/box.ts'
 import type { EventKind } from '../events/kinds.ts'
+import { isSame } from '../isSame.ts'
 import type { Part } from '../parts/part.ts'
 
 /** One line of "what changes when this goes on air". */
@@ -17,7 +18,11 @@ const fieldNames: Record<string, string> = {
   template: 'words', sizePx: 'size', mediaId: 'file', gainDb: 'volume', isMuted: 'muted', place: 'position', motion: 'motion', clip: 'timing',
   opacity: 'opacity', ink: 'colour', highlightInk: 'colour of variables', outline: 'outline', type: 'typeface', maxWidthPx: 'widest',
   floorPx: 'smallest size', widthPx: 'width', heightPx: 'height', isMirrored: 'mirrored', rotationDeg: 'turned', hugs: 'hugs', paddingPx: 'padding',
-  cornerPx: 'corners', name: 'name',
+  cornerPx: 'corners', name: 'name', fit: 'fit', crop: 'crop', colour: 'colours', repeats: 'at its end', letters: 'letters', keyframes: 'keyframes', isHidden: 'hidden', isLocked: 'locked',
+  groupId: 'group', shadow: 'shadow', align: 'alignment', lineHeight: 'line height', letterSpacingEm: 'letter spacing', isUpperCase: 'capitals', maxLines: 'lines', showsEmotes: 'emotes',
+  fadeInMs: 'fade in', fadeOutMs: 'fade out', form: 'form', fill: 'fill', stroke: 'stroke', pxPerS: 'speed', gapPx: 'gap', area: 'area', emitter: 'begin', count: 'how many', overMs: 'let go over',
+  lifeMs: 'life', speedPxPerS: 'speed', directionDeg: 'direction', spreadDeg: 'spread', gravityPxPerS2: 'gravity', windPxPerS: 'wind', dragPerS: 'drag', spinDegPerS: 'spin', endSizeRatio: 'size at end',
+  fadeInRatio: 'fades in', fadeOutRatio: 'fades out', sprites: 'what flies', strength: 'strength', seed: 'seed',
 }
 
 /** How media files are called, by id. */
@@ -33,6 +38,7 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument,
     list.push({ kind: null, subject: 'Canvas', what: 'size', before: canvasWords(air), after: canvasWords(draft) })
   }
   if (air && !isSame(air.look, draft.look)) list.push({ kind: null, subject: 'Look', what: 'tokens', before: air.look.name, after: draft.look.name })
+  if (air) list.push(...zoneDifferences(air, draft))
   for (const alert of draft.alerts) {
     const before = air?.alerts.find((each) => each.kind === alert.kind)
     if (!before) list.push({ kind: alert.kind, subject: 'Alert', what: 'new', before: '', after: alert.isOn ? 'on' : 'off' })
@@ -44,6 +50,17 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument,
     }
   }
   return list
+}
+
+function zoneDifferences(air: BoxDocument, draft: BoxDocument): Difference[] {
+  const zoneWords = (zone: BoxDocument['zones'][number] | undefined) => (zone ? `${zone.purpose}, ${Math.round(zone.widthPx)} × ${Math.round(zone.heightPx)} at ${Math.round(zone.xPx)}, ${Math.round(zone.yPx)}` : '')
+  const ids = new Set([...draft.zones, ...air.zones].map((zone) => zone.id))
+  return [...ids].flatMap((id) => {
+    const before = air.zones.find((zone) => zone.id === id)
+    const after = draft.zones.find((zone) => zone.id === id)
+    if (isSame(before, after)) return []
+    return [{ kind: null, subject: `Zone ${(after ?? before)?.name ?? ''}`, what: !before ? 'new' : !after ? 'removed' : 'zone', before: zoneWords(before), after: zoneWords(after) }]
+  })
 }
 
 function alertDifferences(before: Alert, after: Alert, names: MediaNames): Difference[] {
@@ -67,6 +84,10 @@ function variationDifferences(kind: EventKind, before: Variation, after: Variati
   if (!isSame(before.composition.length, after.composition.length)) {
     list.push({ kind, subject: after.name, what: 'duration', before: words('length', before.composition.length, names), after: words('length', after.composition.length, names) })
   }
+  const [offBefore, offAfter] = [before.composition.silenced.length, after.composition.silenced.length]
+  if (!isSame(before.composition.silenced, after.composition.silenced)) {
+    list.push({ kind, subject: after.name, what: 'remarks', before: `${offBefore} switched off`, after: `${offAfter} switched off` })
+  }
   for (const part of after.composition.parts) {
     const earlier = before.composition.parts.find((each) => each.id === part.id)
     if (!earlier || earlier.kind !== part.kind) list.push({ kind, subject: part.name, what: 'new', before: '', after: part.kind })
@@ -83,10 +104,6 @@ function partDifferences(kind: EventKind, before: Part, after: Part, names: Medi
   return Object.entries(after)
     .filter(([field, now]) => !isSame(earlier.get(field), now))
     .map(([field, now]) => ({ kind, subject: after.name, what: fieldNames[field] ?? field, before: words(field, earlier.get(field), names), after: words(field, now, names) }))
-}
-
-function isSame(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b)
 }
 
 function onOff(isOn: boolean): string {
@@ -112,6 +129,7 @@ function words(field: string, of: unknown, names: MediaNames): string {
   if (typeof of === 'boolean') return of ? 'yes' : 'no'
   if (typeof of === 'number') return units.find(([ending]) => ending.test(field))?.[1](of) ?? String(Math.round(of * 100) / 100)
   if (typeof of === 'string') return field === 'template' ? `“${of}”` : field === 'mediaId' ? (names[of] ?? `file ${of.slice(0, 6)}`) : of
+  if (field === 'keyframes' && Array.isArray(of)) return of.length === 0 ? 'none' : `${(of as { frames: unknown[] }[]).reduce((sum, track) => sum + track.frames.length, 0)} keyframes`
   if (Array.isArray(of)) return of.map((each) => words(field, each, names)).join(', ') || 'none'
   return Object.entries(of)
     .map(([name, each]) => words(name, each, names))

@@ -11,13 +11,13 @@ import { applyPatches, changeBox, type Change, type Edit } from './change.ts'
 import { changePart } from './changePart.ts'
 import { describeDifferences } from './describeDifferences.ts'
 import { emptyHistory, redo, remember, undo } from './history.ts'
-import { removePart } from './removePart.ts'
+import { removeParts } from './removeParts.ts'
 import { setAlertOn } from './setAlertOn.ts'
 import { setScoreLength } from './setScoreLength.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 1, canvas, look: lanternLook, alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = { version: 2, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const words = (template: string): Edit => changePart(address, 'headline', 'line', 'words', (part) => void (part.template = template))
 const partsOf = (document: BoxDocument) => document.alerts[0]?.variations[0]?.composition.parts ?? []
 
@@ -36,7 +36,7 @@ describe('edits', () => {
 
   it('change nothing, and say why, when the result would not be valid', () => {
     expect(changeBox(start, changePart(address, 'headline', 'line', 'size', (part) => void (part.sizePx = -4)))).toMatchObject({ ok: false, error: expect.stringContaining('sizePx') })
-    expect(changeBox(start, setScoreLength(address, 90_000)).ok).toBe(false)
+    expect(changeBox(start, setScoreLength(address, { rule: 'fixed', ms: 90_000 })).ok).toBe(false)
   })
 
   it('make no change where nothing is different, or where the part is gone or of another kind', () => {
@@ -53,9 +53,9 @@ describe('edits', () => {
 
   it('leave a playable score when a part is removed that others hang on', () => {
     const plate = changed(start, addPart(address, starterBackdrop(canvas, ['headline'], { at: 'headline.start', offsetMs: -100 }))).document
-    const { document } = changed(plate, removePart(address, 'headline'))
+    const { document } = changed(plate, removeParts(address, ['headline']))
     const composition = document.alerts[0]?.variations[0]?.composition
-    expect(composition && solveComposition(composition, {}).ok).toBe(true)
+    expect(composition && solveComposition(composition, { media: {}, messageText: '' }).ok).toBe(true)
     expect(partsOf(document).find((part) => part.kind === 'backdrop')).toMatchObject({ hugs: [], clip: { start: { at: 'score.start', offsetMs: 0 } } })
   })
 
@@ -68,7 +68,7 @@ describe('edits', () => {
 
 describe('history', () => {
   it('takes back and makes again, step by step, to exactly the same documents', () => {
-    const edits = fc.array(fc.oneof(fc.string({ maxLength: 20 }).map(words), fc.integer({ min: 500, max: 9000 }).map((ms) => setScoreLength(address, ms)), fc.boolean().map((isOn) => setAlertOn('follow', isOn)), fc.constantFrom('second', 'picture').map((id) => removePart(address, id))), { maxLength: 15 })
+    const edits = fc.array(fc.oneof(fc.string({ maxLength: 20 }).map(words), fc.integer({ min: 500, max: 9000 }).map((ms) => setScoreLength(address, ms)), fc.boolean().map((isOn) => setAlertOn('follow', isOn)), fc.constantFrom('second', 'picture').map((id) => removeParts(address, [id]))), { maxLength: 15 })
     fc.assert(
       fc.property(edits, (list) => {
         let document = start
@@ -120,6 +120,21 @@ describe('history', () => {
   })
 })
 
+describe('describeDifferences of what a box has beside its alerts', () => {
+  const zone = { id: 'cam', name: 'Oven cam', purpose: 'camera' as const, xPx: 40, yPx: 40, widthPx: 420, heightPx: 300 }
+  it('names zones that are new, moved and gone', () => {
+    const zoned = { ...start, zones: [zone] }
+    expect(describeDifferences(start, zoned)).toEqual([{ kind: null, subject: 'Zone Oven cam', what: 'new', before: '', after: 'camera, 420 × 300 at 40, 40' }])
+    expect(describeDifferences(zoned, { ...start, zones: [{ ...zone, xPx: 90 }] })).toMatchObject([{ what: 'zone', after: 'camera, 420 × 300 at 90, 40' }])
+    expect(describeDifferences(zoned, start)).toMatchObject([{ what: 'removed' }])
+  })
+  it('counts keyframes instead of listing them', () => {
+    const frames = [0, 500].map((atMs) => ({ atMs, value: 1, easing: 'linear' as const }))
+    const { document } = changed(start, changePart(address, 'headline', 'line', 'keys', (part) => void (part.keyframes = [{ property: 'scale', frames }])))
+    expect(describeDifferences(start, document)).toMatchObject([{ subject: 'Headline', what: 'keyframes', before: 'none', after: '2 keyframes' }])
+  })
+})
+
 describe('describeDifferences', () => {
   it('finds none between a box and itself', () => {
     expect(describeDifferences(start, structuredClone(start))).toEqual([])
@@ -137,7 +152,7 @@ describe('describeDifferences', () => {
 
   it('says in words what was changed, from what to what', () => {
     let document = start
-    for (const edit of [words('{name} joins'), setScoreLength(address, 8000), setAlertOn('follow', false), removePart(address, 'second'), addPart(address, starterSound(null))]) document = changed(document, edit).document
+    for (const edit of [words('{name} joins'), setScoreLength(address, { rule: 'fixed', ms: 8000 }), setAlertOn('follow', false), removeParts(address, ['second']), addPart(address, starterSound(null))]) document = changed(document, edit).document
     expect(describeDifferences(start, document)).toEqual([
       { kind: 'follow', subject: 'Alert', what: 'switched', before: 'on', after: 'off' },
       { kind: 'follow', subject: 'Everyday', what: 'duration', before: 'fixed · 7.00 s', after: 'fixed · 8.00 s' },

@@ -1,3 +1,4 @@
+import type { Patches } from 'mutative'
 import type { BoxDocument } from '../composition/box.ts'
 import { applyPatches, type Change } from './change.ts'
 
@@ -19,13 +20,26 @@ export function remember(history: History, change: Change, nowMs: number): Histo
   const previous = history.past.at(-1)
   const isContinued =
     previous !== undefined && change.mergeKey !== null && previous.mergeKey === change.mergeKey && nowMs - history.lastAtMs < mergeWithinMs
-  const past = isContinued
-    ? [
-        ...history.past.slice(0, -1),
-        { ...change, patches: [...previous.patches, ...change.patches], inverse: [...change.inverse, ...previous.inverse] },
-      ]
-    : [...history.past, change]
+  const past = isContinued ? [...history.past.slice(0, -1), continued(previous, change)] : [...history.past, change]
   return { past: past.slice(-maxSteps), future: [], lastAtMs: nowMs }
+}
+
+/** Two changes as one. Where the second only sets again what the first had set, the first's way back is all that is needed. */
+function continued(first: Change, second: Change): Change {
+  const patches = joinPatches(first.patches, second.patches)
+  const isSetAgain = patches.length === second.patches.length
+  return { ...second, patches, inverse: isSetAgain ? first.inverse : [...second.inverse, ...first.inverse] }
+}
+
+/** Patches one after the other; a value that is set again right away is set once: dragging makes sixty a second. */
+export function joinPatches(first: Patches, second: Patches): Patches {
+  const tail = first.slice(-second.length)
+  const endsSame = second.length > 0 && tail.length === second.length && tail.every((patch, index) => patch.op === 'replace' && second[index]?.op === 'replace' && samePath(patch.path, second[index].path))
+  return endsSame ? [...first.slice(0, -second.length), ...second] : [...first, ...second]
+}
+
+function samePath(a: Patches[number]['path'], b: Patches[number]['path']): boolean {
+  return String(a) === String(b)
 }
 
 export interface Travelled {

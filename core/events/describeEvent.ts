@@ -1,4 +1,5 @@
 import type { CanonicalEvent } from './schema.ts'
+import { plainValue } from '../text/templateValue.ts'
 import { valuesOf } from './variables.ts'
 
 /** Everyday words around an event's variables, for logs and lists. `{…}` that the event lacks drop out with their dot. */
@@ -17,10 +18,10 @@ const wording: Partial<Record<(typeof detailVariables)[number], (value: string) 
 
 /** Who did it, and one plain line of what it was, e.g. `€25.00 · “o pão…”`. */
 export function describeEvent(event: CanonicalEvent, locale: string): { name: string; detail: string } {
-  const values = valuesOf(event, locale)
+  const values = valuesOf(event)
   const words = detailVariables.flatMap((variable) => {
-    const value = values[variable]
+    const value = values[variable] === undefined ? '' : plainValue(values[variable], locale)
     return value ? [wording[variable]?.(value) ?? value] : []
   })
-  return { name: values.name ?? '', detail: words.join(' · ') }
+  return { name: plainValue(values.name ?? '', locale), detail: words.join(' · ') }
 }

@@ -41,7 +41,7 @@ describe('event data', () => {
 
 describe('describeEvent', () => {
   it('writes one plain line', () => {
-    expect(describeEvent(sampleEvent('tip'), 'en-IE')).toEqual({ name: 'pip_rye', detail: '€25.00 · “o pão de centeio é o melhor da noite”' })
+    expect(describeEvent(sampleEvent('tip'), 'en-IE')).toEqual({ name: 'pip_rye', detail: '€25.00 · “o pão de centeio é o melhor da noite loafHug”' })
     expect(describeEvent(sampleEvent('raid'), 'en-IE').detail).toBe('64 came along')
     expect(describeEvent(sampleEvent('follow'), 'en-IE').detail).toBe('')
   })

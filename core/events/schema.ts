@@ -14,7 +14,9 @@ export const viewer = z.object({
   pictureUrl: z.url({ protocol: /^https?$/ }).max(2000).optional(),
 })
 
-const emote = z.object({ from: count, to: count, url: z.url({ protocol: /^https?$/ }).max(2000) })
+/** Where an emote's picture is: on the platform's servers, or in the address itself. Shown as a picture only, so nothing in it can run. */
+const emoteUrl = z.union([z.url({ protocol: /^https?$/ }).max(2000), z.string().max(4000).regex(/^data:image\/(svg\+xml|png|gif|webp)[;,]/)])
+const emote = z.object({ from: count, to: count, url: emoteUrl })
 const message = z.object({ text: words(2000), emotes: z.array(emote).max(100).optional() })
 
 /** `viewer: null` means that somebody anonymous did it. */

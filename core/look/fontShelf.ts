@@ -1,3 +1,5 @@
+import type { Typeface } from './schema.ts'
+
 /** A typeface that ships with Thundercrest and that an alert may use. */
 export interface ShelfFont {
   family: string
@@ -20,6 +22,12 @@ export const fontShelf: readonly ShelfFont[] = [
   { family: 'Bangers', weights: [400], isVariable: false },
   { family: 'Lilita One', weights: [400], isVariable: false },
 ]
+
+/** A family of the shelf as a typeface, in the weight that headlines take; null for a family that is not there. */
+export function shelfTypeface(family: string): Typeface | null {
+  const font = fontShelf.find((each) => each.family === family)
+  return font ? { family, weight: font.isVariable ? 700 : (font.weights[0] ?? 400) } : null
+}
 
 /** The name under which a family's files are kept: "Lilita One" → "lilita-one". */
 export function fontSlug(family: string): string {

@@ -1,4 +1,5 @@
-import type { Matrix, SceneState, VisualState } from './sceneState.ts'
+import type { SceneState, VisualState } from './sceneState.ts'
+import type { Matrix } from './visualBase.ts'
 
 /** A point on the canvas, in canvas pixels. */
 export interface CanvasPoint {
@@ -12,9 +13,10 @@ export function cornersOf({ matrix, widthPx, heightPx }: Pick<VisualState, 'matr
   return [at(0, 0), at(widthPx, 0), at(widthPx, heightPx), at(0, heightPx)]
 }
 
-/** The part that is hit: the front-most whose box holds the point; null for none. */
+/** The part that is hit: the front-most whose box holds the point; null for none. Particles fly everywhere and are hit nowhere. */
 export function hitTest(scene: SceneState, point: CanvasPoint): string | null {
   for (const visual of [...scene.visuals].reverse()) {
+    if (visual.kind === 'particles') continue
     const local = invert(visual.matrix, point)
     if (local && local.xPx >= 0 && local.xPx <= visual.widthPx && local.yPx >= 0 && local.yPx <= visual.heightPx) return visual.partId
   }

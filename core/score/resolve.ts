@@ -1,19 +1,24 @@
 import type { Canvas } from '../composition/canvas.ts'
 import type { Composition } from '../composition/schema.ts'
+import type { Zone } from '../composition/zone.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { valuesOf } from '../events/variables.ts'
 import type { Look } from '../look/schema.ts'
-import { resolvePart, type PartContext } from '../parts/resolvePart.ts'
+import { resolvePart } from '../parts/resolvePart.ts'
+import { seedOf } from '../random.ts'
 import { ok, type Result } from '../result.ts'
+import type { PartContext } from '../settle/partContext.ts'
 import { fallbackFamiliesFor } from '../text/fallbackFamilies.ts'
-import type { MediaFacts } from './mediaFacts.ts'
-import type { MediaAddress, ResolvedPart, ResolvedScore, ScoreRemark } from './resolved.ts'
+import { plainText } from '../text/textPiece.ts'
+import type { MediaAddress, MediaFacts } from './mediaFacts.ts'
+import { isTextPart, type ResolvedPart, type ResolvedScore, type SolverRemark } from './resolved.ts'
 import type { SolveError } from './solve.ts'
 import { solveComposition } from './solveComposition.ts'
 
 export interface ResolveContext {
   canvas: Canvas
   look: Look
+  zones: readonly Zone[]
   event: CanonicalEvent
   /** BCP 47, for numbers and money. */
   locale: string
@@ -21,39 +26,49 @@ export interface ResolveContext {
 }
 
 /**
- * Settles a composition for one event: anchors to times, roles to values, templates to pieces of text. A part whose media
- * is unknown keeps its place; the player then reports it as missing and plays the rest.
+ * Settles a composition for one event: anchors to times, roles to values, templates to pieces of text, draws by the event's
+ * identity. A part whose media is unknown keeps its place; the player then reports it as missing and plays the rest.
  * @returns the score to play, or why its anchors cannot be solved.
  */
 export function resolveScore(composition: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
-  const solved = solveComposition(composition, context.media)
+  const { event } = context
+  const { message } = event.data
+  const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '' })
   if (!solved.ok) return solved
 
-  const partContext: PartContext = { look: context.look, values: valuesOf(context.event, context.locale) }
+  const partContext: PartContext = {
+    canvas: context.canvas,
+    look: context.look,
+    zones: context.zones,
+    values: valuesOf(event),
+    message: message ? { text: message.text, emotes: message.emotes ?? [] } : null,
+    media: context.media,
+    locale: context.locale,
+    seed: seedOf(`${event.source}/${event.externalId}`),
+  }
   const parts: ResolvedPart[] = []
   const media: Record<string, MediaAddress> = {}
   let letters = ''
   for (const part of composition.parts) {
     const times = solved.value.clips[part.id]
-    if (!times) continue
-    const resolved = resolvePart(part, times, partContext)
+    const resolved = times ? resolvePart(part, times, partContext) : null
     if (!resolved) continue
     parts.push(resolved)
-    if (resolved.kind === 'line') letters += resolved.pieces.map((piece) => piece.text).join('')
-    const facts = 'mediaId' in resolved && resolved.mediaId ? context.media[resolved.mediaId] : undefined
-    if (facts && 'mediaId' in resolved && resolved.mediaId) media[resolved.mediaId] = { url: facts.url, mime: facts.mime }
+    if (isTextPart(resolved)) letters += plainText(resolved.pieces)
+    for (const id of mediaOf(resolved)) {
+      const facts = context.media[id]
+      if (facts) media[id] = { url: facts.url, mime: facts.mime }
+    }
   }
-  const remarks: ScoreRemark[] = [
+  const remarks: SolverRemark[] = [
     ...solved.value.shrunk.map((partId) => ({ type: 'phasesShrunk' as const, partId })),
     ...solved.value.cut.map((partId) => ({ type: 'cutOff' as const, partId })),
   ]
-  return ok({
-    version: 1,
-    canvas: context.canvas,
-    lengthMs: solved.value.lengthMs,
-    parts,
-    media,
-    fallbackFamilies: fallbackFamiliesFor(letters),
-    remarks,
-  })
+  return ok({ version: 2, canvas: context.canvas, lengthMs: solved.value.lengthMs, parts, media, fallbackFamilies: fallbackFamiliesFor(letters), remarks })
+}
+
+/** The files that a part shows or sounds. */
+function mediaOf(part: ResolvedPart): string[] {
+  if (part.kind === 'particles') return part.sprites.flatMap((sprite) => ('mediaId' in sprite ? [sprite.mediaId] : []))
+  return 'mediaId' in part && part.mediaId ? [part.mediaId] : []
 }

@@ -1,35 +1,49 @@
 import { assertNever } from '../assertNever.ts'
 import { evaluateBackdrop, type Hugged } from '../parts/backdrop/evaluateBackdrop.ts'
-import { evaluateLine } from '../parts/line/evaluateLine.ts'
+import { evaluateParticles } from '../parts/particles/evaluateParticles.ts'
 import { evaluatePicture } from '../parts/picture/evaluatePicture.ts'
+import { evaluateShape } from '../parts/shape/evaluateShape.ts'
 import { evaluateSound } from '../parts/sound/evaluateSound.ts'
+import { evaluateTicker } from '../parts/ticker/evaluateTicker.ts'
+import { evaluateText } from '../text/evaluateText.ts'
+import type { TextLayout } from '../text/textLayout.ts'
 import type { ResolvedScore } from './resolved.ts'
-import type { LineLayout, SceneState } from './sceneState.ts'
+import type { FittedTextState, SceneState } from './sceneState.ts'
 import { isWithinClip } from './standing.ts'
 
-/** How each line of the score was fitted, by part id. */
-export type LineLayouts = ReadonlyMap<string, LineLayout>
+/** How each text of the score was fitted, by part id. */
+export type TextLayouts = ReadonlyMap<string, TextLayout>
 
 /**
  * Everything seen and heard at `tMs` (milliseconds on the score's clock). Pure: the same moment gives the same state
  * whatever was asked before. A part is absent outside its clip, and so are all parts outside the score. Linear in the
- * number of parts; lines without a layout are left out.
+ * number of parts; texts without a layout are left out.
  */
-export function sceneAt(score: ResolvedScore, layouts: LineLayouts, tMs: number): SceneState {
+export function sceneAt(score: ResolvedScore, layouts: TextLayouts, tMs: number): SceneState {
   const state: SceneState = { visuals: [], sounds: [] }
+  const { canvas } = score
   for (const part of score.parts) {
     if (!isWithinClip(part, tMs)) continue
     switch (part.kind) {
       case 'picture':
-        state.visuals.push(evaluatePicture(part, tMs, score.canvas))
+        state.visuals.push(evaluatePicture(part, tMs, canvas))
         break
-      case 'line': {
+      case 'line':
+      case 'message':
+      case 'ticker': {
         const layout = layouts.get(part.id)
-        if (layout) state.visuals.push(evaluateLine(part, layout, tMs, score.canvas))
+        if (!layout) break
+        state.visuals.push(part.kind === 'ticker' ? evaluateTicker(part, layout, tMs, canvas) : (evaluateText(part, layout, tMs, canvas) as FittedTextState))
         break
       }
       case 'backdrop':
-        state.visuals.push(evaluateBackdrop(part, huggedBy(part.hugs, score, layouts), tMs, score.canvas))
+        state.visuals.push(evaluateBackdrop(part, huggedBy(part.hugs, score, layouts), tMs, canvas))
+        break
+      case 'shape':
+        state.visuals.push(evaluateShape(part, tMs, canvas))
+        break
+      case 'particles':
+        state.visuals.push(evaluateParticles(part, tMs, canvas))
         break
       case 'sound':
         state.sounds.push(evaluateSound(part, tMs))
@@ -41,13 +55,14 @@ export function sceneAt(score: ResolvedScore, layouts: LineLayouts, tMs: number)
   return state
 }
 
-function huggedBy(ids: readonly string[], score: ResolvedScore, layouts: LineLayouts): Hugged[] {
+function huggedBy(ids: readonly string[], score: ResolvedScore, layouts: TextLayouts): Hugged[] {
+  if (ids.length === 0) return []
   const hugged: Hugged[] = []
   for (const part of score.parts) {
     if (!ids.includes(part.id)) continue
-    if (part.kind === 'picture') hugged.push(part)
-    const layout = part.kind === 'line' ? layouts.get(part.id) : undefined
-    if (layout && part.kind === 'line') hugged.push({ place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx })
+    if (part.kind === 'picture' || part.kind === 'shape') hugged.push(part)
+    const layout = part.kind === 'line' || part.kind === 'message' ? layouts.get(part.id) : undefined
+    if (layout && part.kind !== 'sound') hugged.push({ place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx })
   }
   return hugged
 }

@@ -1,31 +1,15 @@
-import type { TextPiece } from '../text/fillTemplate.ts'
+import type { BackdropState } from '../parts/backdrop/evaluateBackdrop.ts'
+import type { ParticlesState } from '../parts/particles/evaluateParticles.ts'
+import type { PictureState } from '../parts/picture/evaluatePicture.ts'
+import type { ShapeState } from '../parts/shape/evaluateShape.ts'
+import type { TickerState } from '../parts/ticker/evaluateTicker.ts'
+import type { TextState } from '../text/evaluateText.ts'
 
-/** A 2D affine matrix as CSS writes it: x' = a·x + c·y + e, y' = b·x + d·y + f. */
-export type Matrix = readonly [a: number, b: number, c: number, d: number, e: number, f: number]
-
-/** How a line was fitted, measured once per play by whoever draws it. */
-export interface LineLayout {
-  pieces: TextPiece[]
-  sizePx: number
-  widthPx: number
-  heightPx: number
-  isCut: boolean
-}
-
-interface VisualBase {
-  partId: string
-  /** Maps the part's own box (0,0 top left, `widthPx` × `heightPx`) onto the canvas. */
-  matrix: Matrix
-  widthPx: number
-  heightPx: number
-  opacity: number
-}
+/** A text that was fitted into its room. */
+export type FittedTextState = (TextState & { kind: 'line' }) | (TextState & { kind: 'message' })
 
 /** One thing to draw. In drawing order, the first lies at the back. */
-export type VisualState =
-  | (VisualBase & { kind: 'picture'; mediaId: string | null })
-  | (VisualBase & { kind: 'line'; pieces: TextPiece[]; sizePx: number })
-  | (VisualBase & { kind: 'backdrop'; ink: string; cornerPx: number })
+export type VisualState = PictureState | FittedTextState | TickerState | BackdropState | ShapeState | ParticlesState
 
 /** A sound that should be heard right now, and from which moment of its file. */
 export interface SoundState {

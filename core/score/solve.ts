@@ -18,6 +18,8 @@ export interface SolvedClip {
   /** The phases as they fit into the clip: shrunk in proportion where it is shorter than both together. */
   entranceMs: number
   exitMs: number
+  /** Its end lay beyond the score's maximum. */
+  isCutOff: boolean
 }
 
 export interface SolvedScore {
@@ -93,7 +95,7 @@ export function solveScore(clips: readonly ClipToSolve[], rule: LengthRule): Res
     const phases = fitPhases(clip, keptEndMs - startMs)
     if (endMs > lengthMs) solved.cut.push(clip.id)
     if (phases.entranceMs + phases.exitMs < clip.entranceMs + clip.exitMs) solved.shrunk.push(clip.id)
-    solved.clips[clip.id] = { startMs, endMs: keptEndMs, ...phases }
+    solved.clips[clip.id] = { startMs, endMs: keptEndMs, ...phases, isCutOff: endMs > lengthMs }
   }
   return ok(solved)
 }

@@ -35,7 +35,7 @@ describe('fillTemplate', () => {
       fc.property(fc.array(fc.string({ minLength: 1 }).filter((value) => value.trim() !== ''), { maxLength: 6 }), (words) => {
         const values = Object.fromEntries(words.map((word, index) => [`v${index}`, word]))
         const pieces = fillTemplate(words.map((_, index) => `{v${index}}`).join('-'), values)
-        expect(pieces.filter((piece) => piece.isValue).map((piece) => piece.text)).toEqual(words.map((word) => word.replace(/\s+/g, ' ')))
+        expect(pieces.filter((piece) => piece.isValue).map((piece) => piece.text)).toEqual(words.map((word) => word.replace(/[^\S\u00A0\u202F]+/g, ' ')))
       }),
     )
   })

@@ -1,29 +1,70 @@
-import { parseTemplate } from './template.ts'
-
-/** A run of text in one style. `isValue` marks what came from the event: drawn in the highlight style, isolated in direction. */
-export interface TextPiece {
-  text: string
-  isValue: boolean
-}
+import { parseTemplate, type TemplateNode, type TemplateOption } from './template.ts'
+import { numberIn, plainValue, pluralCase, styledNumber, type TemplateValue, type TemplateValues } from './templateValue.ts'
+import type { TextPiece } from './textPiece.ts'
 
 /**
  * Fills a template from values. A value is data: it is never parsed again, so a viewer called `{amount}` stays a name.
- * A variable without a value leaves nothing behind, and the spaces around it close up.
+ * A variable without a value leaves nothing behind, and the spaces around it close up; a choice without a value takes its
+ * `other` case. Never throws.
+ * @param locale BCP 47, decides plural cases and how numbers and money are written
  */
-export function fillTemplate(template: string, values: Readonly<Record<string, string>>): TextPiece[] {
+export function fillTemplate(template: string, values: TemplateValues, locale = 'en'): TextPiece[] {
   const pieces: TextPiece[] = []
-  for (const node of parseTemplate(template).nodes) {
-    if (node.type === 'words') {
-      pieces.push({ text: node.text, isValue: false })
-      continue
-    }
-    const value = Object.hasOwn(values, node.name) ? values[node.name] : undefined
-    if (value) pieces.push({ text: value.replace(/\s+/g, ' '), isValue: true })
-  }
+  fill(parseTemplate(template).nodes, values, locale, null, pieces)
   return closeUp(pieces)
 }
 
-function closeUp(pieces: TextPiece[]): TextPiece[] {
+function fill(nodes: readonly TemplateNode[], values: TemplateValues, locale: string, count: number | null, into: TextPiece[]): void {
+  for (const node of nodes) {
+    switch (node.type) {
+      case 'words':
+        into.push({ text: node.text, isValue: false })
+        break
+      case 'count':
+        if (count !== null) into.push({ text: plainValue(count, locale), isValue: true })
+        break
+      case 'variable':
+        addValue(into, valueOf(values, node.name), (value) => plainValue(value, locale))
+        break
+      case 'number':
+        addValue(into, valueOf(values, node.name), (value) => styledNumber(value, node.style, locale))
+        break
+      case 'plural': {
+        const value = valueOf(values, node.name)
+        const number = value === undefined ? null : numberIn(value)
+        const counted = number === null ? null : number - node.offset
+        const option =
+          find(node.options, number === null ? 'other' : `=${number}`) ?? find(node.options, counted === null ? 'other' : pluralCase(counted, locale, node.isOrdinal)) ?? find(node.options, 'other')
+        fill(option?.nodes ?? [], values, locale, counted, into)
+        break
+      }
+      case 'select': {
+        const value = valueOf(values, node.name)
+        const option = find(node.options, value === undefined ? 'other' : typeof value === 'object' ? plainValue(value, locale) : String(value)) ?? find(node.options, 'other')
+        fill(option?.nodes ?? [], values, locale, count, into)
+        break
+      }
+    }
+  }
+}
+
+function valueOf(values: TemplateValues, name: string): TemplateValue | undefined {
+  return Object.hasOwn(values, name) ? values[name] : undefined
+}
+
+function find(options: readonly TemplateOption[], selector: string): TemplateOption | undefined {
+  return options.find((option) => option.selector === selector)
+}
+
+/** Breaks and runs of blanks; not the unbreakable ones that locales write inside numbers. */
+const blanks = /[^\S\u00A0\u202F]+/g
+
+function addValue(into: TextPiece[], value: TemplateValue | undefined, write: (value: TemplateValue) => string): void {
+  const text = value === undefined ? '' : write(value).replace(blanks, ' ')
+  if (text) into.push({ text, isValue: true })
+}
+
+function closeUp(pieces: readonly TextPiece[]): TextPiece[] {
   const closed: TextPiece[] = []
   for (const piece of pieces) {
     const previous = closed.at(-1)

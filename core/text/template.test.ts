@@ -5,13 +5,13 @@ import { parseTemplate } from './template.ts'
 describe('parseTemplate', () => {
   it('cuts words and variables', () => {
     expect(parseTemplate('{name} joins').nodes).toEqual([
-      { type: 'variable', name: 'name', raw: '{name}' },
+      { type: 'variable', name: 'name', at: 0, raw: '{name}' },
       { type: 'words', text: ' joins' },
     ])
   })
 
   it('takes spaces inside the braces', () => {
-    expect(parseTemplate('{ name }').nodes).toEqual([{ type: 'variable', name: 'name', raw: '{ name }' }])
+    expect(parseTemplate('{ name }').nodes).toEqual([{ type: 'variable', name: 'name', at: 0, raw: '{ name }' }])
   })
 
   it.each([
@@ -23,17 +23,17 @@ describe('parseTemplate', () => {
     const parsed = parseTemplate(template)
     expect(parsed.problems[0]?.at).toBe(at)
     expect(parsed.problems[0]?.reason).toContain(reason)
-    expect(parsed.nodes.map((node) => (node.type === 'words' ? node.text : node.raw)).join('')).toBe(template)
+    expect(parsed.nodes.map((node) => ('raw' in node ? node.raw : node.type === 'words' ? node.text : '#')).join('')).toBe(template)
   })
 
   it('finds the variable behind a brace that is not closed', () => {
-    expect(parseTemplate('{a {name}').nodes.at(-1)).toEqual({ type: 'variable', name: 'name', raw: '{name}' })
+    expect(parseTemplate('{a {name}').nodes.at(-1)).toEqual({ type: 'variable', name: 'name', at: 3, raw: '{name}' })
   })
 
   it('never loses a letter and never throws, whatever is typed', () => {
     fc.assert(
       fc.property(fc.string({ unit: fc.constantFrom('{', '}', 'a', ' ', 'name', '🥐', '\n') }), (template) => {
-        const shown = parseTemplate(template).nodes.map((node) => (node.type === 'words' ? node.text : node.raw))
+        const shown = parseTemplate(template).nodes.map((node) => ('raw' in node ? node.raw : node.type === 'words' ? node.text : '#'))
         expect(shown.join('')).toBe(template)
       }),
     )

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
+import { animations } from './animation.ts'
 import { artworks } from './artwork.ts'
 import catalogue from './files/catalogue.json'
 import { render, sampleRateHz, syntheses, toWav } from './synthesis.ts'
@@ -10,7 +11,7 @@ const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest(
 
 describe('the demo media', () => {
   it('are all in the catalogue, with their licence, and are what it says', () => {
-    expect(catalogue.map((entry) => entry.file)).toEqual([...artworks.map((artwork) => `${artwork.file}.png`), ...syntheses.map((synthesis) => `${synthesis.file}.wav`)])
+    expect(catalogue.map((entry) => entry.file)).toEqual([...artworks.map((artwork) => `${artwork.file}.png`), ...animations.map((animation) => `${animation.file}.webp`), 'flames.webm', ...syntheses.map((synthesis) => `${synthesis.file}.wav`)])
     for (const { file, sha256: expected, bytes, licence } of catalogue) {
       expect([sha256(fileOf(file)), fileOf(file).length, licence]).toEqual([expected, bytes, 'CC0-1.0'])
     }

@@ -1,10 +1,11 @@
-import type { ResolvedBackdrop } from '../../core/score/resolved.ts'
-import { makePartElement, writeBox, type Painter } from './paint.ts'
+import type { BackdropState } from '../../core/parts/backdrop/evaluateBackdrop.ts'
+import type { ResolvedBackdrop } from '../../core/parts/backdrop/resolveBackdrop.ts'
+import { boxWriter, makePartElement, type Painter } from './paint.ts'
 
 /** A plain plate. */
-export function paintBackdrop(part: ResolvedBackdrop): Painter {
+export function paintBackdrop(part: ResolvedBackdrop): Painter<BackdropState> {
   const element = makePartElement('div', part.id)
   element.style.background = part.ink
   element.style.borderRadius = `${part.cornerPx}px`
-  return { element, draw: (state) => writeBox(element, state) }
+  return { element, draw: boxWriter(element) }
 }

@@ -1,21 +1,66 @@
-import type { ResolvedPicture } from '../../core/score/resolved.ts'
-import { makePartElement, writeBox, type Painter } from './paint.ts'
+import { filterOfTint } from '../../core/colour/tint.ts'
+import type { PictureState } from '../../core/parts/picture/evaluatePicture.ts'
+import { pictureRects } from '../../core/parts/picture/pictureRects.ts'
+import type { ResolvedPicture } from '../../core/parts/picture/resolvePicture.ts'
+import { frameAt } from '../preload/frames.ts'
+import type { LoadedPicture } from '../preload/pictures.ts'
+import { boxWriter, makePartElement, styleWriter, type Painter } from './paint.ts'
+import { makeWindow } from './pictureWindow.ts'
+import { paintVideo } from './video.ts'
 
 const longestSidePx = 4096
 
-/** A picture on a canvas of its own, fitted whole into its box and drawn once: no decoding while it moves. */
-export function paintPicture(part: ResolvedPicture, picture: HTMLImageElement | undefined): Painter {
+/** A picture of whatever kind its file is. One that could not be loaded leaves its box empty. */
+export function paintPicture(part: ResolvedPicture, picture: LoadedPicture | undefined): Painter<PictureState> {
+  if (picture?.kind === 'video') return paintVideo(part, picture)
+  if (picture?.kind === 'selfRunning') return paintSelfRunning(part, picture)
+  return paintOnCanvas(part, picture)
+}
+
+/** On a canvas of its own, painted only when its frame or its colours change: no decoding while it moves. */
+function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'still' | 'frames' }> | undefined): Painter<PictureState> {
   const canvas = makePartElement('canvas', part.id)
   const shrink = Math.min(1, longestSidePx / Math.max(part.widthPx, part.heightPx))
   canvas.width = Math.max(1, Math.round(part.widthPx * shrink))
   canvas.height = Math.max(1, Math.round(part.heightPx * shrink))
   const context = canvas.getContext('2d')
-  if (context && picture) {
-    const scale = Math.min(canvas.width / picture.naturalWidth, canvas.height / picture.naturalHeight)
-    const width = picture.naturalWidth * scale
-    const height = picture.naturalHeight * scale
-    context.imageSmoothingQuality = 'high'
-    context.drawImage(picture, (canvas.width - width) / 2, (canvas.height - height) / 2, width, height)
+  const writeBox = boxWriter(canvas)
+  const rects = picture && pictureRects(picture, { widthPx: canvas.width, heightPx: canvas.height }, part.fit, part.crop)
+  let painted = ''
+  return {
+    element: canvas,
+    draw(state) {
+      writeBox(state)
+      if (!context || !picture || !rects) return
+      const frame = picture.kind === 'frames' ? frameAt(picture.frames, state.frameMs) : null
+      const filter = state.tint ? filterOfTint(state.tint) : ''
+      const wanted = `${frame?.startsMs ?? 0}/${filter}`
+      if (wanted === painted) return
+      painted = wanted
+      const { from, to } = rects
+      context.clearRect(0, 0, canvas.width, canvas.height)
+      context.filter = filter || 'none'
+      context.imageSmoothingQuality = 'high'
+      if (picture.kind === 'still') context.drawImage(picture.image, from.x, from.y, from.width, from.height, to.x, to.y, to.width, to.height)
+      else if (frame) {
+        const ratio = frame.bitmap.width / picture.widthPx
+        context.drawImage(frame.bitmap, from.x * ratio, from.y * ratio, from.width * ratio, from.height * ratio, to.x, to.y, to.width, to.height)
+      }
+    },
   }
-  return { element: canvas, draw: (state) => writeBox(canvas, state) }
+}
+
+function paintSelfRunning(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'selfRunning' }>): Painter<PictureState> {
+  const image = new Image()
+  image.src = picture.url
+  const element = makeWindow(part, picture, image)
+  const writeBox = boxWriter(element)
+  const write = styleWriter(image)
+  return {
+    element,
+    draw(state) {
+      writeBox(state)
+      write('filter', (state.tint && filterOfTint(state.tint)) || 'none')
+    },
+  }
 }

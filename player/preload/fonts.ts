@@ -28,6 +28,10 @@ export interface FontUse {
   letters: string
 }
 
+/** Uses that were loaded before: they can be drawn at once. */
+const ready = new Set<string>()
+const keyOf = ({ family, weight, letters }: FontUse) => `${weight} ${family} ${letters}`
+
 /**
  * Loads exactly the font files that these letters need and waits until they can be drawn.
  * @returns the families that could not be loaded; their text is drawn in a fallback.
@@ -35,12 +39,15 @@ export interface FontUse {
 export async function loadFonts(uses: readonly FontUse[]): Promise<string[]> {
   const missing = new Set<string>()
   await Promise.all(
-    uses.map(async ({ family, weight, letters }) => {
+    uses.filter((use) => !ready.has(keyOf(use))).map(async ({ family, weight, letters }) => {
       if (!(await ensureSheet(family))) {
         missing.add(family)
         return
       }
-      await document.fonts.load(`${weight} 40px "${family}"`, letters || ' ').catch(() => missing.add(family))
+      await document.fonts
+        .load(`${weight} 40px "${family}"`, letters || ' ')
+        .then(() => ready.add(keyOf({ family, weight, letters })))
+        .catch(() => missing.add(family))
     }),
   )
   return [...missing]

@@ -1,6 +1,15 @@
+import { decodeFrames, type PictureFrame } from './frames.ts'
 import { rememberLately } from './remember.ts'
 
-async function decodePicture(url: string): Promise<HTMLImageElement> {
+/** A picture ready to be drawn at any moment of its file. */
+export type LoadedPicture =
+  | { kind: 'still'; image: HTMLImageElement; widthPx: number; heightPx: number }
+  | { kind: 'frames'; frames: PictureFrame[]; widthPx: number; heightPx: number }
+  | { kind: 'video'; url: string; widthPx: number; heightPx: number }
+  /** An animation on a page that may not decode it itself (plain http from another host): it runs by itself from when it appears. */
+  | { kind: 'selfRunning'; url: string; widthPx: number; heightPx: number }
+
+async function decodeStill(url: string): Promise<HTMLImageElement> {
   const image = new Image()
   image.src = url
   await image.decode()
@@ -8,5 +17,58 @@ async function decodePicture(url: string): Promise<HTMLImageElement> {
   return image
 }
 
+/** A silent video that can show any of its frames. Rejects for a file that cannot be played. */
+export async function openVideo(url: string): Promise<HTMLVideoElement> {
+  const video = document.createElement('video')
+  video.muted = true
+  video.preload = 'auto'
+  video.src = url
+  await new Promise<void>((resolve, reject) => {
+    video.addEventListener('canplaythrough', () => resolve(), { once: true })
+    video.addEventListener('error', () => reject(new Error(`The video ${url} cannot be played`)), { once: true })
+  })
+  return video
+}
+
+/** A video is fetched whole before it plays: it then finds any of its frames without asking the network. */
+async function loadVideo(address: string): Promise<LoadedPicture> {
+  const answer = await fetch(address)
+  if (!answer.ok) throw new Error(`The video ${address} answered ${answer.status}`)
+  const url = URL.createObjectURL(await answer.blob())
+  const video = await openVideo(url)
+  return { kind: 'video', url, widthPx: video.videoWidth, heightPx: video.videoHeight }
+}
+
+async function loadAnimation(url: string, mime: string): Promise<LoadedPicture> {
+  const frames = await decodeFrames(url, mime)
+  if (frames) return { kind: 'frames', ...frames }
+  const { naturalWidth, naturalHeight } = await decodeStill(url)
+  return { kind: 'selfRunning', url, widthPx: naturalWidth, heightPx: naturalHeight }
+}
+
+/** What a picture file is, by its type and whether it moves. */
+function keyOf(url: string, mime: string, isMoving: boolean): string {
+  return `${mime.startsWith('video/') ? 'video' : isMoving ? mime : 'still'} ${url}`
+}
+
+const load = rememberLately(async (key: string): Promise<LoadedPicture> => {
+  const space = key.indexOf(' ')
+  const what = key.slice(0, space)
+  const url = key.slice(space + 1)
+  if (what === 'video') return loadVideo(url)
+  if (what !== 'still') return loadAnimation(url, what)
+  const image = await decodeStill(url)
+  return { kind: 'still', image, widthPx: image.naturalWidth, heightPx: image.naturalHeight }
+}, 60)
+
 /** A picture, fetched and decoded. Rejects when the file is missing or broken. */
-export const loadPicture = rememberLately(decodePicture, 60)
+export function loadPicture(url: string, mime: string, isMoving: boolean): Promise<LoadedPicture> {
+  return load(keyOf(url, mime, isMoving))
+}
+
+/** A picture that does not move, by its address alone: emotes. */
+export async function loadStill(url: string): Promise<HTMLImageElement> {
+  const loaded = await load(keyOf(url, '', false))
+  if (loaded.kind !== 'still') throw new Error(`The picture ${url} is not a still`)
+  return loaded.image
+}

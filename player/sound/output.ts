@@ -6,6 +6,9 @@ export interface LoadedSound {
   startMs: number
   endMs: number
   gainDb: number
+  fadeInMs: number
+  fadeOutMs: number
+  repeats: boolean
 }
 
 /** Where sound comes out: one audio graph per page. */
@@ -27,7 +30,27 @@ export interface SoundOutput {
   setVolume(ratio: number): void
 }
 
+/** Whatever is cut off goes down so quickly that it is no click. */
 const fadeOutS = 0.01
+
+/**
+ * Writes a sound's fades, straight in amplitude. Times in seconds of the audio clock.
+ * @param zeroS when the sound's own beginning is or would have been heard
+ */
+function shapeGain(gain: AudioParam, sound: LoadedSound, zeroS: number, fromS: number, toS: number, isCut: boolean): void {
+  const full = 10 ** (sound.gainDb / 20)
+  const upS = sound.fadeInMs / 1000
+  const downS = Math.max(sound.fadeOutMs / 1000, isCut ? fadeOutS : 0)
+  const at = (timeS: number) => full * Math.min(1, upS > 0 ? (timeS - zeroS) / upS : 1, downS > 0 ? (toS - timeS) / downS : 1)
+  gain.setValueAtTime(Math.max(0, at(fromS)), fromS)
+  const upToS = zeroS + upS
+  if (upToS > fromS) gain.linearRampToValueAtTime(full, Math.min(upToS, toS))
+  if (downS > 0) {
+    const downFromS = Math.max(fromS, upToS, toS - downS)
+    gain.setValueAtTime(Math.max(0, at(downFromS)), downFromS)
+    gain.linearRampToValueAtTime(0, toS)
+  }
+}
 
 export function createSoundOutput(): SoundOutput {
   const context = new AudioContext({ latencyHint: 'interactive' })
@@ -52,7 +75,7 @@ export function createSoundOutput(): SoundOutput {
 
   const scheduleOne = (sound: LoadedSound, fromMs: number, startsAtMs: number): (() => void) | null => {
     const bufferMs = sound.buffer.duration * 1000
-    const endMs = Math.min(sound.endMs, sound.startMs + bufferMs)
+    const endMs = sound.repeats ? sound.endMs : Math.min(sound.endMs, sound.startMs + bufferMs)
     if (endMs <= fromMs) return null
     let when = contextTimeAt(startsAtMs + Math.max(0, sound.startMs - fromMs))
     let offset = Math.max(0, fromMs - sound.startMs) / 1000
@@ -64,16 +87,13 @@ export function createSoundOutput(): SoundOutput {
     }
     const source = context.createBufferSource()
     source.buffer = sound.buffer
+    source.loop = sound.repeats
     const gain = context.createGain()
-    gain.gain.value = 10 ** (sound.gainDb / 20)
     source.connect(gain).connect(master)
     const lastsS = (endMs - sound.startMs) / 1000 - offset
     if (lastsS <= 0) return null
-    source.start(when, offset)
-    if (endMs < sound.startMs + bufferMs) {
-      gain.gain.setValueAtTime(gain.gain.value, Math.max(when, when + lastsS - fadeOutS))
-      gain.gain.linearRampToValueAtTime(0, when + lastsS)
-    }
+    source.start(when, sound.repeats ? offset % sound.buffer.duration : offset)
+    shapeGain(gain.gain, sound, when - offset, when, when + lastsS, !sound.repeats && endMs < sound.startMs + bufferMs)
     source.stop(when + lastsS)
     return () => {
       gain.gain.cancelScheduledValues(context.currentTime)

@@ -82,8 +82,8 @@ function decideForBox(event: KeptEvent, box: BoxOnAir, onAir: ChannelOnAir, nowM
 }
 
 /** A variation settled for a kept event, as it stands in this version of its box. */
-export function scoreFor(event: KeptEvent, { canvas, look }: BoxDocument, variation: Variation, { locale, media }: ChannelOnAir) {
-  return resolveScore(variation.composition, { canvas, look, event: canonicalOf(event), locale, media })
+export function scoreFor(event: KeptEvent, { canvas, look, zones }: BoxDocument, variation: Variation, { locale, media }: ChannelOnAir) {
+  return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), locale, media })
 }
 
 /** What a play has that nobody has prepared yet. */

@@ -10,6 +10,7 @@ const titles: Record<number, string> = {
   405: 'Method not allowed',
   409: 'Somebody else changed this',
   413: 'Too large',
+  416: 'No such bytes',
   415: 'Unsupported type',
   422: 'Not understood',
   429: 'Too many tries',

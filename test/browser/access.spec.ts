@@ -40,6 +40,41 @@ for (const scheme of ['night', 'daybreak']) {
   })
 }
 
+test.describe('the score room', () => {
+  test('has papers that are accessible', async ({ page, demo, signIn }) => {
+    await signIn()
+    await page.goto(`${demo.url}/boxes/${demo.boxes[0]?.id}`)
+    await page.getByRole('button', { name: 'Tip', exact: true }).click()
+    await page.getByRole('button', { name: 'long', exact: true }).click()
+    for (const lane of ['Scatter', 'Viewer’s message', 'Second line']) {
+      await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: lane, exact: true }).click()
+      await page.waitForTimeout(400)
+      await expectNoFaults(page)
+    }
+    for (const fold of [/^Letters/, /^Keyframes/]) await page.getByRole('button', { name: fold }).click()
+    await expectNoFaults(page)
+    await page.getByRole('application').focus()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('heading', { name: 'Worth a look' })).toBeVisible()
+    await expectNoFaults(page)
+    for (const paper of [/^Zones/, /^Look of this box/]) {
+      await page.getByRole('button', { name: paper }).click()
+      await expectNoFaults(page)
+    }
+    await page.getByRole('button', { name: 'On air', exact: true }).click()
+    for (const tab of ['What changes', 'Side by side', 'Earlier versions']) {
+      await page.getByRole('tab', { name: tab }).click()
+      await page.waitForTimeout(300)
+      await expectNoFaults(page)
+    }
+    await page.keyboard.press('Escape')
+    await page.getByRole('application').focus()
+    await page.keyboard.press('Shift+?')
+    await expect(page.getByRole('dialog').getByRole('heading', { name: 'Keys' })).toBeVisible()
+    await expectNoFaults(page)
+  })
+})
+
 test('nothing is fetched from anywhere but the server itself', async ({ page, demo, signIn }) => {
   const strange: string[] = []
   page.on('request', (request) => {

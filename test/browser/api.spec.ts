@@ -186,3 +186,29 @@ test('media are served as what they are and can run nothing', async ({ demo, sig
   await expectProblem(await fetch(`${demo.url}/media/${'0'.repeat(64)}`), 404, /no such media/)
   await expectProblem(await fetch(`${demo.url}/media/..%2f..%2fsecret`), 404, /./)
 })
+
+test('a piece of a media file is served where one is asked for', async ({ demo, signIn, page }) => {
+  await signIn()
+  const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: { url: string; mime: string }[] }
+  const video = media.find((file) => file.mime === 'video/webm')?.url ?? ''
+  const whole = new Uint8Array(await (await fetch(demo.url + video)).arrayBuffer())
+  const piece = await fetch(demo.url + video, { headers: { range: 'bytes=100-199' } })
+  expect([piece.status, piece.headers.get('content-range')]).toEqual([206, `bytes 100-199/${whole.length}`])
+  expect(new Uint8Array(await piece.arrayBuffer())).toEqual(whole.subarray(100, 200))
+  await expectProblem(await fetch(demo.url + video, { headers: { range: `bytes=${whole.length}-` } }), 416, /has \d+ bytes/)
+})
+
+test('versions are for those who edit the box, and each belongs to its own', async ({ demo, signIn, page, browser }) => {
+  await signIn('editor')
+  const [first, second] = demo.boxes.map((box) => `${demo.url}/api/boxes/${box.id}`)
+  const { versions } = (await (await page.request.get(`${first}/versions`)).json()) as { versions: { id: string; number: number; byName: string; publishedAtMs: number }[] }
+  expect(versions[0]).toMatchObject({ number: 1, byName: expect.any(String) })
+  const version = (await (await page.request.get(`${first}/versions/${versions[0]?.id}`)).json()) as { number: number; document: { version: number; alerts: unknown[] } }
+  expect([version.number, version.document.version, version.document.alerts.length]).toEqual([1, 2, 9])
+  expect((await page.request.get(`${second}/versions/${versions[0]?.id}`)).status()).toBe(404)
+  expect((await page.request.get(`${first}/versions/no-such-version`)).status()).toBe(404)
+  const moderator = await signIn('moderator', await browser.newPage())
+  expect((await moderator.request.get(`${first}/versions`)).status()).toBe(403)
+  expect((await fetch(`${first}/versions`)).status).toBe(401)
+  await moderator.close()
+})

@@ -100,7 +100,7 @@ test('a reload in the middle of a play does not show it again', async ({ page, d
 
 test('a media file that is gone plays the rest, and is reported at the desk', async ({ page, demo, server, signIn, context }) => {
   const { media } = (await (await (await signIn()).request.get(`${demo.url}/api/channel/media`)).json()) as { media: { id: string; name: string }[] }
-  const bell = media.find((file) => file.name === 'The oven bell')
+  const bell = media.find((file) => file.name === 'Swinging bell')
   rmSync(join(server.dataFolder, 'media', bell?.id ?? 'none'))
   const source = await context.newPage()
   await source.goto(demo.boxes[0]?.sourceUrl ?? '')

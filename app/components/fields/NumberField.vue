@@ -25,7 +25,7 @@ function tidy(event: Event): void {
 
 <template>
   <span class="relative block">
-    <input type="number" class="field pr-7 text-right font-mono text-xs [appearance:textfield] [&::-webkit-inner-spin-button]:appearance-none" :value="shown" :min="min" :max="max" :step="step" :disabled="disabled" :aria-label="label" :aria-labelledby="labelId" @change="tidy" @keydown.up.down="$nextTick(() => read($event))" />
+    <input type="number" class="field text-right font-mono text-xs [appearance:textfield] [&::-webkit-inner-spin-button]:appearance-none" :style="{ paddingRight: `${unit.length * 0.42 + 0.75}rem` }" :value="shown" :min="min" :max="max" :step="step" :disabled="disabled" :aria-label="label" :aria-labelledby="labelId" @change="tidy" @keydown.up.down="$nextTick(() => read($event))" />
     <span class="pointer-events-none absolute inset-y-0 right-2 grid place-items-center text-2xs text-faded">{{ unit }}</span>
   </span>
 </template>

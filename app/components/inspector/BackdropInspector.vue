@@ -5,10 +5,12 @@ import type { Part } from '../../../core/parts/part.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
 import NumberField from '../fields/NumberField.vue'
+import SizeRow from './SizeRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: Backdrop; parts: readonly Part[]; look: Look; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
+const hugged: readonly Part['kind'][] = ['line', 'message', 'picture', 'shape']
 
 function toggleHug(id: string): void {
   edit('what it hugs', (draft) => {
@@ -21,17 +23,12 @@ function toggleHug(id: string): void {
   <section class="space-y-2">
     <FieldRow label="Hugs">
       <div class="space-y-1">
-        <label v-for="each in parts.filter((other) => other.kind === 'line' || other.kind === 'picture')" :key="each.id" class="flex items-center gap-2">
+        <label v-for="each in parts.filter((other) => hugged.includes(other.kind))" :key="each.id" class="flex items-center gap-2">
           <input type="checkbox" class="size-4 accent-deep-sky" :checked="part.hugs.includes(each.id)" :disabled="disabled" @change="toggleHug(each.id)" />{{ each.name }}
         </label>
       </div>
     </FieldRow>
-    <FieldRow v-if="part.hugs.length === 0" label="Size">
-      <div class="grid grid-cols-2 gap-2">
-        <NumberField label="Width" :value="part.widthPx" unit="w" :min="1" :max="8000" :step="10" :disabled="disabled" @change="(widthPx) => edit('width', (draft) => void (draft.widthPx = widthPx))" />
-        <NumberField label="Height" :value="part.heightPx" unit="h" :min="1" :max="8000" :step="10" :disabled="disabled" @change="(heightPx) => edit('height', (draft) => void (draft.heightPx = heightPx))" />
-      </div>
-    </FieldRow>
+    <SizeRow v-if="part.hugs.length === 0" :part="part" label="Size" :disabled="disabled" />
     <FieldRow v-else label="Padding"><NumberField label="Padding" :value="part.paddingPx" unit="px" :min="0" :max="400" :disabled="disabled" @change="(paddingPx) => edit('padding', (draft) => void (draft.paddingPx = paddingPx))" /></FieldRow>
     <FieldRow label="Corners"><NumberField label="Corners" :value="part.cornerPx" unit="px" :min="0" :max="400" :disabled="disabled" @change="(cornerPx) => edit('corners', (draft) => void (draft.cornerPx = cornerPx))" /></FieldRow>
     <FieldRow label="Colour"><InkField label="Colour" :ink="part.ink" :look="look" :disabled="disabled" @change="(ink) => edit('colour', (draft) => void (draft.ink = ink))" /></FieldRow>

@@ -1,54 +1,86 @@
 <script setup lang="ts">
-import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
-import { removePart } from '../../../core/edit/removePart.ts'
-import { isVisiblePart, type PartKind } from '../../../core/parts/part.ts'
+import { silenceRemark } from '../../../core/edit/silenceRemark.ts'
+import { isVisiblePart } from '../../../core/parts/part.ts'
+import type { Remark } from '../../../core/remarks/remark.ts'
+import { applyEverywhere, counterparts } from '../../../core/edit/applyEverywhere.ts'
+import { editParts } from '../../../core/edit/editParts.ts'
+import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
+import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { partKindNames } from '../score/partIcons.ts'
+import RemarkList from '../stage/RemarkList.vue'
+import SelectionBar from '../stage/SelectionBar.vue'
+import { hasOwnPlace } from '../stage/stageGeometry.ts'
 import BackdropInspector from './BackdropInspector.vue'
+import KeyframeSection from './KeyframeSection.vue'
+import LettersSection from './LettersSection.vue'
+import LookInspector from './LookInspector.vue'
 import LineInspector from './LineInspector.vue'
+import MessageInspector from './MessageInspector.vue'
 import MotionSection from './MotionSection.vue'
+import ParticlesInspector from './ParticlesInspector.vue'
 import PictureInspector from './PictureInspector.vue'
 import PlaceSection from './PlaceSection.vue'
+import ShapeInspector from './ShapeInspector.vue'
 import SoundInspector from './SoundInspector.vue'
+import TickerInspector from './TickerInspector.vue'
 import TimingSection from './TimingSection.vue'
+import ZonesInspector from './ZonesInspector.vue'
 
-defineProps<{ canEdit: boolean }>()
+const props = defineProps<{ canEdit: boolean; remarks: readonly Remark[]; startMs: number; tMs: number }>()
+const emit = defineEmits<{ seek: [tMs: number] }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
-const parts = computed(() => room.variation?.composition.parts ?? [])
-const kindNames: Record<PartKind, string> = { picture: 'picture', line: 'line of text', sound: 'sound', backdrop: 'backdrop' }
-
-function remove(): void {
-  if (!room.address || !room.part) return
-  draft.edit(removePart(room.address, room.part.id))
-  room.partId = null
+const view = useRoomViewStore()
+/** What the field of the words says itself is not said twice. */
+const own = computed(() => props.remarks.filter((remark) => room.part !== null && remark.partId === room.part.id && remark.type !== 'templateProblem' && remark.type !== 'unknownVariable'))
+const others = computed(() => {
+  const { part, alert } = room
+  if (!part || !alert || !draft.document) return 0
+  return new Set(counterparts(draft.document, part).map((each) => each.alertId).filter((id) => id !== alert.id)).size
+})
+function rename(event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim()
+  if (room.address && room.part && name) draft.edit(editParts(room.address, [room.part.id], 'name', (part) => void (part.name = name)))
 }
 </script>
 
 <template>
   <aside class="on-paper min-h-0 overflow-y-auto border-l border-rule px-4 py-3" aria-label="Inspector">
     <p v-if="draft.refusal" role="alert" class="mb-2 text-brick">Not possible: {{ draft.refusal }}</p>
-    <div v-if="room.part && draft.document && room.alert" :key="`${room.variation?.id}/${room.part.id}`" class="space-y-3">
+    <ZonesInspector v-if="view.isEditingZones && draft.document" :zones="draft.document.zones" :canvas="draft.document.canvas" :disabled="!canEdit" />
+    <LookInspector v-else-if="view.isEditingLook && draft.document" :look="draft.document.look" :disabled="!canEdit" />
+    <div v-else-if="room.part && draft.document && room.alert" :key="`${room.variation?.id}/${room.part.id}`" class="space-y-2">
       <div class="flex items-baseline justify-between gap-2">
-        <h2 class="truncate font-display text-lg font-semibold">{{ room.part.name }}</h2>
-        <span class="flex shrink-0 items-center gap-2 text-faded">{{ kindNames[room.part.kind] }}
-          <button v-if="canEdit" type="button" class="rounded-sm p-1 hover:bg-rule/60" :aria-label="`Remove ${room.part.name}; can be undone`" @click="remove"><Trash2 :size="15" aria-hidden="true" /></button>
-        </span>
+        <h2 class="min-w-0 flex-1 font-display text-lg font-semibold"><input v-if="canEdit" class="w-full truncate rounded-xs border-0 bg-transparent p-0 hover:bg-sheet focus:bg-sheet" :value="room.part.name" maxlength="80" aria-label="Name of the part" @change="rename" /><template v-else>{{ room.part.name }}</template></h2>
+        <span class="shrink-0 text-faded">{{ room.selected.length > 1 ? `and ${room.selected.length - 1} more` : partKindNames[room.part.kind] }}</span>
       </div>
+      <SelectionBar v-if="canEdit" />
+      <p v-if="canEdit && others > 0"><button type="button" class="link text-left text-deep-sky" @click="draft.edit(applyEverywhere(room.part))">Same style and motion for “{{ room.part.name }}” in {{ counted(others, 'other alert') }}</button></p>
+      <RemarkList v-if="own.length > 0" class="rounded-sm bg-sheet p-2" :remarks="own" :can-edit="canEdit" />
       <LineInspector v-if="room.part.kind === 'line'" :part="room.part" :look="draft.document.look" :kind="room.alert.kind" :disabled="!canEdit" />
-      <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :disabled="!canEdit" />
+      <MessageInspector v-else-if="room.part.kind === 'message'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
+      <TickerInspector v-else-if="room.part.kind === 'ticker'" :part="room.part" :look="draft.document.look" :kind="room.alert.kind" :disabled="!canEdit" />
+      <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
       <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :disabled="!canEdit" />
-      <BackdropInspector v-else :part="room.part" :parts="parts" :look="draft.document.look" :disabled="!canEdit" />
+      <ShapeInspector v-else-if="room.part.kind === 'shape'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
+      <ParticlesInspector v-else-if="room.part.kind === 'particles'" :part="room.part" :look="draft.document.look" :zones="draft.document.zones" :disabled="!canEdit" />
+      <BackdropInspector v-else :part="room.part" :parts="room.parts" :look="draft.document.look" :disabled="!canEdit" />
+      <LettersSection v-if="room.part.kind === 'line' || room.part.kind === 'message'" :part="room.part" :disabled="!canEdit" />
       <MotionSection v-if="isVisiblePart(room.part)" :part="room.part" :disabled="!canEdit" />
-      <TimingSection :part="room.part" :parts="parts" :disabled="!canEdit" />
-      <PlaceSection v-if="isVisiblePart(room.part)" :part="room.part" :disabled="!canEdit" :is-placed="!(room.part.kind === 'backdrop' && room.part.hugs.length > 0)" />
+      <TimingSection :part="room.part" :parts="room.parts" :disabled="!canEdit" />
+      <KeyframeSection v-if="isVisiblePart(room.part)" :part="room.part" :start-ms="startMs" :t-ms="tMs" :disabled="!canEdit" @seek="emit('seek', $event)" />
+      <PlaceSection v-if="isVisiblePart(room.part)" :part="room.part" :disabled="!canEdit" :is-placed="hasOwnPlace(room.part)" />
     </div>
     <div v-else class="space-y-3 pt-1">
-      <h2 class="font-display text-lg font-semibold">Nothing selected</h2>
-      <p class="text-faded">Choose a part on the stage or a lane of the score to change its words, file, timing and place. Space plays the alert from the start.</p>
+      <h2 class="font-display text-lg font-semibold">{{ remarks.length > 0 ? 'Worth a look' : 'Nothing to remark' }}</h2>
+      <RemarkList v-if="remarks.length > 0" :remarks="remarks" :can-edit="canEdit" shows-part />
+      <p v-if="canEdit && (room.composition?.silenced.length ?? 0) > 0"><button type="button" class="link text-deep-sky" @click="room.address && draft.edit(silenceRemark(room.address, null))">Remark again on what was switched off</button></p>
+      <p class="text-faded">Choose a part on the stage or a lane of the score to change its words, file, timing and place. Space plays the alert from the start; <span class="key">?</span> shows all keys.</p>
       <ul class="space-y-1">
-        <li v-for="part in parts" :key="part.id"><button type="button" class="link text-deep-sky" @click="room.partId = part.id">{{ part.name }}</button></li>
+        <li v-for="part in room.parts" :key="part.id"><button type="button" class="link text-deep-sky" @click="room.select(part.id)">{{ part.name }}</button></li>
       </ul>
     </div>
   </aside>

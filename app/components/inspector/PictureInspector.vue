@@ -1,33 +1,62 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Picture } from '../../../core/parts/picture/schema.ts'
+import type { Look } from '../../../core/look/schema.ts'
+import type { PartOf } from '../../../core/parts/part.ts'
+import { pictureFits } from '../../../core/parts/picture/schema.ts'
+import { useMeasuresStore } from '../../stores/measures.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import { seconds } from '../../format/time.ts'
 import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
+import CheckRow from './CheckRow.vue'
+import InspectorSection from './InspectorSection.vue'
+import PictureColourSection from './PictureColourSection.vue'
+import SizeRow from './SizeRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
-const props = defineProps<{ part: Picture; disabled: boolean }>()
+const props = defineProps<{ part: PartOf<'picture'>; look: Look; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 const media = useMediaStore()
+const measures = useMeasuresStore()
+const file = computed(() => media.files.find((each) => each.id === props.part.mediaId))
 const choices = computed<Choice<string | null>[]>(() => [
   { value: null, label: 'no picture' },
-  ...media.pictures.map((file) => ({ value: file.id, label: file.name, pictureUrl: file.url })),
+  ...media.pictures.map((each) => ({ value: each.id, label: each.durationMs === null ? each.name : `${each.name}, ${seconds(each.durationMs)} s`, ...(each.mime.startsWith('video/') ? {} : { pictureUrl: each.url }) })),
 ])
+const fitWords = { contain: 'whole inside the box', cover: 'fills the box', stretch: 'stretched to the box' }
+const fitChoices = pictureFits.map((value) => ({ value, label: fitWords[value] }))
+const sides = ['left', 'top', 'right', 'bottom'] as const
+
+/** Another file has another colour: what was to be recoloured is measured anew. */
+function setFile(mediaId: string | null): void {
+  const dominant = mediaId === null ? null : (measures.pictures.get(mediaId)?.dominant ?? null)
+  edit('picture', (draft) => {
+    draft.mediaId = mediaId
+    if (draft.colour.mode === 'recolour') draft.colour = dominant ? { ...draft.colour, from: dominant } : { mode: 'asIs' }
+  })
+}
+function actualSize(): void {
+  const { widthPx, heightPx } = file.value ?? {}
+  if (widthPx && heightPx) edit('actual size', (draft) => void Object.assign(draft, { widthPx, heightPx }))
+}
 </script>
 
 <template>
-  <section class="space-y-2">
-    <FieldRow label="File"><ChoiceField label="Picture" :value="part.mediaId" :choices="choices" :disabled="disabled" @change="(mediaId) => edit('picture', (draft) => void (draft.mediaId = mediaId))" /></FieldRow>
-    <FieldRow label="Fits into">
-      <div class="grid grid-cols-2 gap-2">
-        <NumberField label="Width" :value="part.widthPx" unit="w" :min="1" :max="8000" :step="10" :disabled="disabled" @change="(widthPx) => edit('width', (draft) => void (draft.widthPx = widthPx))" />
-        <NumberField label="Height" :value="part.heightPx" unit="h" :min="1" :max="8000" :step="10" :disabled="disabled" @change="(heightPx) => edit('height', (draft) => void (draft.heightPx = heightPx))" />
-      </div>
-    </FieldRow>
-    <FieldRow label="Turned"><NumberField label="Turned" :value="part.rotationDeg" unit="°" :min="-360" :max="360" :disabled="disabled" @change="(rotationDeg) => edit('turned', (draft) => void (draft.rotationDeg = rotationDeg))" /></FieldRow>
-    <FieldRow label="Mirrored">
-      <label class="flex items-center gap-2"><input type="checkbox" class="size-4 accent-deep-sky" :checked="part.isMirrored" :disabled="disabled" @change="edit('mirrored', (draft) => void (draft.isMirrored = !draft.isMirrored))" />left to right</label>
-    </FieldRow>
-  </section>
+  <div class="space-y-2">
+    <FieldRow label="File"><ChoiceField label="Picture" :value="part.mediaId" :choices="choices" :disabled="disabled" @change="setFile" /></FieldRow>
+    <SizeRow :part="part" label="Box" :disabled="disabled" />
+    <FieldRow label="Fits"><ChoiceField label="Fits" :value="part.fit" :choices="fitChoices" :disabled="disabled" @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))" /></FieldRow>
+    <p v-if="file?.widthPx && !disabled" class="pl-24"><button type="button" class="link text-deep-sky" @click="actualSize">Its own size, {{ file.widthPx }} × {{ file.heightPx }}</button></p>
+    <CheckRow label="Mirrored" words="left to right" :checked="part.isMirrored" :disabled="disabled" @change="(isMirrored) => edit('mirrored', (draft) => void (draft.isMirrored = isMirrored))" />
+    <CheckRow v-if="file && file.durationMs !== null" label="At its end" words="begins again" :checked="part.repeats === 'loop'" :disabled="disabled" @change="(loops) => edit('repeats', (draft) => void (draft.repeats = loops ? 'loop' : 'hold'))" />
+    <PictureColourSection :part="part" :look="look" :disabled="disabled" />
+    <InspectorSection title="Crop" is-folded :note="sides.some((side) => part.crop[side] > 0) ? 'cropped' : 'whole'">
+      <FieldRow label="Cut away">
+        <div class="grid grid-cols-2 gap-2">
+          <NumberField v-for="side in sides" :key="side" :label="`Cut away ${side}`" :value="part.crop[side] * 100" :unit="side" :min="0" :max="95" :disabled="disabled" @change="(percent) => edit('crop', (draft) => void (draft.crop[side] = percent / 100))" />
+        </div>
+      </FieldRow>
+    </InspectorSection>
+  </div>
 </template>

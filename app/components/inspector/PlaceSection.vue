@@ -5,6 +5,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
 import RangeField from '../fields/RangeField.vue'
+import InspectorSection from './InspectorSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: VisiblePart; disabled: boolean; isPlaced: boolean }>()
@@ -17,8 +18,7 @@ const originChoices = origins.map((value) => ({ value, label: originNames[value]
 </script>
 
 <template>
-  <section class="space-y-2 border-t border-rule pt-3">
-    <h3 class="caps text-faded">Place</h3>
+  <InspectorSection title="Place">
     <template v-if="isPlaced">
       <FieldRow label="Position">
         <div class="grid grid-cols-2 gap-2">
@@ -26,6 +26,7 @@ const originChoices = origins.map((value) => ({ value, label: originNames[value]
           <NumberField label="Position from the top" :value="part.place.yPx" unit="y" :min="-8000" :max="16000" :disabled="disabled" @change="(yPx) => edit('position', (draft) => void (draft.place.yPx = yPx))" />
         </div>
       </FieldRow>
+      <FieldRow label="Turned"><NumberField label="Turned" :value="part.rotationDeg" unit="°" :min="-3600" :max="3600" :step="1" :decimals="1" :disabled="disabled" @change="(rotationDeg) => edit('turned', (draft) => void (draft.rotationDeg = rotationDeg))" /></FieldRow>
       <FieldRow label="Held by">
         <ChoiceField label="Held by" :value="part.place.origin" :choices="originChoices" :disabled="disabled" @change="(origin) => edit('origin', (draft) => void (draft.place.origin = origin))" />
       </FieldRow>
@@ -33,5 +34,5 @@ const originChoices = origins.map((value) => ({ value, label: originNames[value]
     <FieldRow label="Opacity">
       <RangeField label="Opacity" :value="part.opacity" :shown="`${Math.round(part.opacity * 100)} %`" :min="0" :max="1" :step="0.01" :disabled="disabled" @change="(opacity) => edit('opacity', (draft) => void (draft.opacity = opacity))" />
     </FieldRow>
-  </section>
+  </InspectorSection>
 </template>

@@ -13,18 +13,21 @@ const partOf = (id: string) => composition.parts.find((part) => part.id === id)!
 
 describe('anchorChoices', () => {
   it('offers the start of the alert and the other parts, in words', () => {
-    expect(anchorChoices(partOf('second'), composition.parts).map((choice) => choice.label)).toEqual(['with the alert', 'when Picture has entered', 'when Headline has entered', 'with Picture', 'with Headline', 'with Sound'])
+    expect(anchorChoices(partOf('second'), composition.parts, 'start').map((choice) => choice.label)).toEqual([
+      'with the alert', 'when Picture has entered', 'when Headline has entered', 'with Picture', 'with Headline', 'with Sound', 'when Picture leaves', 'when Headline leaves',
+      'when Picture has ended', 'when Headline has ended', 'when Sound has ended',
+    ])
   })
 
   it('leaves out what waits for the part itself, over any number of ties', () => {
-    expect(anchorChoices(partOf('picture'), composition.parts).map((choice) => choice.value)).toEqual(['score.start', 'sound.start'])
+    expect(anchorChoices(partOf('picture'), composition.parts, 'start').map((choice) => choice.value)).toEqual(['score.start', 'sound.start', 'sound.end'])
   })
 
   it('never offers what would tie a knot', () => {
     for (const part of composition.parts) {
-      for (const choice of anchorChoices(part, composition.parts)) {
+      for (const choice of anchorChoices(part, composition.parts, 'start')) {
         const parts = composition.parts.map((each) => (each.id === part.id ? { ...each, clip: { ...each.clip, start: { at: choice.value, offsetMs: 0 } } } : each))
-        expect(solveComposition({ ...composition, parts }, {}).ok, `${part.id} at ${choice.value}`).toBe(true)
+        expect(solveComposition({ ...composition, parts }, { media: {}, messageText: '' }).ok, `${part.id} at ${choice.value}`).toBe(true)
       }
     }
   })

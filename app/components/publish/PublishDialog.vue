@@ -1,18 +1,21 @@
 <script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { toast } from 'vue-sonner'
 import { wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
-import { kindLook } from '../../kinds/kindLook.ts'
 import { useDraftStore } from '../../stores/draft.ts'
-import KindMark from '../frame/KindMark.vue'
 import PaperDialog from '../frame/PaperDialog.vue'
+import AirCompare from './AirCompare.vue'
+import DifferenceList from './DifferenceList.vue'
+import VersionList from './VersionList.vue'
 
 const isOpen = defineModel<boolean>('open', { required: true })
 const draft = useDraftStore()
 const isSending = ref(false)
 const refusal = ref('')
 const differences = computed(() => draft.differences)
+const tabs = ['What changes', 'Side by side', 'Earlier versions']
 
 async function put(): Promise<void> {
   isSending.value = true
@@ -30,18 +33,22 @@ async function put(): Promise<void> {
 
 <template>
   <PaperDialog v-model:open="isOpen" title="What goes on air" is-wide>
-    <p v-if="differences.length === 0" class="text-faded">The draft is the same as what is on air.</p>
-    <template v-else>
-      <p class="mb-3 text-faded">{{ draft.view?.onAir ? `Compared with version ${draft.view.onAir.number}, which is on air now.` : 'This box goes on air for the first time.' }} Alerts that already wait play as they were.</p>
-      <ul class="divide-y divide-rule border-y border-rule">
-        <li v-for="(difference, index) in differences" :key="index" class="grid grid-cols-[1.75rem_10rem_8rem_minmax(0,1fr)] items-center gap-2 py-1.5">
-          <KindMark v-if="difference.kind" :kind="difference.kind" /><span v-else />
-          <span class="truncate"><b class="font-semibold">{{ difference.kind ? kindLook[difference.kind].name : 'Box' }}</b> · {{ difference.subject }}</span>
-          <span class="text-faded">{{ difference.what }}</span>
-          <span class="min-w-0 break-words"><template v-if="difference.before"><s class="text-faded">{{ difference.before }}</s><template v-if="difference.after"> → </template></template><b class="font-medium">{{ difference.after }}</b></span>
-        </li>
-      </ul>
-    </template>
+    <TabGroup>
+      <TabList class="mb-3 flex gap-1 border-b border-rule">
+        <Tab v-for="tab in tabs" :key="tab" v-slot="{ selected }" as="template"><button type="button" class="-mb-px rounded-t-sm border-b-2 px-3 py-1.5" :class="selected ? 'border-ink font-medium' : 'border-transparent text-faded hover:text-ink'">{{ tab }}</button></Tab>
+      </TabList>
+      <TabPanels class="min-h-64">
+        <TabPanel>
+          <p v-if="differences.length > 0" class="mb-3 text-faded">{{ draft.view?.onAir ? `Compared with version ${draft.view.onAir.number}, which is on air now.` : 'This box goes on air for the first time.' }} Alerts that already wait play as they were.</p>
+          <DifferenceList :differences="differences" empty="The draft is the same as what is on air." />
+        </TabPanel>
+        <TabPanel>
+          <AirCompare v-if="draft.view?.airDocument" :air="draft.view.airDocument" :air-label="`On air, version ${draft.view.onAir?.number ?? ''}`" />
+          <p v-else class="text-faded">Nothing is on air yet to compare with.</p>
+        </TabPanel>
+        <TabPanel><VersionList /></TabPanel>
+      </TabPanels>
+    </TabGroup>
     <p v-if="refusal" role="alert" class="mt-3 text-brick">{{ refusal }}</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Keep tuning</button>

@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { Switch } from '@headlessui/vue'
 import { computed } from 'vue'
+import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
 import { setScoreLength } from '../../../core/edit/setScoreLength.ts'
 import { sampleNames, type SampleName } from '../../../core/events/sampleEvent.ts'
 import { kindLook } from '../../kinds/kindLook.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { seconds } from '../../format/time.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 
-defineProps<{ canEdit: boolean }>()
+const props = defineProps<{ canEdit: boolean; lengthMs: number }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 
@@ -20,26 +23,33 @@ const samples: { name: SampleName; label: string }[] = [
   { name: 'rightToLeft', label: 'right-to-left' },
   { name: 'markup', label: 'markup' },
 ]
-const lengthS = computed(() => (room.variation?.composition.length.rule === 'fixed' ? room.variation.composition.length.ms / 1000 : null))
-const advice = computed(() => {
-  if (lengthS.value === null) return ''
-  if (lengthS.value > 15) return 'More than 15 s holds the screen for long.'
-  return lengthS.value < 2 ? 'Under 2 s is hard to read.' : ''
-})
+const rule = computed(() => room.composition?.length ?? null)
+const ruleChoices = [
+  { value: 'fixed', label: 'lasts' },
+  { value: 'fit', label: 'as long as needed' },
+] as const
 
 function setOn(isOn: boolean): void {
   if (room.alert) draft.edit(setAlertOn(room.alert.id, isOn))
 }
-function setLength(s: number): void {
-  if (room.address) draft.edit(setScoreLength(room.address, s * 1000))
+function setLength(next: LengthRule): void {
+  if (room.address) draft.edit(setScoreLength(room.address, next))
 }
+/** The other rule, with what this one says about how long. */
+function setRule(kind: 'fixed' | 'fit'): void {
+  const now = rule.value
+  if (!now || now.rule === kind) return
+  setLength(now.rule === 'fixed' ? { rule: 'fit', minMs: Math.min(now.ms, 4000), maxMs: Math.max(now.ms, 12_000) } : { rule: 'fixed', ms: props.lengthMs || now.maxMs })
+}
+const ms = (s: number) => Math.round(s * 1000)
 </script>
 
 <template>
   <section v-if="room.alert && room.variation" class="on-paper flex items-center gap-8 border-b border-rule px-4 py-2" aria-label="Case">
     <div class="w-44 shrink-0">
       <h1 class="font-display text-lg leading-tight font-semibold">{{ kindLook[room.alert.kind].name }}</h1>
-      <p class="text-faded">{{ room.variation.name }}: plays for each one</p>
+      <ChoiceField v-if="room.alert.variations.length > 1" label="Variation" :value="room.variation.id" :choices="room.alert.variations.map((each) => ({ value: each.id, label: each.name }))" @change="(id) => (room.variationId = id)" />
+      <p v-else class="text-faded">{{ room.variation.name }}: plays for each one</p>
     </div>
     <div class="flex items-center gap-2">
       <Switch :model-value="room.alert.isOn" :disabled="!canEdit" class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60" :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'" :aria-label="`Alert for ${kindLook[room.alert.kind].name}`" @update:model-value="setOn">
@@ -47,10 +57,14 @@ function setLength(s: number): void {
       </Switch>
       <span class="w-16">{{ room.alert.isOn ? 'on' : 'off' }}</span>
     </div>
-    <div class="flex items-center gap-2">
-      <span id="duration-label" class="text-faded">Duration</span>
-      <span v-if="lengthS !== null" class="w-24"><NumberField label-id="duration-label" :value="lengthS" unit="s" :step="0.1" :min="0.5" :max="60" :decimals="2" :disabled="!canEdit" @change="setLength" /></span>
-      <span class="text-brick">{{ advice }}</span>
+    <div v-if="rule" class="flex items-center gap-2">
+      <span class="w-40"><ChoiceField label="How long the alert is" :value="rule.rule" :choices="ruleChoices" :disabled="!canEdit" @change="setRule" /></span>
+      <span v-if="rule.rule === 'fixed'" class="w-24"><NumberField label="Duration" :value="rule.ms / 1000" unit="s" :step="0.1" :min="0.5" :max="60" :decimals="2" :disabled="!canEdit" @change="(s) => setLength({ rule: 'fixed', ms: ms(s) })" /></span>
+      <template v-else>
+        <span class="w-20"><NumberField label="At least" :value="rule.minMs / 1000" unit="min" :step="0.1" :min="0" :max="rule.maxMs / 1000" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, minMs: ms(s) })" /></span>
+        <span class="w-20"><NumberField label="At most" :value="rule.maxMs / 1000" unit="max" :step="0.1" :min="Math.max(0.5, rule.minMs / 1000)" :max="60" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, maxMs: ms(s) })" /></span>
+        <span class="text-faded">now {{ seconds(lengthMs) }} s</span>
+      </template>
     </div>
     <fieldset class="ml-auto flex items-center gap-1.5">
       <legend class="float-left mr-2 text-faded">Shown with a name that is</legend>

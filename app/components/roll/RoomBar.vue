@@ -12,9 +12,9 @@ const draft = useDraftStore()
   <div class="flex min-w-0 items-end justify-between gap-4 bg-night pl-3 pr-4 pt-1">
     <RollOfKinds :can-edit="canEdit" />
     <div class="flex shrink-0 items-center gap-2 pb-1.5">
-      <template v-if="draft.saveState === 'conflict' || draft.saveState === 'refused'">
-        <span role="alert" class="text-wrong">{{ draft.saveState === 'conflict' ? 'Somebody else changed this box.' : 'The last edits were refused.' }}</span>
-        <button type="button" class="button" @click="draft.loadTheirs()">{{ draft.saveState === 'conflict' ? 'Load theirs' : 'Load what is saved' }}</button>
+      <template v-if="draft.saveState === 'refused'">
+        <span role="alert" class="text-wrong">The last edits were refused.</span>
+        <button type="button" class="button" @click="draft.loadSaved()">Load what is saved</button>
       </template>
       <template v-if="canEdit">
         <button type="button" class="button px-2" :disabled="!draft.undoLabel" :aria-label="`Undo ${draft.undoLabel ?? ''}`" :title="draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Nothing to undo'" @click="draft.undo()"><Undo2 :size="16" aria-hidden="true" /></button>

@@ -1,34 +1,70 @@
 <script setup lang="ts">
-import { Image, RectangleHorizontal, Type, Volume2 } from '@lucide/vue'
-import type { Component } from 'vue'
-import { starterBackdrop, starterLine, starterPicture, starterSound } from '../../../core/composition/starterParts.ts'
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Frame, LayoutTemplate, Palette, Sparkles } from '@lucide/vue'
+import { layoutNames } from '../../../core/arrange/layouts.ts'
 import type { Canvas } from '../../../core/composition/canvas.ts'
-import { addPart } from '../../../core/edit/addPart.ts'
 import type { Part } from '../../../core/parts/part.ts'
-import { useDraftStore } from '../../stores/draft.ts'
+import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import LayoutSketch from './LayoutSketch.vue'
+import { layoutWords } from './layoutWords.ts'
+import { newParticles, newParts } from './newParts.ts'
+import SceneTool from './SceneTool.vue'
+import { useSelectionActs } from './useSelectionActs.ts'
 
-const props = defineProps<{ canvas: Canvas }>()
-const draft = useDraftStore()
+defineProps<{ canvas: Canvas }>()
+const emit = defineEmits<{ scene: [file: File | null] }>()
+const acts = useSelectionActs()
 const room = useScoreRoomStore()
-const lineIds = () => (room.variation?.composition.parts ?? []).filter((part) => part.kind === 'line').map((part) => part.id)
-
-const tools: { name: string; icon: Component; make: () => Part }[] = [
-  { name: 'Add a line of text', icon: Type, make: () => ({ ...starterLine(props.canvas, 'headline', '{name}'), id: 'line', name: 'Line' }) },
-  { name: 'Add a picture', icon: Image, make: () => starterPicture(props.canvas, null) },
-  { name: 'Add a sound', icon: Volume2, make: () => starterSound(null) },
-  { name: 'Add a backdrop behind the text', icon: RectangleHorizontal, make: () => starterBackdrop(props.canvas, lineIds()) },
-]
+const view = useRoomViewStore()
+const toolClass = 'grid size-[29px] place-items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist'
 
 function add(part: Part): void {
-  if (!room.address) return
-  draft.edit(addPart(room.address, part))
-  room.partId = room.variation?.composition.parts.at(-1)?.id ?? null
+  if (acts.add(part)) {
+    const added = part.kind === 'backdrop' ? room.parts[0] : room.parts.at(-1)
+    room.select(added?.id ?? null)
+  }
+}
+function toggleZones(): void {
+  view.isEditingZones = !view.isEditingZones
+  view.isEditingLook = false
+}
+function toggleLook(): void {
+  view.isEditingLook = !view.isEditingLook
+  view.isEditingZones = false
 }
 </script>
 
 <template>
-  <div class="flex flex-col gap-2" role="toolbar" aria-label="Add parts" aria-orientation="vertical">
-    <button v-for="tool in tools" :key="tool.name" type="button" class="grid size-9 place-items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist" :aria-label="tool.name" :title="tool.name" @click="add(tool.make())"><component :is="tool.icon" :size="17" aria-hidden="true" /></button>
+  <div class="flex h-full flex-col gap-[3px] overflow-y-auto pr-1" role="toolbar" aria-label="Add and arrange parts" aria-orientation="vertical">
+    <button v-for="tool in newParts" :key="tool.name" type="button" :class="toolClass" class="shrink-0" :aria-label="tool.name" :title="tool.name" @click="add(tool.make(canvas, room.parts))"><component :is="tool.icon" :size="16" aria-hidden="true" /></button>
+    <Menu as="div" class="relative shrink-0">
+      <MenuButton :class="toolClass" aria-label="Add particles" title="Add particles"><Sparkles :size="16" aria-hidden="true" /></MenuButton>
+      <Teleport to="body">
+        <MenuItems class="on-paper fixed bottom-56 left-14 z-40 w-64 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
+          <MenuItem v-for="preset in newParticles" :key="preset.name" v-slot="{ active }">
+            <button type="button" class="block w-full px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="add(preset.make(canvas))"><b class="font-medium">{{ preset.label }}</b><span class="block text-faded">{{ preset.means }}</span></button>
+          </MenuItem>
+        </MenuItems>
+      </Teleport>
+    </Menu>
+    <hr class="w-[29px] border-seam" />
+    <Menu as="div" class="relative shrink-0">
+      <MenuButton :class="toolClass" aria-label="Arrange what is there" title="Layouts: arrange what is there"><LayoutTemplate :size="16" aria-hidden="true" /></MenuButton>
+      <Teleport to="body">
+        <MenuItems class="on-paper fixed top-44 left-14 z-40 grid w-[22rem] grid-cols-4 gap-1 rounded-sm border border-rule p-2 shadow-lg focus:outline-none">
+          <p class="col-span-4 px-1 pb-1 text-faded">Moves the picture and the words that are there. Shift mirrors, for a camera on the other side.</p>
+          <MenuItem v-for="layout in layoutNames" :key="layout" v-slot="{ active }">
+            <button type="button" class="rounded-sm p-1 text-center text-2xs" :class="active ? 'bg-rule/60' : ''" @click="acts.lay(layout, $event.shiftKey)"><LayoutSketch :layout="layout" :canvas="canvas" />{{ layoutWords[layout] }}</button>
+          </MenuItem>
+          <MenuItem v-for="layout in (['left', 'right', 'lowerEdge'] as const)" :key="`${layout}-mirrored`" v-slot="{ active }">
+            <button type="button" class="rounded-sm p-1 text-center text-2xs" :class="active ? 'bg-rule/60' : ''" @click="acts.lay(layout, true)"><LayoutSketch :layout="layout" :canvas="canvas" is-mirrored />{{ layoutWords[layout] }}, mirrored</button>
+          </MenuItem>
+        </MenuItems>
+      </Teleport>
+    </Menu>
+    <button type="button" :class="[toolClass, view.isEditingZones ? 'border-sky! bg-clip' : '']" class="shrink-0" aria-label="Zones: where the camera, the chat or the game is" title="Zones: where the camera, the chat or the game is" :aria-pressed="view.isEditingZones" @click="toggleZones"><Frame :size="16" aria-hidden="true" /></button>
+    <button type="button" :class="[toolClass, view.isEditingLook ? 'border-sky! bg-clip' : '']" class="shrink-0" aria-label="Look of this box: colours, type, sound level" title="Look of this box: colours, type, sound level" :aria-pressed="view.isEditingLook" @click="toggleLook"><Palette :size="16" aria-hidden="true" /></button>
+    <SceneTool :tool-class="toolClass" @scene="emit('scene', $event)" />
   </div>
 </template>

@@ -6,8 +6,8 @@ import { restingMs } from '../../../core/score/restingMs.ts'
 import { useCanvasScale } from '../../composables/useCanvasScale.ts'
 import { useStage } from '../../composables/useStage.ts'
 
-/** A score as a still that moves, without sound, while it is looked at. */
-const props = defineProps<{ score: ResolvedScore | null; canvas: Canvas; isMoving: boolean }>()
+/** A score as a still (at its resting moment, or at a given one) that moves, without sound, while it is looked at. */
+const props = defineProps<{ score: ResolvedScore | null; canvas: Canvas; isMoving: boolean; atMs?: number | null }>()
 const emit = defineEmits<{ ended: [] }>()
 
 const room = ref<HTMLElement>()
@@ -19,6 +19,10 @@ const style = computed(() => ({ width: `${size.value.widthPx}px`, height: `${siz
 watch(
   () => props.isMoving,
   (isMoving) => (isMoving ? void stage.play() : stage.stop()),
+)
+watch(
+  () => [props.atMs, stage.prepared.value] as const,
+  ([atMs]) => typeof atMs === 'number' && stage.seek(atMs),
 )
 watch(stage.isPlaying, (isPlaying) => {
   if (!isPlaying && props.isMoving) emit('ended')

@@ -2,19 +2,22 @@
 import { Play, Square, Volume2, VolumeX } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { TestAnswer } from '../../../contract/views.ts'
+import type { Remark } from '../../../core/remarks/remark.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
 import { seconds, span } from '../../format/time.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useLiveStore } from '../../stores/live.ts'
+import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 
-const props = defineProps<{ tMs: number; lengthMs: number; isPlaying: boolean; isHeard: boolean }>()
+const props = defineProps<{ tMs: number; lengthMs: number; isPlaying: boolean; isHeard: boolean; hearsSource: boolean; remarks: readonly Remark[] }>()
 defineEmits<{ play: []; stop: []; sound: [] }>()
 
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const live = useLiveStore()
+const view = useRoomViewStore()
 const isSending = ref(false)
 const sent = ref<TestAnswer | null>(null)
 const refusal = ref('')
@@ -62,6 +65,7 @@ async function sendTest(): Promise<void> {
   }
   isSending.value = false
 }
+const wrongCount = computed(() => props.remarks.filter((remark) => remark.level === 'wrong').length)
 const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((difference) => difference.kind === room.alert?.kind || difference.kind === null))
 </script>
 
@@ -77,7 +81,11 @@ const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((di
           <component :is="isHeard ? Volume2 : VolumeX" :size="15" aria-hidden="true" />{{ isHeard ? 'Heard here' : 'Silent here' }}
         </button>
       </div>
-      <p class="mt-2 text-mist"><span class="key">Space</span> plays from the start</p>
+      <p v-if="hearsSource" class="mt-2 text-mist">{{ isHeard ? 'A source of this box plays on this machine too: you may hear everything twice.' : 'Silent, because a source of this box plays on this machine.' }}</p>
+      <p v-else class="mt-2 text-mist"><span class="key">Space</span> plays {{ view.loop ? 'the loop' : 'from the start' }}</p>
+    </section>
+    <section v-if="remarks.length > 0" aria-label="Remarks">
+      <button type="button" class="link text-left" :class="wrongCount > 0 ? 'text-wrong' : 'text-mist'" @click="room.select(null)">{{ counted(remarks.length, 'remark') }}{{ wrongCount > 0 ? `, ${wrongCount} to mend` : '' }}</button>
     </section>
     <section class="border-t border-seam pt-3" aria-label="Test">
       <h2 class="font-semibold">Test on the sources</h2>

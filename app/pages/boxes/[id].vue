@@ -2,11 +2,14 @@
 import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef } from 'vue'
+import { sampleEvent } from '../../../core/events/sampleEvent.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { solveComposition } from '../../../core/score/solveComposition.ts'
 import { wordsOf } from '../../api/request.ts'
 import PartInspector from '../../components/inspector/PartInspector.vue'
+import KeyMapDialog from '../../components/frame/KeyMapDialog.vue'
+import ConflictDialog from '../../components/publish/ConflictDialog.vue'
 import PublishDialog from '../../components/publish/PublishDialog.vue'
 import CasePaper from '../../components/roll/CasePaper.vue'
 import RoomBar from '../../components/roll/RoomBar.vue'
@@ -16,43 +19,70 @@ import PartTools from '../../components/stage/PartTools.vue'
 import StageSide from '../../components/stage/StageSide.vue'
 import StageView from '../../components/stage/StageView.vue'
 import { faultWords } from '../../components/stage/faultWords.ts'
-import { useRoomKeys } from '../../components/stage/useRoomKeys.ts'
+import { useRoomCommands } from '../../components/stage/useRoomCommands.ts'
+import { useOwnScene } from '../../composables/useOwnScene.ts'
+import { useRemarks } from '../../composables/useRemarks.ts'
+import { useRoomSound } from '../../composables/useRoomSound.ts'
 import { useSampleScore } from '../../composables/useSampleScore.ts'
 import { useStage } from '../../composables/useStage.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { useSessionStore } from '../../stores/session.ts'
 
 const boxId = String(useRoute().params.id)
 const draft = useDraftStore()
 const room = useScoreRoomStore()
+const view = useRoomViewStore()
 const media = useMediaStore()
 const session = useSessionStore()
 const refusal = ref('')
 const isPublishOpen = ref(false)
 const isSourceOpen = ref(false)
-const isHeard = ref(true)
+const areKeysShown = ref(false)
 const host = shallowRef<HTMLElement>()
 useHead({ title: () => `${draft.view?.name ?? 'Box'} · Thundercrest` })
 
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
 const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.viewer))
-const stage = useStage(host, score, { isHeard, restingMs })
-const solved = computed(() => (room.variation ? solveComposition(room.variation.composition, media.facts) : null))
-const rows = computed(() => (room.variation && solved.value?.ok ? scoreRows(room.variation.composition, solved.value.value.clips) : []))
+const { isHeard, hearsSource } = useRoomSound(boxId)
+const stage = useStage(host, score, { isHeard, restingMs, loop: toRef(view, 'loop') })
+const ownScene = useOwnScene(boxId, toRef(() => draft.document?.canvas ?? null))
+const remarks = useRemarks(stage.prepared, toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)))
+const messageText = computed(() => (room.alert ? (sampleEvent(room.alert.kind, room.viewer).data.message?.text ?? '') : ''))
+const solved = computed(() => {
+  const result = room.composition && solveComposition(room.composition, { media: media.facts, messageText: messageText.value })
+  return result?.ok ? result.value : null
+})
+const rows = computed(() => (room.composition && solved.value ? scoreRows(room.composition, solved.value.clips, solved.value.lengthMs) : []))
 const lengthMs = computed(() => score.value?.lengthMs ?? 0)
+const framesPerSecond = computed(() => draft.document?.canvas.framesPerSecond ?? 60)
 
-useRoomKeys({ play: () => (stage.isPlaying.value ? stage.stop() : void stage.play()), undo: draft.undo, redo: draft.redo })
+useRoomCommands({
+  canEdit: () => session.canEdit,
+  play: () => (stage.isPlaying.value ? stage.stop() : void stage.play()),
+  seek: stage.seek,
+  tMs: () => stage.tMs.value,
+  lengthMs: () => lengthMs.value,
+  solved: () => solved.value,
+  showKeys: () => (areKeysShown.value = true),
+  publish: () => (isPublishOpen.value = true),
+  toggleSound: () => (isHeard.value = !isHeard.value),
+})
 useEventListener(window, 'pagehide', () => void draft.save(true))
+useEventListener(window, 'visibilitychange', draft.keep)
 onBeforeRouteLeave(() => draft.save())
 
 onMounted(async () => {
   try {
+    view.loop = null
+    view.isEditingZones = false
+    view.isEditingLook = false
     await Promise.all([media.ensureLoaded(), draft.open(boxId)])
     room.alertId = null
-    room.partId = room.variation?.composition.parts.find((part) => part.kind === 'line')?.id ?? null
+    room.select(room.parts.find((part) => part.kind === 'line')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)
   }
@@ -63,17 +93,19 @@ onMounted(async () => {
   <main v-if="refusal" class="p-8"><p role="alert" class="text-wrong">{{ refusal }}</p></main>
   <main v-else class="grid h-full grid-rows-[auto_auto_minmax(0,1fr)_minmax(0,auto)]">
     <RoomBar :can-edit="session.canEdit" @publish="isPublishOpen = true" @source="isSourceOpen = true" />
-    <CasePaper :can-edit="session.canEdit" />
+    <CasePaper :can-edit="session.canEdit" :length-ms="lengthMs" />
     <div class="grid min-h-0 grid-cols-[3.75rem_minmax(0,1fr)_13rem_19rem]">
-      <div class="py-3 pl-3"><PartTools v-if="session.canEdit && draft.document" :canvas="draft.document.canvas" /></div>
+      <div class="min-h-0 py-3 pl-3"><PartTools v-if="session.canEdit && draft.document" :canvas="draft.document.canvas" @scene="ownScene.choose" /></div>
       <div class="grid min-h-0 p-3">
-        <StageView v-if="draft.document" :canvas="draft.document.canvas" :scene="stage.scene.value" :is-playing="stage.isPlaying.value" :is-loading="stage.isLoading.value" :can-edit="session.canEdit" :fault="fault ? faultWords(fault) : null" @host="host = $event" @step="(frames) => stage.seek(stage.tMs.value + (frames * 1000) / (draft.document?.canvas.framesPerSecond ?? 60))" />
+        <StageView v-if="draft.document" :canvas="draft.document.canvas" :scene="stage.scene.value" :is-playing="stage.isPlaying.value" :is-loading="stage.isLoading.value" :can-edit="session.canEdit" :fault="fault ? faultWords(fault) : null" :scene-url="ownScene.url.value" :scene-is-moving="ownScene.isMoving.value" @host="host = $event" @step="(frames) => stage.seek(stage.tMs.value + (frames * 1000) / framesPerSecond)" />
       </div>
-      <StageSide :t-ms="stage.tMs.value" :length-ms="lengthMs" :is-playing="stage.isPlaying.value" :is-heard="isHeard" @play="stage.play()" @stop="stage.stop()" @sound="isHeard = !isHeard" />
-      <PartInspector :can-edit="session.canEdit" />
+      <StageSide :t-ms="stage.tMs.value" :length-ms="lengthMs" :is-playing="stage.isPlaying.value" :is-heard="isHeard" :hears-source="hearsSource" :remarks="remarks" @play="stage.play()" @stop="stage.stop()" @sound="isHeard = !isHeard" />
+      <PartInspector :can-edit="session.canEdit" :remarks="remarks" :start-ms="solved?.clips[room.partId ?? '']?.startMs ?? 0" :t-ms="stage.tMs.value" @seek="stage.seek" />
     </div>
-    <ScoreLanes class="max-h-60" :rows="rows" :length-ms="lengthMs" :t-ms="stage.tMs.value" :selected-id="room.partId" @seek="stage.seek" @select="room.partId = $event" />
+    <ScoreLanes class="max-h-60" :rows="rows" :length-ms="lengthMs" :t-ms="stage.tMs.value" :frames-per-second="framesPerSecond" :remarks="remarks" :can-edit="session.canEdit" @seek="stage.scrub" />
     <PublishDialog v-model:open="isPublishOpen" />
+    <ConflictDialog />
+    <KeyMapDialog v-model:open="areKeysShown" />
     <SourceDialog v-if="draft.document" v-model:open="isSourceOpen" :box-id="boxId" :canvas="draft.document.canvas" />
   </main>
 </template>

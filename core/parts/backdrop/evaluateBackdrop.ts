@@ -1,9 +1,13 @@
 import type { Canvas } from '../../composition/canvas.ts'
 import { originRatio } from '../../composition/originRatio.ts'
 import type { Place } from '../../composition/place.ts'
-import type { ResolvedBackdrop } from '../../score/resolved.ts'
-import type { VisualState } from '../../score/sceneState.ts'
-import { matrixOf, motionAt } from '../../score/standing.ts'
+import { standingAt } from '../../score/standing.ts'
+import type { VisualBase } from '../../score/visualBase.ts'
+import type { ResolvedBackdrop } from './resolveBackdrop.ts'
+
+export interface BackdropState extends VisualBase {
+  kind: 'backdrop'
+}
 
 /** A hugged part at rest: where it stands and how large it is. */
 export interface Hugged {
@@ -16,22 +20,13 @@ export interface Hugged {
  * The plate at a moment inside its clip. It hugs the *resting* boxes of its parts, so that it does not wobble with their
  * entrances; with nothing to hug it has its own size and place.
  */
-export function evaluateBackdrop(part: ResolvedBackdrop, hugged: readonly Hugged[], tMs: number, canvas: Canvas): VisualState {
-  const motion = motionAt(part, tMs)
+export function evaluateBackdrop(part: ResolvedBackdrop, hugged: readonly Hugged[], tMs: number, canvas: Canvas): BackdropState {
   const bounds = boundsOf(hugged)
   const box = bounds
     ? { widthPx: bounds.right - bounds.left + 2 * part.paddingPx, heightPx: bounds.bottom - bounds.top + 2 * part.paddingPx }
     : { widthPx: part.widthPx, heightPx: part.heightPx }
   const place: Place = bounds ? { xPx: bounds.left - part.paddingPx, yPx: bounds.top - part.paddingPx, origin: 'topLeft' } : part.place
-  return {
-    partId: part.id,
-    kind: 'backdrop',
-    ink: part.ink,
-    cornerPx: part.cornerPx,
-    ...box,
-    opacity: part.opacity * motion.opacity,
-    matrix: matrixOf({ ...part, place }, box, motion, canvas),
-  }
+  return { kind: 'backdrop', ...standingAt({ ...part, place }, box, tMs, canvas) }
 }
 
 function boundsOf(hugged: readonly Hugged[]): { left: number; top: number; right: number; bottom: number } | null {

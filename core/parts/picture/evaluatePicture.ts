@@ -1,18 +1,28 @@
+import { combineTints, noTint, type Tint } from '../../colour/tint.ts'
 import type { Canvas } from '../../composition/canvas.ts'
-import type { ResolvedPicture } from '../../score/resolved.ts'
-import type { VisualState } from '../../score/sceneState.ts'
-import { matrixOf, motionAt } from '../../score/standing.ts'
+import { keyedTintAt } from '../../motion/motionAt.ts'
+import { standingAt } from '../../score/standing.ts'
+import type { VisualBase } from '../../score/visualBase.ts'
+import type { ResolvedPicture } from './resolvePicture.ts'
+
+export interface PictureState extends VisualBase {
+  kind: 'picture'
+  tint: Tint | null
+  /** Which moment of the file is shown; 0 for stills. */
+  frameMs: number
+}
 
 /** The picture at a moment inside its clip. */
-export function evaluatePicture(part: ResolvedPicture, tMs: number, canvas: Canvas): VisualState {
-  const motion = motionAt(part, tMs)
-  return {
-    partId: part.id,
-    kind: 'picture',
-    mediaId: part.mediaId,
-    widthPx: part.widthPx,
-    heightPx: part.heightPx,
-    opacity: part.opacity * motion.opacity,
-    matrix: matrixOf(part, part, motion, canvas, part.rotationDeg, part.isMirrored ? -1 : 1),
-  }
+export function evaluatePicture(part: ResolvedPicture, tMs: number, canvas: Canvas): PictureState {
+  const keyed = keyedTintAt(part, tMs)
+  const state = standingAt(part, part, tMs, canvas, part.isMirrored ? -1 : 1) as PictureState
+  state.kind = 'picture'
+  state.tint = keyed ? combineTints(part.tint ?? noTint, keyed) : part.tint
+  state.frameMs = frameMsAt(part, tMs - part.startMs)
+  return state
+}
+
+function frameMsAt({ naturalMs, repeats }: ResolvedPicture, intoMs: number): number {
+  if (naturalMs === null || naturalMs <= 0) return 0
+  return repeats === 'loop' ? intoMs % naturalMs : Math.min(intoMs, naturalMs - 1)
 }

@@ -1,7 +1,16 @@
 import * as z from 'zod'
 import { visibleBase } from '../../composition/visiblePart.ts'
+import { pictureColour } from '../../colour/pictureColour.ts'
 
-/** A still picture, fitted whole into a box of the given size. */
+export const pictureFits = ['contain', 'cover', 'stretch'] as const
+const ratio = z.number().min(0).max(0.95)
+
+/** How much of each side of the file is not shown, as ratios of its width or height. */
+const crop = z
+  .object({ left: ratio, top: ratio, right: ratio, bottom: ratio })
+  .refine((sides) => sides.left + sides.right < 0.98 && sides.top + sides.bottom < 0.98, 'nothing of the picture would be left')
+
+/** A still, an animated picture or a transparent video, fitted into a box. */
 export const picture = z.object({
   ...visibleBase,
   kind: z.literal('picture'),
@@ -9,7 +18,11 @@ export const picture = z.object({
   mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
   widthPx: z.number().min(1).max(8000),
   heightPx: z.number().min(1).max(8000),
+  fit: z.enum(pictureFits),
+  crop,
   isMirrored: z.boolean(),
-  rotationDeg: z.number().min(-360).max(360),
+  /** What an animation does when it has been through: it begins again, or its last frame stays. */
+  repeats: z.enum(['loop', 'hold']),
+  colour: pictureColour,
 })
 export type Picture = z.infer<typeof picture>

@@ -9,5 +9,7 @@ export const sound = z.object({
   mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
   gainDb: z.number().min(-60).max(6),
   isMuted: z.boolean(),
+  fadeInMs: z.int().min(0).max(20_000),
+  fadeOutMs: z.int().min(0).max(20_000),
 })
 export type Sound = z.infer<typeof sound>

@@ -1,17 +1,22 @@
 import { and, asc, count, desc, eq, max, sql } from 'drizzle-orm'
 import type { BoxDocument } from '../../../core/composition/box.ts'
+import { migrateBox } from '../../../core/composition/migrateBox.ts'
 import type { Database } from '../handle.ts'
 import { box, boxVersion, person } from '../schema.ts'
 
 export type BoxRow = typeof box.$inferSelect
 export type BoxVersionRow = typeof boxVersion.$inferSelect
 
+/** Documents are read through the migrations: what an earlier version stored loads as today's. */
+const modernBox = (row: BoxRow): BoxRow => ({ ...row, draft: migrateBox(row.draft) })
+const modern = <R extends { document: BoxDocument }>(row: R): R => ({ ...row, document: migrateBox(row.document) })
+
 export async function listBoxes(db: Database, channelId: string): Promise<BoxRow[]> {
-  return db.select().from(box).where(eq(box.channelId, channelId)).orderBy(asc(box.id))
+  return (await db.select().from(box).where(eq(box.channelId, channelId)).orderBy(asc(box.id))).map(modernBox)
 }
 
 export async function listAllBoxes(db: Database): Promise<BoxRow[]> {
-  return db.select().from(box)
+  return (await db.select().from(box)).map(modernBox)
 }
 
 export async function countBoxes(db: Database, channelId: string): Promise<number> {
@@ -22,7 +27,7 @@ export async function countBoxes(db: Database, channelId: string): Promise<numbe
 /** The box, if this channel has it. */
 export async function findBox(db: Database, channelId: string, id: string): Promise<BoxRow | null> {
   const [row] = await db.select().from(box).where(and(eq(box.channelId, channelId), eq(box.id, id))).limit(1)
-  return row ?? null
+  return row ? modernBox(row) : null
 }
 
 export async function addBox(db: Database, row: typeof box.$inferInsert): Promise<void> {
@@ -64,23 +69,35 @@ export async function publishVersion(db: Database, row: Omit<BoxVersionRow, 'num
 
 export async function findVersion(db: Database, id: string): Promise<BoxVersionRow | null> {
   const [row] = await db.select().from(boxVersion).where(eq(boxVersion.id, id)).limit(1)
-  return row ?? null
+  return row ? modern(row) : null
+}
+
+/** A box's versions, newest first, with who put them on air; their documents are left where they are. */
+export async function listVersions(db: Database, boxId: string, limit: number) {
+  return db
+    .select({ id: boxVersion.id, number: boxVersion.number, publishedAt: boxVersion.publishedAt, byName: person.name })
+    .from(boxVersion)
+    .innerJoin(person, eq(person.id, boxVersion.publishedBy))
+    .where(eq(boxVersion.boxId, boxId))
+    .orderBy(desc(boxVersion.number))
+    .limit(limit)
 }
 
 /** The versions on air of a channel's boxes, with who put them there. */
 export async function listOnAir(db: Database, channelId: string) {
-  return db
+  const rows = await db
     .select({ boxId: box.id, number: boxVersion.number, publishedAt: boxVersion.publishedAt, byName: person.name, document: boxVersion.document })
     .from(box)
     .innerJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
     .innerJoin(person, eq(person.id, boxVersion.publishedBy))
     .where(eq(box.channelId, channelId))
     .orderBy(desc(boxVersion.publishedAt))
+  return rows.map(modern)
 }
 
 export async function findBoxByToken(db: Database, sourceToken: string): Promise<BoxRow | null> {
   const [row] = await db.select().from(box).where(eq(box.sourceToken, sourceToken)).limit(1)
-  return row ?? null
+  return row ? modernBox(row) : null
 }
 
 /** Of each box whether it is on air and whether its draft differs from that: compared where they lie, nothing is fetched. */

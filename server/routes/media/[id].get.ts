@@ -1,5 +1,6 @@
 import { defineEventHandler, getHeader, setResponseHeaders, setResponseStatus } from 'h3'
 import { findMedia } from '../../db/queries/media.ts'
+import { byteRange } from '../../http/byteRange.ts'
 import { pathId } from '../../http/pathId.ts'
 import { problemError } from '../../system/problemError.ts'
 import { useServices } from '../../system/services.ts'
@@ -18,6 +19,7 @@ export default defineEventHandler(async (event) => {
     'content-type': facts.mime,
     'cache-control': 'public, max-age=31536000, immutable',
     etag: `"${id}"`,
+    'accept-ranges': 'bytes',
     'x-content-type-options': 'nosniff',
     'content-security-policy': "default-src 'none'; sandbox",
   })
@@ -25,5 +27,13 @@ export default defineEventHandler(async (event) => {
     setResponseStatus(event, 304)
     return null
   }
-  return bytes
+  const range = byteRange(getHeader(event, 'range'), bytes.length)
+  if (range === 'outside') {
+    setResponseHeaders(event, { 'content-range': `bytes */${bytes.length}` })
+    throw problemError(416, `The file has ${bytes.length} bytes.`)
+  }
+  if (!range) return bytes
+  setResponseStatus(event, 206)
+  setResponseHeaders(event, { 'content-range': `bytes ${range.first}-${range.last}/${bytes.length}` })
+  return bytes.subarray(range.first, range.last + 1)
 })

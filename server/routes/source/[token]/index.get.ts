@@ -12,7 +12,7 @@ export default defineEventHandler(async (event) => {
     'x-robots-tag': 'noindex',
     'x-content-type-options': 'nosniff',
     'content-security-policy':
-      "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; media-src 'self'; base-uri 'none'; form-action 'none'",
+      "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob: https:; font-src 'self'; connect-src 'self'; media-src 'self' blob:; base-uri 'none'; form-action 'none'",
   })
   const box = await boxOfToken(event.context.params?.token ?? '')
   if (!box) setResponseStatus(event, 404)

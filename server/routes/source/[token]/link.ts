@@ -1,6 +1,7 @@
 import { defineWebSocketHandler } from 'h3'
 import { fromSource, type FromSource } from '../../../../contract/sourceMessages.ts'
 import { closedAddressReplaced, sourceMessageMaxBytes } from '../../../../contract/sourceLimits.ts'
+import { machineOf } from '../../../realtime/machineOf.ts'
 import { boxOfToken } from '../../../realtime/boxOfToken.ts'
 import { useServices, type Services } from '../../../system/services.ts'
 
@@ -43,6 +44,8 @@ export default defineWebSocketHandler({
 
 interface Peer {
   id: string
+  remoteAddress?: string | undefined
+  request?: { headers: Headers } | undefined
   send(text: string): unknown
   close(code?: number, reason?: string): void
   terminate(): void
@@ -61,9 +64,10 @@ function receive({ rooms, queues, stream }: Services, boxId: string, peer: Peer,
   const changed = () => stream.changed(queues.channelOf(boxId) ?? '')
   switch (message.type) {
     case 'hello': {
+      const machine = machineOf(peer.remoteAddress, peer.request?.headers.has('x-forwarded-for') ?? false)
       const { sound, widthPx, heightPx, shownPlayIds } = message
       const socket = { send: (text: string) => void peer.send(text), close: (code: number, reason: string) => peer.close(code, reason), terminate: () => peer.terminate() }
-      rooms.join(boxId, socket, { id: sourceId, connectedAtMs: Date.now(), latencyMs: null, sound, widthPx, heightPx, missing: [] })
+      rooms.join(boxId, socket, { id: sourceId, connectedAtMs: Date.now(), latencyMs: null, sound, widthPx, heightPx, missing: [], machine })
       queues.of(boxId).input({ type: 'sourceJoined', sourceId, shownPlayIds })
       return
     }

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { resolveColour, type PictureColour } from '../../../core/colour/pictureColour.ts'
+import type { Look } from '../../../core/look/schema.ts'
+import type { PartOf } from '../../../core/parts/part.ts'
+import { useMeasuresStore } from '../../stores/measures.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
+import FieldRow from '../fields/FieldRow.vue'
+import InkField from '../fields/InkField.vue'
+import RangeField from '../fields/RangeField.vue'
+import InspectorSection from './InspectorSection.vue'
+import { usePartEdit } from './usePartEdit.ts'
+
+const props = defineProps<{ part: PartOf<'picture'>; look: Look; disabled: boolean }>()
+const edit = usePartEdit(() => props.part)
+const measures = useMeasuresStore()
+const dominant = computed(() => (props.part.mediaId === null ? null : (measures.pictures.get(props.part.mediaId)?.dominant ?? null)))
+const tint = computed(() => resolveColour(props.part.colour, props.look))
+const modeWords = { asIs: 'as it is', recolour: 'brought to a colour', tint: 'tinted by hand' }
+const choices = (['asIs', 'recolour', 'tint'] as const).map((value) => ({ value, label: modeWords[value] }))
+
+function setMode(mode: PictureColour['mode']): void {
+  const from = dominant.value
+  edit('colour of the picture', (draft) => {
+    if (mode === 'asIs') draft.colour = { mode }
+    else if (mode === 'tint') draft.colour = { mode, ...(tint.value ?? { hueDeg: 0, saturation: 1, brightness: 1 }) }
+    else if (from) draft.colour = { mode, from, to: { role: 'accent' } }
+  })
+}
+function setTint(changes: Partial<{ hueDeg: number; saturation: number; brightness: number }>): void {
+  edit(`tint ${Object.keys(changes)[0]}`, (draft) => void (draft.colour.mode === 'tint' && Object.assign(draft.colour, changes)))
+}
+</script>
+
+<template>
+  <InspectorSection title="Colours" :note="modeWords[part.colour.mode]" :is-folded="part.colour.mode === 'asIs'">
+    <FieldRow label="Colours"><ChoiceField label="Colours of the picture" :value="part.colour.mode" :choices="choices" :disabled="disabled || part.mediaId === null" @change="setMode" /></FieldRow>
+    <template v-if="part.colour.mode === 'recolour'">
+      <FieldRow label="Wanted"><InkField label="Wanted colour" :ink="part.colour.to" :look="look" :disabled="disabled" @change="(to) => edit('wanted colour', (draft) => void (draft.colour.mode === 'recolour' && (draft.colour.to = to)))" /></FieldRow>
+      <p class="flex items-center gap-2 text-faded"><span class="size-4 rounded-full border border-rule" :style="{ background: part.colour.from }" />its own colour, measured; turned by {{ Math.round(tint?.hueDeg ?? 0) }}°, saturation {{ Math.round((tint?.saturation ?? 1) * 100) }} %, brightness {{ Math.round((tint?.brightness ?? 1) * 100) }} %</p>
+    </template>
+    <template v-else-if="part.colour.mode === 'tint'">
+      <FieldRow label="Hue"><RangeField label="Hue" :value="part.colour.hueDeg" :shown="`${Math.round(part.colour.hueDeg)}°`" :min="0" :max="360" :step="1" :disabled="disabled" @change="(hueDeg) => setTint({ hueDeg })" /></FieldRow>
+      <FieldRow label="Saturation"><RangeField label="Saturation" :value="part.colour.saturation" :shown="`${Math.round(part.colour.saturation * 100)} %`" :min="0" :max="3" :step="0.02" :disabled="disabled" @change="(saturation) => setTint({ saturation })" /></FieldRow>
+      <FieldRow label="Brightness"><RangeField label="Brightness" :value="part.colour.brightness" :shown="`${Math.round(part.colour.brightness * 100)} %`" :min="0" :max="3" :step="0.02" :disabled="disabled" @change="(brightness) => setTint({ brightness })" /></FieldRow>
+    </template>
+  </InspectorSection>
+</template>

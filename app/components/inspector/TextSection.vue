@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed, onMounted } from 'vue'
+import { fontShelf, shelfTypeface } from '../../../core/look/fontShelf.ts'
+import { typeRoles, type Look, type StyledType } from '../../../core/look/schema.ts'
+import type { TextPart } from '../../../core/parts/part.ts'
+import { textAligns, textFits } from '../../../core/text/style.ts'
+import { ensureSheet } from '../../../player/preload/fonts.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
+import FieldRow from '../fields/FieldRow.vue'
+import InkField from '../fields/InkField.vue'
+import NumberField from '../fields/NumberField.vue'
+import CheckRow from './CheckRow.vue'
+import InspectorSection from './InspectorSection.vue'
+import { usePartEdit } from './usePartEdit.ts'
+
+const props = defineProps<{ part: TextPart; look: Look; disabled: boolean }>()
+const edit = usePartEdit<TextPart['kind']>(() => props.part)
+// The list shows every typeface in itself.
+onMounted(() => fontShelf.forEach((font) => void ensureSheet(font.family)))
+
+const typeChoices = computed(() => [
+  ...typeRoles.map((role) => ({ value: `role:${role}`, label: `${role} of the look`, family: `"${props.look.type[role].family}"` })),
+  ...fontShelf.map(({ family }) => ({ value: `own:${family}`, label: family, family: `"${family}"` })),
+])
+const typeValue = computed(() => ('role' in props.part.type ? `role:${props.part.type.role}` : `own:${props.part.type.own.family}`))
+const fitWords = { shrink: 'gets smaller', wrap: 'breaks into lines', scroll: 'scrolls past' }
+const fitChoices = textFits.map((value) => ({ value, label: fitWords[value] }))
+const alignWords = { start: 'left', middle: 'middle', end: 'right' }
+const alignChoices = textAligns.map((value) => ({ value, label: alignWords[value] }))
+
+function setType(value: string): void {
+  const role = typeRoles.find((each) => value === `role:${each}`)
+  const own = shelfTypeface(value.replace(/^own:/, ''))
+  const type: StyledType | null = role ? { role } : own && { own }
+  if (type) edit('typeface', (draft) => void (draft.type = type))
+}
+function toggleShadow(isOn: boolean): void {
+  edit('shadow', (draft) => void (draft.shadow = isOn ? { xPx: 0, yPx: 4, blurPx: 6, ink: { role: 'outline' } } : null))
+}
+</script>
+
+<template>
+  <InspectorSection title="Style">
+    <FieldRow label="Type"><ChoiceField label="Type" :value="typeValue" :choices="typeChoices" :disabled="disabled" @change="setType" /></FieldRow>
+    <FieldRow label="Size">
+      <div class="grid grid-cols-2 gap-2">
+        <NumberField label="Size" :value="part.sizePx" unit="px" :min="8" :max="600" :disabled="disabled" @change="(sizePx) => edit('size', (draft) => void (draft.sizePx = sizePx))" />
+        <NumberField label="Shrinks to" :value="part.floorPx" unit="min" :min="8" :max="600" :disabled="disabled" @change="(floorPx) => edit('smallest size', (draft) => void (draft.floorPx = floorPx))" />
+      </div>
+    </FieldRow>
+    <template v-if="part.kind !== 'ticker'">
+      <FieldRow label="Too long">
+        <div class="grid gap-2" :class="part.fit === 'wrap' ? 'grid-cols-[minmax(0,1fr)_4.5rem]' : ''">
+          <ChoiceField label="Text that is too long" :value="part.fit" :choices="fitChoices" :disabled="disabled" @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))" />
+          <NumberField v-if="part.fit === 'wrap'" label="Most lines" :value="part.maxLines" unit="lines" :min="1" :max="12" :disabled="disabled" @change="(maxLines) => edit('lines', (draft) => void (draft.maxLines = maxLines))" />
+        </div>
+      </FieldRow>
+      <FieldRow label="Widest"><NumberField label="Widest" :value="part.maxWidthPx" unit="px" :min="20" :max="8000" :step="10" :disabled="disabled" @change="(maxWidthPx) => edit('widest', (draft) => void (draft.maxWidthPx = maxWidthPx))" /></FieldRow>
+      <FieldRow label="Lines stand"><ChoiceField label="Lines stand" :value="part.align" :choices="alignChoices" :disabled="disabled" @change="(align) => edit('alignment', (draft) => void (draft.align = align))" /></FieldRow>
+    </template>
+    <FieldRow label="Ink"><InkField label="Ink" :ink="part.ink" :look="look" :disabled="disabled" @change="(ink) => edit('colour', (draft) => void (draft.ink = ink))" /></FieldRow>
+    <FieldRow :label="part.kind === 'message' ? 'Message in' : 'Variables in'"><InkField :label="part.kind === 'message' ? 'Message in' : 'Variables in'" :ink="part.highlightInk" :look="look" :disabled="disabled" @change="(ink) => edit('colour of variables', (draft) => void (draft.highlightInk = ink))" /></FieldRow>
+    <FieldRow label="Outline"><InkField label="Outline" :ink="part.outline.ink" :look="look" :disabled="disabled" @change="(ink) => edit('outline', (draft) => void (draft.outline.ink = ink))" /></FieldRow>
+    <FieldRow label="Outline width"><NumberField label="Outline width" :value="part.outline.widthPx" unit="px" :min="0" :max="40" :disabled="disabled" @change="(widthPx) => edit('outline width', (draft) => void (draft.outline.widthPx = widthPx))" /></FieldRow>
+    <FieldRow label="Spacing">
+      <div class="grid grid-cols-2 gap-2">
+        <NumberField label="Between letters" :value="part.letterSpacingEm" unit="em" :min="-0.2" :max="1" :step="0.01" :decimals="2" :disabled="disabled" @change="(letterSpacingEm) => edit('letter spacing', (draft) => void (draft.letterSpacingEm = letterSpacingEm))" />
+        <NumberField label="Line height" :value="part.lineHeight" unit="×" :min="0.8" :max="3" :step="0.02" :decimals="2" :disabled="disabled" @change="(lineHeight) => edit('line height', (draft) => void (draft.lineHeight = lineHeight))" />
+      </div>
+    </FieldRow>
+    <CheckRow label="Capitals" words="all letters" :checked="part.isUpperCase" :disabled="disabled" @change="(isUpperCase) => edit('capitals', (draft) => void (draft.isUpperCase = isUpperCase))" />
+    <CheckRow label="Shadow" words="under the letters" :checked="part.shadow !== null" :disabled="disabled" @change="toggleShadow" />
+    <template v-if="part.shadow">
+      <FieldRow label="Shadow in"><InkField label="Shadow in" :ink="part.shadow.ink" :look="look" :disabled="disabled" @change="(ink) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.ink = ink)))" /></FieldRow>
+      <FieldRow label="Shadow by">
+        <div class="grid grid-cols-3 gap-1">
+          <NumberField label="Shadow to the right" :value="part.shadow.xPx" unit="x" :min="-100" :max="100" :disabled="disabled" @change="(xPx) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.xPx = xPx)))" />
+          <NumberField label="Shadow down" :value="part.shadow.yPx" unit="y" :min="-100" :max="100" :disabled="disabled" @change="(yPx) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.yPx = yPx)))" />
+          <NumberField label="Shadow blur" :value="part.shadow.blurPx" unit="b" :min="0" :max="40" :disabled="disabled" @change="(blurPx) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.blurPx = blurPx)))" />
+        </div>
+      </FieldRow>
+    </template>
+  </InspectorSection>
+</template>

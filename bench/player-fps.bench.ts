@@ -1,0 +1,107 @@
+// The player at 1920 × 1080 in Debian's headless Chromium without a GPU: frames a second and long frames with 50 moving parts,
+// and with 500, 2,000 and 5,000 particles, beside the same number drawn by a well-known particle library (tsParticles).
+import type { Page } from '@playwright/test'
+import { build } from 'esbuild'
+import { starterLine, starterParticles, starterPicture } from '../core/composition/starterParts.ts'
+import { setKeyframe } from '../core/edit/setKeyframe.ts'
+import { sampleEvent } from '../core/events/sampleEvent.ts'
+import { lanternLook } from '../core/look/lanternLook.ts'
+import type { Part } from '../core/parts/part.ts'
+import { resolveScore } from '../core/score/resolve.ts'
+import type { ResolvedScore } from '../core/score/resolved.ts'
+import { loadScore, readBox } from '../test/arrange/playerHarness.ts'
+import { withPlayerPage } from './playerPage.ts'
+import { percentile, report, type Measured } from './report.ts'
+
+const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
+const lastsMs = 6000
+/** A frame this long is seen as a hitch. */
+const longFrameMs = 50
+
+function scoreOf(parts: Part[], media = {}): ResolvedScore {
+  const result = resolveScore({ version: 2, length: { rule: 'fixed', ms: lastsMs + 500 }, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent('tip'), locale: 'en-IE', media })
+  if (!result.ok) throw new Error(JSON.stringify(result.error))
+  return result.value
+}
+
+function movingParts(mediaId: string): Part[] {
+  return Array.from({ length: 50 }, (_, index) => {
+    const place = { xPx: 120 + (index % 10) * 180, yPx: 120 + Math.floor(index / 10) * 200, origin: 'centre' as const }
+    if (index % 5 !== 4) {
+      const picture = { ...starterPicture(canvas, mediaId), id: `p${index}`, place, widthPx: 160, heightPx: 160 }
+      for (let frame = 0; frame < 7; frame++) {
+        setKeyframe(picture, 'offsetX', frame * 1000, frame % 2 === 0 ? 0 : 60)
+        setKeyframe(picture, 'rotationDeg', frame * 1000, frame * 40)
+      }
+      return picture
+    }
+    return { ...starterLine(canvas, 'second', '{name}'), id: `t${index}`, place, sizePx: 48, letters: { motion: 'ripple' as const, unit: 'letter' as const, order: 'start' as const, staggerMs: 60, ms: 900, strength: 1 } }
+  })
+}
+
+const particlesOf = (count: number): Part => ({ ...starterParticles(canvas, 'downfall'), count, overMs: 0, emitter: 'everywhere', lifeMs: { from: lastsMs + 500, to: lastsMs + 500 }, sizePx: { from: 14, to: 26 } })
+
+/** Frame intervals while something runs. */
+async function intervals(page: Page, start: string): Promise<number[]> {
+  return page.evaluate(
+    async ([script, forMs]) => {
+      const stop = (await new Function(`return (async () => { ${script} })()`)()) as (() => void) | undefined
+      await new Promise((resolve) => setTimeout(resolve, 400))
+      const found: number[] = []
+      let last = performance.now()
+      const until = last + Number(forMs)
+      await new Promise<void>((resolve) => {
+        const frame = (now: number) => {
+          found.push(now - last)
+          last = now
+          if (now < until) requestAnimationFrame(frame)
+          else resolve()
+        }
+        requestAnimationFrame(frame)
+      })
+      stop?.()
+      return found
+    },
+    [start, lastsMs - 1000] as const,
+  )
+}
+
+const playing = 'const h = globalThis.harness; h.playback = h.playScore(h.stage, h.prepared, null, 0, { onEnded() {} }); return () => h.playback.stop()'
+const figuresOf = (frames: readonly number[]) => ({
+  'frames a second': (1000 / (frames.reduce((sum, frame) => sum + frame, 0) / frames.length)).toFixed(1),
+  'p95 frame': `${percentile(frames, 0.95).toFixed(1)} ms`,
+  [`over ${longFrameMs} ms`]: frames.filter((frame) => frame > longFrameMs).length,
+})
+
+const measured: Measured[] = []
+await withPlayerPage(async (page, server) => {
+  const { media } = await readBox(page, server.demo)
+  const [mediaId = ''] = Object.entries(media).find(([, facts]) => facts.mime === 'image/png') ?? []
+  const idle = await intervals(page, 'return undefined')
+  measured.push({ what: 'an empty page', figures: figuresOf(idle) })
+  await loadScore(page, scoreOf(movingParts(mediaId), media))
+  measured.push({ what: '50 moving parts', figures: figuresOf(await intervals(page, playing)) })
+  for (const count of [500, 2000, 5000]) {
+    await loadScore(page, scoreOf([particlesOf(count)]))
+    measured.push({ what: `${count} particles`, figures: figuresOf(await intervals(page, playing)) })
+  }
+  const peer = await build({ stdin: { contents: "import { tsParticles } from '@tsparticles/engine'; import { loadSlim } from '@tsparticles/slim'; globalThis.peer = { tsParticles, loadSlim }", resolveDir: process.cwd() }, bundle: true, write: false, format: 'iife' })
+  await page.addScriptTag({ content: peer.outputFiles[0]?.text ?? '' })
+  await page.evaluate(() => {
+    document.body.replaceChildren()
+    const room = document.createElement('div')
+    room.id = 'peer'
+    room.style.cssText = 'position:absolute;inset:0'
+    document.body.append(room)
+  })
+  for (const count of [500, 2000, 5000]) {
+    const script = `
+      await globalThis.peer.loadSlim(globalThis.peer.tsParticles)
+      const made = await globalThis.peer.tsParticles.load({ id: 'peer', options: { fullScreen: false, fpsLimit: 240, detectRetina: false, particles: {
+        number: { value: ${count}, density: { enable: false } }, shape: { type: 'star' }, color: { value: '#FFF4DC' }, size: { value: { min: 7, max: 13 } },
+        rotate: { value: { min: 0, max: 360 }, animation: { enable: true, speed: 90 } }, move: { enable: true, speed: 3, direction: 'bottom', outModes: 'out' } } } })
+      return () => made.destroy()`
+    measured.push({ what: `  peer: tsParticles, ${count}`, figures: figuresOf(await intervals(page, script)) })
+  }
+})
+report('player-fps', measured, ['Headless Chromium without a GPU: everything is drawn by the processor.'])

@@ -1,0 +1,64 @@
+import { describe, expect, it } from 'vitest'
+import { sampleEvent } from '../events/sampleEvent.ts'
+import { lanternLook } from '../look/lanternLook.ts'
+import { resolveScore } from '../score/resolve.ts'
+import { boxDocument } from './box.ts'
+import { migrateBox } from './migrateBox.ts'
+
+const phase = (motion: string, ms: number) => ({ motion, ms })
+const base = { place: { xPx: 960, yPx: 400, origin: 'centre' }, motion: { entrance: phase('spring', 900), exit: phase('fade', 300) }, opacity: 1 }
+const clip = { start: { at: 'score.start', offsetMs: 0 }, end: { length: 'until', edge: { at: 'score.end', offsetMs: 0 } } }
+
+/** A box as version 1 stored it: every kind of part that there was. */
+const stored = {
+  version: 1,
+  canvas: { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 },
+  look: lanternLook,
+  alerts: [
+    {
+      id: 'follow', kind: 'follow', isOn: true,
+      variations: [
+        {
+          id: 'follow-everyday', name: 'Everyday',
+          composition: {
+            version: 1, length: { rule: 'fixed', ms: 7000 },
+            parts: [
+              { ...base, kind: 'backdrop', id: 'plate', name: 'Plate', clip, hugs: ['headline'], widthPx: 600, heightPx: 200, paddingPx: 20, cornerPx: 8, ink: { role: 'plate' } },
+              { ...base, kind: 'picture', id: 'picture', name: 'Picture', clip, mediaId: null, widthPx: 400, heightPx: 400, isMirrored: true, rotationDeg: 12 },
+              { ...base, kind: 'line', id: 'headline', name: 'Headline', clip: { ...clip, start: { at: 'picture.entered', offsetMs: 0 } }, template: '{name}', type: { role: 'display' }, sizePx: 112, floorPx: 52, maxWidthPx: 1650, ink: { role: 'headline' }, highlightInk: { role: 'accent' }, outline: { widthPx: 8, ink: { role: 'outline' } } },
+              { kind: 'sound', id: 'sound', name: 'Sound', clip: { ...clip, end: { length: 'natural', times: 1 } }, mediaId: null, gainDb: -6, isMuted: false },
+            ],
+          },
+        },
+      ],
+    },
+  ],
+}
+
+describe('a box of version 1', () => {
+  const migrated = migrateBox(stored)
+
+  it('is valid today', () => expect(boxDocument.safeParse(migrated).error).toBeUndefined())
+
+  it('draws and sounds as it did', () => {
+    const [variation] = migrated.alerts[0]?.variations ?? []
+    const score = variation && resolveScore(variation.composition, { canvas: migrated.canvas, look: migrated.look, zones: migrated.zones, event: sampleEvent('follow'), locale: 'en', media: {} })
+    expect(score).toMatchObject({ ok: true, value: { lengthMs: 7000, remarks: [] } })
+    if (!score?.ok) return
+    expect(score.value.parts).toMatchObject([
+      { id: 'plate', hugs: ['headline'], rotationDeg: 0 },
+      { id: 'picture', isMirrored: true, rotationDeg: 12, fit: 'contain', tint: null },
+      { id: 'headline', startMs: 900, fit: 'shrink', letters: null, shadow: null, align: 'middle', lineHeight: 1.24 },
+    ])
+  })
+
+  it('stays as it was stored', () => expect(stored.alerts[0]?.variations[0]?.composition.version).toBe(1))
+})
+
+describe('a box of today', () => {
+  it('comes back as it is', () => {
+    const today = migrateBox(stored)
+    expect(migrateBox(today)).toBe(today)
+  })
+  it('of tomorrow is refused by name', () => expect(() => migrateBox({ version: 9 })).toThrow('version 9'))
+})

@@ -1,0 +1,59 @@
+import type { BoxDocument } from './box.ts'
+
+/** A document as it was once stored: known by its version alone. */
+export interface StoredBox {
+  version: number
+}
+
+type Loose = Record<string, unknown>
+type Migration = { from: number; migrate: (document: Loose) => Loose }
+
+const plainText = { fit: 'shrink', maxLines: 1, align: 'middle', lineHeight: 1.24, letterSpacingEm: 0, isUpperCase: false, shadow: null, letters: null }
+const plainPicture = { fit: 'contain', crop: { left: 0, top: 0, right: 0, bottom: 0 }, repeats: 'loop', colour: { mode: 'asIs' } }
+
+/** What version 2 added to each kind of part that version 1 knew, set so that it draws and sounds as before. */
+const newFields: Record<string, Loose> = { picture: plainPicture, line: plainText, sound: { fadeInMs: 0, fadeOutMs: 0 }, backdrop: {} }
+
+function migratePart(part: Loose): Loose {
+  const kind = String(part.kind)
+  const heard = { ...newFields[kind], isLocked: false }
+  if (kind === 'sound') return { ...part, ...heard }
+  const { entrance, exit } = part.motion as { entrance: Loose; exit: Loose }
+  const motion = { entrance: { ...entrance, easing: null }, exit: { ...exit, easing: null } }
+  return { rotationDeg: 0, ...part, ...heard, motion, keyframes: [], isHidden: false, groupId: null }
+}
+
+function mapList(list: unknown, change: (each: Loose) => Loose): Loose[] {
+  return (list as Loose[]).map(change)
+}
+
+/** One step for each version that ever landed, oldest first. Never edited once it has. */
+const migrations: readonly Migration[] = [
+  {
+    from: 1,
+    migrate: (document) => ({
+      ...document,
+      version: 2,
+      zones: [],
+      alerts: mapList(document.alerts, (alert) => ({
+        ...alert,
+        variations: mapList(alert.variations, (variation) => {
+          const composition = variation.composition as Loose
+          return { ...variation, composition: { ...composition, version: 2, silenced: [], parts: mapList(composition.parts, migratePart) } }
+        }),
+      })),
+    }),
+  },
+]
+
+/**
+ * Brings a stored document to the version of today; one that is of today comes back as it is. What was stored had been
+ * checked against the schema of its own time.
+ * @throws when the version is newer than this program.
+ */
+export function migrateBox(stored: StoredBox): BoxDocument {
+  let document = stored as unknown as Loose
+  for (const { from, migrate } of migrations) if (document.version === from) document = migrate(document)
+  if (document.version !== 2) throw new Error(`A box document of version ${String(document.version)} is newer than this program`)
+  return document as unknown as BoxDocument
+}

@@ -1,0 +1,21 @@
+import { resolveInk } from '../../look/resolveStyle.ts'
+import type { ResolvedVisible } from '../../score/resolvedBase.ts'
+import type { SolvedClip } from '../../score/solve.ts'
+import type { PartContext } from '../../settle/partContext.ts'
+import { settleVisible } from '../../settle/settleVisible.ts'
+import type { Backdrop } from './schema.ts'
+
+export interface ResolvedBackdrop extends ResolvedVisible {
+  kind: 'backdrop'
+  hugs: string[]
+  widthPx: number
+  heightPx: number
+  paddingPx: number
+  cornerPx: number
+  ink: string
+}
+
+export function resolveBackdrop(part: Backdrop, times: SolvedClip, { look }: PartContext): ResolvedBackdrop {
+  const { hugs, widthPx, heightPx, paddingPx, cornerPx } = part
+  return { kind: 'backdrop', ...settleVisible(part, times), hugs, widthPx, heightPx, paddingPx, cornerPx, ink: resolveInk(part.ink, look) }
+}

@@ -1,0 +1,49 @@
+import { variablesOfKind } from '../events/variables.ts'
+import type { Part } from '../parts/part.ts'
+import { parseTemplate, type TemplateNode } from '../text/template.ts'
+import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
+
+/** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
+export function templateRemarks({ composition, kind }: RemarkContext): Remark[] {
+  return composition.parts.flatMap((part): Remark[] => {
+    if (part.kind !== 'line' && part.kind !== 'ticker') return []
+    const { nodes, problems } = parseTemplate(part.template)
+    const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({ type: 'templateProblem', partId: part.id, level: 'wrong', words: `“${part.name}”, letter ${at + 1}: ${reason}. It is shown as typed.`, remedy: null }))
+    const unknown = [...variablesIn(nodes)].filter((name) => !variablesOfKind[kind].some((each) => each.name === name))
+    for (const name of unknown) remarks.push({ type: 'unknownVariable', partId: part.id, level: 'wrong', words: `This kind of event never carries {${name}}: “${part.name}” leaves it empty.`, remedy: null })
+    return remarks
+  })
+}
+
+/** Every variable that a template names, at any depth. */
+export function variablesIn(nodes: readonly TemplateNode[], found = new Set<string>()): Set<string> {
+  for (const node of nodes) {
+    if ('name' in node) found.add(node.name)
+    if ('options' in node) for (const option of node.options) variablesIn(option.nodes, found)
+  }
+  return found
+}
+
+/** Parts without a file, and parts that nobody will ever see or hear. */
+export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
+  return composition.parts.flatMap((part): Remark[] => {
+    if ((part.kind === 'picture' || part.kind === 'sound') && part.mediaId === null) {
+      return [{ type: 'noMedia', partId: part.id, level: 'advice', words: `“${part.name}” has no file yet.`, remedy: null }]
+    }
+    const why = whyUnused(part)
+    if (why) return [{ type: 'unusedPart', partId: part.id, level: 'advice', words: `“${part.name}” is ${why}: nobody will notice it.`, remedy: null }]
+    const resolved = score.parts.find((each) => each.id === part.id)
+    if (resolved && resolved.endMs <= resolved.startMs && part.kind !== 'message') {
+      return [{ type: 'unusedPart', partId: part.id, level: 'wrong', words: `“${part.name}” lasts no time: it would begin at ${inSeconds(resolved.startMs)} and end there.`, remedy: { type: 'lastUntilEnd', partId: part.id, label: 'Let it stay until the end' } }]
+    }
+    return []
+  })
+}
+
+function whyUnused(part: Part): string | null {
+  if (part.kind === 'sound') return part.isMuted ? 'muted' : null
+  if (part.isHidden) return 'hidden'
+  if (part.opacity === 0) return 'wholly transparent'
+  if ((part.kind === 'line' || part.kind === 'ticker') && part.template.trim() === '') return 'without words'
+  return null
+}

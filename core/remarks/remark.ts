@@ -1,0 +1,60 @@
+import type { CanvasBox } from '../composition/canvasBox.ts'
+import type { Composition } from '../composition/schema.ts'
+import type { Zone } from '../composition/zone.ts'
+import type { EventKind } from '../events/kinds.ts'
+import type { ResolvedScore } from '../score/resolved.ts'
+import type { TextLayouts } from '../score/sceneAt.ts'
+import type { RemarkType } from './remarkTypes.ts'
+
+/** What one click can do about a remark. */
+export type Remedy =
+  | { type: 'startWhenEntered'; partId: string; of: string; label: string }
+  | { type: 'setLength'; ms: number; label: string }
+  | { type: 'fitContents'; maxMs: number; label: string }
+  | { type: 'moveBy'; partId: string; dxPx: number; dyPx: number; label: string }
+  | { type: 'lastUntilEnd'; partId: string; label: string }
+  | { type: 'holdUntilEnd'; partIds: string[]; maxMs: number; label: string }
+  | { type: 'setPace'; partId: string; staggerMs: number; label: string }
+  | { type: 'setSize'; partId: string; sizePx: number; label: string }
+  | { type: 'wrapText'; partId: string; label: string }
+  | { type: 'outlineText'; partId: string; label: string }
+  | { type: 'setGain'; partId: string; gainDb: number; label: string }
+
+/** Something that a person should look at before viewers do. */
+export interface Remark {
+  type: RemarkType
+  /** The part that it concerns; null for the whole. */
+  partId: string | null
+  /** `wrong`: viewers will notice. `advice`: worth a thought. */
+  level: 'wrong' | 'advice'
+  /** One sentence for a person, without jargon. */
+  words: string
+  remedy: Remedy | null
+}
+
+/** All that remarks are made from. Plain values; nothing is measured here. */
+export interface RemarkContext {
+  kind: EventKind
+  composition: Composition
+  score: ResolvedScore
+  /** How the texts were fitted; remarks on texts without a layout are not made. */
+  layouts: TextLayouts
+  zones: readonly Zone[]
+  messageText: string
+  /** True peak of each sound file in dBTP, where it was measured; unknown files count as full scale. */
+  peakDb: Readonly<Record<string, number>>
+  /** Colours that a picture file shows, `#RRGGBB`, where they were measured. */
+  pictureColours: Readonly<Record<string, readonly string[]>>
+  /** Colours of the person's own scene under a box, where a still of it was given. */
+  sceneColours: ((box: CanvasBox) => readonly string[]) | null
+}
+
+/** How a part is called. */
+export function nameOf(context: RemarkContext, partId: string): string {
+  return context.composition.parts.find((part) => part.id === partId)?.name ?? partId
+}
+
+/** Seconds as they are written everywhere. */
+export function inSeconds(ms: number): string {
+  return `${(ms / 1000).toFixed(2)} s`
+}

@@ -1,0 +1,19 @@
+import { templateRemarks, unusedRemarks } from './content.ts'
+import { contrastRemarks } from './contrastRemarks.ts'
+import { placeRemarks, textSizeRemarks } from './place.ts'
+import type { Remark, RemarkContext } from './remark.ts'
+import { soundSumRemarks } from './soundSum.ts'
+import { entranceRemarks, lengthRemarks, solverRemarks, soundLengthRemarks, textTimeRemarks } from './timing.ts'
+
+const makers: readonly ((context: RemarkContext) => Remark[])[] = [
+  lengthRemarks, entranceRemarks, soundLengthRemarks, solverRemarks, textTimeRemarks, textSizeRemarks, placeRemarks, contrastRemarks, templateRemarks, unusedRemarks, soundSumRemarks,
+]
+
+/** Everything to say about a score, what is wrong first. What the person has switched off is left out. Quadratic in the number of parts. */
+export function remarksOf(context: RemarkContext): Remark[] {
+  const { silenced } = context.composition
+  return makers
+    .flatMap((make) => make(context))
+    .filter((remark) => !silenced.some((each) => each.type === remark.type && (each.partId === null || each.partId === remark.partId)))
+    .sort((a, b) => Number(b.level === 'wrong') - Number(a.level === 'wrong'))
+}

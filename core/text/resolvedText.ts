@@ -1,0 +1,49 @@
+import { resolveInk, resolveType } from '../look/resolveStyle.ts'
+import type { Look } from '../look/schema.ts'
+import type { LetterMotion } from '../motion/letters.ts'
+import type { TextStyle } from './style.ts'
+import type { TextPiece } from './textPiece.ts'
+
+/** Text with its roles settled: plain JSON, ready to be measured and drawn. Lengths in canvas pixels. */
+export interface ResolvedText {
+  pieces: TextPiece[]
+  family: string
+  weight: number
+  sizePx: number
+  floorPx: number
+  maxWidthPx: number
+  fit: TextStyle['fit']
+  maxLines: number
+  align: TextStyle['align']
+  lineHeight: number
+  letterSpacingEm: number
+  ink: string
+  highlightInk: string
+  outlinePx: number
+  outlineInk: string
+  shadow: { xPx: number; yPx: number; blurPx: number; ink: string } | null
+  letters: LetterMotion | null
+}
+
+/** Settles a text's style with a look. Capitals are made here, by the rules of the locale, so that all sources draw the same letters. */
+export function resolveText(style: TextStyle, pieces: readonly TextPiece[], look: Look, locale: string): ResolvedText {
+  const { sizePx, floorPx, maxWidthPx, fit, maxLines, align, lineHeight, letterSpacingEm, outline, shadow, letters } = style
+  return {
+    pieces: style.isUpperCase ? pieces.map((piece) => ({ ...piece, text: piece.text.toLocaleUpperCase(locale) })) : [...pieces],
+    ...resolveType(style.type, look),
+    sizePx,
+    floorPx,
+    maxWidthPx,
+    fit,
+    maxLines,
+    align,
+    lineHeight,
+    letterSpacingEm,
+    ink: resolveInk(style.ink, look),
+    highlightInk: resolveInk(style.highlightInk, look),
+    outlinePx: outline.widthPx,
+    outlineInk: resolveInk(outline.ink, look),
+    shadow: shadow && { xPx: shadow.xPx, yPx: shadow.yPx, blurPx: shadow.blurPx, ink: resolveInk(shadow.ink, look) },
+    letters,
+  }
+}

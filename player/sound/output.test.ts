@@ -1,0 +1,79 @@
+import { afterEach, describe, expect, it, vi } from 'vitest'
+import { createSoundOutput, type LoadedSound } from './output.ts'
+
+/** One call on a gain: what was set or ramped to, and when. */
+type Call = [what: string, value: number, atS: number]
+
+/** An audio graph that plays nothing and remembers what it was told. The clock stands at ten seconds. */
+function fakeAudio() {
+  const gains: Call[][] = []
+  const sources: { when: number; offset: number; until: number; loop: boolean }[] = []
+  class FakeContext {
+    currentTime = 10
+    state = 'running'
+    outputLatency = 0
+    baseLatency = 0
+    destination = {}
+    getOutputTimestamp = () => ({ contextTime: 10, performanceTime: performance.now() })
+    addEventListener() {}
+    createGain() {
+      const calls: Call[] = []
+      gains.push(calls)
+      const note = (what: string) => (value: number, atS: number) => void calls.push([what, Math.round(value * 1000) / 1000, Math.round(atS * 100) / 100])
+      return { gain: { setValueAtTime: note('set'), linearRampToValueAtTime: note('ramp'), setTargetAtTime: note('target'), cancelScheduledValues: () => undefined }, connect: (next: unknown) => next }
+    }
+    createBufferSource() {
+      const source = { when: 0, offset: 0, until: 0, loop: false }
+      sources.push(source)
+      return Object.assign(source, { connect: (next: unknown) => next, start: (when: number, offset: number) => Object.assign(source, { when, offset }), stop: (until: number) => Object.assign(source, { until }) })
+    }
+  }
+  vi.stubGlobal('AudioContext', FakeContext)
+  return { gains, sources }
+}
+afterEach(() => vi.unstubAllGlobals())
+
+const sound = (changes: Partial<LoadedSound> = {}): LoadedSound => ({ buffer: { duration: 2 } as AudioBuffer, startMs: 1000, endMs: 3000, gainDb: 0, fadeInMs: 0, fadeOutMs: 0, repeats: false, ...changes })
+const round = (value: number) => Math.round(value * 100) / 100
+
+function scheduled(of: LoadedSound, fromMs = 0) {
+  const { gains, sources } = fakeAudio()
+  createSoundOutput().schedule([of], fromMs, performance.now())
+  // The first gain is the page's own.
+  return { calls: gains[1] ?? [], source: sources[0] }
+}
+
+describe('a scheduled sound', () => {
+  it('starts when its clip does, from its beginning, at its level', () => {
+    const { calls, source } = scheduled(sound({ gainDb: -6.0206 }))
+    expect([round(source?.when ?? 0), source?.offset, round(source?.until ?? 0)]).toEqual([11, 0, 13])
+    expect(calls).toEqual([['set', 0.5, 11]])
+  })
+
+  it('that is joined in its middle starts there', () => {
+    const { source } = scheduled(sound(), 1500)
+    expect([round(source?.when ?? 0), round(source?.offset ?? 0), round(source?.until ?? 0)]).toEqual([10, 0.5, 11.5])
+  })
+
+  it('comes up and goes down over its fades', () => {
+    expect(scheduled(sound({ fadeInMs: 500, fadeOutMs: 250 })).calls).toEqual([['set', 0, 11], ['ramp', 1, 11.5], ['set', 1, 12.75], ['ramp', 0, 13]])
+  })
+
+  it('that is joined in its fade goes on from there', () => {
+    const { calls } = scheduled(sound({ fadeInMs: 1000 }), 1250)
+    expect(calls).toEqual([['set', 0.25, 10], ['ramp', 1, 10.75]])
+  })
+
+  it('that is cut off goes down without a click', () => {
+    const { calls, source } = scheduled(sound({ endMs: 2200 }))
+    expect(round(source?.until ?? 0)).toBe(12.2)
+    expect(calls.at(-1)).toEqual(['ramp', 0, 12.2])
+  })
+
+  it('that repeats goes on until its clip ends, and is joined at the right place of its round', () => {
+    const { source } = scheduled(sound({ repeats: true, endMs: 8000 }), 6500)
+    expect([source?.loop, round(source?.offset ?? 0), round(source?.until ?? 0)]).toEqual([true, 1.5, 11.5])
+  })
+
+  it('that is over is not started', () => expect(scheduled(sound(), 3200).source).toBeUndefined())
+})

@@ -1,0 +1,9 @@
+import type { Page } from '@playwright/test'
+import type { DemoFile } from './server.ts'
+
+/** The score room of one of the demo's boxes. */
+export const box = (demo: DemoFile, index = 0) => `${demo.url}/boxes/${demo.boxes[index]?.id}`
+/** What the room says once the server has everything. */
+export const saved = (page: Page) => page.getByText(/^Saved( \d+ s ago)?$/)
+/** What the stage has drawn of a part. */
+export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)

@@ -1,0 +1,78 @@
+import { expect, test, untilState } from '../arrange/fixtures.ts'
+import { differingPixels, loadScore, openHarness, playedFrame, readBox, resolveAlert, soughtFrame } from '../arrange/playerHarness.ts'
+import type { EventKind } from '../../core/events/kinds.ts'
+
+test.use({ serverFor: 'pixels', bypassCSP: true, viewport: { width: 1920, height: 1080 } })
+
+/** What each shows off: letters that ripple, an animated picture, particles, a transparent video, a message with emotes. */
+const shown: { kind: EventKind; viewer?: 'longest' | 'emoji' | 'rightToLeft'; moments: number[] }[] = [
+  { kind: 'resubscription', moments: [450, 1330, 3777, 6900] },
+  { kind: 'subscription', moments: [300, 2210] },
+  { kind: 'tip', moments: [1100, 1900, 3200] },
+  { kind: 'tip', viewer: 'emoji', moments: [2600] },
+  { kind: 'goalReached', moments: [700, 3100] },
+  { kind: 'applause', viewer: 'longest', moments: [950, 1500] },
+  { kind: 'raid', viewer: 'rightToLeft', moments: [2500] },
+]
+
+for (const { kind, viewer, moments } of shown) {
+  test(`${kind}${viewer ? ` (${viewer})` : ''}: a frame after playing is the frame sought directly, pixel by pixel`, async ({ page, demo, signIn }) => {
+    await signIn()
+    const score = resolveAlert(await readBox(page, demo), kind, viewer)
+    await openHarness(page, demo)
+    expect(await loadScore(page, score)).toEqual([])
+    const sought = new Map<number, Buffer>()
+    for (const moment of [...moments].reverse()) sought.set(moment, await soughtFrame(page, moment))
+    const blank = await soughtFrame(page, score.lengthMs)
+    for (const moment of moments) {
+      const frame = sought.get(moment) ?? Buffer.alloc(0)
+      expect(differingPixels(frame, blank), `something is drawn at ${moment}`).toBeGreaterThan(2000)
+      expect(differingPixels(frame, await playedFrame(page, moment)), `at ${moment}`).toBe(0)
+    }
+  })
+}
+
+test('the source page shows the very frame that the player draws at that moment (tolerance: 0.05 % of the pixels)', async ({ page, demo, signIn, context }) => {
+  await signIn()
+  const score = resolveAlert(await readBox(page, demo), 'follow')
+  const source = await context.newPage()
+  await source.goto(demo.boxes[0]?.sourceUrl ?? '')
+  await source.addStyleTag({ content: 'html,body{background:#223344 !important}' })
+  await untilState(source, 'waiting')
+  await page.request.post(`${demo.url}/api/boxes/${demo.boxes[0]?.id}/tests`, { data: { kind: 'follow' } })
+  await untilState(source, 'playing')
+  await source.waitForSelector('[data-part=second]', { state: 'visible' })
+  // From 1.85 s, when the second line has entered, until 6.70 s nothing of this alert moves.
+  await source.waitForTimeout(1500)
+  const onAir = await source.screenshot()
+  await openHarness(page, demo)
+  await loadScore(page, score)
+  expect(differingPixels(onAir, await soughtFrame(page, 3000))).toBeLessThan(1920 * 1080 * 0.0005)
+})
+
+test('a picture is recoloured as the engine computed it', async ({ page, demo, signIn }) => {
+  await signIn()
+  const score = resolveAlert(await readBox(page, demo), 'follow')
+  const picture = score.parts.find((part) => part.kind === 'picture')
+  if (picture?.kind !== 'picture') throw new Error('it has one')
+  // One flat colour, so that the drawn pixel can be compared with the computed one.
+  const flat = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = canvas.height = 8
+    const context = canvas.getContext('2d')
+    if (context) context.fillStyle = '#C9853F'
+    context?.fillRect(0, 0, 8, 8)
+    return canvas.toDataURL()
+  })
+  const { applyTint, tintTowards } = await import('../../core/colour/tint.ts')
+  const { rgbOfHex } = await import('../../core/colour/oklch.ts')
+  await openHarness(page, demo)
+  for (const wanted of ['#5AA4D6', '#4E9B74', '#FFC247', '#8A4FBF']) {
+    const tint = tintTowards(rgbOfHex('#C9853F'), rgbOfHex(wanted))
+    await loadScore(page, { ...score, media: { flat: { url: flat, mime: 'image/png' } }, parts: [{ ...picture, mediaId: 'flat', fit: 'stretch', tint, startMs: 0, endMs: 9000, entrance: { motion: 'none', ms: 0, easing: null } }] })
+    await soughtFrame(page, 3000)
+    const drawn = await page.evaluate(() => [...(document.querySelector<HTMLCanvasElement>('[data-part=picture]')?.getContext('2d')?.getImageData(50, 50, 1, 1).data ?? [])])
+    const computed = applyTint(rgbOfHex('#C9853F'), tint).map((channel) => channel * 255)
+    for (const index of [0, 1, 2]) expect(Math.abs((drawn[index] ?? 0) - (computed[index] ?? 255)), `${wanted}, channel ${index}`).toBeLessThanOrEqual(3)
+  }
+})
