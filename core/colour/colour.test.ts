@@ -47,16 +47,15 @@ describe('tints', () => {
     if (goal.c > 0.05) expect(hueDistance(reached.h, goal.h)).toBeLessThan(6)
     expect(Math.abs(reached.l - goal.l)).toBeLessThan(0.08)
   })
-  it('come near the hue of any colour from any that has one', () => {
+  it('come near nearly any colour from any that has one: nine in ten within 2° of hue and 0.02 of lightness', () => {
     const vivid = fc.tuple(channel, channel, channel).map(([r, g, b]) => [r / 255, g / 255, b / 255] as const).filter((rgb) => oklchOf(rgb).c > 0.08 && oklchOf(rgb).l > 0.3 && oklchOf(rgb).l < 0.85)
-    fc.assert(
-      fc.property(vivid, vivid, (from, to) => {
-        const reached = oklchOf(applyTint(from, tintTowards(from, to)))
-        if (reached.c > 0.04) expect(hueDistance(reached.h, oklchOf(to).h)).toBeLessThan(32)
-        expect(Math.abs(reached.l - oklchOf(to).l)).toBeLessThan(0.2)
-      }),
-      { numRuns: 60 },
-    )
+    const pairs = fc.sample(fc.tuple(vivid, vivid), { numRuns: 400, seed: 7 })
+    const missed = pairs.filter(([from, to]) => {
+      const reached = oklchOf(applyTint(from, tintTowards(from, to)))
+      return hueDistance(reached.h, oklchOf(to).h) > 2 || Math.abs(reached.l - oklchOf(to).l) > 0.02
+    })
+    // The rest hit the ends of sRGB: a dark red cannot be brightened to a pale yellow by these three numbers.
+    expect(missed.length).toBeLessThan(pairs.length / 10)
   })
   it('keep greys grey', () => expect(tintTowards([0.5, 0.5, 0.5], rgbOfHex('#5AA4D6'))).toMatchObject({ hueDeg: 0, saturation: 1 }))
 })

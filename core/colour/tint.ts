@@ -51,7 +51,8 @@ const maxBrightness = 3
 /**
  * The tint that brings one colour as near to another as hue, saturation and brightness can: a turn of the hue found by
  * scanning and halving, then saturation and brightness by the same, twice around because they touch each other. Measured in
- * OKLCH. A grey has no hue to turn and keeps its own. Constant cost (about 500 colours).
+ * OKLCH. A grey has no hue to turn and keeps its own. A dark colour that should become a very light one gets as far as the
+ * greatest brightness brings it. Constant cost (about 500 colours).
  */
 export function tintTowards(from: Rgb, to: Rgb): Tint {
   const wanted = oklchOf(to)
