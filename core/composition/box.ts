@@ -5,6 +5,9 @@ import { canvas } from './canvas.ts'
 import { composition } from './schema.ts'
 import { zone } from './zone.ts'
 
+/** The version of the stored form; see `migrateBox`. */
+export const boxVersion = 3
+
 const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 
 /** One case of an alert with its own composition. */
@@ -22,7 +25,7 @@ export type Alert = z.infer<typeof alert>
 
 /** Everything that a draft changes and *Put on air* publishes, as one versioned document. */
 export const boxDocument = z
-  .object({ version: z.literal(2), canvas, look, zones: z.array(zone).max(12, 'a canvas has at most 12 zones'), alerts: z.array(alert).max(40) })
+  .object({ version: z.literal(boxVersion), canvas, look, zones: z.array(zone).max(12, 'a canvas has at most 12 zones'), alerts: z.array(alert).max(40) })
   .superRefine((value, context) => {
     const seen = new Set<string>()
     value.alerts.forEach((each, index) => {

@@ -9,11 +9,13 @@ const phase = (motion: string, ms: number) => ({ motion, ms })
 const base = { place: { xPx: 960, yPx: 400, origin: 'centre' }, motion: { entrance: phase('spring', 900), exit: phase('fade', 300) }, opacity: 1 }
 const clip = { start: { at: 'score.start', offsetMs: 0 }, end: { length: 'until', edge: { at: 'score.end', offsetMs: 0 } } }
 
+const { soundLevel: _since3, ...lookOfThen } = lanternLook
+
 /** A box as version 1 stored it: every kind of part that there was. */
 const stored = {
   version: 1,
   canvas: { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 },
-  look: lanternLook,
+  look: lookOfThen,
   alerts: [
     {
       id: 'follow', kind: 'follow', isOn: true,
@@ -47,9 +49,19 @@ describe('a box of version 1', () => {
     if (!score?.ok) return
     expect(score.value.parts).toMatchObject([
       { id: 'plate', hugs: ['headline'], rotationDeg: 0 },
-      { id: 'picture', isMirrored: true, rotationDeg: 12, fit: 'contain', tint: null },
+      { id: 'picture', isMirrored: true, rotationDeg: 12, fit: 'contain', crop: { left: 0, top: 0, right: 0, bottom: 0 }, tint: null },
       { id: 'headline', startMs: 900, fit: 'shrink', letters: null, shadow: null, align: 'middle', lineHeight: 1.24 },
     ])
+  })
+
+  it('is heard as it was, not levelled, and its pictures keep their margins', () => {
+    const id = 'a'.repeat(64)
+    const parts = migrated.alerts[0]?.variations[0]?.composition.parts ?? []
+    const score = resolveScore(
+      { version: 3, length: { rule: 'fixed', ms: 3000 }, silenced: [], parts: parts.filter((part) => part.kind === 'sound' || part.kind === 'picture').map((part) => ({ ...part, mediaId: id })) },
+      { canvas: migrated.canvas, look: migrated.look, zones: [], event: sampleEvent('follow'), locale: 'en', media: { [id]: { url: '/m', mime: 'audio/wav', durationMs: 500, level: { lufs: -4, truePeakDbtp: 0 }, margin: { left: 0.4, top: 0, right: 0, bottom: 0 } } } },
+    )
+    expect(score).toMatchObject({ ok: true, value: { parts: [{ crop: { left: 0 } }, { gainDb: -6 }] } })
   })
 
   it('stays as it was stored', () => expect(stored.alerts[0]?.variations[0]?.composition.version).toBe(1))

@@ -1,4 +1,4 @@
-import type { BoxDocument } from './box.ts'
+import { boxVersion, type BoxDocument } from './box.ts'
 
 /** A document as it was once stored: known by its version alone. */
 export interface StoredBox {
@@ -27,6 +27,16 @@ function mapList(list: unknown, change: (each: Loose) => Loose): Loose[] {
   return (list as Loose[]).map(change)
 }
 
+/** Version 3 levels sounds and lays pictures out by their artwork. What was made before is left as it looked and sounded. */
+function migrateTo3(part: Loose): Loose {
+  if (part.kind === 'picture') return { ...part, extent: 'file' }
+  if (part.kind !== 'sound') return part
+  const { gainDb, ...sound } = part
+  return { ...sound, trimDb: gainDb, isLevelled: false }
+}
+
+const levelOfVersion3 = { targetLufs: -16, ceilingDbtp: -1 }
+
 /** One step for each version that ever landed, oldest first. Never edited once it has. */
 const migrations: readonly Migration[] = [
   {
@@ -44,6 +54,21 @@ const migrations: readonly Migration[] = [
       })),
     }),
   },
+  {
+    from: 2,
+    migrate: (document) => ({
+      ...document,
+      version: 3,
+      look: { ...(document.look as Loose), soundLevel: levelOfVersion3 },
+      alerts: mapList(document.alerts, (alert) => ({
+        ...alert,
+        variations: mapList(alert.variations, (variation) => {
+          const composition = variation.composition as Loose
+          return { ...variation, composition: { ...composition, version: 3, parts: mapList(composition.parts, migrateTo3) } }
+        }),
+      })),
+    }),
+  },
 ]
 
 /**
@@ -54,6 +79,6 @@ const migrations: readonly Migration[] = [
 export function migrateBox(stored: StoredBox): BoxDocument {
   let document = stored as unknown as Loose
   for (const { from, migrate } of migrations) if (document.version === from) document = migrate(document)
-  if (document.version !== 2) throw new Error(`A box document of version ${String(document.version)} is newer than this program`)
+  if (document.version !== boxVersion) throw new Error(`A box document of version ${String(document.version)} is newer than this program`)
   return document as unknown as BoxDocument
 }

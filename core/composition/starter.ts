@@ -36,7 +36,7 @@ export interface StarterMedia {
 /** Words, picture and sound arranged so that nothing overlaps: the text enters when the picture has entered. */
 export function starterComposition(canvas: Canvas, words: { headline: string; second: string }, media: StarterMedia): Composition {
   return {
-    version: 2,
+    version: 3,
     length: { rule: 'fixed', ms: 7000 },
     silenced: [],
     parts: [

@@ -38,8 +38,10 @@ export function applyRemedy(address: VariationAddress, remedy: Remedy): Edit {
       if (!part) return
       if (remedy.type === 'startWhenEntered') part.clip.start = { at: `${remedy.of}.entered`, offsetMs: 0 }
       else if (remedy.type === 'lastUntilEnd') part.clip.end = untilTheEnd()
-      else if (remedy.type === 'setGain') {
-        if (part.kind === 'sound') part.gainDb = remedy.gainDb
+      else if (remedy.type === 'setTrim') {
+        if (part.kind === 'sound') part.trimDb = remedy.trimDb
+      } else if (remedy.type === 'levelSound') {
+        if (part.kind === 'sound') Object.assign(part, { isLevelled: true, trimDb: 0 })
       } else if (remedy.type === 'moveBy') {
         if (!isVisiblePart(part)) return
         part.place.xPx += remedy.dxPx

@@ -15,7 +15,7 @@ export interface Difference {
 }
 
 const fieldNames: Record<string, string> = {
-  template: 'words', sizePx: 'size', mediaId: 'file', gainDb: 'volume', isMuted: 'muted', place: 'position', motion: 'motion', clip: 'timing',
+  template: 'words', sizePx: 'size', mediaId: 'file', trimDb: 'volume', isLevelled: 'levelled', extent: 'margins', isMuted: 'muted', place: 'position', motion: 'motion', clip: 'timing',
   opacity: 'opacity', ink: 'colour', highlightInk: 'colour of variables', outline: 'outline', type: 'typeface', maxWidthPx: 'widest',
   floorPx: 'smallest size', widthPx: 'width', heightPx: 'height', isMirrored: 'mirrored', rotationDeg: 'turned', hugs: 'hugs', paddingPx: 'padding',
   cornerPx: 'corners', name: 'name', fit: 'fit', crop: 'crop', colour: 'colours', repeats: 'at its end', letters: 'letters', keyframes: 'keyframes', isHidden: 'hidden', isLocked: 'locked',

@@ -17,7 +17,7 @@ import { setScoreLength } from './setScoreLength.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 2, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = { version: 3, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const words = (template: string): Edit => changePart(address, 'headline', 'line', 'words', (part) => void (part.template = template))
 const partsOf = (document: BoxDocument) => document.alerts[0]?.variations[0]?.composition.parts ?? []
 
@@ -40,7 +40,7 @@ describe('edits', () => {
   })
 
   it('make no change where nothing is different, or where the part is gone or of another kind', () => {
-    for (const edit of [setAlertOn('follow', true), changePart(address, 'gone', 'line', 'words', (part) => void (part.template = 'x')), changePart(address, 'headline', 'sound', 'volume', (part) => void (part.gainDb = 0))]) {
+    for (const edit of [setAlertOn('follow', true), changePart(address, 'gone', 'line', 'words', (part) => void (part.template = 'x')), changePart(address, 'headline', 'sound', 'volume', (part) => void (part.trimDb = 0))]) {
       expect(changeBox(start, edit)).toMatchObject({ ok: true, value: { change: null } })
     }
   })

@@ -13,7 +13,7 @@ const styleFields: Partial<Record<Part['kind'], readonly string[]>> = {
     'emitter', 'count', 'overMs', 'lifeMs', 'speedPxPerS', 'directionDeg', 'spreadDeg', 'gravityPxPerS2', 'windPxPerS', 'dragPerS', 'spinDegPerS', 'sizePx', 'endSizeRatio', 'fadeInRatio',
     'fadeOutRatio', 'sprites', 'strength',
   ],
-  sound: ['gainDb', 'fadeInMs', 'fadeOutMs'],
+  sound: ['trimDb', 'isLevelled', 'fadeInMs', 'fadeOutMs'],
 }
 
 /** Whether the style of one part means anything to another: texts share theirs, others need the same kind. */

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { soundLevel } from '../audio/level.ts'
 
 /** sRGB colour as `#RRGGBB`. */
 export const hexColour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour is written as #RRGGBB')
@@ -18,6 +19,8 @@ export const look = z.object({
   name: z.string().min(1).max(80),
   palette: z.record(inkRole, hexColour),
   type: z.record(typeRole, typeface),
+  /** What every sound of the box is brought to. */
+  soundLevel,
   /** Added to every sound of the box, in decibels. */
   soundTrimDb: z.number().min(-40).max(6),
 })

@@ -1,3 +1,5 @@
+import type { MeasuredLevel, SoundLevel } from '../audio/level.ts'
+import type { WaveformLevel } from '../audio/soundMeter.ts'
 import type { CanvasBox } from '../composition/canvasBox.ts'
 import type { Composition } from '../composition/schema.ts'
 import type { Zone } from '../composition/zone.ts'
@@ -18,7 +20,8 @@ export type Remedy =
   | { type: 'setSize'; partId: string; sizePx: number; label: string }
   | { type: 'wrapText'; partId: string; label: string }
   | { type: 'outlineText'; partId: string; label: string }
-  | { type: 'setGain'; partId: string; gainDb: number; label: string }
+  | { type: 'setTrim'; partId: string; trimDb: number; label: string }
+  | { type: 'levelSound'; partId: string; label: string }
 
 /** Something that a person should look at before viewers do. */
 export interface Remark {
@@ -32,6 +35,12 @@ export interface Remark {
   remedy: Remedy | null
 }
 
+/** A sound file's level, and its waveform for judging what sounds add up to. */
+export interface MeasuredSound {
+  level: MeasuredLevel | null
+  waveform: WaveformLevel
+}
+
 /** All that remarks are made from. Plain values; nothing is measured here. */
 export interface RemarkContext {
   kind: EventKind
@@ -41,8 +50,10 @@ export interface RemarkContext {
   layouts: TextLayouts
   zones: readonly Zone[]
   messageText: string
-  /** True peak of each sound file in dBTP, where it was measured; unknown files count as full scale. */
-  peakDb: Readonly<Record<string, number>>
+  /** What the box brings its sounds to. */
+  soundLevel: SoundLevel
+  /** What was measured of each sound file. Of files that are missing here nothing is remarked. */
+  sounds: Readonly<Record<string, MeasuredSound>>
   /** Colours that a picture file shows, `#RRGGBB`, where they were measured. */
   pictureColours: Readonly<Record<string, readonly string[]>>
   /** Colours of the person's own scene under a box, where a still of it was given. */

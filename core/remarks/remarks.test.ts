@@ -23,10 +23,14 @@ const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const pictureId = 'a'.repeat(64)
 const soundId = 'b'.repeat(64)
 const otherSoundId = 'c'.repeat(64)
+const quietId = 'd'.repeat(64)
+const lessQuietId = 'e'.repeat(64)
+const levels = { [soundId]: { lufs: -16, truePeakDbtp: -3 }, [otherSoundId]: { lufs: -16, truePeakDbtp: -3 }, [quietId]: { lufs: -30, truePeakDbtp: -8 }, [lessQuietId]: { lufs: -26, truePeakDbtp: -8 } }
+/** As loud from beginning to end as its true peak. */
+const sounds = Object.fromEntries(Object.entries(levels).map(([id, level]) => [id, { level, waveform: { stretchMs: 10, peaks: new Uint8Array(id === otherSoundId ? 600 : 240).fill(Math.floor(255 * 10 ** (level.truePeakDbtp / 20))) } }]))
 const media = {
   [pictureId]: { url: '/p', mime: 'image/png', durationMs: null },
-  [soundId]: { url: '/s', mime: 'audio/wav', durationMs: 2400 },
-  [otherSoundId]: { url: '/o', mime: 'audio/wav', durationMs: 6000 },
+  ...Object.fromEntries(Object.entries(levels).map(([id, level]) => [id, { url: `/${id}`, mime: 'audio/wav', durationMs: id === otherSoundId ? 6000 : 2400, level }])),
 }
 const start = () => starterComposition(canvas, { headline: '{name}', second: 'joins the night shift' }, { pictureId, soundId })
 
@@ -52,7 +56,7 @@ function contextOf(composition: Composition, changes: Partial<RemarkContext> = {
     const units = part.letters ? cutUnits(fitted.lines, part.letters.unit).map((unit) => ({ ...unit, xPx: 0, yPx: 0, widthPx: 1, heightPx: 1 })) : []
     layouts.set(part.id, { ...fitted, heightPx: fitted.lines.length * fitted.sizePx * part.lineHeight, units })
   }
-  return { kind, composition, score: result.value, layouts, zones: [], messageText: event.data.message?.text ?? '', peakDb: { [soundId]: -3, [otherSoundId]: -3 }, pictureColours: {}, sceneColours: null, ...changes }
+  return { kind, composition, score: result.value, layouts, zones: [], messageText: event.data.message?.text ?? '', soundLevel: lanternLook.soundLevel, sounds, pictureColours: {}, sceneColours: null, ...changes }
 }
 const typesOf = (remarks: readonly Remark[]) => remarks.map((remark) => `${remark.type}/${remark.partId}`)
 const remarked = (composition: Composition, changes: Partial<RemarkContext> = {}, kind: EventKind = 'tip') => remarksOf(contextOf(composition, changes, kind))
@@ -90,7 +94,10 @@ const cases: Record<RemarkType, { partId: string | null; triggers: Arrange; near
   templateProblem: { partId: 'headline', triggers: ({ headline }) => { headline.template = '{name' }, nearMiss: ({ headline }) => { headline.template = "'{'{name}" } },
   noMedia: { partId: 'picture', triggers: ({ picture }) => { picture.mediaId = null }, nearMiss: () => {} },
   unusedPart: { partId: 'picture', triggers: ({ picture }) => { picture.isHidden = true }, nearMiss: ({ picture }) => { picture.opacity = 0.1 } },
-  soundsTooLoud: { partId: 'sound-2', triggers: (_parts, { parts }) => { parts.push({ ...starterSound(otherSoundId), id: 'sound-2', gainDb: -2, clip: { start: { at: 'score.start', offsetMs: 1000 }, end: { length: 'natural', times: 1 } } }) }, nearMiss: (_parts, { parts }) => { parts.push({ ...starterSound(otherSoundId), id: 'sound-2', gainDb: -2, clip: { start: { at: 'score.start', offsetMs: 2400 }, end: { length: 'natural', times: 1 } } }) } },
+  soundsTooLoud: { partId: 'sound-2', triggers: (_parts, { parts }) => { parts.push({ ...starterSound(otherSoundId), id: 'sound-2', clip: { start: { at: 'score.start', offsetMs: 1000 }, end: { length: 'natural', times: 1 } } }) }, nearMiss: (_parts, { parts }) => { parts.push({ ...starterSound(otherSoundId), id: 'sound-2', clip: { start: { at: 'score.start', offsetMs: 2400 }, end: { length: 'natural', times: 1 } } }) } },
+  soundOverCeiling: { partId: 'sound', triggers: ({ sound }) => { sound.trimDb = 2.5 }, nearMiss: ({ sound }) => { sound.trimDb = 2 } },
+  soundBelowTarget: { partId: 'sound', triggers: ({ sound }) => { sound.mediaId = quietId }, nearMiss: ({ sound }) => { sound.mediaId = lessQuietId } },
+  notLevelled: { partId: 'sound', triggers: ({ sound }) => { sound.isLevelled = false; sound.trimDb = -4 }, nearMiss: ({ sound }) => { sound.isLevelled = false; sound.trimDb = -3 } },
 }
 
 describe('remarks', () => {
@@ -107,7 +114,7 @@ describe('remarks', () => {
     const composition = composed(triggers)
     const remark = remarked(composition, context).find((each) => each.type === type)
     if (!remark?.remedy) return
-    const box = { version: 2 as const, canvas, look: lanternLook, zones: [], alerts: [{ id: 'tip', kind: 'tip' as const, isOn: true, variations: [{ id: 'v', name: 'V', composition }] }] }
+    const box = { version: 3 as const, canvas, look: lanternLook, zones: [], alerts: [{ id: 'tip', kind: 'tip' as const, isOn: true, variations: [{ id: 'v', name: 'V', composition }] }] }
     const mended = changeBox(box, applyRemedy({ alertId: 'tip', variationId: 'v' }, remark.remedy))
     expect(mended.ok).toBe(true)
     if (!mended.ok) return

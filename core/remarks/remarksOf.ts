@@ -2,11 +2,12 @@ import { templateRemarks, unusedRemarks } from './content.ts'
 import { contrastRemarks } from './contrastRemarks.ts'
 import { placeRemarks, textSizeRemarks } from './place.ts'
 import type { Remark, RemarkContext } from './remark.ts'
+import { soundLevelRemarks } from './soundLevel.ts'
 import { soundSumRemarks } from './soundSum.ts'
 import { entranceRemarks, lengthRemarks, solverRemarks, soundLengthRemarks, textTimeRemarks } from './timing.ts'
 
 const makers: readonly ((context: RemarkContext) => Remark[])[] = [
-  lengthRemarks, entranceRemarks, soundLengthRemarks, solverRemarks, textTimeRemarks, textSizeRemarks, placeRemarks, contrastRemarks, templateRemarks, unusedRemarks, soundSumRemarks,
+  lengthRemarks, entranceRemarks, soundLengthRemarks, solverRemarks, textTimeRemarks, textSizeRemarks, placeRemarks, contrastRemarks, templateRemarks, unusedRemarks, soundLevelRemarks, soundSumRemarks,
 ]
 
 /** Everything to say about a score, what is wrong first. What the person has switched off is left out. Quadratic in the number of parts. */

@@ -1,34 +1,34 @@
+import { overshootOf, sumPeak } from '../audio/sumPeak.ts'
 import type { ResolvedSound } from '../parts/sound/resolveSound.ts'
-import { nameOf, type Remark, type RemarkContext } from './remark.ts'
+import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
+import { trimTo } from './soundLevel.ts'
 
-/** EBU R 128 asks for a true peak of at most −1 dBTP. */
-const ceilingDb = -1
-
-/**
- * Sounds that are heard together and may add up beyond the ceiling. The worst case adds amplitudes: peaks that meet. Each
- * moment at which a sound begins is looked at, since only there the sum grows. Quadratic in the number of sounds.
- */
+/** Sounds that are heard together and may add up beyond the ceiling. Linear in length × sounds. */
 export function soundSumRemarks(context: RemarkContext): Remark[] {
+  const { ceilingDbtp } = context.soundLevel
   const sounds = context.score.parts.filter((part): part is ResolvedSound => part.kind === 'sound')
-  const amplitude = (sound: ResolvedSound) => 10 ** ((sound.gainDb + (context.peakDb[sound.mediaId] ?? 0)) / 20)
-  let worst: { together: ResolvedSound[]; sum: number } | null = null
-  for (const { startMs } of sounds) {
-    const together = sounds.filter((sound) => sound.startMs <= startMs && startMs < sound.endMs)
-    const sum = together.reduce((total, sound) => total + amplitude(sound), 0)
-    if (together.length > 1 && (!worst || sum > worst.sum)) worst = { together, sum }
-  }
-  const peakDb = worst ? 20 * Math.log10(worst.sum) : -Infinity
-  if (!worst || peakDb <= ceilingDb + 0.005) return []
-  const loudest = worst.together.reduce((a, b) => (amplitude(b) > amplitude(a) ? b : a))
-  const names = worst.together.map((sound) => `“${nameOf(context, sound.id)}”`).join(' and ')
-  const gainDb = Math.floor((loudest.gainDb - (peakDb - ceilingDb)) * 2) / 2
+  const inSum = sounds.flatMap((sound) => {
+    const measured = context.sounds[sound.mediaId]
+    return measured?.level ? [{ ...sound, waveform: measured.waveform, overshoot: overshootOf(measured.level.truePeakDbtp, measured.waveform), peakDb: sound.gainDb + measured.level.truePeakDbtp }] : []
+  })
+  if (inSum.length < 2) return []
+  const { amplitude, atMs } = sumPeak(inSum)
+  const peakDb = 20 * Math.log10(amplitude)
+  // A sound that is too loud alone has a remark of its own.
+  const together = inSum.filter((sound) => sound.startMs <= atMs && atMs < sound.endMs && sound.peakDb <= ceilingDbtp + 0.05)
+  if (together.length < 2 || peakDb <= ceilingDbtp + 0.05) return []
+  const loudest = together.reduce((a, b) => (b.peakDb >= a.peakDb ? b : a))
+  const rest = amplitude - 10 ** (loudest.peakDb / 20)
+  const room = 10 ** (ceilingDbtp / 20) - rest
+  // Where the others leave no room, turning one down is not enough: half as loud is a beginning.
+  const wantedDb = room > 0 ? Math.min(20 * Math.log10(room), loudest.peakDb - (peakDb - ceilingDbtp)) : loudest.peakDb - 6
   return [
     {
       type: 'soundsTooLoud',
       partId: loudest.id,
       level: 'wrong',
-      words: `${names} together may reach ${peakDb.toFixed(1)} dB; over ${ceilingDb} dB they distort.`,
-      remedy: { type: 'setGain', partId: loudest.id, gainDb: Math.max(-60, gainDb), label: 'Turn the louder one down' },
+      words: `${together.map((sound) => `“${nameOf(context, sound.id)}”`).join(' and ')} together may reach ${peakDb.toFixed(1)} dBTP at ${inSeconds(atMs)}; over ${ceilingDbtp} dBTP they distort.`,
+      remedy: trimTo(context, loudest, wantedDb - loudest.peakDb, 'Turn the louder one down'),
     },
   ]
 }

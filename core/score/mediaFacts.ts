@@ -1,10 +1,24 @@
+import type { MeasuredLevel } from '../audio/level.ts'
+
 /** Where the player fetches a media file, and what it is. */
 export interface MediaAddress {
   url: string
   mime: string
 }
 
+/** Sides of a file, each as a ratio of its width or height. */
+export interface Sides {
+  left: number
+  top: number
+  right: number
+  bottom: number
+}
+
 /** What is known of a media file. `durationMs` is null for stills. */
 export interface MediaFacts extends MediaAddress {
   durationMs: number | null
+  /** How loud a sound is; null for silence, absent while it has not been measured. */
+  level?: MeasuredLevel | null
+  /** How much of each side of a picture is empty in every frame; absent where nothing is or where that is not known. */
+  margin?: Sides
 }

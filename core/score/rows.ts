@@ -96,7 +96,7 @@ function captionOf(part: Part): string {
     case 'picture':
       return part.mediaId === null ? 'no picture yet' : ''
     case 'sound':
-      return part.mediaId === null ? 'no sound yet' : part.isMuted ? 'muted' : `${part.gainDb.toFixed(1)} dB`
+      return part.mediaId === null ? 'no sound yet' : part.isMuted ? 'muted' : [part.isLevelled ? 'levelled' : '', part.trimDb === 0 && part.isLevelled ? '' : `${part.trimDb > 0 ? '+' : ''}${part.trimDb.toFixed(1)} dB`].filter(Boolean).join(' ')
     case 'backdrop':
       return part.hugs.length > 0 ? 'hugs the text' : ''
     case 'particles':

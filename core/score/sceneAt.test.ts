@@ -46,7 +46,7 @@ describe('resolveScore', () => {
     const quiet = structuredClone(composition)
     for (const part of quiet.parts) if (part.kind === 'sound') part.isMuted = true
     expect(resolved(quiet).parts.some((part) => part.kind === 'sound')).toBe(false)
-    expect(resolved(composition, { look: { ...lanternLook, soundTrimDb: -4 } }).parts.find((part) => part.kind === 'sound')).toMatchObject({ gainDb: -10 })
+    expect(resolved(composition, { look: { ...lanternLook, soundTrimDb: -4 } }).parts.find((part) => part.kind === 'sound')).toMatchObject({ gainDb: -4 })
   })
 
   it('keeps a part whose file is unknown, without an address', () => {
@@ -88,7 +88,7 @@ describe('sceneAt', () => {
   })
 
   it('says from which moment of its file a sound is heard', () => {
-    expect(sceneAt(score, layouts, 700).sounds).toEqual([{ partId: 'sound', mediaId: soundId, sourceOffsetMs: 700, gainDb: -6 }])
+    expect(sceneAt(score, layouts, 700).sounds).toEqual([{ partId: 'sound', mediaId: soundId, sourceOffsetMs: 700, gainDb: 0 }])
   })
 
   it('keeps drawing order, the backdrop behind the words that it hugs', () => {

@@ -1,10 +1,17 @@
 import { resolveColour } from '../../colour/pictureColour.ts'
 import type { Tint } from '../../colour/tint.ts'
 import type { ResolvedVisible } from '../../score/resolvedBase.ts'
+import type { Sides } from '../../score/mediaFacts.ts'
 import type { SolvedClip } from '../../score/solve.ts'
 import type { PartContext } from '../../settle/partContext.ts'
 import { settleVisible } from '../../settle/settleVisible.ts'
 import type { Picture } from './schema.ts'
+
+/** What both take away. A crop that would leave nothing of the artwork goes before its margins. */
+function within(crop: Picture['crop'], margin: Sides): Picture['crop'] {
+  const both = { left: Math.max(crop.left, margin.left), top: Math.max(crop.top, margin.top), right: Math.max(crop.right, margin.right), bottom: Math.max(crop.bottom, margin.bottom) }
+  return both.left + both.right < 1 && both.top + both.bottom < 1 ? both : crop
+}
 
 export interface ResolvedPicture extends ResolvedVisible {
   kind: 'picture'
@@ -21,7 +28,9 @@ export interface ResolvedPicture extends ResolvedVisible {
 }
 
 export function resolvePicture(part: Picture, times: SolvedClip, context: PartContext): ResolvedPicture {
-  const { mediaId, widthPx, heightPx, fit, crop, isMirrored, repeats } = part
-  const naturalMs = mediaId === null ? null : (context.media[mediaId]?.durationMs ?? null)
+  const { mediaId, widthPx, heightPx, fit, isMirrored, repeats } = part
+  const facts = mediaId === null ? undefined : context.media[mediaId]
+  const naturalMs = facts?.durationMs ?? null
+  const crop = part.extent === 'ink' && facts?.margin ? within(part.crop, facts.margin) : part.crop
   return { kind: 'picture', ...settleVisible(part, times), mediaId, widthPx, heightPx, fit, crop, isMirrored, repeats, tint: resolveColour(part.colour, context.look), naturalMs }
 }

@@ -2,6 +2,8 @@ import * as z from 'zod'
 import { visibleBase } from '../../composition/visiblePart.ts'
 import { pictureColour } from '../../colour/pictureColour.ts'
 
+/** What of a file is laid out: where its artwork is, or the whole file with its empty margins. */
+export const pictureExtents = ['ink', 'file'] as const
 export const pictureFits = ['contain', 'cover', 'stretch'] as const
 const ratio = z.number().min(0).max(0.95)
 
@@ -19,6 +21,7 @@ export const picture = z.object({
   widthPx: z.number().min(1).max(8000),
   heightPx: z.number().min(1).max(8000),
   fit: z.enum(pictureFits),
+  extent: z.enum(pictureExtents),
   crop,
   isMirrored: z.boolean(),
   /** What an animation does when it has been through: it begins again, or its last frame stays. */

@@ -1,3 +1,4 @@
+import { levellingOf } from '../../audio/level.ts'
 import type { ResolvedBase } from '../../score/resolvedBase.ts'
 import type { SolvedClip } from '../../score/solve.ts'
 import type { PartContext } from '../../settle/partContext.ts'
@@ -18,8 +19,11 @@ export interface ResolvedSound extends ResolvedBase {
 const cutFadeMs = 400
 
 /** Settles a sound; null for one that cannot be heard (muted, or without a file). */
-export function resolveSound(part: Sound, times: SolvedClip, { look }: PartContext): ResolvedSound | null {
+export function resolveSound(part: Sound, times: SolvedClip, { look, media }: PartContext): ResolvedSound | null {
   if (part.mediaId === null || part.isMuted) return null
+  const level = media[part.mediaId]?.level
+  // What has not been measured yet, and what is silent, is heard as it is.
+  const levelledDb = part.isLevelled && level ? levellingOf(level, look.soundLevel).gainDb : 0
   const lengthMs = times.endMs - times.startMs
   return {
     kind: 'sound',
@@ -27,7 +31,7 @@ export function resolveSound(part: Sound, times: SolvedClip, { look }: PartConte
     startMs: times.startMs,
     endMs: times.endMs,
     mediaId: part.mediaId,
-    gainDb: part.gainDb + look.soundTrimDb,
+    gainDb: levelledDb + part.trimDb + look.soundTrimDb,
     repeats: part.clip.end.length === 'natural' && part.clip.end.times > 1,
     fadeInMs: Math.min(part.fadeInMs, lengthMs),
     fadeOutMs: Math.min(times.isCutOff ? Math.max(cutFadeMs, part.fadeOutMs) : part.fadeOutMs, lengthMs),

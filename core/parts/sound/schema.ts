@@ -7,7 +7,10 @@ export const sound = z.object({
   kind: z.literal('sound'),
   /** SHA-256 of the media file, or null while none is chosen. */
   mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
-  gainDb: z.number().min(-60).max(6),
+  /** Added to what the leveller does, in decibels. */
+  trimDb: z.number().min(-60).max(12),
+  /** Brought to the box's loudness; else the file is heard as it is. */
+  isLevelled: z.boolean(),
   isMuted: z.boolean(),
   fadeInMs: z.int().min(0).max(20_000),
   fadeOutMs: z.int().min(0).max(20_000),

@@ -1,0 +1,93 @@
+import * as z from 'zod'
+
+/** What is measured of media files, as it is stored and as the interface reads it. */
+
+const hex = z.string().regex(/^#[0-9A-F]{6}$/)
+const whole = z.int().min(0)
+
+/** Where the artwork of a picture is over all its frames, in the file's pixels. */
+export const inkBox = z.object({ xPx: whole, yPx: whole, widthPx: z.int().min(1), heightPx: z.int().min(1) })
+export type InkBox = z.infer<typeof inkBox>
+
+/** What is seen of a picture, a video or a vector animation. */
+export const seen = z.object({
+  hasAlpha: z.boolean(),
+  /** Null where every frame is empty. */
+  ink: inkBox.nullable(),
+  /** The colour that it is remembered by; null where nothing is opaque. */
+  dominant: hex.nullable(),
+  /** The few colours that cover most of it. */
+  colours: z.array(hex).max(6),
+})
+export type Seen = z.infer<typeof seen>
+
+export interface PictureMeasured {
+  of: 'picture'
+  widthPx: number
+  heightPx: number
+  frameCount: number
+  /** How long each frame stays, in milliseconds; empty for stills and where frames come at one rate. */
+  frameMs: number[]
+  /** One round of it; null for stills. */
+  durationMs: number | null
+  hasSound: boolean
+  codec: string | null
+  /** Null until a browser has looked at it: only browsers decode videos and vector animations here. */
+  seen: Seen | null
+}
+
+export interface SoundMeasured {
+  of: 'sound'
+  durationMs: number
+  rateHz: number
+  channelCount: number
+  leadingSilenceMs: number
+  trailingSilenceMs: number
+  /** LUFS, LU and dBTP to a hundredth; null for silence. */
+  loudness: { integratedLufs: number; momentaryMaxLufs: number; shortTermMaxLufs: number; rangeLu: number; truePeakDbtp: number } | null
+  /** Amplitudes 0…255 of each stretch in Base64, finest first. */
+  waveform: { stretchMs: number; peaks: string }[]
+}
+
+export interface FontMeasured {
+  of: 'font'
+  family: string
+  /** CSS weights from and to; equal for a font that has one. */
+  weights: [number, number]
+  isItalic: boolean
+  glyphCount: number
+}
+
+export type Measured = PictureMeasured | SoundMeasured | FontMeasured
+
+/** What a browser saw of a file that only browsers decode: facts, and pictures of it. */
+export const browserSight = z.object({
+  seen,
+  /** PNG or WebP as Base64. */
+  poster: z.base64().max(200_000),
+  strip: z.base64().max(400_000),
+})
+export type BrowserSight = z.infer<typeof browserSight>
+
+/** A file on its way into the library. */
+export interface IntakeView {
+  id: string
+  name: string
+  sizeBytes: number
+  state: 'waiting' | 'measuring' | 'ready' | 'refused'
+  /** Why it was refused, and what to do instead. */
+  reason: string
+  advice: string
+  /** This browser can make something of it that is taken: the sound in it, decoded. */
+  canDecodeHere: boolean
+  mediaId: string | null
+}
+
+export const mediaChange = z.object({ name: z.string().trim().min(1).max(120).optional(), tags: z.array(z.string().trim().min(1).max(40)).max(12).optional() })
+export type MediaChange = z.infer<typeof mediaChange>
+
+/** A file put in another's place in all drafts; `boxIds` limits it to these boxes (all where absent). */
+export const mediaReplacement = z.object({ by: z.string().regex(/^[0-9a-f]{64}$/), partsOf: z.record(z.string().max(80), z.array(z.string().max(200)).max(2000)).optional() })
+export type MediaReplacement = z.infer<typeof mediaReplacement>
+
+export const mediaLimits = { fileBytes: 64 * 1024 * 1024, nameLetters: 120, waitingFiles: 200 } as const

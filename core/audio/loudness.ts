@@ -1,0 +1,39 @@
+/** Sounds quieter than this count as silence (BS.1770-4: absolute gate). */
+export const silenceLufs = -70
+
+/** Mean square of weighted samples, summed over channels, as loudness. */
+export function lufsOf(power: number): number {
+  return power > 0 ? -0.691 + 10 * Math.log10(power) : -Infinity
+}
+
+const powerOf = (lufs: number) => 10 ** ((lufs + 0.691) / 10)
+
+const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+
+/**
+ * Integrated loudness after BS.1770-4: the mean of 400 ms blocks, of which those below −70 LUFS, and then those 10 LU below
+ * the mean of the rest, do not count.
+ * @param blockPowers power of each block, overlapping by three quarters
+ * @returns LUFS; −Infinity when nothing is above the gate
+ */
+export function integratedLufs(blockPowers: readonly number[]): number {
+  const heard = blockPowers.filter((power) => lufsOf(power) > silenceLufs)
+  if (heard.length === 0) return -Infinity
+  const gate = powerOf(lufsOf(mean(heard)) - 10)
+  return lufsOf(mean(heard.filter((power) => power > gate)))
+}
+
+/**
+ * Loudness range after EBU Tech 3342: how far apart the quiet (10th percentile) and the loud (95th) stretches of three
+ * seconds lie, without silence and without what is 20 LU below the mean.
+ * @param shortTermPowers power of each stretch of 3 s, ten a second
+ * @returns LU; 0 for what is too short to have one
+ */
+export function loudnessRangeLu(shortTermPowers: readonly number[]): number {
+  const heard = shortTermPowers.filter((power) => lufsOf(power) >= silenceLufs)
+  if (heard.length === 0) return 0
+  const gate = powerOf(lufsOf(mean(heard)) - 20)
+  const counted = heard.filter((power) => power >= gate).sort((a, b) => a - b)
+  const at = (ratio: number) => counted[Math.round((counted.length - 1) * ratio)] ?? 0
+  return counted.length === 0 ? 0 : lufsOf(at(0.95)) - lufsOf(at(0.1))
+}

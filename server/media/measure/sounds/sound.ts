@@ -1,0 +1,68 @@
+import type { SoundMeasured } from '../../../../contract/media.ts'
+import { SoundMeter, type SoundMeasurement } from '../../../../core/audio/soundMeter.ts'
+import { limits } from '../limits.ts'
+import type { Measurement } from '../measurement.ts'
+import { Refusal } from '../refusal.ts'
+import { decodeFlac } from './flac.ts'
+import { decodeMp3 } from './mp3.ts'
+import { decodeOpus, decodeVorbis } from './ogg.ts'
+import { decodeWav } from './wav.ts'
+
+/** Decoded samples, as many at a time as the decoder gives: one array for each channel. */
+export interface DecodedPiece {
+  channels: readonly Float32Array[]
+  rateHz: number
+}
+
+/** Takes a file apart piece by piece, so that a sound is never in memory as a whole. @throws Refusal */
+export type Decode = (bytes: Uint8Array) => AsyncIterable<DecodedPiece>
+
+const decoders: Record<string, Decode> = {
+  'audio/wav': decodeWav,
+  'audio/mpeg': decodeMp3,
+  'audio/flac': decodeFlac,
+  'audio/ogg; codecs=vorbis': decodeVorbis,
+  'audio/ogg; codecs=opus': decodeOpus,
+}
+
+/** Whether sounds of this type are decoded here. */
+export const isDecodable = (mime: string) => mime in decoders
+
+export async function measureSound(bytes: Uint8Array, mime: string): Promise<Measurement> {
+  const decode = decoders[mime]
+  if (!decode) throw new Refusal('Sounds of this kind are not known here.', 'Save it as WAV, MP3, Ogg, Opus or FLAC.')
+  const measurement = await meter(decode(bytes))
+  return { kind: 'sound', mime, measured: soundMeasured(measurement), poster: null, strip: null, converted: null }
+}
+
+async function meter(pieces: AsyncIterable<DecodedPiece>): Promise<SoundMeasurement> {
+  let meter: SoundMeter | null = null
+  let first: DecodedPiece | null = null
+  for await (const piece of pieces) {
+    if ((piece.channels[0]?.length ?? 0) === 0) continue
+    first ??= piece
+    if (piece.rateHz !== first.rateHz || piece.channels.length !== first.channels.length) throw new Refusal('The sound changes its format in the middle.', 'Export it again as one file.')
+    if (!(first.rateHz >= 8000 && first.rateHz <= 192_000)) throw new Refusal(`A sampling rate of ${first.rateHz} Hz is not one that sounds have.`, 'Export it with 44,100 or 48,000 Hz.')
+    if (first.channels.length > 8) throw new Refusal(`The sound has ${first.channels.length} channels; eight are the most.`, 'Export it as stereo.')
+    meter ??= new SoundMeter(first.rateHz, first.channels.length)
+    meter.push(piece.channels)
+    if (meter.durationMs > limits.soundMs) throw new Refusal('The sound is longer than ten minutes.', 'Cut out the part that an alert should play.')
+  }
+  if (!meter) throw new Refusal('There is no sound in the file: it is empty or damaged.', 'Export it again.')
+  return meter.end()
+}
+
+const rounded = (value: number) => Math.round(value * 100) / 100
+
+export function soundMeasured({ waveform, integratedLufs, momentaryMaxLufs, shortTermMaxLufs, rangeLu, truePeakDbtp, ...facts }: SoundMeasurement): SoundMeasured {
+  // A click in silence may have a peak and no loudness above the gate; it is levelled by its loudest moment.
+  const isSilent = !Number.isFinite(truePeakDbtp) || !Number.isFinite(momentaryMaxLufs)
+  return {
+    of: 'sound',
+    ...facts,
+    loudness: isSilent
+      ? null
+      : { integratedLufs: rounded(Number.isFinite(integratedLufs) ? integratedLufs : momentaryMaxLufs), momentaryMaxLufs: rounded(momentaryMaxLufs), shortTermMaxLufs: rounded(shortTermMaxLufs), rangeLu: rounded(rangeLu), truePeakDbtp: rounded(truePeakDbtp) },
+    waveform: waveform.map(({ stretchMs, peaks }) => ({ stretchMs, peaks: Buffer.from(peaks).toString('base64') })),
+  }
+}
