@@ -8,7 +8,9 @@ import { report } from './report.ts'
 const output = fileURLToPath(new URL('../.output/public/', import.meta.url))
 const size = (bytes: string | Uint8Array) => gzipSync(bytes, { level: 9 }).length
 const kb = (bytes: number) => `${(bytes / 1000).toFixed(2)} kB`
-const [script = ''] = readdirSync(`${output}player`)
+const scripts = readdirSync(`${output}player`)
+const script = scripts.find((name) => name.startsWith('source.')) ?? ''
+const later = scripts.filter((name) => name !== script)
 const scriptBytes = size(readFileSync(`${output}player/${script}`))
 const pageBytes = size(sourceDocument(`/player/${script}`))
 const application = readdirSync(`${output}_nuxt`).filter((file) => file.endsWith('.js')).reduce((sum, file) => sum + size(readFileSync(`${output}_nuxt/${file}`)), 0)
@@ -16,5 +18,6 @@ report('player-size', [
   { what: 'source page', figures: { gzipped: kb(pageBytes) } },
   { what: 'its script', figures: { gzipped: kb(scriptBytes) } },
   { what: 'together (aim: under 60 kB)', figures: { gzipped: kb(pageBytes + scriptBytes) } },
+  { what: 'once a vector animation is shown', figures: { gzipped: kb(later.reduce((sum, name) => sum + size(readFileSync(`${output}player/${name}`)), 0)) } },
   { what: 'beside it: all scripts of the editor', figures: { gzipped: kb(application) } },
 ])

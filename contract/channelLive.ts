@@ -5,4 +5,6 @@ export interface ChannelLive {
   serverNowMs: number
   ridge: RidgeView
   desks: DeskView[]
+  /** Counts up with every change of the media library. */
+  libraryRevision: number
 }

@@ -1,4 +1,5 @@
 import type { BoxDocument } from '../core/composition/box.ts'
+import type { Measured } from './media.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 
 /** What the interface shows, as the server sends it. Times are epoch milliseconds. */
@@ -25,13 +26,20 @@ export interface SessionAnswer {
 export interface MediaView {
   id: string
   name: string
-  kind: 'picture' | 'sound'
+  kind: 'picture' | 'sound' | 'font'
   url: string
   mime: string
   widthPx: number | null
   heightPx: number | null
   durationMs: number | null
   licence: string
+  sizeBytes: number
+  tags: string[]
+  addedAtMs: number
+  /** Null while it is being measured. Of a waveform, only the finest level that fits a screen. */
+  measured: Measured | null
+  posterUrl: string | null
+  stripUrl: string | null
 }
 
 export interface BoxSummary {

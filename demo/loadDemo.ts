@@ -5,22 +5,18 @@ import { hashApiKey } from '../server/auth/access.ts'
 import { hashPassword } from '../server/auth/password.ts'
 import { addBox, listBoxes, publishVersion } from '../server/db/queries/boxes.ts'
 import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
-import { addMedia } from '../server/db/queries/media.ts'
 import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
 import { updatePlay } from '../server/db/queries/plays.ts'
 import { decideEvents } from '../server/ingest/decideEvents.ts'
 import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
+import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
-import catalogue from './media/files/catalogue.json'
 import { demoPassword, demoPeople } from './people.ts'
 import { demoBoxes, demoChannel, earlierTonight } from './scenario.ts'
 
-/** Reads a demo media file by its name; null when it is not there. */
-export type ReadDemoFile = (file: string) => Promise<Uint8Array | null>
-
 /** Loads the scenario into an empty database, and writes `demo.json` for scripts that drive the demo from outside. */
-export async function loadDemo(services: Services, address: string, readFileOf: ReadDemoFile): Promise<void> {
+export async function loadDemo(services: Services, address: string, readFileOf: ReadShippedFile): Promise<void> {
   const { db } = services.database
   if (!(await hasAnyPerson(db))) {
     await loadPeople(services)
@@ -41,15 +37,8 @@ async function loadPeople({ database: { db } }: Services): Promise<void> {
   await addFeed(db, { id: 'feed-cedar', channelId: demoChannel.id, platform: 'cedar', name: 'Cedar', secret: `whsec_${randomBytes(24).toString('base64')}` })
 }
 
-async function loadMedia({ database: { db }, media }: Services, readFileOf: ReadDemoFile): Promise<(file: string) => string> {
-  const ids = new Map<string, string>()
-  for (const { file, name, kind, mime, widthPx, heightPx, durationMs, licence } of catalogue) {
-    const bytes = await readFileOf(file)
-    if (!bytes) throw new Error(`The demo media file ${file} is missing from this build`)
-    const id = await media.put(bytes)
-    ids.set(file.replace(/\.\w+$/, ''), id)
-    await addMedia(db, { id, channelId: demoChannel.id, name, kind: kind as 'picture' | 'sound', mime, widthPx, heightPx, durationMs, licence })
-  }
+async function loadMedia({ database: { db }, media }: Services, readFileOf: ReadShippedFile): Promise<(file: string) => string> {
+  const ids = new Map([...(await addReadyFiles(db, media, demoChannel.id, readFileOf))].map(([file, id]) => [file.replace(/\.\w+$/, ''), id]))
   return (file) => {
     const id = ids.get(file)
     if (!id) throw new Error(`There is no demo media file ${file}`)

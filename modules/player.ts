@@ -1,6 +1,5 @@
-import { createHash } from 'node:crypto'
-import { mkdir, rm, writeFile } from 'node:fs/promises'
-import { join } from 'node:path'
+import { mkdir, rm } from 'node:fs/promises'
+import { basename, join } from 'node:path'
 import { addTypeTemplate, createResolver, defineNuxtModule } from '@nuxt/kit'
 import { build } from 'esbuild'
 
@@ -13,21 +12,24 @@ export default defineNuxtModule({
     let scriptUrl = ''
 
     const bundle = async () => {
-      const { outputFiles } = await build({
-        entryPoints: [resolve('../player/source/main.ts')],
+      await rm(folder, { recursive: true, force: true })
+      await mkdir(folder, { recursive: true })
+      // What only some alerts need (vector animations) is a piece of its own that comes when it is asked for.
+      const { metafile } = await build({
+        entryPoints: { source: resolve('../player/source/main.ts') },
+        outdir: folder,
+        entryNames: nuxt.options.dev ? '[name].dev' : '[name].[hash]',
+        chunkNames: '[name].[hash]',
         bundle: true,
+        splitting: true,
+        metafile: true,
         minify: true,
         format: 'esm',
         target: 'es2022',
-        write: false,
         legalComments: 'none',
       })
-      const code = outputFiles[0]?.contents ?? new Uint8Array()
-      const hash = nuxt.options.dev ? 'dev' : createHash('sha256').update(code).digest('hex').slice(0, 12)
-      await rm(folder, { recursive: true, force: true })
-      await mkdir(folder, { recursive: true })
-      await writeFile(join(folder, `source.${hash}.js`), code)
-      scriptUrl = `/player/source.${hash}.js`
+      const main = Object.entries(metafile.outputs).find(([, { entryPoint }]) => entryPoint?.endsWith('source/main.ts'))
+      scriptUrl = `/player/${basename(main?.[0] ?? '')}`
     }
 
     nuxt.hook('nitro:config', async (config) => {

@@ -2,6 +2,7 @@
 import { createHash } from 'node:crypto'
 import { mkdir, writeFile } from 'node:fs/promises'
 import sharp from 'sharp'
+import { measureFile } from '../../server/media/measure/measureFile.ts'
 import { animations } from './animation.ts'
 import { artworks } from './artwork.ts'
 import { render, sampleRateHz, syntheses, toWav } from './synthesis.ts'
@@ -11,9 +12,12 @@ const folder = new URL('./files/', import.meta.url)
 await mkdir(folder, { recursive: true })
 const catalogue: Record<string, unknown>[] = []
 
+/** What the door would find out about the file, so that a fresh channel knows it at once. */
+const measuredOf = async (bytes: Buffer) => (await measureFile(bytes)).measured
+
 async function keep(file: string, name: string, bytes: Buffer, facts: Record<string, unknown>): Promise<void> {
   await writeFile(new URL(file, folder), bytes)
-  catalogue.push({ file, name, sha256: createHash('sha256').update(bytes).digest('hex'), bytes: bytes.length, licence: 'CC0-1.0', ...facts })
+  catalogue.push({ file, name, sha256: createHash('sha256').update(bytes).digest('hex'), bytes: bytes.length, licence: 'CC0-1.0', ...facts, measured: await measuredOf(bytes) })
 }
 
 for (const artwork of artworks) {

@@ -4,6 +4,7 @@ import { pictureRects } from '../../core/parts/picture/pictureRects.ts'
 import type { ResolvedPicture } from '../../core/parts/picture/resolvePicture.ts'
 import { frameAt } from '../preload/frames.ts'
 import type { LoadedPicture } from '../preload/pictures.ts'
+import type { VectorAnimation } from '../preload/vector.ts'
 import { boxWriter, makePartElement, styleWriter, type Painter } from './paint.ts'
 import { makeWindow } from './pictureWindow.ts'
 import { paintVideo } from './video.ts'
@@ -18,7 +19,7 @@ export function paintPicture(part: ResolvedPicture, picture: LoadedPicture | und
 }
 
 /** On a canvas of its own, painted only when its frame or its colours change: no decoding while it moves. */
-function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'still' | 'frames' }> | undefined): Painter<PictureState> {
+function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'still' | 'frames' | 'vector' }> | undefined): Painter<PictureState> {
   const canvas = makePartElement('canvas', part.id)
   const shrink = Math.min(1, longestSidePx / Math.max(part.widthPx, part.heightPx))
   canvas.width = Math.max(1, Math.round(part.widthPx * shrink))
@@ -26,6 +27,7 @@ function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { 
   const context = canvas.getContext('2d')
   const writeBox = boxWriter(canvas)
   const rects = picture && pictureRects(picture, { widthPx: canvas.width, heightPx: canvas.height }, part.fit, part.crop)
+  const vector = picture?.kind === 'vector' && rects ? openVector(picture, rects) : null
   let painted = ''
   return {
     element: canvas,
@@ -34,7 +36,7 @@ function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { 
       if (!context || !picture || !rects) return
       const frame = picture.kind === 'frames' ? frameAt(picture.frames, state.frameMs) : null
       const filter = state.tint ? filterOfTint(state.tint) : ''
-      const wanted = `${frame?.startsMs ?? 0}/${filter}`
+      const wanted = `${frame?.startsMs ?? (vector ? state.frameMs : 0)}/${filter}`
       if (wanted === painted) return
       painted = wanted
       const { from, to } = rects
@@ -42,12 +44,23 @@ function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { 
       context.filter = filter || 'none'
       context.imageSmoothingQuality = 'high'
       if (picture.kind === 'still') context.drawImage(picture.image, from.x, from.y, from.width, from.height, to.x, to.y, to.width, to.height)
-      else if (frame) {
+      else if (vector) {
+        vector.show(state.frameMs)
+        const ratio = vector.canvas.width / picture.widthPx
+        context.drawImage(vector.canvas, from.x * ratio, from.y * ratio, from.width * ratio, from.height * ratio, to.x, to.y, to.width, to.height)
+      } else if (frame && picture.kind === 'frames') {
         const ratio = frame.bitmap.width / picture.widthPx
         context.drawImage(frame.bitmap, from.x * ratio, from.y * ratio, from.width * ratio, from.height * ratio, to.x, to.y, to.width, to.height)
       }
     },
+    stop: () => vector?.close(),
   }
+}
+
+/** A vector animation as large as it is seen, so that it is sharp. */
+function openVector(picture: Extract<LoadedPicture, { kind: 'vector' }>, { from, to }: ReturnType<typeof pictureRects>): VectorAnimation {
+  const scale = Math.min(Math.max(to.width / Math.max(1, from.width), to.height / Math.max(1, from.height)), longestSidePx / Math.max(picture.widthPx, picture.heightPx))
+  return picture.open(picture.widthPx * scale, picture.heightPx * scale)
 }
 
 function paintSelfRunning(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'selfRunning' }>): Painter<PictureState> {

@@ -1,13 +1,18 @@
 import { decodeFrames, type PictureFrame } from './frames.ts'
 import { rememberLately } from './remember.ts'
+import { loadVector, type VectorAnimation } from './vector.ts'
 
 /** A picture ready to be drawn at any moment of its file. */
 export type LoadedPicture =
   | { kind: 'still'; image: HTMLImageElement; widthPx: number; heightPx: number }
   | { kind: 'frames'; frames: PictureFrame[]; widthPx: number; heightPx: number }
   | { kind: 'video'; url: string; widthPx: number; heightPx: number }
+  /** Drawn anew for each moment, as large as it is wanted. `frames`: how many it has at its own rate. */
+  | { kind: 'vector'; widthPx: number; heightPx: number; frames: number; open(widthPx: number, heightPx: number): VectorAnimation }
   /** An animation on a page that may not decode it itself (plain http from another host): it runs by itself from when it appears. */
   | { kind: 'selfRunning'; url: string; widthPx: number; heightPx: number }
+
+const vectorMime = 'video/lottie+json'
 
 async function decodeStill(url: string): Promise<HTMLImageElement> {
   const image = new Image()
@@ -48,13 +53,14 @@ async function loadAnimation(url: string, mime: string): Promise<LoadedPicture> 
 
 /** What a picture file is, by its type and whether it moves. */
 function keyOf(url: string, mime: string, isMoving: boolean): string {
-  return `${mime.startsWith('video/') ? 'video' : isMoving ? mime : 'still'} ${url}`
+  return `${mime === vectorMime ? mime : mime.startsWith('video/') ? 'video' : isMoving ? mime : 'still'} ${url}`
 }
 
 const load = rememberLately(async (key: string): Promise<LoadedPicture> => {
   const space = key.indexOf(' ')
   const what = key.slice(0, space)
   const url = key.slice(space + 1)
+  if (what === vectorMime) return loadVector(url)
   if (what === 'video') return loadVideo(url)
   if (what !== 'still') return loadAnimation(url, what)
   const image = await decodeStill(url)

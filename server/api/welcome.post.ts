@@ -6,6 +6,7 @@ import { startSession } from '../auth/startSession.ts'
 import { isWelcomeCode } from '../auth/welcomeCode.ts'
 import { addChannel, addMember, addPerson, hasAnyPerson } from '../db/queries/people.ts'
 import { readChecked } from '../http/readChecked.ts'
+import { addReadyFiles } from '../media/readyShelf.ts'
 import { newId } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
@@ -15,7 +16,7 @@ export default defineEventHandler(async (event) => {
   const body = await readChecked(event, welcomeBody)
   await countSignInTry(body.email, getRequestIP(event) ?? 'unknown')
   if (!isWelcomeCode(body.code)) throw problemError(403, 'This is not the code that the server printed when it started.')
-  const { database } = await useServices()
+  const { database, media, readShippedFile } = await useServices()
   const passwordHash = await hashPassword(body.password)
   const personId = newId('person')
   await database.db.transaction(async (tx) => {
@@ -24,6 +25,7 @@ export default defineEventHandler(async (event) => {
     await addChannel(tx, { id: channelId, name: body.channelName, locale: 'en', timeZone: 'UTC', currency: 'EUR' })
     await addPerson(tx, { id: personId, email: body.email, name: body.personName, passwordHash })
     await addMember(tx, channelId, personId, 'owner')
+    await addReadyFiles(tx, media, channelId, readShippedFile)
   })
   await startSession(event, personId)
   setResponseStatus(event, 201)

@@ -1,8 +1,9 @@
 import type { BoxDocument } from '../../core/composition/box.ts'
+import { factsOf } from '../../contract/mediaFacts.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxes } from '../db/queries/boxes.ts'
-import { listMedia } from '../db/queries/media.ts'
+import { listPlayableMedia } from '../db/queries/media.ts'
 import { readChannel } from '../db/queries/people.ts'
 
 /** A box as events meet it: the version that is on air, null when there is none. */
@@ -44,12 +45,7 @@ export class OnAirCache {
       boxes.push({ boxId: box.id, version: version ? { id: version.id, document: version.document } : null })
     }
     const media: Record<string, MediaFacts> = {}
-    for (const file of await listMedia(this.db, channelId)) media[file.id] = { url: mediaUrl(file.id), mime: file.mime, durationMs: file.durationMs }
+    for (const file of await listPlayableMedia(this.db, channelId)) media[file.id] = factsOf(file)
     return { locale: channel.locale, boxes, media }
   }
-}
-
-/** Where a media file is served: its address is its content, so it never changes. */
-export function mediaUrl(id: string): string {
-  return `/media/${id}`
 }

@@ -3,6 +3,7 @@ import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, primaryKey,
 import type { BoxDocument } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
+import type { IntakeView, Measured } from '../../contract/media.ts'
 import type { PlayState, Role } from '../../contract/views.ts'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
@@ -96,14 +97,44 @@ export const media = pgTable(
     /** SHA-256 of the file. */
     id: text().notNull(),
     name: text().notNull(),
-    kind: text().$type<'picture' | 'sound'>().notNull(),
+    kind: text().$type<'picture' | 'sound' | 'font'>().notNull(),
     mime: text().notNull(),
     widthPx: integer('width_px'),
     heightPx: integer('height_px'),
     durationMs: integer('duration_ms'),
     licence: text().notNull(),
+    sizeBytes: bigint('size_bytes', { mode: 'number' }).notNull().default(0),
+    tags: jsonb().$type<string[]>().notNull().default([]),
+    /** What was measured of it; null until it was. */
+    measured: jsonb().$type<Measured>(),
+    /** Which measuring found that out; older ones are measured again where the server starts. */
+    measuredBy: integer('measured_by').notNull().default(0),
+    /** Pictures of it, by their hashes. */
+    posterId: text('poster_id'),
+    stripId: text('strip_id'),
+    addedAt: at('added_at').notNull().default(sql`now()`),
+    /** Since when it is out of the library. Its file stays for what was put on air with it. */
+    deletedAt: at('deleted_at'),
   },
   (table) => [primaryKey({ columns: [table.channelId, table.id] }), index('media_id').on(table.id)],
+)
+
+/** A file on its way into the library. Its bytes lie in the uploads folder under its id until it is ready or refused. */
+export const intake = pgTable(
+  'intake',
+  {
+    id: text().primaryKey(),
+    channelId: text('channel_id').notNull().references(() => channel.id),
+    name: text().notNull(),
+    sizeBytes: bigint('size_bytes', { mode: 'number' }).notNull(),
+    state: text().$type<IntakeView['state']>().notNull(),
+    reason: text().notNull().default(''),
+    advice: text().notNull().default(''),
+    canDecodeHere: boolean('can_decode_here').notNull().default(false),
+    mediaId: text('media_id'),
+    arrivedAt: at('arrived_at').notNull().default(sql`now()`),
+  },
+  (table) => [index('intake_order').on(table.channelId, table.arrivedAt)],
 )
 
 export const event = pgTable(

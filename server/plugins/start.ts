@@ -4,6 +4,7 @@ import { defineNitroPlugin, useStorage } from 'nitropack/runtime'
 import { readWelcomeCode } from '../auth/welcomeCode.ts'
 import type { Migration } from '../db/migrate.ts'
 import { hasAnyPerson } from '../db/queries/people.ts'
+import type { MeasurerEntry } from '../media/measurer.ts'
 import { readConfig } from '../system/config.ts'
 import { createLogger } from '../system/logger.ts'
 import { provideServices, startServices, type Services } from '../system/services.ts'
@@ -26,11 +27,11 @@ export default defineNitroPlugin((nitro) => {
 async function start(): Promise<Services> {
   const config = readConfig(process.env)
   const logger = createLogger(config.THUNDERCREST_LOG)
-  const services = await startServices({ config, logger, migrations: await readMigrations(), databaseTemplate: findTemplate() })
+  const services = await startServices({ config, logger, migrations: await readMigrations(), databaseTemplate: findTemplate(), measurerEntry: findMeasurer(), readShippedFile: (file) => readAsset('demo', file) })
   const address = `http://${config.HOST}:${config.PORT}`
   if (config.THUNDERCREST_DEMO) {
     const { loadDemo } = await import('../../demo/loadDemo.ts')
-    await loadDemo(services, address, (file) => readAsset('demo', file))
+    await loadDemo(services, address, services.readShippedFile)
   }
   if (!(await hasAnyPerson(services.database.db))) {
     process.stdout.write(`\n  Nobody has an account yet. Make the first one at ${address}/welcome with the code ${readWelcomeCode()}\n\n`)
@@ -48,6 +49,12 @@ async function readMigrations(): Promise<Migration[]> {
 async function readAsset(from: 'migrations' | 'demo', name: string): Promise<Uint8Array | null> {
   const content = await useStorage(`assets:${from}`).getItemRaw<string | Uint8Array>(name)
   return typeof content === 'string' ? new TextEncoder().encode(content) : (content ?? null)
+}
+
+/** The measuring process: built beside the server, or its source where the server runs from source. */
+function findMeasurer(): MeasurerEntry {
+  const built = [join(dirname(resolve(process.argv[1] ?? '')), 'measure.mjs'), resolve('.output/server/measure.mjs')].find((place) => existsSync(place))
+  return built && !import.meta.dev ? { path: built, execArgv: [] } : { path: resolve('server/media/measure/main.ts'), execArgv: ['--import', 'tsx'] }
 }
 
 /** The initialised empty database that the build lays beside the server. */

@@ -4,7 +4,8 @@ const port = z.coerce.number().int().min(0).max(65_535)
 const flag = z.enum(['0', '1']).transform((value) => value === '1')
 
 /** Every variable that an operator may set. Anything wrong stops the start with one clear line. */
-const environment = z.object({
+const environment = z
+  .object({
   PORT: port.default(4410),
   HOST: z.string().min(1).default('127.0.0.1'),
   THUNDERCREST_DATA: z.string().min(1).default('.data'),
@@ -14,8 +15,13 @@ const environment = z.object({
     .optional(),
   THUNDERCREST_SECRET: z.string().min(32, 'must have at least 32 characters').optional(),
   THUNDERCREST_DEMO: flag.default(false),
+  THUNDERCREST_S3_URL: z.url('must be the address of a bucket').optional(),
+  THUNDERCREST_S3_REGION: z.string().min(1).default('auto'),
+  THUNDERCREST_S3_KEY: z.string().min(1).optional(),
+  THUNDERCREST_S3_SECRET: z.string().min(1).optional(),
   THUNDERCREST_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
-})
+  })
+  .refine((env) => !env.THUNDERCREST_S3_URL || (env.THUNDERCREST_S3_KEY && env.THUNDERCREST_S3_SECRET), { path: ['THUNDERCREST_S3_URL'], message: 'needs THUNDERCREST_S3_KEY and THUNDERCREST_S3_SECRET' })
 export type Config = z.infer<typeof environment>
 
 /** Reads and checks the environment. @throws Error with one line that names each bad variable, never its value. */

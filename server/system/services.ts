@@ -1,3 +1,4 @@
+import { mkdir } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
 import type { Logger } from 'pino'
 import { OnAirCache } from '../boxes/onAir.ts'
@@ -5,12 +6,19 @@ import { ridgeView } from '../boxes/boxViews.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
+import { isMediaUsed } from '../db/queries/boxes.ts'
 import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
 import { keepDecided } from '../ingest/keepDecided.ts'
-import { MediaFolder } from '../media/mediaFolder.ts'
+import { FolderStore } from '../media/folderStore.ts'
+import { MediaLibrary } from '../media/library.ts'
+import { Measurer, type MeasurerEntry } from '../media/measurer.ts'
+import type { MediaStore } from '../media/mediaStore.ts'
+import type { ReadShippedFile } from '../media/readyShelf.ts'
+import { S3Store } from '../media/s3Store.ts'
+import { Uploads } from '../media/uploads.ts'
 import { BoxQueues } from '../queue/boxQueues.ts'
 import { ChannelStream } from '../realtime/channelStream.ts'
 import { SourceRooms } from '../realtime/sourceRooms.ts'
@@ -27,7 +35,11 @@ export interface Services {
   secret: string
   dataFolder: string
   database: DatabaseHandle
-  media: MediaFolder
+  media: MediaStore
+  library: MediaLibrary
+  uploads: Uploads
+  /** Files that come with the product. */
+  readShippedFile: ReadShippedFile
   onAir: OnAirCache
   feeds: FeedDirectory
   rooms: SourceRooms
@@ -44,10 +56,12 @@ export interface StartOptions {
   migrations: readonly Migration[]
   /** A folder with an empty, initialised embedded database; null: make one. */
   databaseTemplate: string | null
+  measurerEntry: MeasurerEntry
+  readShippedFile: ReadShippedFile
 }
 
 /** Opens the data folder and the database, brings the schema up to date and takes up the queues where they were left. */
-export async function startServices({ config, logger, migrations, databaseTemplate }: StartOptions): Promise<Services> {
+export async function startServices({ config, logger, migrations, databaseTemplate, measurerEntry, readShippedFile }: StartOptions): Promise<Services> {
   const dataFolder = resolve(config.THUNDERCREST_DATA)
   const unlock = config.DATABASE_URL ? async () => undefined : await lockFolder(dataFolder)
   const database = config.DATABASE_URL ? await openServer(config.DATABASE_URL) : await openEmbedded(join(dataFolder, 'database'), databaseTemplate)
@@ -72,22 +86,45 @@ export async function startServices({ config, logger, migrations, databaseTempla
   })
   const ingest = new Ingest({ db, onAir, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: (channelId) => stream.changed(channelId) })
 
+  const media = storeOf(config, dataFolder)
+  const uploadsFolder = join(dataFolder, 'uploads')
+  await mkdir(uploadsFolder, { recursive: true, mode: 0o700 })
+  const library = new MediaLibrary({
+    db,
+    logger,
+    store: media,
+    measurer: new Measurer(measurerEntry),
+    uploadsFolder,
+    now,
+    onChange: (channelId) => {
+      onAir.forget(channelId)
+      stream.changed(channelId)
+    },
+    isUsed: (channelId, mediaId) => isMediaUsed(db, channelId, mediaId),
+  })
+  const uploads = new Uploads(uploadsFolder, library)
+
   async function readLive(channelId: string): Promise<ChannelLive> {
     const { boxes, locale } = await onAir.read(channelId)
     const desks = []
     for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
     const states = boxes.map(({ boxId }) => queues.of(boxId).state)
-    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, states), desks }
+    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, states), desks, libraryRevision: library.revision(channelId) }
   }
 
   await queues.recover()
+  await library.resume()
+  await uploads.forgetUnfinished()
   return {
     config,
     logger,
     secret,
     dataFolder,
     database,
-    media: new MediaFolder(join(dataFolder, 'media')),
+    media,
+    library,
+    uploads,
+    readShippedFile,
     onAir,
     feeds: new FeedDirectory(db),
     rooms,
@@ -98,11 +135,18 @@ export async function startServices({ config, logger, migrations, databaseTempla
     async close() {
       rooms.closeAll()
       stream.close()
+      library.close()
       await queues.close()
       await database.close()
       await unlock()
     },
   }
+}
+
+/** Where media files lie: a folder beside the database, or the bucket that the operator names. */
+function storeOf({ THUNDERCREST_S3_URL: bucketUrl, THUNDERCREST_S3_REGION: region, THUNDERCREST_S3_KEY: accessKeyId, THUNDERCREST_S3_SECRET: secretAccessKey }: Config, dataFolder: string): MediaStore {
+  if (bucketUrl && accessKeyId && secretAccessKey) return new S3Store({ bucketUrl, region, accessKeyId, secretAccessKey })
+  return new FolderStore(join(dataFolder, 'media'))
 }
 
 let running: Promise<Services> | null = null

@@ -45,6 +45,9 @@ function setFamily(role: (typeof typeRoles)[number], family: string): void {
     </section>
     <section class="space-y-2 border-t border-rule pt-2">
       <h3 class="caps text-faded">Sound</h3>
+      <p class="text-faded">Every levelled sound is brought to this loudness, measured after ITU-R BS.1770, and its peaks stay under the ceiling.</p>
+      <FieldRow label="Loudness"><RangeField label="Loudness of all sounds" :value="look.soundLevel.targetLufs" :shown="`${look.soundLevel.targetLufs} LUFS`" :min="-36" :max="-8" :step="1" :disabled="disabled" @change="(targetLufs) => draft.edit(changeLook('loudness', (changed) => void (changed.soundLevel.targetLufs = targetLufs)))" /></FieldRow>
+      <FieldRow label="Ceiling"><RangeField label="Ceiling of all peaks" :value="look.soundLevel.ceilingDbtp" :shown="`${look.soundLevel.ceilingDbtp.toFixed(1)} dBTP`" :min="-9" :max="0" :step="0.5" :disabled="disabled" @change="(ceilingDbtp) => draft.edit(changeLook('ceiling', (changed) => void (changed.soundLevel.ceilingDbtp = ceilingDbtp)))" /></FieldRow>
       <FieldRow label="All sounds"><RangeField label="Level of all sounds" :value="look.soundTrimDb" :shown="`${look.soundTrimDb.toFixed(1)} dB`" :min="-40" :max="6" :step="0.5" :disabled="disabled" @change="(soundTrimDb) => draft.edit(changeLook('sound level', (changed) => void (changed.soundTrimDb = soundTrimDb)))" /></FieldRow>
     </section>
   </div>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { resolveColour, type PictureColour } from '../../../core/colour/pictureColour.ts'
 import type { Look } from '../../../core/look/schema.ts'
 import type { PartOf } from '../../../core/parts/part.ts'
-import { useMeasuresStore } from '../../stores/measures.ts'
+import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
@@ -13,8 +13,8 @@ import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'picture'>; look: Look; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
-const measures = useMeasuresStore()
-const dominant = computed(() => (props.part.mediaId === null ? null : (measures.pictures.get(props.part.mediaId)?.dominant ?? null)))
+const media = useMediaStore()
+const dominant = computed(() => media.pictureOf(props.part.mediaId)?.seen?.dominant ?? null)
 const tint = computed(() => resolveColour(props.part.colour, props.look))
 const modeWords = { asIs: 'as it is', recolour: 'brought to a colour', tint: 'tinted by hand' }
 const choices = (['asIs', 'recolour', 'tint'] as const).map((value) => ({ value, label: modeWords[value] }))

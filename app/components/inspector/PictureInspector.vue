@@ -3,12 +3,11 @@ import { computed } from 'vue'
 import type { Look } from '../../../core/look/schema.ts'
 import type { PartOf } from '../../../core/parts/part.ts'
 import { pictureFits } from '../../../core/parts/picture/schema.ts'
-import { useMeasuresStore } from '../../stores/measures.ts'
 import { useMediaStore } from '../../stores/media.ts'
-import { seconds } from '../../format/time.ts'
-import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
+import MediaField from '../library/MediaField.vue'
 import CheckRow from './CheckRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import PictureColourSection from './PictureColourSection.vue'
@@ -18,36 +17,35 @@ import { usePartEdit } from './usePartEdit.ts'
 const props = defineProps<{ part: PartOf<'picture'>; look: Look; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 const media = useMediaStore()
-const measures = useMeasuresStore()
-const file = computed(() => media.files.find((each) => each.id === props.part.mediaId))
-const choices = computed<Choice<string | null>[]>(() => [
-  { value: null, label: 'no picture' },
-  ...media.pictures.map((each) => ({ value: each.id, label: each.durationMs === null ? each.name : `${each.name}, ${seconds(each.durationMs)} s`, ...(each.mime.startsWith('video/') ? {} : { pictureUrl: each.url }) })),
-])
+const file = computed(() => media.find(props.part.mediaId))
+const seen = computed(() => media.pictureOf(props.part.mediaId)?.seen ?? null)
+/** What of the file is laid out, in its pixels. */
+const extent = computed(() => (props.part.extent === 'ink' && seen.value?.ink) || file.value)
 const fitWords = { contain: 'whole inside the box', cover: 'fills the box', stretch: 'stretched to the box' }
 const fitChoices = pictureFits.map((value) => ({ value, label: fitWords[value] }))
 const sides = ['left', 'top', 'right', 'bottom'] as const
 
 /** Another file has another colour: what was to be recoloured is measured anew. */
 function setFile(mediaId: string | null): void {
-  const dominant = mediaId === null ? null : (measures.pictures.get(mediaId)?.dominant ?? null)
+  const dominant = media.pictureOf(mediaId)?.seen?.dominant ?? null
   edit('picture', (draft) => {
     draft.mediaId = mediaId
     if (draft.colour.mode === 'recolour') draft.colour = dominant ? { ...draft.colour, from: dominant } : { mode: 'asIs' }
   })
 }
 function actualSize(): void {
-  const { widthPx, heightPx } = file.value ?? {}
+  const { widthPx, heightPx } = extent.value ?? {}
   if (widthPx && heightPx) edit('actual size', (draft) => void Object.assign(draft, { widthPx, heightPx }))
 }
 </script>
 
 <template>
   <div class="space-y-2">
-    <FieldRow label="File"><ChoiceField label="Picture" :value="part.mediaId" :choices="choices" :disabled="disabled" @change="setFile" /></FieldRow>
+    <FieldRow label="File"><MediaField label="Picture" kind="picture" :media-id="part.mediaId" :disabled="disabled" @change="setFile" /></FieldRow>
     <SizeRow :part="part" label="Box" :disabled="disabled" />
     <FieldRow label="Fits"><ChoiceField label="Fits" :value="part.fit" :choices="fitChoices" :disabled="disabled" @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))" /></FieldRow>
-    <p v-if="file?.widthPx && !disabled" class="pl-24"><button type="button" class="link text-deep-sky" @click="actualSize">Its own size, {{ file.widthPx }} × {{ file.heightPx }}</button></p>
+    <p v-if="extent?.widthPx && !disabled" class="pl-24"><button type="button" class="link text-deep-sky" @click="actualSize">Its own size, {{ extent.widthPx }} × {{ extent.heightPx }}</button></p>
+    <CheckRow v-if="seen?.hasAlpha" label="Margins" words="laid out by the artwork, without its empty margins" :checked="part.extent === 'ink'" :disabled="disabled" @change="(byInk) => edit('margins', (draft) => void (draft.extent = byInk ? 'ink' : 'file'))" />
     <CheckRow label="Mirrored" words="left to right" :checked="part.isMirrored" :disabled="disabled" @change="(isMirrored) => edit('mirrored', (draft) => void (draft.isMirrored = isMirrored))" />
     <CheckRow v-if="file && file.durationMs !== null" label="At its end" words="begins again" :checked="part.repeats === 'loop'" :disabled="disabled" @change="(loops) => edit('repeats', (draft) => void (draft.repeats = loops ? 'loop' : 'hold'))" />
     <PictureColourSection :part="part" :look="look" :disabled="disabled" />

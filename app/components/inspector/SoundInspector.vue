@@ -1,34 +1,51 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { levellingOf, type MeasuredLevel, type SoundLevel } from '../../../core/audio/level.ts'
+import type { Look } from '../../../core/look/schema.ts'
 import type { Sound } from '../../../core/parts/sound/schema.ts'
-import { seconds } from '../../format/time.ts'
 import { useMediaStore } from '../../stores/media.ts'
-import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
 import RangeField from '../fields/RangeField.vue'
+import LevelMeter from '../library/LevelMeter.vue'
+import ListenPair from '../library/ListenPair.vue'
+import MediaField from '../library/MediaField.vue'
 import CheckRow from './CheckRow.vue'
+import InspectorSection from './InspectorSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
-const props = defineProps<{ part: Sound; disabled: boolean }>()
+const props = defineProps<{ part: Sound; look: Look; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 const media = useMediaStore()
-const choices = computed<Choice<string | null>[]>(() => [
-  { value: null, label: 'no sound' },
-  ...media.sounds.map((file) => ({ value: file.id, label: `${file.name}, ${seconds(file.durationMs ?? 0)} s` })),
-])
+const file = computed(() => media.find(props.part.mediaId))
+const wanted = computed<SoundLevel>(() => props.look.soundLevel)
+const level = computed<MeasuredLevel | null | undefined>(() => (props.part.mediaId === null ? undefined : media.measuredSounds.get(props.part.mediaId)?.level))
+const levelling = computed(() => (level.value ? levellingOf(level.value, wanted.value) : null))
+const gainDb = computed(() => (props.part.isLevelled ? (levelling.value?.gainDb ?? 0) : 0) + props.part.trimDb + props.look.soundTrimDb)
+const heldWords = { ceiling: 'Its peaks meet the ceiling before it is as loud as wanted.', lift: 'It was recorded so quietly that lifting it more would lift its noise.' }
+const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
 </script>
 
 <template>
-  <section class="space-y-2">
-    <FieldRow label="File"><ChoiceField label="Sound" :value="part.mediaId" :choices="choices" :disabled="disabled" @change="(mediaId) => edit('sound', (draft) => void (draft.mediaId = mediaId))" /></FieldRow>
-    <FieldRow label="Volume"><RangeField label="Volume" :value="part.gainDb" :shown="`${part.gainDb.toFixed(1)} dB`" :min="-40" :max="6" :step="0.5" :disabled="disabled" @change="(gainDb) => edit('volume', (draft) => void (draft.gainDb = gainDb))" /></FieldRow>
-    <CheckRow label="Muted" words="not heard on air" :checked="part.isMuted" :disabled="disabled" @change="(isMuted) => edit('muted', (draft) => void (draft.isMuted = isMuted))" />
+  <div class="space-y-2">
+    <FieldRow label="File"><MediaField label="Sound" kind="sound" :media-id="part.mediaId" :disabled="disabled" @change="(mediaId) => edit('sound', (draft) => void (draft.mediaId = mediaId))" /></FieldRow>
+    <InspectorSection title="Level" :note="part.isLevelled ? `to ${wanted.targetLufs} LUFS` : 'as recorded'">
+      <CheckRow label="Levelled" words="as loud as this box wants" :checked="part.isLevelled" :disabled="disabled" @change="(isLevelled) => edit('levelled', (draft) => void (draft.isLevelled = isLevelled))" />
+      <template v-if="level && file">
+        <LevelMeter :level="level" :gain-db="gainDb" :wanted="wanted" />
+        <p v-if="part.isLevelled && levelling?.heldBy" class="text-faded">{{ heldWords[levelling.heldBy] }}</p>
+        <ListenPair :url="file.url" :gain-db="gainDb" />
+      </template>
+      <p v-else-if="level === null" class="text-faded">The file is silent from beginning to end.</p>
+      <p v-else-if="part.mediaId !== null" class="text-faded">{{ file ? 'It is being measured; until then it is heard as recorded.' : 'The file is not in the library any more.' }}</p>
+      <FieldRow label="Your trim"><RangeField label="Volume" :value="part.trimDb" :shown="signed(part.trimDb)" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
+      <CheckRow label="Muted" words="not heard on air" :checked="part.isMuted" :disabled="disabled" @change="(isMuted) => edit('muted', (draft) => void (draft.isMuted = isMuted))" />
+    </InspectorSection>
     <FieldRow label="Fades">
       <div class="grid grid-cols-2 gap-2">
         <NumberField label="Fades in over" :value="part.fadeInMs / 1000" unit="in" :min="0" :max="20" :step="0.05" :decimals="2" :disabled="disabled" @change="(s) => edit('fade in', (draft) => void (draft.fadeInMs = Math.round(s * 1000)))" />
         <NumberField label="Fades out over" :value="part.fadeOutMs / 1000" unit="out" :min="0" :max="20" :step="0.05" :decimals="2" :disabled="disabled" @change="(s) => edit('fade out', (draft) => void (draft.fadeOutMs = Math.round(s * 1000)))" />
       </div>
     </FieldRow>
-  </section>
+  </div>
 </template>

@@ -56,6 +56,17 @@ export async function setAbsentSince(db: Database, id: string, absentSince: Date
   await db.update(box).set({ absentSince }).where(eq(box.id, id))
 }
 
+/** Whether a draft or anything that was ever put on air refers to a file. Reads every document as text: for rare housekeeping. */
+export async function isMediaUsed(db: Database, channelId: string, mediaId: string): Promise<boolean> {
+  const [row] = await db
+    .select({ one: sql`1` })
+    .from(box)
+    .leftJoin(boxVersion, eq(boxVersion.boxId, box.id))
+    .where(and(eq(box.channelId, channelId), sql`(strpos(${box.draft}::text, ${mediaId}) > 0 or strpos(coalesce(${boxVersion.document}::text, ''), ${mediaId}) > 0)`))
+    .limit(1)
+  return row !== undefined
+}
+
 /** Keeps the document as the next version and makes it the one on air, in one transaction. */
 export async function publishVersion(db: Database, row: Omit<BoxVersionRow, 'number'>): Promise<BoxVersionRow> {
   return db.transaction(async (tx) => {

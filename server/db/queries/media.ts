@@ -1,11 +1,17 @@
-import { asc, eq } from 'drizzle-orm'
+import { and, asc, eq, isNull, lt, or, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { media } from '../schema.ts'
 
 export type MediaRow = typeof media.$inferSelect
 
+/** What lies in the library. */
 export async function listMedia(db: Database, channelId: string): Promise<MediaRow[]> {
-  return db.select().from(media).where(eq(media.channelId, channelId)).orderBy(asc(media.kind), asc(media.name))
+  return db.select().from(media).where(and(eq(media.channelId, channelId), isNull(media.deletedAt))).orderBy(asc(media.kind), asc(media.name))
+}
+
+/** Everything that plays may refer to: what was deleted plays on where it was put on air. */
+export async function listPlayableMedia(db: Database, channelId: string): Promise<MediaRow[]> {
+  return db.select().from(media).where(eq(media.channelId, channelId))
 }
 
 /** The file's facts in whichever channel has it: its address is its content. */
@@ -14,6 +20,48 @@ export async function findMedia(db: Database, id: string): Promise<MediaRow | nu
   return row ?? null
 }
 
-export async function addMedia(db: Database, row: MediaRow): Promise<void> {
-  await db.insert(media).values(row).onConflictDoNothing()
+export async function findOwnMedia(db: Database, channelId: string, id: string): Promise<MediaRow | null> {
+  const [row] = await db.select().from(media).where(and(eq(media.channelId, channelId), eq(media.id, id))).limit(1)
+  return row ?? null
+}
+
+/** Adds a file, or brings back the one that was deleted. @returns whether it was there already */
+export async function addMedia(db: Database, row: typeof media.$inferInsert): Promise<boolean> {
+  const added = await db.insert(media).values(row).onConflictDoNothing().returning({ id: media.id })
+  if (added.length === 0) await setMediaDeleted(db, row.channelId, row.id, null)
+  return added.length === 0
+}
+
+export async function changeMedia(db: Database, channelId: string, id: string, changes: Partial<typeof media.$inferInsert>): Promise<void> {
+  await db.update(media).set(changes).where(and(eq(media.channelId, channelId), eq(media.id, id)))
+}
+
+/** @returns whether there is such a file */
+export async function setMediaDeleted(db: Database, channelId: string, id: string, deletedAt: Date | null): Promise<boolean> {
+  const changed = await db.update(media).set({ deletedAt }).where(and(eq(media.channelId, channelId), eq(media.id, id))).returning({ id: media.id })
+  return changed.length > 0
+}
+
+/** Files that no measuring of today has seen. */
+export async function listUnmeasured(db: Database, measuredBy: number, limit: number): Promise<MediaRow[]> {
+  return db.select().from(media).where(and(lt(media.measuredBy, measuredBy), isNull(media.deletedAt))).orderBy(asc(media.addedAt)).limit(limit)
+}
+
+/** Files that were deleted before a moment, in any channel. */
+export async function listDeletedBefore(db: Database, moment: Date): Promise<MediaRow[]> {
+  return db.select().from(media).where(lt(media.deletedAt, moment))
+}
+
+/** Forgets a file of one channel. @returns which of its files no other channel refers to any more */
+export async function forgetMedia(db: Database, row: MediaRow): Promise<string[]> {
+  return db.transaction(async (tx) => {
+    await tx.delete(media).where(and(eq(media.channelId, row.channelId), eq(media.id, row.id)))
+    const files = [row.id, row.posterId, row.stripId].filter((id): id is string => id !== null)
+    const orphans: string[] = []
+    for (const id of files) {
+      const [used] = await tx.select({ one: sql`1` }).from(media).where(or(eq(media.id, id), eq(media.posterId, id), eq(media.stripId, id))).limit(1)
+      if (!used) orphans.push(id)
+    }
+    return orphans
+  })
 }

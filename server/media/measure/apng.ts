@@ -1,9 +1,10 @@
 import sharp from 'sharp'
 import UPNG from 'upng-js'
+import { growInk, inkAlpha } from '../../../core/colour/inkBox.ts'
 import type { InkBox } from '../../../contract/media.ts'
 import type { Measurement } from './measurement.ts'
 import { checkEnd, checkExtent, frameMsOf, pictureMeasurement } from './picture.ts'
-import { colourFacts, fullestFrame, growInk, posterOf, smallHeight, stripOf, type SmallFrames } from './pixels.ts'
+import { colourFacts, fullestFrame, posterOf, smallHeight, stripOf, type SmallFrames } from './pixels.ts'
 import { Refusal } from './refusal.ts'
 
 /** The chunk that says how many frames an animated PNG has, and its size, read before anything is decoded. */
@@ -30,7 +31,7 @@ export async function measureApng(bytes: Uint8Array): Promise<Measurement> {
   const opened = (frame: Uint8Array) => sharp(frame, { raw: { width: widthPx, height: heightPx, channels: 4 } })
   let ink: InkBox | null = null
   for (const [index, frame] of frames.entries()) {
-    ink = growInk(ink, frame, widthPx, heightPx, (offset) => (frame[offset * 4 + 3] as number) >= 8)
+    ink = growInk(ink, widthPx, heightPx, (offset) => (frame[offset * 4 + 3] as number) >= inkAlpha)
     small.rgba.set(await opened(frame).resize(smallWidth, smallHeight, { fit: 'fill' }).raw().toBuffer(), index * smallWidth * smallHeight * 4)
   }
   const hasAlpha = frames.some((frame) => hasTransparent(frame))

@@ -28,7 +28,7 @@ function open(bytes: Uint8Array): Font {
     if ('fonts' in opened) throw new Refusal('The file is a collection of several fonts.', another)
     // Tables are read when they are asked for: a font without letters or with a cut-off table shows itself here.
     if (!(opened.numGlyphs > 0) || opened.characterSet.length === 0) throw new Error('no letters')
-    opened.layout?.('Ag')
+    opened.glyphsForString('Ag').forEach((glyph) => glyph.path.toSVG())
     return opened as Font
   } catch (error) {
     if (error instanceof Refusal) throw error

@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises'
+import { createRequire } from 'node:module'
 import { describe, expect, it } from 'vitest'
 import type { PictureMeasured, SoundMeasured } from '../../../contract/media.ts'
 import { hostileFiles } from '../../../test/media/hostile.ts'
@@ -97,7 +98,7 @@ describe('fonts are measured', () => {
   })
   it('one that has a single weight, packed and bare', async () => {
     const packed = await fontFile('@fontsource/anton/files/anton-latin-400-normal.woff2')
-    const { decompress } = await import('wawoff2')
+    const { decompress } = createRequire(import.meta.url)('wawoff2') as { decompress(packed: Uint8Array): Promise<Uint8Array> }
     for (const [bytes, mime] of [[packed, 'font/woff2'], [Buffer.from(await decompress(packed)), 'font/ttf']] as const) {
       expect(await measureFile(bytes)).toMatchObject({ mime, measured: { family: 'Anton', weights: [400, 400] } })
     }

@@ -1,9 +1,10 @@
-import sharp from 'sharp'
+import sharp, { type SharpOptions } from 'sharp'
+import { growInk, inkAlpha } from '../../../core/colour/inkBox.ts'
 import type { InkBox, PictureMeasured, Seen } from '../../../contract/media.ts'
 import { endOfPicture, type EndedFormat } from './fileEnd.ts'
 import { limits } from './limits.ts'
 import type { Measurement } from './measurement.ts'
-import { colourFacts, fullestFrame, growInk, posterOf, smallHeight, stripOf, type SmallFrames } from './pixels.ts'
+import { colourFacts, fullestFrame, posterOf, smallHeight, stripOf, type SmallFrames } from './pixels.ts'
 import { Refusal } from './refusal.ts'
 
 const saveAgain = 'Open it in a picture editor and save it again.'
@@ -42,7 +43,7 @@ export async function measurePicture(bytes: Uint8Array, mime: string): Promise<M
   if (format) checkEnd(format, bytes)
   const animated = mime === 'image/gif' || mime === 'image/webp'
   // The limit stands in our own check, which knows about frames.
-  const open = (options: sharp.SharpOptions = {}) => sharp(bytes, { animated, limitInputPixels: limits.pixels, failOn: 'error', ...options })
+  const open = (options: SharpOptions = {}) => sharp(bytes, { animated, limitInputPixels: limits.pixels, failOn: 'error', ...options })
   const header = await open({ limitInputPixels: false }).metadata().catch(unreadable)
   const frameCount = header.pages ?? 1
   const isTurned = (header.orientation ?? 1) >= 5
@@ -56,7 +57,10 @@ export async function measurePicture(bytes: Uint8Array, mime: string): Promise<M
   if (header.hasAlpha) {
     const alpha = await upright().ensureAlpha().extractChannel(3).raw().toBuffer().catch(unreadable)
     ink = null
-    for (let frame = 0; frame < frameCount; frame++) ink = growInk(ink, alpha.subarray(frame * widthPx * heightPx, (frame + 1) * widthPx * heightPx), widthPx, heightPx)
+    for (let frame = 0; frame < frameCount; frame++) {
+      const from = frame * widthPx * heightPx
+      ink = growInk(ink, widthPx, heightPx, (offset) => (alpha[from + offset] as number) >= inkAlpha)
+    }
   }
   const frameMs = frameCount > 1 ? Array.from({ length: frameCount }, (_, frame) => frameMsOf(header.delay?.[frame] ?? 0)) : []
   const poster = await posterOf(frameCount > 1 ? open({ animated: false, page: fullestFrame(small) }) : upright())

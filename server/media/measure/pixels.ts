@@ -1,39 +1,11 @@
-import sharp from 'sharp'
+import sharp, { type Sharp } from 'sharp'
 import { coloursOf } from '../../../core/colour/coloursOf.ts'
 import { dominantColour } from '../../../core/colour/dominantColour.ts'
-import type { InkBox, Seen } from '../../../contract/media.ts'
+import type { Seen } from '../../../contract/media.ts'
 
-/** Less than this of 255 is not seen: exporters leave a haze where nothing was drawn. */
-const inkAlpha = 8
 const posterSidePx = 360
 const stripHeightPx = 64
 const stripFrames = 8
-
-/** Grows a box by the ink of one frame, given by its alpha. Stops at the first pixel from each side; linear at worst. */
-export function growInk(ink: InkBox | null, alpha: Uint8Array, widthPx: number, heightPx: number, isInked = (offset: number) => (alpha[offset] as number) >= inkAlpha): InkBox | null {
-  const rowHasInk = (y: number) => {
-    for (let x = 0; x < widthPx; x++) if (isInked(y * widthPx + x)) return true
-    return false
-  }
-  let top = 0
-  while (top < heightPx && !rowHasInk(top)) top += 1
-  if (top === heightPx) return ink
-  let bottom = heightPx - 1
-  while (!rowHasInk(bottom)) bottom -= 1
-  const columnHasInk = (x: number) => {
-    for (let y = top; y <= bottom; y++) if (isInked(y * widthPx + x)) return true
-    return false
-  }
-  let left = 0
-  while (!columnHasInk(left)) left += 1
-  let right = widthPx - 1
-  while (!columnHasInk(right)) right -= 1
-  const xPx = Math.min(left, ink?.xPx ?? left)
-  const yPx = Math.min(top, ink?.yPx ?? top)
-  const endX = Math.max(right + 1, ink ? ink.xPx + ink.widthPx : 0)
-  const endY = Math.max(bottom + 1, ink ? ink.yPx + ink.heightPx : 0)
-  return { xPx, yPx, widthPx: endX - xPx, heightPx: endY - yPx }
-}
 
 /** Frames at a height of 64 pixels, one under the other, RGBA. */
 export interface SmallFrames {
@@ -78,6 +50,6 @@ export function colourFacts(rgba: Uint8Array): Pick<Seen, 'dominant' | 'colours'
 export const smallHeight = stripHeightPx
 
 /** A picture as it is shown in lists. */
-export function posterOf(picture: sharp.Sharp): Promise<Buffer> {
+export function posterOf(picture: Sharp): Promise<Buffer> {
   return picture.resize(posterSidePx, posterSidePx, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 82 }).toBuffer()
 }

@@ -1,0 +1,54 @@
+import type { BrowserSight } from '../../contract/media.ts'
+import type { MediaView } from '../../contract/views.ts'
+import { loadPicture, openVideo } from '../../player/preload/pictures.ts'
+import type { SightRequest } from '../workers/sight.worker.ts'
+
+/** A video is looked at at so many moments, an animation at each of its frames up to so many. */
+const videoMoments = 32
+const vectorFrames = 120
+
+/**
+ * Looks at a file that only browsers decode: where its artwork is over its frames, its colours, and small pictures of it.
+ * @returns null when nothing of it can be seen
+ */
+export async function lookAt(file: MediaView): Promise<BrowserSight | null> {
+  const worker = new Worker(new URL('../workers/sight.worker.ts', import.meta.url), { type: 'module' })
+  try {
+    for await (const frame of framesOf(file)) worker.postMessage({ frame } satisfies SightRequest, [frame])
+    const answer = new Promise<BrowserSight | null>((resolve, reject) => {
+      worker.addEventListener('message', ({ data }: MessageEvent<BrowserSight | null>) => resolve(data), { once: true })
+      worker.addEventListener('error', () => reject(new Error('The file could not be looked at')), { once: true })
+    })
+    worker.postMessage({ end: { widthPx: file.widthPx ?? 1, heightPx: file.heightPx ?? 1 } } satisfies SightRequest)
+    return await answer
+  } finally {
+    worker.terminate()
+  }
+}
+
+async function* framesOf(file: MediaView): AsyncGenerator<ImageBitmap> {
+  const picture = await loadPicture(file.url, file.mime, true)
+  if (picture.kind === 'video') yield* videoFrames(picture.url, file.durationMs ?? 0)
+  if (picture.kind === 'vector') {
+    const animation = picture.open(picture.widthPx, picture.heightPx)
+    const count = Math.min(vectorFrames, Math.max(1, Math.round(picture.frames)))
+    for (let index = 0; index < count; index++) {
+      animation.show(((file.durationMs ?? 0) * index) / count)
+      yield await createImageBitmap(animation.canvas)
+    }
+    animation.close()
+  }
+}
+
+async function* videoFrames(url: string, durationMs: number): AsyncGenerator<ImageBitmap> {
+  const video = await openVideo(url)
+  for (let index = 0; index < videoMoments; index++) {
+    const shown = new Promise((resolve) => {
+      video.requestVideoFrameCallback(resolve)
+      setTimeout(resolve, 800)
+    })
+    video.currentTime = ((durationMs / 1000) * (index + 0.5)) / videoMoments
+    await shown
+    yield await createImageBitmap(video)
+  }
+}

@@ -1,0 +1,40 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { starterAlert } from '../composition/starter.ts'
+import { starterParticles } from '../composition/starterParts.ts'
+import { lanternLook } from '../look/lanternLook.ts'
+import { mediaUses, replaceMedia } from './mediaUses.ts'
+
+const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
+const [picture, sound, other] = ['a', 'b', 'c'].map((digit) => digit.repeat(64)) as [string, string, string]
+const follow = starterAlert('follow', canvas, { pictureId: picture, soundId: sound })
+const tip = starterAlert('tip', canvas, { pictureId: picture, soundId: null })
+const [tipVariation] = tip.variations
+if (tipVariation) tipVariation.composition.parts.push({ ...starterParticles(canvas), id: 'sparks', sprites: [{ from: 'picture', mediaId: other }, { from: 'picture', mediaId: picture }, { from: 'emotes' }] })
+const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [follow, tip] }
+const shown = (document: BoxDocument) => mediaUses(document).map(({ mediaId, kind, partId }) => `${mediaId[0]} ${kind} ${partId}`).sort()
+
+describe('where a file is used', () => {
+  it('is every part that shows, sounds or throws it', () => {
+    expect(shown(box)).toEqual(['a follow picture', 'a tip picture', 'a tip sparks', 'b follow sound', 'c tip sparks'])
+  })
+})
+
+describe('replacing a file', () => {
+  it('reaches every use, and only those of that file', () => {
+    const { document, places } = replaceMedia(box, picture, other, null)
+    expect(shown(document)).toEqual(['b follow sound', 'c follow picture', 'c tip picture', 'c tip sparks'])
+    expect(places).toHaveLength(3)
+    expect(document.alerts[0]?.variations[0]?.composition.parts.find((part) => part.id === 'sound')).toBe(follow.variations[0]?.composition.parts.find((part) => part.id === 'sound'))
+  })
+  it('leaves the box itself alone where there is nothing to replace', () => expect(replaceMedia(box, 'd'.repeat(64), other, null)).toEqual({ document: box, places: [] }))
+  it('is undone by its places, even where the new file was used before', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(sound, 'd'.repeat(64)), fc.constantFrom(picture, sound), (to, from) => {
+        const { document, places } = replaceMedia(box, from, to, null)
+        expect(replaceMedia(document, to, from, places).document).toEqual(box)
+      }),
+    )
+  })
+})

@@ -1,0 +1,20 @@
+import { defineEventHandler } from 'h3'
+import { mediaChange } from '../../../../contract/media.ts'
+import { requireMember } from '../../../auth/access.ts'
+import { changeMedia } from '../../../db/queries/media.ts'
+import { ownMedia } from '../../../media/ownMedia.ts'
+import { mediaView } from '../../../media/mediaViews.ts'
+import { readChecked } from '../../../http/readChecked.ts'
+import { useServices } from '../../../system/services.ts'
+
+/** Names and tags a file. */
+export default defineEventHandler(async (event) => {
+  const { channel } = await requireMember(event, 'editor')
+  const row = await ownMedia(event, channel.id)
+  const { name = row.name, tags = row.tags } = await readChecked(event, mediaChange)
+  const { database, library } = await useServices()
+  const changes = { name, tags: [...new Set(tags)] }
+  await changeMedia(database.db, channel.id, row.id, changes)
+  library.changed(channel.id)
+  return mediaView({ ...row, ...changes })
+})

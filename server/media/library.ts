@@ -1,0 +1,180 @@
+import { mkdir, readFile, rm, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
+import type { Logger } from 'pino'
+import type { IntakeView } from '../../contract/media.ts'
+import type { Database } from '../db/handle.ts'
+import { addIntake, changeIntake, countWaiting, forgetOldIntake, listIntake, requeueMeasuring, takeWaiting, type IntakeRow } from '../db/queries/intake.ts'
+import { addMedia, changeMedia, forgetMedia, listDeletedBefore, listUnmeasured, type MediaRow } from '../db/queries/media.ts'
+import type { MeasureAnswer, Measurement } from './measure/measurement.ts'
+import type { Measurer } from './measurer.ts'
+import type { MediaStore } from './mediaStore.ts'
+
+/** Raised when measuring finds out more or otherwise: what was measured before is then measured again. */
+export const measuringVersion = 1
+
+const readyIsListedMs = 10 * 60_000
+const intakeIsKeptMs = 7 * 24 * 3_600_000
+const deletedIsKeptMs = 30 * 24 * 3_600_000
+
+export interface LibraryOptions {
+  db: Database
+  logger: Logger
+  store: MediaStore
+  measurer: Measurer
+  /** Where the bytes of arriving files lie under the id of their intake. */
+  uploadsFolder: string
+  now: () => number
+  /** Something of a channel's media changed. */
+  onChange: (channelId: string) => void
+  /** Whether something that was ever designed or put on air refers to a file. */
+  isUsed: (channelId: string, mediaId: string) => Promise<boolean>
+}
+
+/**
+ * Files on their way into the channels' libraries: each waits, is measured, and is ready or refused. All of that is in the
+ * database, so a stopped server goes on where it was.
+ */
+export class MediaLibrary {
+  private pumping: Promise<void> | null = null
+  private isClosed = false
+  private readonly revisions = new Map<string, number>()
+
+  constructor(private readonly options: LibraryOptions) {}
+
+  /** Counts up with every change of a channel's media: screens load again when it does. */
+  revision(channelId: string): number {
+    return this.revisions.get(channelId) ?? 0
+  }
+
+  changed(channelId: string): void {
+    this.revisions.set(channelId, this.revision(channelId) + 1)
+    this.options.onChange(channelId)
+  }
+
+  /** Where the bytes of an arriving file lie. */
+  uploadPath(id: string): string {
+    return join(this.options.uploadsFolder, id)
+  }
+
+  waitingCount(channelId: string): Promise<number> {
+    return countWaiting(this.options.db, channelId)
+  }
+
+  /** Takes a file whose bytes are all there. Kept before this returns. */
+  async accept(file: { id: string; channelId: string; name: string; sizeBytes: number }): Promise<void> {
+    await addIntake(this.options.db, { ...file, state: 'waiting' })
+    this.changed(file.channelId)
+    this.pump()
+  }
+
+  async listIntake(channelId: string): Promise<IntakeView[]> {
+    const rows = await listIntake(this.options.db, channelId, new Date(this.options.now() - readyIsListedMs))
+    return rows.map(({ id, name, sizeBytes, state, reason, advice, canDecodeHere, mediaId }) => ({ id, name, sizeBytes, state, reason, advice, canDecodeHere, mediaId }))
+  }
+
+  /** Takes up what a stopped server left, and puts in order what is old. */
+  async resume(): Promise<void> {
+    const { db, now } = this.options
+    await requeueMeasuring(db)
+    await forgetOldIntake(db, new Date(now() - intakeIsKeptMs))
+    await this.forgetDeleted(new Date(now() - deletedIsKeptMs))
+    this.pump()
+  }
+
+  /** Resolves once nothing waits. */
+  async settled(): Promise<void> {
+    while (this.pumping) await this.pumping
+  }
+
+  close(): void {
+    this.isClosed = true
+    this.options.measurer.close()
+  }
+
+  private pump(): void {
+    if (this.pumping || this.isClosed) return
+    this.pumping = this.work()
+      .catch((error: unknown) => this.options.logger.error({ err: error }, 'measuring media stopped'))
+      .finally(() => (this.pumping = null))
+  }
+
+  private async work(): Promise<void> {
+    while (!this.isClosed) {
+      const row = await takeWaiting(this.options.db)
+      if (row) {
+        await this.takeIn(row)
+        continue
+      }
+      const [unmeasured] = await listUnmeasured(this.options.db, measuringVersion, 1)
+      if (!unmeasured) return
+      await this.measureAgain(unmeasured)
+    }
+  }
+
+  private async takeIn(row: IntakeRow): Promise<void> {
+    this.changed(row.channelId)
+    const path = this.uploadPath(row.id)
+    const answer = await this.options.measurer.measure(path)
+    if (this.isClosed) return
+    if (answer.ok) await this.keep(row, path, answer.measurement)
+    else await this.refuse(row, answer)
+    // Whether it was taken or refused, nothing of it is left behind here.
+    await Promise.all([rm(path, { force: true }), rm(`${path}.json`, { force: true })])
+    this.changed(row.channelId)
+  }
+
+  private async keep(row: IntakeRow, path: string, measurement: Measurement): Promise<void> {
+    const { db, store } = this.options
+    const bytes = measurement.converted ?? (await readFile(path))
+    const id = await store.put(bytes)
+    const pictures = await this.keepPictures(measurement)
+    await db.transaction(async (tx) => {
+      await addMedia(tx, { id, channelId: row.channelId, name: row.name, licence: 'own', sizeBytes: bytes.length, ...columnsOf(measurement), ...pictures })
+      await changeIntake(tx, row.id, { state: 'ready', mediaId: id })
+    })
+  }
+
+  private async refuse(row: IntakeRow, { reason, advice, canDecodeInBrowser }: Extract<MeasureAnswer, { ok: false }>): Promise<void> {
+    this.options.logger.info({ intake: row.id, reason }, 'a media file was refused')
+    await changeIntake(this.options.db, row.id, { state: 'refused', reason, advice, canDecodeHere: canDecodeInBrowser })
+  }
+
+  /** A file that came before there was measuring, or with a product that ships it. */
+  private async measureAgain(row: MediaRow): Promise<void> {
+    const { db, store, measurer, logger } = this.options
+    const bytes = await store.read(row.id)
+    const path = this.uploadPath(`again-${row.id}`)
+    let changes: Partial<MediaRow> = { measuredBy: measuringVersion }
+    if (bytes) {
+      await mkdir(this.options.uploadsFolder, { recursive: true })
+      await writeFile(path, bytes)
+      const answer = await measurer.measure(path)
+      await rm(path, { force: true })
+      if (this.isClosed) return
+      if (answer.ok) changes = { ...columnsOf(answer.measurement), sizeBytes: bytes.length, ...(await this.keepPictures(answer.measurement)) }
+      else logger.warn({ media: row.id, reason: answer.reason }, 'a media file of the library cannot be measured')
+    }
+    await changeMedia(db, row.channelId, row.id, changes)
+    this.changed(row.channelId)
+  }
+
+  private async keepPictures({ poster, strip }: Measurement): Promise<{ posterId: string | null; stripId: string | null }> {
+    const { store } = this.options
+    return { posterId: poster && (await store.put(poster)), stripId: strip && (await store.put(strip)) }
+  }
+
+  /** Files that were deleted long ago and that nothing uses go for good. */
+  private async forgetDeleted(before: Date): Promise<void> {
+    const { db, store, isUsed } = this.options
+    for (const row of await listDeletedBefore(db, before)) {
+      if (await isUsed(row.channelId, row.id)) continue
+      for (const id of await forgetMedia(db, row)) await store.remove(id)
+    }
+  }
+}
+
+/** A measurement as the columns of a file. */
+function columnsOf({ kind, mime, measured }: Measurement) {
+  const picture = measured.of === 'picture' ? measured : null
+  return { kind, mime, measured, measuredBy: measuringVersion, widthPx: picture?.widthPx ?? null, heightPx: picture?.heightPx ?? null, durationMs: measured.of === 'font' ? null : measured.durationMs }
+}
