@@ -7,7 +7,7 @@ module.exports = {
     forbid('core-is-alone', '^core/', '^(contract|player|app|server|demo|modules)/', 'The core knows no other room.'),
     forbid('core-takes-two-packages', '^core/', 'node_modules/(?!zod/|mutative/)', 'zod and mutative only.'),
     forbid('contract-on-core', '^contract/', '^(player|app|server|demo)/', 'The contract builds on the core alone.'),
-    forbid('player-is-small', '^player/', '^(app|server|demo)/|node_modules', 'No framework, no schemas.'),
+    forbid('player-is-small', '^player/', '^(app|server|demo)/|node_modules/(?!lottie-web/)', 'No framework, no schemas; the one package comes only when it is needed.'),
     forbid('app-not-server', '^app/', '^server/|node_modules/(drizzle-orm|@electric-sql)', 'Through the contract.'),
     forbid('server-not-app', '^server/', '^app/|node_modules/vue/', 'The server knows no interface.'),
     forbid('drizzle-in-db', '^server/(?!db/|routes/readyz)', 'node_modules/drizzle-orm', 'Queries live in server/db.'),

@@ -86,8 +86,7 @@ export interface IntakeView {
 export const mediaChange = z.object({ name: z.string().trim().min(1).max(120).optional(), tags: z.array(z.string().trim().min(1).max(40)).max(12).optional() })
 export type MediaChange = z.infer<typeof mediaChange>
 
-/** A file put in another's place in all drafts; `boxIds` limits it to these boxes (all where absent). */
+/** A file put in another's place in all drafts, or only at these places of these boxes: what an earlier answer named. */
 export const mediaReplacement = z.object({ by: z.string().regex(/^[0-9a-f]{64}$/), partsOf: z.record(z.string().max(80), z.array(z.string().max(200)).max(2000)).optional() })
-export type MediaReplacement = z.infer<typeof mediaReplacement>
 
 export const mediaLimits = { fileBytes: 64 * 1024 * 1024, nameLetters: 120, waitingFiles: 200 } as const

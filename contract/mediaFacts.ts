@@ -1,5 +1,6 @@
 import type { Measured } from './media.ts'
 import { levelledBy } from '../core/audio/level.ts'
+import { isShelved } from '../core/look/fontShelf.ts'
 import type { MediaFacts } from '../core/score/mediaFacts.ts'
 import { marginOf } from '../core/score/marginOf.ts'
 
@@ -13,5 +14,14 @@ export function factsOf({ id, mime, durationMs, measured }: { id: string; mime: 
   const facts: MediaFacts = { url: mediaUrl(id), mime, durationMs }
   if (measured?.of === 'sound') facts.level = measured.loudness && levelledBy(measured.loudness, measured.durationMs)
   if (measured?.of === 'picture' && measured.seen?.ink) facts.margin = marginOf(measured.seen.ink, measured)
+  if (measured?.of === 'font') {
+    facts.family = ownFamily(measured.family)
+    facts.weights = measured.weights
+  }
   return facts
+}
+
+/** A channel's own font that is called like one that ships is told apart from it. */
+function ownFamily(family: string): string {
+  return isShelved(family) ? `${family}, own` : family
 }

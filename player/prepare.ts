@@ -25,7 +25,7 @@ const emoteWaitMs = 1500
 /** Loads fonts, pictures and sounds at the same time, then fits the text. Never rejects for a file that is missing or broken. */
 export async function prepareScore(score: ResolvedScore, output: SoundOutput | null): Promise<PreparedScore> {
   const prepared: PreparedScore = { score, layouts: new Map(), pictures: new Map(), sprites: new Map(), sounds: [], missing: [] }
-  const loading: Promise<unknown>[] = [loadFonts(fontUses(score)).then((families) => prepared.missing.push(...families.map((family) => `font ${family}`)))]
+  const loading: Promise<unknown>[] = [loadFonts(fontUses(score), score.fonts).then((families) => prepared.missing.push(...families.map((family) => `font ${family}`)))]
   for (const part of score.parts) {
     const noteMissing = () => prepared.missing.push(`${part.kind} ${part.id}`)
     for (const load of filesOf(part, prepared, output)) loading.push(load.catch(noteMissing))

@@ -11,7 +11,7 @@ const [picture, sound, other] = ['a', 'b', 'c'].map((digit) => digit.repeat(64))
 const follow = starterAlert('follow', canvas, { pictureId: picture, soundId: sound })
 const tip = starterAlert('tip', canvas, { pictureId: picture, soundId: null })
 const [tipVariation] = tip.variations
-if (tipVariation) tipVariation.composition.parts.push({ ...starterParticles(canvas), id: 'sparks', sprites: [{ from: 'picture', mediaId: other }, { from: 'picture', mediaId: picture }, { from: 'emotes' }] })
+if (tipVariation) tipVariation.composition.parts.push({ ...starterParticles(canvas, 'scatter'), id: 'sparks', sprites: [{ from: 'picture', mediaId: other }, { from: 'picture', mediaId: picture }, { from: 'emotes' }] })
 const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [follow, tip] }
 const shown = (document: BoxDocument) => mediaUses(document).map(({ mediaId, kind, partId }) => `${mediaId[0]} ${kind} ${partId}`).sort()
 

@@ -29,6 +29,9 @@ export function shelfTypeface(family: string): Typeface | null {
   return font ? { family, weight: font.isVariable ? 700 : (font.weights[0] ?? 400) } : null
 }
 
+/** Whether a family ships with Thundercrest. */
+export const isShelved = (family: string) => fontShelf.some((each) => each.family === family)
+
 /** The name under which a family's files are kept: "Lilita One" → "lilita-one". */
 export function fontSlug(family: string): string {
   return family.toLowerCase().replaceAll(' ', '-')

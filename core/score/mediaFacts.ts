@@ -21,4 +21,7 @@ export interface MediaFacts extends MediaAddress {
   level?: MeasuredLevel | null
   /** How much of each side of a picture is empty in every frame; absent where nothing is or where that is not known. */
   margin?: Sides
+  /** What a font is called where it is chosen, and its lightest and heaviest weight. */
+  family?: string
+  weights?: [number, number]
 }

@@ -3,6 +3,7 @@ import type { Composition } from '../composition/schema.ts'
 import type { Zone } from '../composition/zone.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { valuesOf } from '../events/variables.ts'
+import { isShelved } from '../look/fontShelf.ts'
 import type { Look } from '../look/schema.ts'
 import { resolvePart } from '../parts/resolvePart.ts'
 import { seedOf } from '../random.ts'
@@ -11,7 +12,7 @@ import type { PartContext } from '../settle/partContext.ts'
 import { fallbackFamiliesFor } from '../text/fallbackFamilies.ts'
 import { plainText } from '../text/textPiece.ts'
 import type { MediaAddress, MediaFacts } from './mediaFacts.ts'
-import { isTextPart, type ResolvedPart, type ResolvedScore, type SolverRemark } from './resolved.ts'
+import { isTextPart, type FontAddress, type ResolvedPart, type ResolvedScore, type SolverRemark } from './resolved.ts'
 import type { SolveError } from './solve.ts'
 import { solveComposition } from './solveComposition.ts'
 
@@ -64,7 +65,17 @@ export function resolveScore(composition: Composition, context: ResolveContext):
     ...solved.value.shrunk.map((partId) => ({ type: 'phasesShrunk' as const, partId })),
     ...solved.value.cut.map((partId) => ({ type: 'cutOff' as const, partId })),
   ]
-  return ok({ version: 2, canvas: context.canvas, lengthMs: solved.value.lengthMs, parts, media, fallbackFamilies: fallbackFamiliesFor(letters), remarks })
+  const fonts = ownFonts(parts, context.media)
+  return ok({ version: 2, canvas: context.canvas, lengthMs: solved.value.lengthMs, parts, media, ...(fonts ? { fonts } : {}), fallbackFamilies: fallbackFamiliesFor(letters), remarks })
+}
+
+/** Where the families come from that do not ship with the product; null where all do. */
+function ownFonts(parts: readonly ResolvedPart[], media: ResolveContext['media']): Record<string, FontAddress> | null {
+  const families = new Set(parts.filter(isTextPart).map(({ family }) => family).filter((family) => !isShelved(family)))
+  if (families.size === 0) return null
+  const fonts: Record<string, FontAddress> = {}
+  for (const { family, weights, url } of Object.values(media)) if (family && weights && families.has(family)) fonts[family] = { url, weights }
+  return fonts
 }
 
 /** The files that a part shows or sounds. */

@@ -21,9 +21,17 @@ export interface ResolvedScore {
   lengthMs: number
   parts: ResolvedPart[]
   media: Record<string, MediaAddress>
+  /** Where the channel's own fonts are fetched that the texts use, by family; what ships is not listed. */
+  fonts?: Record<string, FontAddress>
   /** Families beyond the parts' own that the texts need (scripts, emoji), in fallback order. */
   fallbackFamilies: string[]
   remarks: SolverRemark[]
+}
+
+/** A font file, and its lightest and heaviest weight. */
+export interface FontAddress {
+  url: string
+  weights: [number, number]
 }
 
 /** Something that had to give way when anchors were solved. */

@@ -4,7 +4,7 @@ import { pictureRects } from '../../core/parts/picture/pictureRects.ts'
 import type { ResolvedPicture } from '../../core/parts/picture/resolvePicture.ts'
 import { frameAt } from '../preload/frames.ts'
 import type { LoadedPicture } from '../preload/pictures.ts'
-import type { VectorAnimation } from '../preload/vector.ts'
+import type { LoadedVector, VectorAnimation } from '../preload/vector.ts'
 import { boxWriter, makePartElement, styleWriter, type Painter } from './paint.ts'
 import { makeWindow } from './pictureWindow.ts'
 import { paintVideo } from './video.ts'
@@ -58,7 +58,7 @@ function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { 
 }
 
 /** A vector animation as large as it is seen, so that it is sharp. */
-function openVector(picture: Extract<LoadedPicture, { kind: 'vector' }>, { from, to }: ReturnType<typeof pictureRects>): VectorAnimation {
+function openVector(picture: LoadedVector, { from, to }: ReturnType<typeof pictureRects>): VectorAnimation {
   const scale = Math.min(Math.max(to.width / Math.max(1, from.width), to.height / Math.max(1, from.height)), longestSidePx / Math.max(picture.widthPx, picture.heightPx))
   return picture.open(picture.widthPx * scale, picture.heightPx * scale)
 }

@@ -1,3 +1,4 @@
+import type { FontAddress } from '../../core/score/resolved.ts'
 import { fontSlug } from '../../core/look/fontShelf.ts'
 
 const sheets = new Map<string, Promise<boolean>>()
@@ -21,6 +22,27 @@ export function ensureSheet(family: string): Promise<boolean> {
   return adding
 }
 
+const ownFonts = new Map<string, Promise<boolean>>()
+
+/** Adds a channel's own font to the page once. @returns false when it cannot be loaded */
+export function ensureOwnFont(family: string, { url, weights: [from, to] }: FontAddress): Promise<boolean> {
+  const key = `${family} ${url}`
+  const adding =
+    ownFonts.get(key) ??
+    new FontFace(family, `url(${url})`, { weight: from === to ? String(from) : `${from} ${to}` }).load().then(
+      (face) => {
+        document.fonts.add(face)
+        return true
+      },
+      () => {
+        ownFonts.delete(key)
+        return false
+      },
+    )
+  ownFonts.set(key, adding)
+  return adding
+}
+
 /** One use of a typeface: these letters will be drawn with it. */
 export interface FontUse {
   family: string
@@ -36,11 +58,12 @@ const keyOf = ({ family, weight, letters }: FontUse) => `${weight} ${family} ${l
  * Loads exactly the font files that these letters need and waits until they can be drawn.
  * @returns the families that could not be loaded; their text is drawn in a fallback.
  */
-export async function loadFonts(uses: readonly FontUse[]): Promise<string[]> {
+export async function loadFonts(uses: readonly FontUse[], own: Readonly<Record<string, FontAddress>> = {}): Promise<string[]> {
   const missing = new Set<string>()
   await Promise.all(
     uses.filter((use) => !ready.has(keyOf(use))).map(async ({ family, weight, letters }) => {
-      if (!(await ensureSheet(family))) {
+      const address = own[family]
+      if (!(await (address ? ensureOwnFont(family, address) : ensureSheet(family)))) {
         missing.add(family)
         return
       }

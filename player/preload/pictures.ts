@@ -1,14 +1,13 @@
 import { decodeFrames, type PictureFrame } from './frames.ts'
 import { rememberLately } from './remember.ts'
-import { loadVector, type VectorAnimation } from './vector.ts'
+import { loadVector, type LoadedVector } from './vector.ts'
 
 /** A picture ready to be drawn at any moment of its file. */
 export type LoadedPicture =
   | { kind: 'still'; image: HTMLImageElement; widthPx: number; heightPx: number }
   | { kind: 'frames'; frames: PictureFrame[]; widthPx: number; heightPx: number }
   | { kind: 'video'; url: string; widthPx: number; heightPx: number }
-  /** Drawn anew for each moment, as large as it is wanted. `frames`: how many it has at its own rate. */
-  | { kind: 'vector'; widthPx: number; heightPx: number; frames: number; open(widthPx: number, heightPx: number): VectorAnimation }
+  | LoadedVector
   /** An animation on a page that may not decode it itself (plain http from another host): it runs by itself from when it appears. */
   | { kind: 'selfRunning'; url: string; widthPx: number; heightPx: number }
 

@@ -1,10 +1,18 @@
-import type { LoadedPicture } from './pictures.ts'
-
 /** A vector animation that can show any of its moments. */
 export interface VectorAnimation {
   canvas: HTMLCanvasElement
   show(atMs: number): void
   close(): void
+}
+
+/** An animation ready to be drawn at any moment, as large as it is wanted. */
+export interface LoadedVector {
+  kind: 'vector'
+  widthPx: number
+  heightPx: number
+  /** How many frames it has at its own rate. */
+  frames: number
+  open(widthPx: number, heightPx: number): VectorAnimation
 }
 
 interface VectorJson {
@@ -19,7 +27,7 @@ interface VectorJson {
  * A Lottie animation. Its library comes only with the first one that is shown, in the build that has no evaluator of
  * expressions: nothing in the file can run.
  */
-export async function loadVector(url: string): Promise<Extract<LoadedPicture, { kind: 'vector' }>> {
+export async function loadVector(url: string): Promise<LoadedVector> {
   const [answer, { default: lottie }] = await Promise.all([fetch(url), import('lottie-web/build/player/lottie_light_canvas')])
   if (!answer.ok) throw new Error(`The animation ${url} answered ${answer.status}`)
   const text = await answer.text()

@@ -4,7 +4,7 @@ import type { Logger } from 'pino'
 import type { IntakeView } from '../../contract/media.ts'
 import type { Database } from '../db/handle.ts'
 import { addIntake, changeIntake, countWaiting, forgetOldIntake, listIntake, requeueMeasuring, takeWaiting, type IntakeRow } from '../db/queries/intake.ts'
-import { addMedia, changeMedia, forgetMedia, listDeletedBefore, listUnmeasured, type MediaRow } from '../db/queries/media.ts'
+import { addMedia, changeMedia, findOwnMedia, forgetMedia, listDeletedBefore, listUnmeasured, type MediaRow } from '../db/queries/media.ts'
 import type { MeasureAnswer, Measurement } from './measure/measurement.ts'
 import type { Measurer } from './measurer.ts'
 import type { MediaStore } from './mediaStore.ts'
@@ -154,7 +154,8 @@ export class MediaLibrary {
       if (answer.ok) changes = { ...columnsOf(answer.measurement), sizeBytes: bytes.length, ...(await this.keepPictures(answer.measurement)) }
       else logger.warn({ media: row.id, reason: answer.reason }, 'a media file of the library cannot be measured')
     }
-    await changeMedia(db, row.channelId, row.id, changes)
+    const now = await findOwnMedia(db, row.channelId, row.id)
+    await changeMedia(db, row.channelId, row.id, keepingSight(changes, now))
     this.changed(row.channelId)
   }
 
@@ -171,6 +172,13 @@ export class MediaLibrary {
       for (const id of await forgetMedia(db, row)) await store.remove(id)
     }
   }
+}
+
+/** What a browser saw of a file stays: measuring here does not see it. */
+function keepingSight(changes: Partial<MediaRow>, now: MediaRow | null): Partial<MediaRow> {
+  const seen = now?.measured?.of === 'picture' ? now.measured.seen : null
+  if (now === null || changes.measured?.of !== 'picture' || changes.measured.seen !== null || seen === null) return changes
+  return { ...changes, measured: { ...changes.measured, seen }, posterId: now.posterId, stripId: now.stripId }
 }
 
 /** A measurement as the columns of a file. */

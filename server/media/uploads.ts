@@ -20,7 +20,7 @@ export class Uploads {
   constructor(folder: string, library: MediaLibrary) {
     const refuse = (status_code: number, body: string) => {
       // The library answers what is thrown in this form.
-      // eslint-disable-next-line @typescript-eslint/only-throw-error
+       
       throw { status_code, body }
     }
     this.server = new Server({

@@ -7,6 +7,8 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
+import { factsOf } from '../../contract/mediaFacts.ts'
+import type { MediaView } from '../../contract/views.ts'
 import type { DemoFile } from './server.ts'
 
 const entry = `
@@ -85,8 +87,8 @@ export function differingPixels(one: Buffer, other: Buffer): number {
 /** A box of the demo as it is on air, with what the engine needs to know of its media. */
 export async function readBox(page: Page, demo: DemoFile, index = 0): Promise<{ document: BoxDocument; media: Parameters<typeof resolveScore>[1]['media'] }> {
   const { document } = (await (await page.request.get(`${demo.url}/api/boxes/${demo.boxes[index]?.id}`)).json()) as { document: BoxDocument }
-  const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: { id: string; url: string; mime: string; durationMs: number | null }[] }
-  return { document, media: Object.fromEntries(media.map(({ id, url, mime, durationMs }) => [id, { url, mime, durationMs }])) }
+  const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: MediaView[] }
+  return { document, media: Object.fromEntries(media.map((file) => [file.id, factsOf(file)])) }
 }
 
 /** An alert of a box resolved as the server would. */

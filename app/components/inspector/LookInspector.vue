@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Look } from '../../../core/look/schema.ts'
-import { fontShelf, shelfTypeface } from '../../../core/look/fontShelf.ts'
 import { inkRoles, typeRoles } from '../../../core/look/schema.ts'
 import { changeLook } from '../../../core/edit/changeLook.ts'
+import { useTypefaces } from '../../library/useTypefaces.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -14,11 +15,12 @@ import RangeField from '../fields/RangeField.vue'
 defineProps<{ look: Look; disabled: boolean }>()
 const draft = useDraftStore()
 const view = useRoomViewStore()
-const choices = fontShelf.map(({ family }) => ({ value: family, label: family, family: `"${family}"` }))
+const { families, typefaceOf } = useTypefaces()
+const choices = computed(() => families.value.map((family) => ({ value: family, label: family, family: `"${family}"` })))
 const roleWords: Record<(typeof inkRoles)[number], string> = { headline: 'headline', body: 'other words', accent: 'variables and accents', outline: 'outlines', plate: 'plates behind words' }
 
 function setFamily(role: (typeof typeRoles)[number], family: string): void {
-  const typeface = shelfTypeface(family)
+  const typeface = typefaceOf(family)
   if (typeface) draft.edit(changeLook(`${role} type`, (look) => void (look.type[role] = typeface)))
 }
 </script>

@@ -64,7 +64,7 @@ function rename(event: Event): void {
       <MessageInspector v-else-if="room.part.kind === 'message'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
       <TickerInspector v-else-if="room.part.kind === 'ticker'" :part="room.part" :look="draft.document.look" :kind="room.alert.kind" :disabled="!canEdit" />
       <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
-      <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :look="look" :disabled="!canEdit" />
+      <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
       <ShapeInspector v-else-if="room.part.kind === 'shape'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
       <ParticlesInspector v-else-if="room.part.kind === 'particles'" :part="room.part" :look="draft.document.look" :zones="draft.document.zones" :disabled="!canEdit" />
       <BackdropInspector v-else :part="room.part" :parts="room.parts" :look="draft.document.look" :disabled="!canEdit" />

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { computed, onMounted } from 'vue'
-import { fontShelf, shelfTypeface } from '../../../core/look/fontShelf.ts'
+import { computed } from 'vue'
 import { typeRoles, type Look, type StyledType } from '../../../core/look/schema.ts'
 import type { TextPart } from '../../../core/parts/part.ts'
 import { textAligns, textFits } from '../../../core/text/style.ts'
-import { ensureSheet } from '../../../player/preload/fonts.ts'
+import { useTypefaces } from '../../library/useTypefaces.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
@@ -15,12 +14,11 @@ import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: TextPart; look: Look; disabled: boolean }>()
 const edit = usePartEdit<TextPart['kind']>(() => props.part)
-// The list shows every typeface in itself.
-onMounted(() => fontShelf.forEach((font) => void ensureSheet(font.family)))
+const { families, typefaceOf } = useTypefaces()
 
 const typeChoices = computed(() => [
   ...typeRoles.map((role) => ({ value: `role:${role}`, label: `${role} of the look`, family: `"${props.look.type[role].family}"` })),
-  ...fontShelf.map(({ family }) => ({ value: `own:${family}`, label: family, family: `"${family}"` })),
+  ...families.value.map((family) => ({ value: `own:${family}`, label: family, family: `"${family}"` })),
 ])
 const typeValue = computed(() => ('role' in props.part.type ? `role:${props.part.type.role}` : `own:${props.part.type.own.family}`))
 const fitWords = { shrink: 'gets smaller', wrap: 'breaks into lines', scroll: 'scrolls past' }
@@ -30,7 +28,7 @@ const alignChoices = textAligns.map((value) => ({ value, label: alignWords[value
 
 function setType(value: string): void {
   const role = typeRoles.find((each) => value === `role:${each}`)
-  const own = shelfTypeface(value.replace(/^own:/, ''))
+  const own = typefaceOf(value.replace(/^own:/, ''))
   const type: StyledType | null = role ? { role } : own && { own }
   if (type) edit('typeface', (draft) => void (draft.type = type))
 }

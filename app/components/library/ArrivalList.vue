@@ -37,7 +37,7 @@ const { decodeHere, decoding, refusal } = useArrivalSound()
         <span v-else />
         <p v-if="file.state === 'refused'" class="col-span-2 max-w-2xl">
           {{ file.reason }} {{ file.advice }}
-          <button v-if="file.canDecodeHere" type="button" class="link ml-1 text-deep-sky" :disabled="decoding === file.id" @click="decodeHere(file)">{{ decoding === file.id ? 'Reading the sound…' : 'Let this browser read it: choose the file again' }}</button>
+          <button v-if="file.canDecodeHere" type="button" class="link ml-1 text-deep-sky" :disabled="decoding === file.id" @click="decodeHere(file)">{{ decoding === file.id ? 'Reading the sound…' : 'Let this browser read its sound' }}</button>
         </p>
       </li>
     </ul>

@@ -27,6 +27,7 @@ const summary = computed(() => rows.value.map(({ name, lufs, peakDb }) => `${nam
         <span class="absolute inset-y-0 w-0.5" :class="row.peakDb > wanted.ceilingDbtp + 0.05 ? 'bg-brick' : 'bg-ink'" :style="{ left: at(row.peakDb) }" />
       </div>
     </div>
+    <p class="text-2xs text-faded">Bars: loudness, beside what the box wants. Ticks: the highest peak, beside the dashed ceiling.</p>
     <table class="mt-1 w-full text-right font-mono text-2xs">
       <thead class="sr-only"><tr><th>What</th><th>Loudness</th><th>True peak</th></tr></thead>
       <tbody>

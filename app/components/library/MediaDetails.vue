@@ -64,24 +64,26 @@ const replaceBy = (other: MediaView) => attempt(async () => {
 </script>
 
 <template>
-  <aside class="on-paper flex h-full flex-col gap-3 overflow-y-auto rounded-sm border border-rule p-4" aria-label="The chosen file">
-    <div class="h-40 shrink-0 overflow-hidden rounded-sm"><MediaThumb :file="file" is-looked-at /></div>
+  <aside class="on-paper flex h-full min-h-0 flex-col rounded-sm border border-rule" aria-label="The chosen file">
+    <div class="min-h-0 flex-1 space-y-3 overflow-y-auto p-4">
+    <div class="h-36 shrink-0 overflow-hidden rounded-sm"><MediaThumb :file="file" is-looked-at /></div>
     <label class="block"><span class="text-faded">Name</span><input v-model="name" class="field mt-0.5" maxlength="120" :disabled="!canEdit" @change="rename" @keydown.enter="rename"></label>
     <label class="block"><span class="text-faded">Tags, with commas between</span><input v-model="tags" class="field mt-0.5" maxlength="300" :disabled="!canEdit" @change="retag" @keydown.enter="retag"></label>
     <section v-if="level" class="space-y-2 border-t border-rule pt-2">
-      <h3 class="caps text-faded">Level</h3>
+      <h2 class="caps text-faded">Level</h2>
       <LevelMeter :level="level" :gain-db="gainFor(file)" :wanted="usualLevel" />
       <ListenPair :url="file.url" :gain-db="gainFor(file)" />
     </section>
     <MediaFacts :file="file" />
     <section class="border-t border-rule pt-2">
-      <h3 class="caps mb-1 text-faded">Used in</h3>
+      <h2 class="caps mb-1 text-faded">Used in</h2>
       <ul v-if="uses.length > 0" class="space-y-0.5">
         <li v-for="use in uses" :key="`${use.box.id}/${use.variationId}/${use.partId}`"><NuxtLink :to="`/boxes/${use.box.id}?kind=${use.kind}`" class="link text-deep-sky">{{ use.box.name }}: {{ kindLook[use.kind].name }}, {{ use.variationName }}</NuxtLink> <span class="text-faded">as {{ use.partName }}</span></li>
       </ul>
       <p v-else class="text-faded">{{ boxes.boxes ? 'No alert uses it.' : 'Looking…' }}</p>
     </section>
-    <div v-if="canEdit" class="mt-auto flex gap-2 border-t border-rule pt-3">
+    </div>
+    <div v-if="canEdit" class="flex gap-2 border-t border-rule px-4 py-3">
       <button type="button" class="button flex-1 px-2!" :disabled="uses.length === 0" :title="uses.length === 0 ? 'No alert uses it' : ''" @click="isReplacing = true"><Replace :size="14" aria-hidden="true" />Replace everywhere</button>
       <button type="button" class="button px-2! text-brick" @click="remove"><Trash2 :size="14" aria-hidden="true" />Delete</button>
     </div>

@@ -44,7 +44,7 @@ const colours = computed(() => (props.file.measured?.of === 'picture' ? (props.f
 
 <template>
   <section class="border-t border-rule pt-2">
-    <h3 class="caps mb-1 text-faded">Measured</h3>
+    <h2 class="caps mb-1 text-faded">Measured</h2>
     <dl class="grid grid-cols-[5rem_minmax(0,1fr)] gap-x-2 gap-y-0.5">
       <template v-for="[term, value] in rows" :key="term"><dt class="text-faded">{{ term }}</dt><dd>{{ value }}</dd></template>
       <template v-if="colours.length > 0"><dt class="text-faded">Colours</dt><dd class="flex gap-1"><span v-for="colour in colours" :key="colour" class="size-4 rounded-xs border border-rule" :style="{ background: colour }" :title="colour" /></dd></template>

@@ -19,7 +19,7 @@ const still = computed(() => props.file.posterUrl ?? (props.file.mime.startsWith
 </script>
 
 <template>
-  <div class="bg-stage relative grid size-full place-items-center overflow-hidden">
+  <div class="bg-stage pointer-events-none relative grid size-full place-items-center overflow-hidden">
     <template v-if="file.kind === 'picture'">
       <video v-if="isVideo && isLookedAt" :src="file.url" class="size-full object-contain" muted autoplay loop playsinline />
       <img v-else-if="isLookedAt && isSelfMoving" :src="file.url" alt="" class="size-full object-contain" />

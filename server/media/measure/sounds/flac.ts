@@ -1,7 +1,7 @@
 import { FLACDecoder } from '@wasm-audio-decoders/flac'
 import { Refusal } from '../refusal.ts'
 import { piecesOf } from './pieces.ts'
-import type { DecodedPiece } from './sound.ts'
+import type { DecodedPiece } from './decode.ts'
 
 /** FLAC. */
 export async function* decodeFlac(bytes: Uint8Array): AsyncGenerator<DecodedPiece> {

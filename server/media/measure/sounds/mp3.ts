@@ -1,7 +1,7 @@
 import { MPEGDecoder } from 'mpg123-decoder'
 import { Refusal } from '../refusal.ts'
 import { piecesOf } from './pieces.ts'
-import type { DecodedPiece } from './sound.ts'
+import type { DecodedPiece } from './decode.ts'
 
 /** MPEG audio, layers I to III. */
 export async function* decodeMp3(bytes: Uint8Array): AsyncGenerator<DecodedPiece> {

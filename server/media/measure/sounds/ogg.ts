@@ -2,7 +2,7 @@ import { OggVorbisDecoder } from '@wasm-audio-decoders/ogg-vorbis'
 import { OggOpusDecoder } from 'ogg-opus-decoder'
 import { Refusal } from '../refusal.ts'
 import { piecesOf } from './pieces.ts'
-import type { DecodedPiece } from './sound.ts'
+import type { DecodedPiece } from './decode.ts'
 
 interface OggDecoder {
   ready: Promise<unknown>

@@ -3,19 +3,11 @@ import { SoundMeter, type SoundMeasurement } from '../../../../core/audio/soundM
 import { limits } from '../limits.ts'
 import type { Measurement } from '../measurement.ts'
 import { Refusal } from '../refusal.ts'
+import type { Decode, DecodedPiece } from './decode.ts'
 import { decodeFlac } from './flac.ts'
 import { decodeMp3 } from './mp3.ts'
 import { decodeOpus, decodeVorbis } from './ogg.ts'
 import { decodeWav } from './wav.ts'
-
-/** Decoded samples, as many at a time as the decoder gives: one array for each channel. */
-export interface DecodedPiece {
-  channels: readonly Float32Array[]
-  rateHz: number
-}
-
-/** Takes a file apart piece by piece, so that a sound is never in memory as a whole. @throws Refusal */
-export type Decode = (bytes: Uint8Array) => AsyncIterable<DecodedPiece>
 
 const decoders: Record<string, Decode> = {
   'audio/wav': decodeWav,
@@ -24,9 +16,6 @@ const decoders: Record<string, Decode> = {
   'audio/ogg; codecs=vorbis': decodeVorbis,
   'audio/ogg; codecs=opus': decodeOpus,
 }
-
-/** Whether sounds of this type are decoded here. */
-export const isDecodable = (mime: string) => mime in decoders
 
 export async function measureSound(bytes: Uint8Array, mime: string): Promise<Measurement> {
   const decode = decoders[mime]

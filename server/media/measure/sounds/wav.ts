@@ -1,5 +1,5 @@
 import { Refusal } from '../refusal.ts'
-import type { DecodedPiece } from './sound.ts'
+import type { DecodedPiece } from './decode.ts'
 
 const framesAtATime = 32_768
 const saveAgain = 'Export it as WAV with 16 or 24 bits, as MP3 or as Ogg.'
