@@ -1,7 +1,10 @@
 // Takes one picture of every main view of the demo, 1280 × 800.
+import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
 import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
+import { setWords } from '../test/arrange/room.ts'
+import { dropFiles } from '../test/arrange/fixtures.ts'
 import { TestServer } from '../test/arrange/server.ts'
 
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
@@ -72,8 +75,13 @@ await shoot(page, 'score-room-zones')
 await page.getByRole('button', { name: 'Done', exact: true }).click()
 await open('Follow', 'Sound')
 await shoot(page, 'score-room-sound')
+await page.getByRole('button', { name: 'Look through the library for a sound' }).click()
+await page.getByRole('dialog').getByRole('button', { name: /^Kettle/ }).click()
+await settle(page)
+await shoot(page, 'choose-sound')
+await page.keyboard.press('Escape')
 await page.getByRole('button', { name: 'Second line', exact: true }).click()
-await page.getByLabel('Words of Second line').fill('comes in from the rain')
+await setWords(page, 'Second line', 'comes in from the rain')
 await page.getByLabel('Size', { exact: true }).fill('68')
 await page.keyboard.press('Tab')
 await page.getByRole('button', { name: /^Put on air/ }).click()
@@ -104,6 +112,15 @@ await shoot(page, 'desk')
 await sources[0]?.setViewportSize({ width: 1280, height: 720 })
 await sources[0]?.evaluate(() => (document.documentElement.style.background = '#2b3346'))
 await sources[0]?.screenshot({ path: `${folder}source.png` })
+await page.goto(`${demo.url}/media`)
+await page.getByRole('button', { name: /^Rush-hour brass/ }).click()
+await dropFiles(page, 'main input[type=search]', [
+  { name: 'half a picture.png', bytes: readFileSync(new URL('../test/media/files/still.png', import.meta.url)).subarray(0, 90) },
+  { name: 'steam.svg', bytes: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="120" height="90"><g fill="none" stroke="#F3ECDD" stroke-width="6" stroke-linecap="round"><path d="M40 70c-10-14 10-20 0-36"/><path d="M60 74c-10-14 10-24 0-44"/><path d="M80 70c-10-14 10-20 0-36"/></g></svg>') },
+])
+await page.getByText('half a picture.png was not taken').waitFor()
+await settle(page, 4000)
+await shoot(page, 'media')
 await page.goto(`${demo.url}/feeds`)
 await settle(page)
 await shoot(page, 'feeds')

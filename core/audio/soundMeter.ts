@@ -77,19 +77,22 @@ export class SoundMeter {
   }
 
   private lookAt(channels: readonly Float32Array[], from: number, to: number): void {
-    let { peakOfStretch } = this
+    let highest = this.peakOfStretch
+    let first = Infinity
+    let last = -1
     for (const samples of channels) {
       for (let index = from; index < to; index++) {
         const size = Math.abs(samples[index] as number)
-        if (size > peakOfStretch) peakOfStretch = size
-        if (size > silentAmplitude) {
-          const at = this.samples + index - from
-          if (this.firstHeard < 0 || at < this.firstHeard) this.firstHeard = at
-          if (at > this.lastHeard) this.lastHeard = at
-        }
+        if (size > highest) highest = size
+        if (size <= silentAmplitude) continue
+        if (index < first) first = index
+        if (index > last) last = index
       }
     }
-    this.peakOfStretch = peakOfStretch
+    this.peakOfStretch = highest
+    if (last < 0) return
+    if (this.firstHeard < 0) this.firstHeard = this.samples + first - from
+    this.lastHeard = this.samples + last - from
   }
 
   private endStretch(): void {

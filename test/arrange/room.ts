@@ -7,3 +7,10 @@ export const box = (demo: DemoFile, index = 0) => `${demo.url}/boxes/${demo.boxe
 export const saved = (page: Page) => page.getByText(/^Saved( \d+ s ago)?$/)
 /** What the stage has drawn of a part. */
 export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)
+
+/** Types words in the place of what a part says, as a person does. (Filling the editor's element sets the selection behind its back.) */
+export async function setWords(page: Page, part: string, words: string): Promise<void> {
+  await page.getByLabel(`Words of ${part}`).click()
+  await page.keyboard.press('ControlOrMeta+A')
+  await page.keyboard.insertText(words)
+}

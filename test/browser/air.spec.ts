@@ -1,4 +1,5 @@
 import { deliver, deliverNotices, followNotice } from '../arrange/cedar.ts'
+import { setWords } from '../arrange/room.ts'
 import { expect, listenToOutput, stateOf, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 
 test.use({ serverFor: 'air' })
@@ -15,7 +16,7 @@ test('from sign-in to a viewer’s name seen and a sound heard on air', async ({
   await page.keyboard.press('Enter')
   await page.getByRole('link', { name: 'Open Night counter' }).click()
   await page.getByRole('button', { name: 'Second line', exact: true }).click()
-  await page.getByLabel('Words of Second line').fill('came in from the rain')
+  await setWords(page, 'Second line', 'came in from the rain')
   await expect(page.getByText(/^Saved \d+ s ago$/)).toBeVisible()
 
   // What is not on air yet is not seen on air.

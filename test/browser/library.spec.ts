@@ -174,6 +174,52 @@ test('sound that only browsers decode is decoded here; a vector animation is loo
   await expect(details(page)).toContainText('2.00 s, 20 frames')
 })
 
+test('a vector animation is found at any moment on the stage; an own font is chosen like one that ships', async ({ page, demo, signIn }) => {
+  await signIn()
+  await openLibrary(page, demo.url)
+  await dropFiles(page, dropZone, [
+    { name: 'gliding.json', bytes: Buffer.from(vectorAnimation({ nm: 'gliding' })) },
+    { name: 'mono.woff2', bytes: readFileSync(new URL('../../node_modules/@fontsource-variable/martian-mono/files/martian-mono-latin-wght-normal.woff2', import.meta.url)) },
+  ])
+  await expect(tile(page, 'mono.woff2')).toContainText('weights 100–800', { timeout: 15_000 })
+  await tile(page, 'gliding.json').click()
+  await expect(details(page)).toContainText('the rest is empty', { timeout: 15_000 })
+
+  await page.goto(`${box(demo)}?kind=raid`)
+  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Picture', exact: true }).click()
+  await page.getByRole('button', { name: /^Picture: / }).click()
+  await page.getByRole('option', { name: /^gliding/ }).click()
+  const playhead = page.getByRole('slider', { name: 'Playhead' })
+  /** How far to the right the square stands in its box, 0…1; null where nothing is drawn. */
+  const middle = () =>
+    part(page, 'picture').evaluate((element) => {
+      const canvas = element as HTMLCanvasElement
+      const pixels = canvas.getContext('2d')?.getImageData(0, 0, canvas.width, canvas.height).data ?? []
+      let [sum, count] = [0, 0]
+      for (let at = 3; at < pixels.length; at += 4) {
+        if ((pixels[at] ?? 0) < 128) continue
+        sum += ((at - 3) / 4) % canvas.width
+        count += 1
+      }
+      return count === 0 ? null : sum / count / canvas.width
+    })
+  await playhead.focus()
+  await page.keyboard.press('Home')
+  for (let step = 0; step < 2; step++) await page.keyboard.press('PageUp')
+  await expect.poll(middle).not.toBeNull()
+  const first = await middle()
+  await page.keyboard.press('PageUp')
+  await expect.poll(middle).not.toBe(first)
+  await page.keyboard.press('PageDown')
+  await expect.poll(middle).toBe(first)
+
+  await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Headline', exact: true }).click()
+  await page.getByRole('button', { name: /^Type: / }).click()
+  await page.getByRole('option', { name: 'Martian Mono' }).click()
+  await expect.poll(() => part(page, 'headline').evaluate((element) => [element, ...element.querySelectorAll('*')].map((each) => getComputedStyle(each).fontFamily).join())).toContain('Martian Mono')
+  expect(await page.evaluate(() => [...document.fonts].some((face) => face.family.includes('Martian Mono') && !face.family.includes('Variable') && face.status === 'loaded'))).toBe(true)
+})
+
 test('files are served so that nothing in them can run, whole and in part, and only by their hash', async ({ page, demo, signIn, request }) => {
   await signIn()
   const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: { url: string; kind: string; sizeBytes: number }[] }
@@ -212,6 +258,6 @@ test('the library and its drawer are accessible', async ({ page, demo, signIn })
   await page.goto(box(demo))
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Sound', exact: true }).click()
   await page.getByRole('button', { name: 'Look through the library for a sound' }).click()
-  await expect(page.getByRole('dialog', { name: 'Choose a sound' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Choose a sound' })).toBeVisible()
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 })

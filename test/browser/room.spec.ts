@@ -1,5 +1,5 @@
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, part, saved } from '../arrange/room.ts'
+import { box, part, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'room' })
 
@@ -32,7 +32,7 @@ test('tune an alert with the keyboard alone: words, size, delay, volume; take it
   await page.keyboard.press('Enter')
   await page.getByLabel('Volume').focus()
   await page.keyboard.press('ArrowRight')
-  await expect(page.getByText('-5.5 dB').first()).toBeVisible()
+  await expect(page.getByText('+0.5 dB').first()).toBeVisible()
   await expect(saved(page)).toBeVisible()
 
   await page.getByRole('application').focus()
@@ -100,13 +100,12 @@ test('drag a part on the stage: it snaps to the middle, and its position is save
 test('half-typed words are shown as typed and said where; an unknown variable too', async ({ page, demo, signIn }) => {
   await signIn()
   await page.goto(box(demo))
-  const words = page.getByLabel('Words of Headline')
-  await words.fill('hello {na')
+  await setWords(page, 'Headline', 'hello {na')
   await expect(part(page, 'headline')).toHaveText('hello {na')
   await expect(page.getByText('At letter 7: this brace is not closed')).toBeVisible()
-  await words.fill('hello {amount}')
+  await setWords(page, 'Headline', 'hello {amount}')
   await expect(page.getByText('This kind of event never carries {amount}')).toBeVisible()
-  await words.fill('{name}')
+  await setWords(page, 'Headline', '{name}')
   await expect(saved(page)).toBeVisible()
 })
 
@@ -139,9 +138,9 @@ test('two editors of one line: the second to save is told, nothing is overwritte
   const other = await signIn('editor', await browser.newPage())
   await other.goto(box(demo))
   await expect(part(other, 'headline')).toBeVisible()
-  await page.getByLabel('Words of Headline').fill('first, {name}')
+  await setWords(page, 'Headline', 'first, {name}')
   await expect(saved(page)).toBeVisible()
-  await other.getByLabel('Words of Headline').fill('second, {name}')
+  await setWords(other, 'Headline', 'second, {name}')
   await expect(other.getByRole('dialog', { name: 'Somebody else changed this box too' })).toContainText('“first, {name}”')
   await expect(other.locator('[data-stage] [data-part=headline]')).toHaveText('second, pip_rye')
   await other.getByRole('button', { name: 'Take theirs, drop mine' }).click()
@@ -150,7 +149,7 @@ test('two editors of one line: the second to save is told, nothing is overwritte
   await expect(part(other, 'headline')).toHaveText('second, pip_rye')
   await other.getByRole('button', { name: /^Redo/ }).click()
   await expect(saved(other)).toBeVisible()
-  await other.getByLabel('Words of Headline').fill('{name}')
+  await setWords(other, 'Headline', '{name}')
   await expect(saved(other)).toBeVisible()
   await other.close()
 })
@@ -160,7 +159,7 @@ test('closing the tab at once loses nothing, not even while the server is away',
   await page.goto(box(demo))
   await expect(part(page, 'headline')).toBeVisible()
   await context.route('**/draft', (route) => route.abort())
-  await page.getByLabel('Words of Headline').fill('kept, {name}')
+  await setWords(page, 'Headline', 'kept, {name}')
   await expect(page.getByText('Not saved yet; kept here, trying again')).toBeVisible()
   await page.close()
   await context.unroute('**/draft')
@@ -168,7 +167,7 @@ test('closing the tab at once loses nothing, not even while the server is away',
   await again.goto(box(demo))
   await expect(part(again, 'headline')).toHaveText('kept, pip_rye')
   await expect(saved(again)).toBeVisible()
-  await again.getByLabel('Words of Headline').fill('{name}')
+  await setWords(again, 'Headline', '{name}')
   await expect(saved(again)).toBeVisible()
 })
 

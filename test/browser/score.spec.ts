@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, part, saved } from '../arrange/room.ts'
+import { box, part, saved, setWords } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'score' })
@@ -116,7 +116,7 @@ test('what was done can be undone after the page was loaded again', async ({ pag
   await signIn('editor')
   await openAlert(page, demo, 'Raid')
   await lane(page, 'Headline').click()
-  await page.getByLabel('Words of Headline').fill('before the reload')
+  await setWords(page, 'Headline', 'before the reload')
   await page.getByRole('button', { name: 'Lock' }).click()
   await expect(saved(page)).toBeVisible()
   await page.reload()

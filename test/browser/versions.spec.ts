@@ -1,5 +1,5 @@
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, part, saved } from '../arrange/room.ts'
+import { box, part, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'versions' })
 
@@ -7,7 +7,7 @@ test.use({ serverFor: 'versions' })
 test('draft and air side by side; an earlier version is brought back and can be undone', async ({ page, demo, signIn }) => {
   await signIn('editor')
   await page.goto(box(demo))
-  await page.getByLabel('Words of Headline').fill('version two, {name}')
+  await setWords(page, 'Headline', 'version two, {name}')
   await expect(saved(page)).toBeVisible()
   await page.getByRole('button', { name: /^Put on air/ }).click()
   const dialog = page.getByRole('dialog', { name: 'What goes on air' })
@@ -35,7 +35,7 @@ test('two editors at different places: both are kept, and each sees what the oth
   const other = await signIn('editor', await browser.newPage())
   await other.goto(box(demo, 1))
   await expect(part(other, 'headline')).toBeVisible()
-  await page.getByLabel('Words of Headline').fill('first, {name}')
+  await setWords(page, 'Headline', 'first, {name}')
   await expect(saved(page)).toBeVisible()
   await other.getByRole('button', { name: 'Picture', exact: true }).click()
   await other.getByLabel('Turned', { exact: true }).fill('20')
