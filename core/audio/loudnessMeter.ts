@@ -44,7 +44,7 @@ export class LoudnessMeter {
   private readonly weights: readonly number[]
   private readonly weighted: WeightedChannel[]
   private readonly peaks: TruePeakChannel[]
-  /** Weighted power of each whole hop, summed up from the beginning: any stretch is one subtraction. */
+  /** Weighted power of each whole hop, summed up from the beginning, so that a stretch is one subtraction. */
   private readonly sums: number[] = [0]
   private energyOfHop = 0
   private energyOfAll = 0

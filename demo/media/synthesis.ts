@@ -1,5 +1,7 @@
 /** The sounds of Lantern Loaf, synthesised from sines and seeded noise: the same bytes on every run. All are ours and CC0. */
 
+import { wav16 } from '../../core/audio/wav16.ts'
+
 export const sampleRateHz = 44_100
 
 type Voice = (seconds: number) => number
@@ -99,21 +101,7 @@ export function render(synthesis: Synthesis, peakRatio = 0.7): Float64Array {
   return samples.map((sample, index) => (sample / peak) * peakRatio * Math.min(1, (samples.length - index) / (samples.length - fadeFrom)))
 }
 
-/** 16-bit PCM in a RIFF/WAVE file. */
+/** The sound as a WAV file. */
 export function toWav(samples: Float64Array): Buffer {
-  const file = Buffer.alloc(44 + samples.length * 2)
-  file.write('RIFF', 0)
-  file.writeUInt32LE(36 + samples.length * 2, 4)
-  file.write('WAVEfmt ', 8)
-  file.writeUInt32LE(16, 16)
-  file.writeUInt16LE(1, 20)
-  file.writeUInt16LE(1, 22)
-  file.writeUInt32LE(sampleRateHz, 24)
-  file.writeUInt32LE(sampleRateHz * 2, 28)
-  file.writeUInt16LE(2, 32)
-  file.writeUInt16LE(16, 34)
-  file.write('data', 36)
-  file.writeUInt32LE(samples.length * 2, 40)
-  samples.forEach((sample, index) => file.writeInt16LE(Math.round(Math.max(-1, Math.min(1, sample)) * 32_767), 44 + index * 2))
-  return file
+  return Buffer.from(wav16([samples], sampleRateHz))
 }

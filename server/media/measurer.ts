@@ -1,5 +1,6 @@
 import { fork, type ChildProcess } from 'node:child_process'
 import { readFile } from 'node:fs/promises'
+import { setPriority } from 'node:os'
 import { measureDeadlineMs, measureMemoryBytes } from './measure/limits.ts'
 import type { MeasureAnswer } from './measure/measurement.ts'
 
@@ -84,6 +85,8 @@ export class Measurer {
       child.once('error', () => resolve(false))
     })
     child.removeAllListeners('exit')
+    // What is live goes first.
+    if (isReady && child.pid) setPriority(child.pid, 10)
     // The server does not live on for it.
     child.unref()
     child.channel?.unref()

@@ -36,6 +36,11 @@ describe('pictures are measured', () => {
     const { measured } = await measureFile(await golden('opaque.jpg'))
     expect(measured).toMatchObject({ widthPx: drawnSides.heightPx, heightPx: drawnSides.widthPx, seen: { hasAlpha: false, ink: { xPx: 0, yPx: 0, widthPx: drawnSides.heightPx, heightPx: drawnSides.widthPx } } })
   })
+  it('a photograph without the smaller picture that a camera put behind it', async () => {
+    const photograph = await golden('opaque.jpg')
+    const { converted } = await measureFile(Buffer.concat([photograph, photograph]))
+    expect(Buffer.from(converted ?? [])).toEqual(photograph)
+  })
   it('a vector picture as the picture that is drawn from it, sharp on a canvas', async () => {
     const { mime, measured, converted } = await measureFile(await golden('still.svg'))
     const { widthPx, heightPx, seen } = measured as PictureMeasured

@@ -37,8 +37,24 @@ export function pictureMeasurement(mime: string, facts: Omit<PictureMeasured, 'o
 
 const endedFormats: Record<string, EndedFormat> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif', 'image/webp': 'riff', 'image/avif': 'isobmff' }
 
+/**
+ * A photograph without what cameras put behind it: smaller pictures of the same, a moment of video, a maker's notes. Null
+ * where there is no such thing.
+ */
+function withoutCompanions(bytes: Uint8Array): Uint8Array | null {
+  const end = endOfPicture('jpeg', bytes)
+  if (end === null || end >= bytes.length) return null
+  const rest = Buffer.from(bytes.buffer, bytes.byteOffset + end, bytes.length - end)
+  const isPicture = rest.length > 3 && rest.readUIntBE(0, 3) === 0xffd8ff
+  const isVideo = rest.subarray(4, 8).toString('latin1') === 'ftyp'
+  const isNotes = rest.subarray(-4).toString('latin1') === 'SEFT'
+  return isPicture || isVideo || isNotes ? bytes.subarray(0, end) : null
+}
+
 /** PNG, JPEG, GIF, WebP (both also animated) and AVIF: all frames are decoded once. */
 export async function measurePicture(bytes: Uint8Array, mime: string): Promise<Measurement> {
+  const alone = mime === 'image/jpeg' ? withoutCompanions(bytes) : null
+  if (alone) return { ...(await measurePicture(alone, mime)), converted: alone }
   const format = endedFormats[mime]
   if (format) checkEnd(format, bytes)
   const animated = mime === 'image/gif' || mime === 'image/webp'
