@@ -23,7 +23,7 @@ for (const scheme of ['night', 'daybreak']) {
   test(`every screen is accessible by ${scheme}`, async ({ page, demo, signIn }) => {
     await page.addInitScript((wanted) => localStorage.setItem('thundercrest.scheme', wanted), scheme)
     await signIn()
-    for (const [path, heading] of [['/boxes', 'Boxes'], ['/feeds', 'Feeds'], ['/desk', 'Waiting'], [`/boxes/${demo.boxes[0]?.id}`, 'Headline']] as const) {
+    for (const [path, heading] of [['/boxes', 'Boxes'], ['/feeds', 'Feeds'], ['/desk', 'Waiting'], ['/media', 'Media'], [`/boxes/${demo.boxes[0]?.id}`, 'Headline']] as const) {
       await page.goto(demo.url + path)
       await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible()
       await page.waitForTimeout(700)
