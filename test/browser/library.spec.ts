@@ -186,6 +186,7 @@ test('a vector animation is found at any moment on the stage; an own font is cho
   await expect(details(page)).toContainText('the rest is empty', { timeout: 15_000 })
 
   await page.goto(`${box(demo)}?kind=raid`)
+  await expect(page.getByRole('heading', { name: 'Raid', exact: true })).toBeVisible()
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Picture', exact: true }).click()
   await page.getByRole('button', { name: /^Picture: / }).click()
   await page.getByRole('option', { name: /^gliding/ }).click()

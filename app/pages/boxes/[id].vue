@@ -31,7 +31,8 @@ import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { useSessionStore } from '../../stores/session.ts'
 
-const boxId = String(useRoute().params.id)
+const route = useRoute()
+const boxId = String(route.params.id)
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
@@ -81,7 +82,8 @@ onMounted(async () => {
     view.isEditingZones = false
     view.isEditingLook = false
     await Promise.all([media.ensureLoaded(), draft.open(boxId)])
-    room.alertId = null
+    // An address may name the kind that it wants to see.
+    room.alertId = draft.document?.alerts.find((each) => each.kind === route.query.kind)?.id ?? null
     room.select(room.parts.find((part) => part.kind === 'line')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)
