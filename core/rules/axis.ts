@@ -1,0 +1,67 @@
+import type { Coverage } from './coverage.ts'
+import { missing } from './space.ts'
+import type { Region } from './region.ts'
+
+/** A stretch of an axis on which the same variations can play. */
+export interface AxisStretch {
+  first: number
+  last: number
+  /** Who can play here; several where other fields or a draw decide. Empty: nothing plays. */
+  ids: string[]
+  /** Something on this stretch finds no variation. */
+  hasGap: boolean
+}
+
+/** One line of the drawing. */
+export interface AxisRow {
+  /** The value of the facet; null where there is none. */
+  value: number | null
+  stretches: AxisStretch[]
+}
+
+/** The coverage along one numeric direction, with a row for each value of another where that is a choice. */
+export interface CoverageAxis {
+  dimension: number | null
+  facet: number | null
+  rows: AxisRow[]
+}
+
+/**
+ * Lays coverage out to be drawn: along the first direction of numbers, with a row for each value of the first choice. Without
+ * numbers all of it is one stretch.
+ */
+export function axisOf({ space, variations, gaps }: Coverage): CoverageAxis {
+  const numeric = space.dimensions.findIndex(({ field, contained }) => contained === null && (field.type === 'number' || field.type === 'money'))
+  const choice = space.dimensions.findIndex(({ field }) => field.type === 'choice')
+  const dimension = numeric < 0 ? null : numeric
+  const facet = choice < 0 ? null : choice
+  const values = facet === null ? [null] : Array.from({ length: (space.dimensions[facet]?.last ?? 0) + 1 }, (_, value) => value)
+  const rows = values.map((value) => {
+    const onRow = (region: Region) => (facet === null || value === null ? region : region.filter((box) => (box[facet * 2] as number) <= value && (box[facet * 2 + 1] as number) >= value))
+    return { value, stretches: stretchesOf(dimension, variations.map(({ id, plays }) => ({ id, region: onRow(plays) })), onRow(gaps), dimension === null ? 0 : (space.dimensions[dimension]?.last ?? 0)) }
+  })
+  return { dimension, facet, rows }
+}
+
+function stretchesOf(dimension: number | null, variations: readonly { id: string; region: Region }[], gaps: Region, last: number): AxisStretch[] {
+  const at = (dimension ?? 0) * 2
+  const covers = (region: Region, first: number) => dimension === null ? region.length > 0 : region.some((box) => (box[at] as number) <= first && (box[at + 1] as number) >= first)
+  const cuts = new Set([0])
+  if (dimension !== null) {
+    for (const box of [...variations.flatMap(({ region }) => region), ...gaps]) {
+      if ((box[at] as number) > missing) cuts.add(box[at] as number)
+      if ((box[at + 1] as number) < last) cuts.add((box[at + 1] as number) + 1)
+    }
+  }
+  const firsts = [...cuts].filter((cut) => cut >= 0).sort((a, b) => a - b)
+  const stretches: AxisStretch[] = []
+  firsts.forEach((first, index) => {
+    const ids = variations.filter(({ region }) => covers(region, first)).map(({ id }) => id)
+    const hasGap = covers(gaps, first)
+    const before = stretches.at(-1)
+    const end = (firsts[index + 1] ?? last + 1) - 1
+    if (before && before.hasGap === hasGap && before.ids.join() === ids.join()) before.last = end
+    else stretches.push({ first, last: end, ids, hasGap })
+  })
+  return stretches
+}

@@ -1,0 +1,36 @@
+import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
+import type { RuleValues } from './values.ts'
+
+/** Whether one comparison holds. Numbers are compared as numbers, everything else as text; contained text without regard to case. */
+export function comparisonHolds(comparison: Comparison, values: RuleValues): boolean {
+  const value = values[comparison.field]
+  if (value === undefined) return false
+  switch (comparison.is) {
+    case 'exactly':
+      return value === comparison.value
+    case 'not':
+      return typeof value === 'number' && value !== comparison.value
+    case 'atLeast':
+      return typeof value === 'number' && value >= comparison.value
+    case 'atMost':
+      return typeof value === 'number' && value <= comparison.value
+    case 'between':
+      return typeof value === 'number' && value >= comparison.from && value <= comparison.to
+    case 'oneOf':
+      return comparison.values.includes(String(value))
+    case 'noneOf':
+      return !comparison.values.includes(String(value))
+    case 'contains':
+      return String(value).toLowerCase().includes(comparison.text.toLowerCase())
+  }
+}
+
+const termHolds = (term: RuleTerm, values: RuleValues): boolean => (isComparison(term) ? comparisonHolds(term, values) : ruleHolds(term, values))
+
+/** Whether a rule holds for an event's values; a variation without a rule always does. Linear in its comparisons, and stops at the first that decides. */
+export function ruleHolds(rule: Rule | null, values: RuleValues): boolean {
+  if (rule === null) return true
+  if (rule.match === 'all') return rule.of.every((term) => termHolds(term, values))
+  const isAny = rule.of.some((term) => termHolds(term, values))
+  return rule.match === 'any' ? isAny : !isAny
+}

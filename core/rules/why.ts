@@ -1,0 +1,64 @@
+import type { EventKind } from '../events/kinds.ts'
+import type { Draw } from './choose.ts'
+import { fieldOf } from './fields.ts'
+import { comparisonHolds, ruleHolds } from './matches.ts'
+import { isComparison, type Rule, type RuleTerm } from './schema.ts'
+import type { RuleValues } from './values.ts'
+import { wordsOfComparison, wordsOfRule, wordsOfValue, type RuleLocale } from './words.ts'
+
+/** One comparison or group of a rule: what it asks, whether it held, and what the event said. */
+export interface WhyTerm {
+  words: string
+  holds: boolean
+  /** What the event said; null where it did not say it, or for a group. */
+  said: string | null
+  of: WhyTerm[]
+}
+
+/** One variation as it was looked at. */
+export interface WhyVariation {
+  id: string
+  name: string
+  /** `plays`: it was chosen. `held`: its rule held too, but it came later or lost the draw. `failed`: its rule did not hold. */
+  outcome: 'plays' | 'held' | 'failed'
+  terms: WhyTerm[]
+}
+
+/** Why an alert played what it played: a mirror of the decision, kept with it. */
+export interface Why {
+  alertId: string
+  variations: WhyVariation[]
+  draw: Draw | null
+}
+
+function termWhy(kind: EventKind, term: RuleTerm, values: RuleValues, locale: RuleLocale): WhyTerm {
+  if (!isComparison(term)) return { words: wordsOfRule(kind, term, locale), holds: ruleHolds(term, values), said: null, of: term.of.map((each) => termWhy(kind, each, values, locale)) }
+  const field = fieldOf(kind, term.field)
+  const value = values[term.field]
+  return { words: wordsOfComparison(kind, term, locale), holds: comparisonHolds(term, values), said: field && value !== undefined ? wordsOfValue(field, value, locale).slice(0, 200) : null, of: [] }
+}
+
+/** What each variation's rule said about an event's values. */
+export function whyOf(kind: EventKind, alertId: string, variations: readonly { id: string; name: string; rule: Rule | null }[], values: RuleValues, chosenId: string | null, draw: Draw | null, locale: RuleLocale): Why {
+  return {
+    alertId,
+    draw,
+    variations: variations.map(({ id, name, rule }) => ({
+      id,
+      name,
+      outcome: id === chosenId ? 'plays' : ruleHolds(rule, values) ? 'held' : 'failed',
+      terms: (rule?.of ?? []).map((term) => termWhy(kind, term, values, locale)),
+    })),
+  }
+}
+
+/** The same as one sentence. */
+export function sentenceOf({ variations, draw }: Why): string {
+  const chosen = variations.find(({ outcome }) => outcome === 'plays')
+  if (!chosen) return 'The alert is on, but none of its variations applies, and there is no everyday one.'
+  const held = chosen.terms.filter(({ holds }) => holds).map(({ words, said }) => (said === null ? words : `${words} (it is ${said})`))
+  const because = held.length > 0 ? ` because ${held.join(' and ')}` : variations.length > 1 ? ': no special case before it applies' : ''
+  const all = draw?.odds.reduce((sum, { weight }) => sum + weight, 0) ?? 0
+  const own = draw?.odds.find(({ id }) => id === chosen.id)?.weight ?? 0
+  return `“${chosen.name}” plays${because}${draw && draw.odds.length > 1 ? `, drawn with ${own} lots of ${all}` : ''}.`
+}
