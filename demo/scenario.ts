@@ -67,7 +67,7 @@ const ovenCamera: Zone = { id: 'oven-cam', name: 'Oven cam', purpose: 'camera', 
 
 function documentOf(canvas: Canvas, kinds: readonly EventKind[] | null, media: MediaByFile): BoxDocument {
   const alerts = plans.filter((plan) => kinds === null || kinds.includes(plan.kind)).map((plan) => alertOf(plan, canvas, media))
-  return { version: 3, canvas, look: lanternLook, zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
+  return { version: 4, canvas, look: lanternLook, zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
 }
 
 export function demoBoxes(media: MediaByFile): { id: string; name: string; document: BoxDocument }[] {

@@ -1,17 +1,19 @@
 import * as z from 'zod'
 import { eventKind } from '../events/kinds.ts'
+import { faultOfRule } from '../rules/checkRule.ts'
+import { rule, share } from '../rules/schema.ts'
 import { look } from '../look/schema.ts'
 import { canvas } from './canvas.ts'
 import { composition } from './schema.ts'
 import { zone } from './zone.ts'
 
 /** The version of the stored form; see `migrateBox`. */
-export const boxVersion = 3
+export const boxVersion = 4
 
 const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 
-/** One case of an alert with its own composition. */
-export const variation = z.object({ id: entityId, name: z.string().min(1).max(80), composition })
+/** One case of an alert with its own composition. Without a rule it is for every time. */
+export const variation = z.object({ id: entityId, name: z.string().min(1).max(80), rule: rule.nullable(), share: share.nullable(), composition })
 export type Variation = z.infer<typeof variation>
 
 /** What a box does for one kind of event. `isOn` false: events of this kind are kept but nothing plays. */
@@ -31,6 +33,10 @@ export const boxDocument = z
     value.alerts.forEach((each, index) => {
       if (seen.has(each.kind)) context.addIssue({ code: 'custom', path: ['alerts', index, 'kind'], message: `two alerts for ${each.kind}` })
       seen.add(each.kind)
+      each.variations.forEach(({ rule: asked }, at) => {
+        const fault = faultOfRule(each.kind, asked)
+        if (fault) context.addIssue({ code: 'custom', path: ['alerts', index, 'variations', at, 'rule'], message: fault })
+      })
     })
   })
 export type BoxDocument = z.infer<typeof boxDocument>

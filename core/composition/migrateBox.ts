@@ -69,6 +69,15 @@ const migrations: readonly Migration[] = [
       })),
     }),
   },
+  {
+    // Before there were rules the first variation always played; it still does.
+    from: 3,
+    migrate: (document) => ({
+      ...document,
+      version: 4,
+      alerts: mapList(document.alerts, (alert) => ({ ...alert, variations: mapList(alert.variations, (variation) => ({ rule: null, share: null, ...variation })) })),
+    }),
+  },
 ]
 
 /**

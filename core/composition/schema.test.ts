@@ -30,7 +30,7 @@ describe('composition', () => {
 
   it('refuses two alerts for one kind of event', () => {
     const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
-    const box = { version: 3, canvas, look: lanternLook, zones: [], alerts: [alert, { ...alert, id: 'other' }] }
+    const box = { version: 4, canvas, look: lanternLook, zones: [], alerts: [alert, { ...alert, id: 'other' }] }
     expect(boxDocument.safeParse(box).error?.issues[0]?.path).toEqual(['alerts', 1, 'kind'])
   })
 })

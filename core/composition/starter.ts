@@ -55,6 +55,6 @@ export function starterAlert(kind: EventKind, canvas: Canvas, media: StarterMedi
     id,
     kind,
     isOn: true,
-    variations: [{ id: `${id}-everyday`, name: 'Everyday', composition: starterComposition(canvas, words, media) }],
+    variations: [{ id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: starterComposition(canvas, words, media) }],
   }
 }

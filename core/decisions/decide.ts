@@ -1,35 +1,40 @@
 import type { BoxDocument, Variation } from '../composition/box.ts'
-import type { EventKind } from '../events/kinds.ts'
+import type { CanonicalEvent } from '../events/schema.ts'
+import { chooseVariation } from '../rules/choose.ts'
+import { ruleValuesOf } from '../rules/values.ts'
+import { sentenceOf, whyOf, type Why } from '../rules/why.ts'
 
 /** What one box does with one event, and why. Stored with the event and shown as a sentence. */
 export type Decision =
-  | { outcome: 'plays'; alertId: string; variationId: string; variationName: string; reason: string }
-  | { outcome: 'nothing'; reason: string }
+  | { outcome: 'plays'; alertId: string; variationId: string; variationName: string; reason: string; why: Why }
+  | { outcome: 'nothing'; reason: string; why: Why | null }
 
 /** The chosen variation goes along so that nobody looks it up by name again. */
 export type Choice = { decision: Decision; variation: Variation | null }
 
+/** The channel whose people read the reason and in whose currency amounts are compared. */
+export interface DecisionChannel {
+  locale: string
+  currency: string
+  /** What one minor unit of another currency is worth in the channel's. */
+  rates: Readonly<Record<string, number>>
+}
+
 /**
- * Chooses what an event of this kind plays in the version of a box that is on air. First form: the alert of that kind,
- * if it is on, plays its first variation.
+ * Chooses what an event plays in a version of a box: of the alert for its kind the first variation whose rule holds, or one
+ * drawn among those that share with it. Pure: live decisions, tests and "what would happen" ask the same.
  * @param onAir null when the box was never put on air.
  */
-export function decide(kind: EventKind, onAir: BoxDocument | null): Choice {
-  const nothing = (reason: string): Choice => ({ decision: { outcome: 'nothing', reason }, variation: null })
+export function decide(event: CanonicalEvent, onAir: BoxDocument | null, channel: DecisionChannel): Choice {
+  const nothing = (reason: string, why: Why | null = null): Choice => ({ decision: { outcome: 'nothing', reason, why }, variation: null })
   if (!onAir) return nothing('This box has not been put on air yet.')
-  const alert = onAir.alerts.find((each) => each.kind === kind)
+  const alert = onAir.alerts.find((each) => each.kind === event.kind)
   if (!alert) return nothing('This box has no alert for this kind of event.')
   if (!alert.isOn) return nothing('The alert for this kind of event is switched off.')
-  const variation = alert.variations[0]
-  if (!variation) return nothing('The alert has no variation.')
-  return {
-    decision: {
-      outcome: 'plays',
-      alertId: alert.id,
-      variationId: variation.id,
-      variationName: variation.name,
-      reason: `The alert for this kind is on; “${variation.name}” is its everyday variation.`,
-    },
-    variation,
-  }
+  const values = ruleValuesOf(event, channel)
+  const { variation, draw } = chooseVariation(alert.variations, values, `${event.source}/${event.externalId}/${alert.id}`)
+  const why = whyOf(event.kind, alert.id, alert.variations, values, variation?.id ?? null, draw, channel)
+  const reason = sentenceOf(why)
+  if (!variation) return nothing(reason, why)
+  return { decision: { outcome: 'plays', alertId: alert.id, variationId: variation.id, variationName: variation.name, reason, why }, variation }
 }

@@ -14,7 +14,7 @@ import { replaceBox } from './replaceBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const media = { pictureId: null, soundId: null }
-const start: BoxDocument = { version: 3, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)] }
+const start: BoxDocument = { version: 4, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)] }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
 const changed = (document: BoxDocument, edit: Edit): { document: BoxDocument; change: Change } => {
   const result = changeBox(document, edit)

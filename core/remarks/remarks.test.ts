@@ -114,7 +114,7 @@ describe('remarks', () => {
     const composition = composed(triggers)
     const remark = remarked(composition, context).find((each) => each.type === type)
     if (!remark?.remedy) return
-    const box = { version: 3 as const, canvas, look: lanternLook, zones: [], alerts: [{ id: 'tip', kind: 'tip' as const, isOn: true, variations: [{ id: 'v', name: 'V', composition }] }] }
+    const box = { version: 4 as const, canvas, look: lanternLook, zones: [], alerts: [{ id: 'tip', kind: 'tip' as const, isOn: true, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition }] }] }
     const mended = changeBox(box, applyRemedy({ alertId: 'tip', variationId: 'v' }, remark.remedy))
     expect(mended.ok).toBe(true)
     if (!mended.ok) return

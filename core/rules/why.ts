@@ -57,7 +57,7 @@ export function sentenceOf({ variations, draw }: Why): string {
   const chosen = variations.find(({ outcome }) => outcome === 'plays')
   if (!chosen) return 'The alert is on, but none of its variations applies, and there is no everyday one.'
   const held = chosen.terms.filter(({ holds }) => holds).map(({ words, said }) => (said === null ? words : `${words} (it is ${said})`))
-  const because = held.length > 0 ? ` because ${held.join(' and ')}` : variations.length > 1 ? ': no special case before it applies' : ''
+  const because = held.length > 0 ? ` because ${held.join(' and ')}` : variations.length > 1 ? ': no special case before it applies' : ': it is the only case of its alert'
   const all = draw?.odds.reduce((sum, { weight }) => sum + weight, 0) ?? 0
   const own = draw?.odds.find(({ id }) => id === chosen.id)?.weight ?? 0
   return `“${chosen.name}” plays${because}${draw && draw.odds.length > 1 ? `, drawn with ${own} lots of ${all}` : ''}.`

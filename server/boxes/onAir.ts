@@ -15,6 +15,8 @@ export interface BoxOnAir {
 /** What a decision needs to know of a channel. */
 export interface ChannelOnAir {
   locale: string
+  currency: string
+  rates: Record<string, number>
   boxes: BoxOnAir[]
   media: Record<string, MediaFacts>
 }
@@ -46,6 +48,6 @@ export class OnAirCache {
     }
     const media: Record<string, MediaFacts> = {}
     for (const file of await listPlayableMedia(this.db, channelId)) media[file.id] = factsOf(file)
-    return { locale: channel.locale, boxes, media }
+    return { locale: channel.locale, currency: channel.currency, rates: channel.rates, boxes, media }
   }
 }

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
 import type { BoxDocument } from '../../core/composition/box.ts'
+import type { Why } from '../../core/rules/why.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { IntakeView, Measured } from '../../contract/media.ts'
@@ -14,6 +15,8 @@ export const channel = pgTable('channel', {
   locale: text().notNull(),
   timeZone: text('time_zone').notNull(),
   currency: text().notNull(),
+  /** What one minor unit of another currency is worth in minor units of the channel's. */
+  rates: jsonb().$type<Record<string, number>>().notNull().default({}),
 })
 
 export const person = pgTable('person', {
@@ -182,6 +185,8 @@ export const decision = pgTable(
     variationName: text('variation_name'),
     playId: text('play_id'),
     reason: text().notNull(),
+    /** The reason as a tree: each variation with what held and what failed. Null where no rule was asked. */
+    why: jsonb().$type<Why>(),
   },
   (table) => [primaryKey({ columns: [table.eventId, table.boxId] })],
 )

@@ -64,9 +64,10 @@ export function decideEvents({ channelId, onAir, incoming, onlyBoxId, feed, nowM
 }
 
 function decideForBox(event: KeptEvent, box: BoxOnAir, onAir: ChannelOnAir, nowMs: number, decided: Decided): void {
-  const { decision, variation } = decide(event.kind, box.version?.document ?? null)
+  const { decision, variation } = decide(canonicalOf(event), box.version?.document ?? null, onAir)
+  const { why } = decision
   const nothing = (reason: string) => {
-    decided.rows.decisions.push({ eventId: event.id, boxId: box.boxId, outcome: 'nothing', variationName: null, playId: null, reason })
+    decided.rows.decisions.push({ eventId: event.id, boxId: box.boxId, outcome: 'nothing', variationName: null, playId: null, reason, why })
   }
   if (decision.outcome === 'nothing' || !box.version || !variation) return nothing(decision.reason)
   const score = scoreFor(event, box.version.document, variation, onAir)
@@ -76,7 +77,7 @@ function decideForBox(event: KeptEvent, box: BoxOnAir, onAir: ChannelOnAir, nowM
   const { lengthMs } = score.value
   const playId = newId('play', nowMs)
   const play: PlayRow = { id: playId, boxId, eventId: event.id, versionId: box.version.id, alertId, variationId, variationName, lengthMs, isTest: event.isTest, ...untouchedPlay(nowMs) }
-  decided.rows.decisions.push({ eventId: event.id, boxId, outcome: 'plays', variationName, playId, reason })
+  decided.rows.decisions.push({ eventId: event.id, boxId, outcome: 'plays', variationName, playId, reason, why })
   decided.rows.plays.push(play)
   decided.plays.push({ boxId, ticket: { playId, enqueuedAtMs: nowMs, lengthMs }, show: showOf(play, score.value) })
 }

@@ -42,6 +42,8 @@ for (const scheme of ['night', 'daybreak']) {
 
 test.describe('the score room', () => {
   test('has papers that are accessible', async ({ page, demo, signIn }) => {
+    // Eleven papers, each looked through whole.
+    test.slow()
     await signIn()
     await page.goto(`${demo.url}/boxes/${demo.boxes[0]?.id}`)
     await page.getByRole('button', { name: 'Tip', exact: true }).click()
