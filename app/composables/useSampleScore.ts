@@ -1,6 +1,10 @@
 import { computed, type Ref } from 'vue'
 import type { Alert, BoxDocument } from '../../core/composition/box.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
+import { coverageOf } from '../../core/rules/coverage.ts'
+import { exampleOf } from '../../core/rules/exampleOf.ts'
+import { pointOf } from '../../core/rules/space.ts'
+import { ruleValuesOf } from '../../core/rules/values.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { SolveError } from '../../core/score/solve.ts'
@@ -15,12 +19,17 @@ export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Ale
     const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
     if (!document.value || !alert.value || !variation) return null
     const { canvas, look, zones } = document.value
+    const { currency = 'EUR', locale = 'en' } = session.session?.channel ?? {}
+    const sample = sampleEvent(alert.value.kind, viewer.value)
+    const coverage = coverageOf(alert.value.kind, alert.value.variations)
+    // What is shown is an event that this case would really be chosen for.
+    const event = exampleOf(sample, coverage, variation.id, pointOf(coverage.space, ruleValuesOf(sample, { currency, rates: {} }))) ?? sample
     return resolveScore(variation.composition, {
       canvas,
       look,
       zones,
-      event: sampleEvent(alert.value.kind, viewer.value),
-      locale: session.session?.channel.locale ?? 'en',
+      event,
+      locale,
       media: media.facts,
     })
   })

@@ -10,12 +10,14 @@ export const useRoomViewStore = defineStore('roomView', () => {
   const zoom = ref(1)
   const isEditingZones = ref(false)
   const isEditingLook = ref(false)
+  const isEditingCases = ref(false)
   const showsScene = ref(true)
   const loop = ref<LoopRange | null>(null)
   return {
     zoom,
     isEditingZones,
     isEditingLook,
+    isEditingCases,
     showsScene,
     loop,
     zoomBy(ratio: number): void {

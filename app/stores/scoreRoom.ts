@@ -1,8 +1,12 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
+import type { Variation } from '../../core/composition/box.ts'
 import { withGroups } from '../../core/edit/groupParts.ts'
 import type { SampleName } from '../../core/events/sampleEvent.ts'
 import { useDraftStore } from './draft.ts'
+
+/** What a person sees first of an alert: what plays every time, not its special cases. */
+const everydayOf = (variations: readonly Variation[]) => variations.find(({ rule }) => rule === null) ?? variations[0] ?? null
 
 /** What is being looked at in the score room: which alert, which case, which parts, shown with whose name. */
 export const useScoreRoomStore = defineStore('scoreRoom', () => {
@@ -14,7 +18,7 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
   const viewer = ref<SampleName>('everyday')
 
   const alert = computed(() => draft.document?.alerts.find((each) => each.id === alertId.value) ?? draft.document?.alerts[0] ?? null)
-  const variation = computed(() => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null)
+  const variation = computed(() => alert.value?.variations.find((each) => each.id === variationId.value) ?? everydayOf(alert.value?.variations ?? []))
   const composition = computed(() => variation.value?.composition ?? null)
   const parts = computed(() => composition.value?.parts ?? [])
   const part = computed(() => parts.value.find((each) => each.id === partIds.value.at(-1)) ?? null)

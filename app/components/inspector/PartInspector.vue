@@ -11,6 +11,7 @@ import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { partKindNames } from '../score/partIcons.ts'
 import RemarkList from '../stage/RemarkList.vue'
+import CasesInspector from '../roll/CasesInspector.vue'
 import SelectionBar from '../stage/SelectionBar.vue'
 import { hasOwnPlace } from '../stage/stageGeometry.ts'
 import BackdropInspector from './BackdropInspector.vue'
@@ -51,6 +52,7 @@ function rename(event: Event): void {
   <aside class="on-paper min-h-0 overflow-y-auto border-l border-rule px-4 py-3" aria-label="Inspector">
     <p v-if="draft.refusal" role="alert" class="mb-2 text-brick">Not possible: {{ draft.refusal }}</p>
     <ZonesInspector v-if="view.isEditingZones && draft.document" :zones="draft.document.zones" :canvas="draft.document.canvas" :disabled="!canEdit" />
+    <CasesInspector v-else-if="view.isEditingCases && room.alert" :disabled="!canEdit" />
     <LookInspector v-else-if="view.isEditingLook && draft.document" :look="draft.document.look" :disabled="!canEdit" />
     <div v-else-if="room.part && draft.document && room.alert" :key="`${room.variation?.id}/${room.part.id}`" class="space-y-2">
       <div class="flex items-baseline justify-between gap-2">

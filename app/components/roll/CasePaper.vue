@@ -9,9 +9,20 @@ import { kindLook } from '../../kinds/kindLook.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { seconds } from '../../format/time.ts'
+import { useCoverage } from '../../composables/useCoverage.ts'
+import { useRoomViewStore } from '../../stores/roomView.ts'
+import CoverageAxis from './CoverageAxis.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 
+const view = useRoomViewStore()
+const { coverage } = useCoverage()
+const hidden = computed(() => (room.alert?.variations ?? []).filter(({ id }) => coverage.value?.variations.find((each) => each.id === id)?.state === 'unreachable'))
+function openCases(): void {
+  view.isEditingZones = false
+  view.isEditingLook = false
+  view.isEditingCases = !view.isEditingCases
+}
 const props = defineProps<{ canEdit: boolean; lengthMs: number }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
@@ -45,11 +56,11 @@ const ms = (s: number) => Math.round(s * 1000)
 </script>
 
 <template>
-  <section v-if="room.alert && room.variation" class="on-paper flex items-center gap-8 border-b border-rule px-4 py-2" aria-label="Case">
+  <section v-if="room.alert && room.variation" class="on-paper border-b border-rule px-4 py-2" aria-label="Case">
+   <div class="flex items-center gap-8">
     <div class="w-44 shrink-0">
       <h1 class="font-display text-lg leading-tight font-semibold">{{ kindLook[room.alert.kind].name }}</h1>
-      <ChoiceField v-if="room.alert.variations.length > 1" label="Variation" :value="room.variation.id" :choices="room.alert.variations.map((each) => ({ value: each.id, label: each.name }))" @change="(id) => (room.variationId = id)" />
-      <p v-else class="text-faded">{{ room.variation.name }}: plays for each one</p>
+      <button type="button" class="link max-w-full truncate text-left text-deep-sky" :aria-expanded="view.isEditingCases" @click="openCases">{{ room.alert.variations.length > 1 ? `${room.variation.name}, one of ${room.alert.variations.length} cases` : `${room.variation.name}: plays for each one` }}</button>
     </div>
     <div class="flex items-center gap-2">
       <Switch :model-value="room.alert.isOn" :disabled="!canEdit" class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60" :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'" :aria-label="`Alert for ${kindLook[room.alert.kind].name}`" @update:model-value="setOn">
@@ -70,5 +81,8 @@ const ms = (s: number) => Math.round(s * 1000)
       <legend class="float-left mr-2 text-faded">Shown with a name that is</legend>
       <button v-for="sample in samples" :key="sample.name" type="button" class="rounded-sm border px-2 py-1" :class="room.viewer === sample.name ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'" :aria-pressed="room.viewer === sample.name" :title="sampleNames[sample.name]" @click="room.viewer = sample.name">{{ sample.label }}</button>
     </fieldset>
+   </div>
+   <CoverageAxis v-if="coverage && room.alert.variations.length > 1" class="mt-1.5" :alert="room.alert" :coverage="coverage" :chosen-id="room.variation.id" @choose="room.variationId = $event" />
+   <p v-if="hidden.length > 0" class="text-brick" role="status">{{ hidden.map((each) => `“${each.name}”`).join(' and ') }} {{ hidden.length === 1 ? 'never plays' : 'never play' }}: another case comes first. <button type="button" class="link text-deep-sky" @click="openCases">Look at the cases</button></p>
   </section>
 </template>

@@ -38,7 +38,7 @@ function add(kind: EventKind): void {
       >
         <KindMark :kind="alert.kind" />{{ kindLook[alert.kind].name }}
         <span v-if="!alert.isOn" class="text-2xs opacity-80">off</span>
-        <span v-else-if="alert.variations.length > 1" class="opacity-80">{{ alert.variations.length }}</span>
+        <span v-else-if="alert.variations.length > 1" class="font-mono text-2xs opacity-80" aria-hidden="true">{{ alert.variations.length }}</span>
       </button>
     </div>
     <Menu v-if="canEdit && missing.length > 0" as="div" class="relative mb-1 shrink-0">

@@ -28,10 +28,12 @@ function add(part: Part): void {
 function toggleZones(): void {
   view.isEditingZones = !view.isEditingZones
   view.isEditingLook = false
+  view.isEditingCases = false
 }
 function toggleLook(): void {
   view.isEditingLook = !view.isEditingLook
   view.isEditingZones = false
+  view.isEditingCases = false
 }
 </script>
 

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { ArrowUp, Plus, Trash2 } from '@lucide/vue'
+import { computed } from 'vue'
+import type { Variation } from '../../../core/composition/box.ts'
+import { addVariation, changeVariation, moveVariation, removeVariation, variationIdFor } from '../../../core/edit/variationEdits.ts'
+import { fieldsOfKind } from '../../../core/rules/fields.ts'
+import { wordsOfRule } from '../../../core/rules/words.ts'
+import { useCoverage } from '../../composables/useCoverage.ts'
+import { kindLook } from '../../kinds/kindLook.ts'
+import { useDraftStore } from '../../stores/draft.ts'
+import { useRoomViewStore } from '../../stores/roomView.ts'
+import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { useSessionStore } from '../../stores/session.ts'
+import NumberField from '../fields/NumberField.vue'
+import RuleEditor from './RuleEditor.vue'
+import { startOf } from './comparisonStart.ts'
+
+/** The cases of an alert in the order in which they are asked, with what each is for. */
+defineProps<{ disabled: boolean }>()
+const draft = useDraftStore()
+const room = useScoreRoomStore()
+const view = useRoomViewStore()
+const session = useSessionStore()
+const { coverage, advice } = useCoverage()
+const locale = computed(() => ({ locale: session.session?.channel.locale ?? 'en', currency: session.session?.channel.currency ?? 'EUR' }))
+const cases = computed(() => room.alert?.variations ?? [])
+const kind = computed(() => room.alert?.kind ?? 'follow')
+const canHaveRules = computed(() => fieldsOfKind[kind.value].length > 0)
+const nameOf = (id: string) => cases.value.find((each) => each.id === id)?.name ?? id
+const stateOf = (id: string) => coverage.value?.variations.find((each) => each.id === id)
+const addressOf = (variation: Variation) => ({ alertId: room.alert?.id ?? '', variationId: variation.id })
+
+function problem(variation: Variation): string {
+  const state = stateOf(variation.id)
+  if (!state || state.state === 'open') return ''
+  const by = state.by.map((id) => `“${nameOf(id)}”`).join(' and ')
+  return state.state === 'unreachable' ? `It never plays: ${by || 'nothing'} comes first every time.` : `In part of its cases ${by} comes first.`
+}
+function add(): void {
+  const [field] = fieldsOfKind[kind.value]
+  if (!room.alert || !room.address || !field) return
+  const id = variationIdFor(cases.value, room.alert.id)
+  draft.edit(addVariation(room.address, id, 'Special case', { match: 'all', of: [startOf(field)] }))
+  room.variationId = id
+}
+function rename(variation: Variation, event: Event): void {
+  const name = (event.target as HTMLInputElement).value.trim()
+  if (name) draft.edit(changeVariation(addressOf(variation), { name }))
+}
+function remove(variation: Variation): void {
+  if (room.variation?.id === variation.id) room.variationId = null
+  draft.edit(removeVariation(addressOf(variation)))
+}
+const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVariation(addressOf(variation), { share: isOn ? { group: 'draw', weight: 1 } : null }))
+</script>
+
+<template>
+  <div class="space-y-3">
+    <div class="flex items-baseline justify-between">
+      <h2 class="font-display text-lg font-semibold">Cases of {{ kindLook[kind].name }}</h2>
+      <button type="button" class="link text-deep-sky" @click="view.isEditingCases = false">Done</button>
+    </div>
+    <p class="text-faded">{{ canHaveRules ? 'They are asked from top to bottom; the first that applies plays.' : 'This kind of event says nothing that cases could differ by. Several cases can share by chance.' }}</p>
+    <ol class="space-y-2">
+      <li v-for="(each, index) in cases" :key="each.id" class="rounded-sm border p-2" :class="each.id === room.variation?.id ? 'border-ink bg-sheet/60' : 'border-rule'">
+        <div class="flex items-center gap-1">
+          <input class="min-w-0 flex-1 truncate rounded-xs border-0 bg-transparent p-0 font-medium hover:bg-sheet focus:bg-sheet" :value="each.name" maxlength="80" :aria-label="`Name of case ${index + 1}`" :disabled="disabled" @focus="room.variationId = each.id" @change="rename(each, $event)">
+          <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Ask ${each.name} earlier`" :disabled="index === 0" @click="draft.edit(moveVariation(addressOf(each), cases[index - 1]?.id ?? ''))"><ArrowUp :size="14" aria-hidden="true" /></button>
+          <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Remove ${each.name}`" :disabled="cases.length < 2" @click="remove(each)"><Trash2 :size="14" aria-hidden="true" /></button>
+        </div>
+        <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">{{ wordsOfRule(kind, each.rule, locale) }}</button>
+        <div v-if="problem(each)" class="mt-1 text-brick" role="status">
+          {{ problem(each) }}
+          <button v-if="!disabled && advice.some(({ id }) => id === each.id)" type="button" class="link text-deep-sky" @click="draft.edit(moveVariation(addressOf(each), advice.find(({ id }) => id === each.id)?.before ?? ''))">Put it before “{{ nameOf(advice.find(({ id }) => id === each.id)?.before ?? '') }}”</button>
+        </div>
+        <template v-if="each.id === room.variation?.id">
+          <RuleEditor v-if="each.rule" class="mt-2" :rule="each.rule" :kind="kind" :disabled="disabled" @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))" />
+          <div class="mt-2 flex items-center gap-2">
+            <label class="flex flex-1 items-center gap-2"><input type="checkbox" class="size-4 accent-deep-sky" :checked="each.share !== null" :disabled="disabled" @change="setShare(each, ($event.target as HTMLInputElement).checked)">shares by chance with others that apply</label>
+            <span v-if="each.share" class="w-20"><NumberField label="Lots" :value="each.share.weight" unit="lots" :min="1" :max="1000" :disabled="disabled" @change="(weight) => each.share && draft.edit(changeVariation(addressOf(each), { share: { ...each.share, weight } }))" /></span>
+          </div>
+        </template>
+      </li>
+    </ol>
+    <button v-if="!disabled && canHaveRules && cases.length < 50" type="button" class="button" @click="add"><Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”</button>
+    <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">For some events no case applies; then nothing plays. An everyday case at the end would take them.</p>
+  </div>
+</template>

@@ -1,0 +1,26 @@
+import { comparisonsFor } from '../../../core/rules/checkRule.ts'
+import type { RuleField } from '../../../core/rules/fields.ts'
+import type { Comparison } from '../../../core/rules/schema.ts'
+
+export const isWords: Record<Comparison['is'], string> = {
+  exactly: 'is exactly', not: 'is not', atLeast: 'is at least', atMost: 'is at most', between: 'is between', oneOf: 'is', noneOf: 'is not', contains: 'contains',
+}
+
+const usualNumber: Record<string, number> = { amount: 500, party: 50, points: 1000, count: 5, cost: 500 }
+
+/** A comparison to begin with, keeping what an earlier one of the same field already said. */
+export function startOf(field: RuleField, is: Comparison['is'] = comparisonsFor(field)[0] ?? 'exactly', before: Comparison | null = null): Comparison {
+  const number = before && 'value' in before ? before.value : before && 'from' in before ? before.from : (usualNumber[field.id] ?? 12)
+  const listed = before && 'values' in before ? before.values : null
+  switch (is) {
+    case 'between':
+      return { field: field.id, is, from: number, to: number * 2 }
+    case 'oneOf':
+    case 'noneOf':
+      return { field: field.id, is, values: listed ?? [field.type === 'choice' ? (field.options[0]?.value ?? '') : before && 'text' in before ? before.text : 'words'] }
+    case 'contains':
+      return { field: field.id, is, text: listed?.[0] ?? 'words' }
+    default:
+      return { field: field.id, is, value: number }
+  }
+}

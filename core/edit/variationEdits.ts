@@ -1,0 +1,57 @@
+import type { Variation } from '../composition/box.ts'
+import { copyOf } from '../copyOf.ts'
+import { movedBefore } from '../rules/reorder.ts'
+import type { Rule, Share } from '../rules/schema.ts'
+import type { Edit } from './change.ts'
+import { findVariation, type VariationAddress } from './findVariation.ts'
+import { freeId } from './freeId.ts'
+
+/** A free id for another variation of an alert. */
+export function variationIdFor(variations: readonly Variation[], alertId: string): string {
+  return freeId(`${alertId}-case`, new Set(variations.map(({ id }) => id)))
+}
+
+/** Adds a copy of a variation as a special case before it: first in the order, so that nothing hides it. */
+export function addVariation(address: VariationAddress, id: string, name: string, rule: Rule): Edit {
+  return {
+    label: 'add a case',
+    recipe: (draft) => {
+      const found = findVariation(draft, address)
+      if (found) found.alert.variations.unshift({ ...copyOf(found.variation), id, name, rule, share: null })
+    },
+  }
+}
+
+/** Takes a variation away; the last one stays. */
+export function removeVariation({ alertId, variationId }: VariationAddress): Edit {
+  return {
+    label: 'remove a case',
+    recipe: (draft) => {
+      const alert = draft.alerts.find((each) => each.id === alertId)
+      if (alert && alert.variations.length > 1) alert.variations = alert.variations.filter((each) => each.id !== variationId)
+    },
+  }
+}
+
+/** Puts a variation before another in the order in which they are asked. */
+export function moveVariation({ alertId, variationId }: VariationAddress, before: string): Edit {
+  return {
+    label: 'order of cases',
+    recipe: (draft) => {
+      const alert = draft.alerts.find((each) => each.id === alertId)
+      if (alert) alert.variations = movedBefore(alert.variations, variationId, before)
+    },
+  }
+}
+
+/** Changes a variation's name, rule or share; quick repeats of the same become one step. */
+export function changeVariation(address: VariationAddress, changes: { name?: string; rule?: Rule | null; share?: Share | null }): Edit {
+  return {
+    label: 'name' in changes ? 'name of a case' : 'rule' in changes ? 'rule' : 'share',
+    mergeKey: `${address.variationId}/${Object.keys(changes).join('+')}`,
+    recipe: (draft) => {
+      const found = findVariation(draft, address)
+      if (found) Object.assign(found.variation, changes)
+    },
+  }
+}
