@@ -1,4 +1,5 @@
 import type { BoxDocument } from '../core/composition/box.ts'
+import type { Why } from '../core/rules/why.ts'
 import type { Measured } from './media.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 
@@ -108,6 +109,12 @@ export interface DeskView {
   current: PlayView | null
   log: PlayView[]
   sources: SourceView[]
+}
+
+/** Why a play is what it is; without a tree where no rule was asked. */
+export interface WhyView {
+  reason: string
+  why: Why | null
 }
 
 export interface FeedView {

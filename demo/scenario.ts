@@ -1,5 +1,6 @@
-import type { Alert, BoxDocument } from '../core/composition/box.ts'
+import type { Alert, BoxDocument, Variation } from '../core/composition/box.ts'
 import type { Canvas } from '../core/composition/canvas.ts'
+import type { Composition } from '../core/composition/schema.ts'
 import { starterAlert } from '../core/composition/starter.ts'
 import { starterBackdrop, starterMessage, starterParticles } from '../core/composition/starterParts.ts'
 import type { Zone } from '../core/composition/zone.ts'
@@ -8,7 +9,9 @@ import type { CanonicalEvent } from '../core/events/schema.ts'
 import { lanternLook } from '../core/look/lanternLook.ts'
 import type { LetterMotion } from '../core/motion/letters.ts'
 import type { MotionName } from '../core/motion/schema.ts'
+import { copyOf } from '../core/copyOf.ts'
 import type { PresetName } from '../core/parts/particles/presets.ts'
+import type { Rule } from '../core/rules/schema.ts'
 
 /** Lantern Loaf: a made-up night bakery that broadcasts while it bakes. */
 
@@ -29,17 +32,52 @@ interface AlertPlan {
   hasMessage?: boolean
   letters?: LetterMotion
   particles?: PresetName
+  /** Special cases, in the order in which they are asked, before the everyday one. */
+  cases?: readonly CasePlan[]
 }
+
+/** What a special case says and shows otherwise. */
+interface CasePlan {
+  id: string
+  name: string
+  rule: Rule
+  second: string
+  picture?: string
+  sound?: string
+  lengthMs?: number
+}
+
+const when = (field: string, is: 'atLeast' | 'exactly' | 'atMost', value: number): Rule => ({ match: 'all', of: [{ field, is, value }] })
+const between = (field: string, from: number, to: number): Rule => ({ match: 'all', of: [{ field, is: 'between', from, to }] })
 
 const letterwise = (motion: LetterMotion['motion'], staggerMs: number, ms: number): LetterMotion => ({ motion, unit: 'letter', order: 'start', staggerMs, ms, strength: 1 })
 
 const plans: readonly AlertPlan[] = [
   { kind: 'follow', headline: '{name}', second: 'joins the night shift', picture: 'lantern', sound: 'oven-bell' },
   { kind: 'subscription', headline: '{name}', second: 'has a standing order, tier {tier}', picture: 'rising-loaf', sound: 'dough-thump', entrance: 'rise', hasBackdrop: true },
-  { kind: 'resubscription', headline: '{name}', second: '{months, plural, =12 {a year of bread} other {month # of the standing order}}', picture: 'loaf', sound: 'dough-thump', entrance: 'spring', letters: letterwise('ripple', 80, 1400) },
-  { kind: 'giftBatch', headline: 'A tray of {count}', second: 'from {name}', picture: 'tray-of-five', sound: 'tray-slide', entrance: 'fromLeft', hasBackdrop: true, particles: 'rosette' },
-  { kind: 'tip', headline: '{name} left {amount}', second: 'for the night bakers', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000, hasMessage: true, particles: 'scatter' },
-  { kind: 'raid', headline: 'A queue at the door', second: '{name} brings {party, plural, one {# guest} other {# guests}}', picture: 'queue-at-the-door', sound: 'rush-hour-brass', entrance: 'fromRight', lengthMs: 9000, hasBackdrop: true },
+  { kind: 'resubscription', headline: '{name}', second: '{months, plural, =12 {a year of bread} other {month # of the standing order}}', picture: 'loaf', sound: 'dough-thump', entrance: 'spring', letters: letterwise('ripple', 80, 1400),
+    cases: [
+      { id: 'year', name: 'A year of bread', rule: when('months', 'exactly', 12), second: 'a year of bread', picture: 'golden-crust', sound: 'rush-hour-brass', lengthMs: 9000 },
+      { id: 'years', name: 'Two years and more', rule: when('months', 'atLeast', 24), second: '{months} months at this counter', picture: 'rising-loaf', sound: 'rush-hour-brass' },
+      { id: 'again', name: 'Again', rule: when('months', 'atLeast', 2), second: 'month {months} of the standing order' },
+    ],
+  },
+  { kind: 'giftBatch', headline: 'A tray of {count}', second: 'from {name}', picture: 'tray-of-five', sound: 'tray-slide', entrance: 'fromLeft', hasBackdrop: true, particles: 'rosette',
+    cases: [
+      { id: 'rack', name: 'The whole rack', rule: when('count', 'atLeast', 20), second: 'the whole rack, from {name}', picture: 'golden-crust', sound: 'rush-hour-brass', lengthMs: 9000 },
+      { id: 'tray', name: 'A tray of five', rule: when('count', 'exactly', 5), second: 'a tray of five, from {name}' },
+    ],
+  },
+  { kind: 'tip', headline: '{name} left {amount}', second: 'for the night bakers', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000, hasMessage: true, particles: 'scatter',
+    cases: [
+      { id: 'fire', name: 'Oven on fire', rule: when('amount', 'atLeast', 10_000), second: 'and the oven is on fire', picture: 'oven-on-fire', sound: 'rush-hour-brass', lengthMs: 10_000 },
+      { id: 'loaf', name: 'Loaf', rule: between('amount', 2000, 9999), second: 'a whole loaf for the night bakers' },
+      { id: 'slice', name: 'Slice', rule: between('amount', 500, 1999), second: 'a slice for the night bakers', picture: 'loaf', sound: 'oven-bell' },
+    ],
+  },
+  { kind: 'raid', headline: 'A queue at the door', second: '{name} brings {party, plural, one {# guest} other {# guests}}', picture: 'queue-at-the-door', sound: 'rush-hour-brass', entrance: 'fromRight', lengthMs: 9000, hasBackdrop: true,
+    cases: [{ id: 'queue', name: 'A queue at the door', rule: when('party', 'atLeast', 50), second: '{name} brings {party} guests round the corner' }],
+  },
   { kind: 'applause', headline: '{name} claps', second: '{points, plural, one {# point} other {# points}}', picture: 'flour', sound: 'crackle', entrance: 'drop', letters: letterwise('bloom', 40, 500) },
   { kind: 'redemption', headline: '{reward}', second: 'called by {name}', picture: 'swinging-bell', sound: 'oven-bell', entrance: 'drop', lengthMs: 5000 },
   { kind: 'goalReached', headline: 'Goal reached', second: '{goal}: {amount}', picture: 'flames', sound: 'kettle', entrance: 'rise', lengthMs: 9500, particles: 'embers' },
@@ -59,7 +97,20 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   if (plan.hasBackdrop) composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second'], { at: 'headline.start', offsetMs: -120 }))
   if (plan.hasMessage) composition.parts.push(starterMessage(canvas, { at: 'second.entered', offsetMs: 0 }))
   if (plan.particles) composition.parts.push(starterParticles(canvas, plan.particles, { at: 'picture.entered', offsetMs: 0 }))
+  alert.variations.unshift(...(plan.cases ?? []).map((each) => caseOf(each, composition, plan.kind, media)))
   return alert
+}
+
+/** The everyday composition with what is special about a case. */
+function caseOf({ id, name, rule, second, picture, sound, lengthMs }: CasePlan, everyday: Composition, kind: EventKind, media: MediaByFile): Variation {
+  const composition = copyOf(everyday)
+  if (lengthMs) composition.length = { rule: 'fixed', ms: lengthMs }
+  for (const part of composition.parts) {
+    if (part.kind === 'line' && part.id === 'second') part.template = second
+    if (part.kind === 'picture' && picture) part.mediaId = media(picture)
+    if (part.kind === 'sound' && sound) part.mediaId = media(sound)
+  }
+  return { id: `${kind.toLowerCase()}-${id}`, name, rule, share: null, composition }
 }
 
 /** Where the oven camera is in the counter's scene. */

@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { RotateCcw } from '@lucide/vue'
+import { CircleHelp, RotateCcw } from '@lucide/vue'
+import { ref } from 'vue'
 import type { PlayState, PlayView } from '../../../contract/views.ts'
 import { clockTime } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
+import WhyDialog from './WhyDialog.vue'
 
 defineProps<{ log: readonly PlayView[] }>()
 defineEmits<{ replay: [play: PlayView] }>()
 
+const asked = ref<PlayView | null>(null)
 const words: Record<PlayState, string> = { waiting: 'waiting', preparing: 'loading', playing: 'playing', done: 'played', skipped: 'skipped', expired: 'expired', failed: 'failed' }
 
 function note(play: PlayView): string {
@@ -27,12 +30,14 @@ function note(play: PlayView): string {
           <p class="truncate text-faded" :title="note(play)">{{ note(play) || play.variationName }}</p>
         </div>
         <div class="flex items-center gap-1">
+          <button type="button" class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100" :aria-label="`Why ${play.variationName} for ${play.name}`" title="Why?" @click="asked = play"><CircleHelp :size="14" aria-hidden="true" /></button>
           <button type="button" class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100" :aria-label="`Replay ${play.name}`" @click="$emit('replay', play)"><RotateCcw :size="14" /></button>
           <span v-if="play.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
           <span class="rounded-sm border px-1.5 text-2xs" :class="play.state === 'done' ? 'border-rule text-faded' : play.state === 'failed' ? 'border-brick text-brick' : 'border-faded text-ink'">{{ words[play.state] }}</span>
         </div>
       </li>
     </ol>
-    <p v-else class="text-faded">What played, what was skipped and what waited too long is written here, with the reason.</p>
+    <WhyDialog :play="asked" @close="asked = null" />
+    <p v-if="log.length === 0" class="text-faded">What played, what was skipped and what waited too long is written here, with the reason.</p>
   </section>
 </template>

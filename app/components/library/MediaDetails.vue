@@ -23,13 +23,16 @@ const props = defineProps<{ file: MediaView; canEdit: boolean }>()
 const emit = defineEmits<{ removed: [] }>()
 const media = useMediaStore()
 const boxes = useBoxesStore()
-const name = ref('')
-const tags = ref('')
+const name = ref(props.file.name)
+const tags = ref(props.file.tags.join(', '))
 const isReplacing = ref(false)
-watch(() => props.file, (file) => {
-  name.value = file.name
-  tags.value = file.tags.join(', ')
-}, { immediate: true })
+// What others change is shown, but never in the place of what is being typed here.
+watch(() => props.file.name, (now, before) => {
+  if (name.value === before) name.value = now
+})
+watch(() => props.file.tags.join(', '), (now, before) => {
+  if (tags.value === before) tags.value = now
+})
 
 const level = computed(() => (props.file.measured?.of === 'sound' && props.file.measured.loudness ? levelledBy(props.file.measured.loudness, props.file.measured.durationMs) : null))
 const uses = computed(() => (boxes.boxes ?? []).flatMap((box) => mediaUses(box.document).filter((use) => use.mediaId === props.file.id).map((use) => ({ ...use, box }))))
@@ -67,8 +70,8 @@ const replaceBy = (other: MediaView) => attempt(async () => {
   <aside class="on-paper flex h-full min-h-0 flex-col rounded-sm border border-rule" aria-label="The chosen file">
     <div class="min-h-0 flex-1 space-y-3 overflow-y-auto p-4">
     <div class="h-36 shrink-0 overflow-hidden rounded-sm"><MediaThumb :file="file" is-looked-at /></div>
-    <label class="block"><span class="text-faded">Name</span><input v-model="name" class="field mt-0.5" maxlength="120" :disabled="!canEdit" @change="rename" @keydown.enter="rename"></label>
-    <label class="block"><span class="text-faded">Tags, with commas between</span><input v-model="tags" class="field mt-0.5" maxlength="300" :disabled="!canEdit" @change="retag" @keydown.enter="retag"></label>
+    <label class="block"><span class="text-faded">Name</span><input v-model="name" class="field mt-0.5" maxlength="120" :disabled="!canEdit" @change="rename"></label>
+    <label class="block"><span class="text-faded">Tags, with commas between</span><input v-model="tags" class="field mt-0.5" maxlength="300" :disabled="!canEdit" @change="retag"></label>
     <section v-if="level" class="space-y-2 border-t border-rule pt-2">
       <h2 class="caps text-faded">Level</h2>
       <LevelMeter :level="level" :gain-db="gainFor(file)" :wanted="usualLevel" />

@@ -34,7 +34,8 @@ function problem(variation: Variation): string {
   const state = stateOf(variation.id)
   if (!state || state.state === 'open') return ''
   const by = state.by.map((id) => `“${nameOf(id)}”`).join(' and ')
-  return state.state === 'unreachable' ? `It never plays: ${by || 'nothing'} comes first every time.` : `In part of its cases ${by} comes first.`
+  const come = state.by.length > 1 ? 'come' : 'comes'
+  return state.state === 'unreachable' ? `It never plays: ${by || 'nothing that can happen'} ${come} first every time.` : `Where ${by} also ${state.by.length > 1 ? 'apply, they' : 'applies, it'} ${come} first.`
 }
 function add(): void {
   const [field] = fieldsOfKind[kind.value]
@@ -69,7 +70,7 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
           <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Remove ${each.name}`" :disabled="cases.length < 2" @click="remove(each)"><Trash2 :size="14" aria-hidden="true" /></button>
         </div>
         <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">{{ wordsOfRule(kind, each.rule, locale) }}</button>
-        <div v-if="problem(each)" class="mt-1 text-brick" role="status">
+        <div v-if="problem(each)" class="mt-1" :class="stateOf(each.id)?.state === 'unreachable' ? 'text-brick' : 'text-faded'" role="status">
           {{ problem(each) }}
           <button v-if="!disabled && advice.some(({ id }) => id === each.id)" type="button" class="link text-deep-sky" @click="draft.edit(moveVariation(addressOf(each), advice.find(({ id }) => id === each.id)?.before ?? ''))">Put it before “{{ nameOf(advice.find(({ id }) => id === each.id)?.before ?? '') }}”</button>
         </div>

@@ -1,4 +1,5 @@
 import { and, asc, eq, gt, inArray } from 'drizzle-orm'
+import type { Why } from '../../../core/rules/why.ts'
 import type { Database } from '../handle.ts'
 import { decision, event } from '../schema.ts'
 
@@ -15,4 +16,10 @@ export async function listEvents(db: Database, channelId: string, afterSeq: numb
     .limit(limit)
   const decisions = events.length > 0 ? await db.select().from(decision).where(inArray(decision.eventId, events.map((each) => each.id))) : []
   return events.map((each) => ({ ...each, decisions: decisions.filter((made) => made.eventId === each.id) }))
+}
+
+/** What was decided for a play of a box; null for a replay, which nobody decided. */
+export async function findDecisionOfPlay(db: Database, boxId: string, playId: string): Promise<{ reason: string; why: Why | null } | null> {
+  const [row] = await db.select({ reason: decision.reason, why: decision.why }).from(decision).where(and(eq(decision.boxId, boxId), eq(decision.playId, playId))).limit(1)
+  return row ?? null
 }
