@@ -13,7 +13,7 @@ import { newId, newSecret } from '../server/system/ids.ts'
 import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
 import { demoPassword, demoPeople } from './people.ts'
-import { demoBoxes, demoChannel, earlierTonight } from './scenario.ts'
+import { demoBoxes, demoChannel, demoFeeds, earlierTonight } from './scenario.ts'
 
 /** Loads the scenario into an empty database, and writes `demo.json` for scripts that drive the demo from outside. */
 export async function loadDemo(services: Services, address: string, readFileOf: ReadShippedFile): Promise<void> {
@@ -34,7 +34,7 @@ async function loadPeople({ database: { db } }: Services): Promise<void> {
     await addPerson(db, { ...person, passwordHash })
     await addMember(db, demoChannel.id, person.id, role)
   }
-  await addFeed(db, { id: 'feed-cedar', channelId: demoChannel.id, platform: 'cedar', name: 'Cedar', secret: `whsec_${randomBytes(24).toString('base64')}` })
+  for (const name of demoFeeds) await addFeed(db, { id: `feed-${name.toLowerCase()}`, channelId: demoChannel.id, platform: name.toLowerCase(), name, secret: `whsec_${randomBytes(24).toString('base64')}` })
 }
 
 async function loadMedia({ database: { db }, media }: Services, readFileOf: ReadShippedFile): Promise<(file: string) => string> {

@@ -17,6 +17,9 @@ import type { Rule } from '../core/rules/schema.ts'
 
 export const demoChannel = { id: 'channel-lantern-loaf', name: 'Lantern Loaf', locale: 'en-IE', timeZone: 'Europe/Lisbon', currency: 'EUR' }
 
+/** The platforms that are linked, three made-up ones and the channel's own tip page. */
+export const demoFeeds = ['Alder', 'Birch', 'Cedar', 'Till'] as const
+
 /** Finds the id of a demo media file by its file name without ending. */
 export type MediaByFile = (file: string) => string
 

@@ -38,7 +38,7 @@ function add(isFine, { passed, failed, skipped }) {
 const npx = (...args) => ['npx', ['--no-install', ...args]]
 check('prepare', ...npx('nuxt', 'prepare'))
 check('lint', ...npx('eslint', '.', '--max-warnings', '0'))
-check('boundaries', ...npx('depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'contract', 'player', 'app', 'server', 'demo', 'modules'))
+check('boundaries', ...npx('depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'contract', 'player', 'app', 'server', 'stand-ins', 'demo', 'modules'))
 check('dead code', ...npx('knip'))
 check('types: core', ...npx('tsc', '-p', 'core/tsconfig.json'))
 check('types: player', ...npx('tsc', '-p', 'player/tsconfig.json'))

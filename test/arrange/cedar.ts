@@ -17,7 +17,7 @@ export interface Sending {
 
 /** Sends a body to the demo's Cedar feed as the platform does: signed, unless told otherwise. */
 export async function deliver(demo: DemoFile, body: string, sending: Sending = {}): Promise<Response> {
-  const [feed] = demo.feeds
+  const feed = demo.feeds.find(({ platform }) => platform === 'cedar')
   if (!feed) throw new Error('The demo has no feed')
   const id = sending.id ?? `msg-${process.pid}-${number++}`
   const at = sending.at ?? new Date()

@@ -5,6 +5,7 @@ import type { FeedView } from '../../../contract/views.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { span } from '../../format/time.ts'
 import { useSessionStore } from '../../stores/session.ts'
+import SimulatorBar from './SimulatorBar.vue'
 
 const props = defineProps<{ feed: FeedView }>()
 const session = useSessionStore()
@@ -61,6 +62,7 @@ const figures = [
       <dt class="text-faded">Signing secret</dt><dd class="truncate font-mono text-xs">{{ keys.secret }}</dd><dd><button type="button" class="button" @click="copy(keys.secret)">{{ copied ? 'Copied' : 'Copy' }}</button></dd>
       <dd class="col-span-3 text-faded">Enter both on the platform. Deliveries are signed after the Standard Webhooks specification; unsigned and stale ones are refused and counted above.</dd>
     </dl>
+    <SimulatorBar v-if="session.canEdit" :feed="feed" />
     <div v-if="feed.lastHeard" class="mt-4 grid gap-4 border-t border-rule pt-3 md:grid-cols-2">
       <div class="min-w-0">
         <h3 class="caps text-faded">The last delivery, as it was sent</h3>
@@ -71,7 +73,7 @@ const figures = [
         <pre class="mt-1 h-64 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs whitespace-pre-wrap" tabindex="0" aria-label="As understood">{{ feed.lastHeard.understood }}</pre>
       </div>
     </div>
-    <div v-else class="mt-4 border-t border-rule pt-3">
+    <div v-else-if="feed.platform === 'cedar'" class="mt-4 border-t border-rule pt-3">
       <h3 class="caps text-faded">Nothing heard since the server started</h3>
       <p class="mt-1 max-w-prose text-faded">Link the platform with the address and the secret, or send a follow yourself from a terminal. The next delivery is shown here as it was sent, beside what was understood of it.</p>
       <pre class="mt-2 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs" tabindex="0" aria-label="Lines for a terminal">{{ sampleLines }}</pre>

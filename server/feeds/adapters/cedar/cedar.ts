@@ -3,7 +3,8 @@ import { parseDecimalAmount } from '../../../../core/money.ts'
 import { parseEventData } from '../../../../core/events/schema.ts'
 import { err, ok, type Result } from '../../../../core/result.ts'
 import { digest } from '../../digest.ts'
-import type { FeedAdapter, Translation } from '../../adapter.ts'
+import type { FeedAdapter } from '../../adapter.ts'
+import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
 
 /*
  * Cedar delivers notices in an envelope: `{ sent_at, notices: [{ what, at, who, … }] }`. Raids and tips carry a `ref`; new
@@ -21,31 +22,24 @@ const notice = z.discriminatedUnion('what', [
   z.object({ what: z.literal('tip'), ref, at, who: who.nullable(), sum: z.string().max(40), money: z.string().max(10), words: z.string().max(5000).optional() }),
 ])
 type Notice = z.infer<typeof notice>
-type Understood = Translation['events'][number]
 
-const nameMax = 500
-const wordsMax = 2000
-
-function viewerOf(by: z.infer<typeof who> | null) {
-  return by ? { id: by.ref, name: by.shown_as.slice(0, nameMax) } : null
-}
+const personOf = (by: z.infer<typeof who> | null) => by && viewerOf(by.ref, by.shown_as)
 
 function understand(of: Notice, source: string): Result<Understood, string> {
   const occurredAtMs = Date.parse(of.at)
   switch (of.what) {
     case 'new_follow': {
       const externalId = `follow-${digest(of.who.ref, Math.floor(occurredAtMs / 60_000))}`
-      return ok({ source, externalId, kind: 'follow', occurredAtMs, data: parseEventData('follow', { viewer: viewerOf(of.who) }) })
+      return ok({ source, externalId, kind: 'follow', occurredAtMs, data: parseEventData('follow', { viewer: personOf(of.who) }) })
     }
     case 'raid': {
-      const data = parseEventData('raid', { viewer: viewerOf(of.who), partySize: of.brought })
+      const data = parseEventData('raid', { viewer: personOf(of.who), partySize: of.brought })
       return ok({ source, externalId: `raid-${of.ref}`, kind: 'raid', occurredAtMs, data })
     }
     case 'tip': {
       const amount = parseDecimalAmount(of.sum, of.money)
       if (!amount.ok) return err(amount.error)
-      const message = of.words ? { message: { text: of.words.slice(0, wordsMax) } } : {}
-      const data = parseEventData('tip', { viewer: viewerOf(of.who), amountMinor: amount.value, currency: of.money, ...message })
+      const data = parseEventData('tip', { viewer: personOf(of.who), amountMinor: amount.value, currency: of.money, ...messageOf(of.words) })
       return ok({ source, externalId: `tip-${of.ref}`, kind: 'tip', occurredAtMs, data })
     }
   }
@@ -56,24 +50,6 @@ export const cedar: FeedAdapter = {
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
     if (!read.success) return null
-    const translation: Translation = { events: [], rejected: [] }
-    read.data.notices.forEach((raw, index) => {
-      const checked = notice.safeParse(raw)
-      const understood = checked.success ? attempt(() => understand(checked.data, `feed:${feedId}`)) : err(checked.error.issues[0]?.message ?? 'not a notice')
-      if (understood.ok) translation.events.push(understood.value)
-      else translation.rejected.push(`notices.${index}: ${understood.error}`)
-    })
-    return translation
+    return understandEach('notices', read.data.notices, notice, (one) => understand(one, `feed:${feedId}`))
   },
-}
-
-/** Canonical checks and currency look-ups throw; for one notice among many that is an expected failure. */
-function attempt(work: () => Result<Understood, string>): Result<Understood, string> {
-  try {
-    return work()
-  } catch (error) {
-    if (error instanceof z.ZodError) return err(error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '))
-    if (error instanceof RangeError) return err(error.message)
-    throw error
-  }
 }

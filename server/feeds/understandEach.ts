@@ -1,0 +1,44 @@
+import * as z from 'zod'
+import { err, type Result } from '../../core/result.ts'
+import type { Translation } from './adapter.ts'
+
+export type Understood = Translation['events'][number]
+
+const nameMax = 500
+const wordsMax = 2000
+
+/** A viewer with a name of a length that is kept. */
+export function viewerOf(id: string, name: string): { id: string; name: string } {
+  return { id, name: name.slice(0, nameMax) }
+}
+
+/** What somebody wrote, as a message of a length that is kept; nothing for nothing. */
+export function messageOf(words: string | undefined | null): { message?: { text: string } } {
+  return words ? { message: { text: words.slice(0, wordsMax) } } : {}
+}
+
+/**
+ * Understands each thing in a delivery for itself: what one of them gets wrong is named and kept, and the others are taken.
+ * @param where how the list is called in the payload, for naming what was not understood
+ */
+export function understandEach<N>(where: string, list: readonly unknown[], schema: z.ZodType<N>, understand: (one: N) => Result<Understood, string>): Translation {
+  const translation: Translation = { events: [], rejected: [] }
+  list.forEach((raw, index) => {
+    const checked = schema.safeParse(raw)
+    const understood = checked.success ? attempt(() => understand(checked.data)) : err(checked.error.issues[0]?.message ?? 'not understood')
+    if (understood.ok) translation.events.push(understood.value)
+    else translation.rejected.push(`${where}.${index}: ${understood.error}`)
+  })
+  return translation
+}
+
+/** Canonical checks and currency look-ups throw; for one thing among many that is an expected failure. */
+function attempt(work: () => Result<Understood, string>): Result<Understood, string> {
+  try {
+    return work()
+  } catch (error) {
+    if (error instanceof z.ZodError) return err(error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '))
+    if (error instanceof RangeError) return err(error.message)
+    throw error
+  }
+}

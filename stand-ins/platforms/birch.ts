@@ -1,0 +1,32 @@
+import type { CanonicalEvent } from '../../core/events/schema.ts'
+import { minorDigits } from '../../core/money.ts'
+import { wordsOf, type Platform } from './platform.ts'
+
+const microsOf = ({ amountMinor, currency }: { amountMinor: number; currency: string }) => ({ micros: String(BigInt(amountMinor) * 10n ** BigInt(6 - minorDigits(currency))), currency })
+
+function itemOf(event: CanonicalEvent): { type: string; snippet: object } | null {
+  const text = wordsOf(event)
+  switch (event.kind) {
+    case 'membership':
+      return { type: 'newMember', snippet: { level: event.data.levelName, text } }
+    case 'membershipRenewal':
+      return { type: 'memberMilestone', snippet: { level: event.data.levelName, months: event.data.months, text } }
+    case 'paidMessage':
+      return { type: 'paidText', snippet: { ...microsOf(event.data), text } }
+    case 'charityDonation':
+      return { type: 'donation', snippet: { ...microsOf(event.data), text } }
+    case 'purchase':
+      return { type: 'shopOrder', snippet: { ...microsOf(event.data), product: event.data.item, pieces: event.data.quantity } }
+    default:
+      return null
+  }
+}
+
+export const birch: Platform = {
+  kinds: ['membership', 'membershipRenewal', 'paidMessage', 'charityDonation', 'purchase'],
+  say(event, id) {
+    const item = itemOf(event)
+    const { viewer } = event.data
+    return item && { page: { items: [{ uid: id, ts: event.occurredAtMs / 1000, author: { profile: { id: viewer?.id ?? 'nobody', title: viewer?.name ?? '' } }, ...item }] } }
+  },
+}
