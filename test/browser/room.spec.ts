@@ -57,7 +57,7 @@ test('Space plays from the start; arrows step frames; the playhead scrubs', asyn
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible()
   await expect.poll(async () => Number(await playhead.getAttribute('aria-valuenow'))).toBeGreaterThan(100)
   await page.keyboard.press('Space')
-  await expect(page.getByRole('button', { name: 'Play' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible()
 
   await playhead.focus()
   await page.keyboard.press('Home')

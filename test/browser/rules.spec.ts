@@ -2,6 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
+import { platforms } from '../../stand-ins/platforms/platforms.ts'
 import { box, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'rules' })
@@ -11,6 +12,23 @@ const send = (page: Page, demo: DemoFile, kind: string, id: string, data: object
     headers: { authorization: `Bearer ${demo.apiKey}`, 'content-type': 'application/cloudevents+json' },
     data: { specversion: '1.0', id, source: 'test', type: `thundercrest.event.${kind}.v1`, time: new Date().toISOString(), data },
   })
+interface DecidedEvent {
+  kind: string
+  externalId: string
+  decisions: { boxId: string; variationName: string | null; reason: string }[]
+}
+
+/** Every event of the channel with what was decided about it. */
+async function eventsOf(page: Page, demo: DemoFile): Promise<DecidedEvent[]> {
+  const all: DecidedEvent[] = []
+  for (let after = 0; ; ) {
+    const answer = await page.request.get(`${demo.url}/api/events?after=${after}&limit=100`, { headers: { authorization: `Bearer ${demo.apiKey}` } })
+    const { events, nextAfter } = (await answer.json()) as { events: DecidedEvent[]; nextAfter: number }
+    if (events.length === 0) return all
+    all.push(...events)
+    after = nextAfter
+  }
+}
 const axis = (page: Page) => page.getByRole('group', { name: /^Which case plays/ })
 const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' })
 
@@ -69,6 +87,30 @@ test('build the cases of a resub from nothing, see one that never plays, mend it
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 })
 
+test('every kind arrives from a simulated platform over its signed route, and month twelve plays its case', async ({ page, demo, signIn }) => {
+  await signIn('editor')
+  await page.goto(`${demo.url}/feeds`)
+  const alder = page.getByRole('group', { name: 'Simulated Alder' })
+  await alder.getByRole('button', { name: /^What it sends/ }).click()
+  await page.getByRole('option', { name: 'Resub', exact: true }).click()
+  await alder.getByLabel('Months').fill('12')
+  await page.keyboard.press('Tab')
+  await alder.getByRole('button', { name: 'Send one' }).click()
+  await expect(alder.getByText('1 event accepted.')).toBeVisible()
+  const heard = (await eventsOf(page, demo)).findLast(({ kind }) => kind === 'resubscription')
+  expect(heard?.decisions.find(({ boxId }) => boxId === 'box-night-counter')).toMatchObject({ variationName: 'A year of bread', reason: '“A year of bread” plays because months is exactly 12 (it is 12).' })
+
+  for (const [platform, { kinds }] of Object.entries(platforms)) {
+    for (const kind of kinds) {
+      const answer = await page.request.post(`${demo.url}/api/feeds/feed-${platform}/simulations`, { data: { kind } })
+      expect([platform, kind, answer.status(), await answer.json()]).toEqual([platform, kind, 200, { accepted: 1, repeated: 0, rejected: 0 }])
+    }
+  }
+  expect((await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'applause' } })).status()).toBe(422)
+  await signIn('moderator')
+  expect((await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'raid' } })).status()).toBe(403)
+})
+
 test('the cases of the demo’s table play as it says', async ({ page, demo, signIn }) => {
   await signIn()
   const wanted: [kind: string, data: object, variation: string][] = [
@@ -79,13 +121,7 @@ test('the cases of the demo’s table play as it says', async ({ page, demo, sig
     ['raid', { partySize: 50 }, 'A queue at the door'],
   ]
   for (const [index, [kind, data]] of wanted.entries()) expect((await send(page, demo, kind, `table-${index}`, { viewer: { id: 'v', name: 'Zoë' }, ...data })).status()).toBe(202)
-  const events: { externalId: string; decisions: { boxId: string; variationName: string | null }[] }[] = []
-  for (let after = 0; ; ) {
-    const { events: some, nextAfter } = (await (await page.request.get(`${demo.url}/api/events?after=${after}&limit=100`, { headers: { authorization: `Bearer ${demo.apiKey}` } })).json()) as { events: typeof events; nextAfter: number }
-    events.push(...some)
-    if (some.length === 0) break
-    after = nextAfter
-  }
+  const events = await eventsOf(page, demo)
   const played = wanted.map((_, index) => events.find(({ externalId }) => externalId === `table-${index}`)?.decisions.find(({ boxId }) => boxId === 'box-night-counter')?.variationName)
   expect(played).toEqual(wanted.map(([, , variation]) => variation))
 })

@@ -81,10 +81,13 @@ onMounted(async () => {
     view.loop = null
     view.isEditingZones = false
     view.isEditingLook = false
+    view.isEditingCases = false
+    room.alertId = null
+    room.select(null)
     await Promise.all([media.ensureLoaded(), draft.open(boxId)])
-    // An address may name the kind that it wants to see.
-    room.alertId = draft.document?.alerts.find((each) => each.kind === route.query.kind)?.id ?? null
-    room.select(room.parts.find((part) => part.kind === 'line')?.id ?? null)
+    // An address may name the kind that it wants to see; what a quick hand chose meanwhile is left alone.
+    room.alertId ??= draft.document?.alerts.find((each) => each.kind === route.query.kind)?.id ?? null
+    if (room.partIds.length === 0) room.select(room.parts.find((part) => part.kind === 'line')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)
   }
