@@ -4,7 +4,6 @@ import { computed, ref } from 'vue'
 import type { SimulationAnswer } from '../../../contract/simulation.ts'
 import type { FeedView } from '../../../contract/views.ts'
 import type { EventKind } from '../../../core/events/kinds.ts'
-import { fieldsOfKind } from '../../../core/rules/fields.ts'
 import { platforms } from '../../../stand-ins/platforms/platforms.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
@@ -17,7 +16,8 @@ const props = defineProps<{ feed: FeedView }>()
 const kinds = computed(() => platforms[props.feed.platform]?.kinds ?? [])
 const kind = ref<EventKind>(kinds.value[0] ?? 'follow')
 const choices = computed(() => kinds.value.map((value) => ({ value, label: kindLook[value].name })))
-const asksMonths = computed(() => fieldsOfKind[kind.value].some(({ id }) => id === 'months'))
+/** The first month of a standing order is always the first. */
+const asksMonths = computed(() => kind.value === 'resubscription' || kind.value === 'membershipRenewal')
 const months = ref(12)
 const said = ref('')
 const refusal = ref('')
