@@ -26,8 +26,9 @@ export function useOwnScene(boxId: string, canvas: Ref<Canvas | null>) {
   }
 
   async function choose(file: File | null): Promise<void> {
-    await show(file)
+    // Kept before it is seen: what is on the screen is still there after a reload.
     await (file ? set(key, file) : del(key)).catch(() => {})
+    await show(file)
   }
 
   /** The darkest, the middle and the lightest colour under a box of the canvas. */

@@ -41,7 +41,7 @@ function add(kind: EventKind): void {
         <span v-else-if="alert.variations.length > 1" class="font-mono text-2xs opacity-80" aria-hidden="true">{{ alert.variations.length }}</span>
       </button>
     </div>
-    <Menu v-if="canEdit && missing.length > 0" as="div" class="relative mb-1 shrink-0">
+    <Menu v-if="canEdit && draft.document && missing.length > 0" as="div" class="relative mb-1 shrink-0">
       <MenuButton class="flex items-center gap-1 rounded-sm px-2 py-1.5 text-mist hover:bg-ridge hover:text-snow" aria-label="Add an alert for another kind of event"><Plus :size="16" aria-hidden="true" /></MenuButton>
       <MenuItems class="on-paper absolute left-0 z-40 mt-1 max-h-80 w-56 overflow-y-auto rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
         <MenuItem v-for="kind in missing" :key="kind" v-slot="{ active }">
