@@ -1,5 +1,5 @@
-import type { Measured } from './media.ts'
-import { levelledBy } from '../core/audio/level.ts'
+import type { Measured, SoundMeasured } from './media.ts'
+import { levelledBy, type MeasuredLevel } from '../core/audio/level.ts'
 import { isShelved } from '../core/look/fontShelf.ts'
 import type { MediaFacts } from '../core/score/mediaFacts.ts'
 import { marginOf } from '../core/score/marginOf.ts'
@@ -9,10 +9,15 @@ export function mediaUrl(id: string): string {
   return `/media/${id}`
 }
 
+/** The level of a measured sound; null for silence. */
+export function levelOf({ loudness, durationMs }: SoundMeasured): MeasuredLevel | null {
+  return loudness && levelledBy(loudness, durationMs)
+}
+
 /** A file as the engine knows it. */
 export function factsOf({ id, mime, durationMs, measured }: { id: string; mime: string; durationMs: number | null; measured: Measured | null }): MediaFacts {
   const facts: MediaFacts = { url: mediaUrl(id), mime, durationMs }
-  if (measured?.of === 'sound') facts.level = measured.loudness && levelledBy(measured.loudness, measured.durationMs)
+  if (measured?.of === 'sound') facts.level = levelOf(measured)
   if (measured?.of === 'picture' && measured.seen?.ink) facts.margin = marginOf(measured.seen.ink, measured)
   if (measured?.of === 'font') {
     facts.family = ownFamily(measured.family)

@@ -1,11 +1,25 @@
-import { computed } from 'vue'
-import { coverageOf } from '../../core/rules/coverage.ts'
+import { computed, type Ref } from 'vue'
+import type { Alert } from '../../core/composition/box.ts'
+import { coverageOf, type Ruled } from '../../core/rules/coverage.ts'
 import { orderAdvice } from '../../core/rules/reorder.ts'
-import { useScoreRoomStore } from '../stores/scoreRoom.ts'
 
-/** Which case of the alert in the room plays where, and what would help those that others hide. */
-export function useCoverage() {
-  const room = useScoreRoomStore()
-  const coverage = computed(() => (room.alert ? coverageOf(room.alert.kind, room.alert.variations) : null))
-  return { coverage, advice: computed(() => (room.alert ? orderAdvice(room.alert.kind, room.alert.variations) : [])) }
+/** Whether two orders of cases ask the same. What an edit does not touch keeps its identity. */
+function asksTheSame(before: readonly Ruled[], now: readonly Ruled[]): boolean {
+  return before.length === now.length && before.every(({ id, rule, share }, index) => id === now[index]?.id && rule === now[index]?.rule && share === now[index]?.share)
+}
+
+/**
+ * Which case of an alert plays where, and what would help those that others hide. Computed anew only where a rule, a share or
+ * the order changed: a part that is dragged changes its alert sixty times a second.
+ */
+export function useCoverage(alert: Ref<Alert | null>) {
+  const kind = computed(() => alert.value?.kind ?? null)
+  const ruled = computed<readonly Ruled[]>((before) => {
+    const now = alert.value?.variations ?? []
+    return before && asksTheSame(before, now) ? before : now
+  })
+  return {
+    coverage: computed(() => kind.value && coverageOf(kind.value, ruled.value)),
+    advice: computed(() => (kind.value ? orderAdvice(kind.value, ruled.value) : [])),
+  }
 }

@@ -46,12 +46,14 @@ export function useListening() {
     }
   }
 
+  const isHeard = (url: string, gainDb: number) => heard.value?.url === url && heard.value.gainDb === gainDb
+
   return {
     heard,
     refusal,
     stop,
     /** Plays it, or stops it when it is what is heard. */
-    toggle: (url: string, gainDb: number) => (heard.value?.url === url && heard.value.gainDb === gainDb ? stop() : void listen(url, gainDb)),
-    isHeard: (url: string, gainDb: number) => heard.value?.url === url && heard.value.gainDb === gainDb,
+    toggle: (url: string, gainDb: number) => (isHeard(url, gainDb) ? stop() : void listen(url, gainDb)),
+    isHeard,
   }
 }

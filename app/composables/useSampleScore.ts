@@ -1,7 +1,6 @@
 import { computed, type Ref } from 'vue'
 import type { Alert, BoxDocument } from '../../core/composition/box.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
-import { coverageOf } from '../../core/rules/coverage.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
 import { pointOf } from '../../core/rules/space.ts'
 import { ruleValuesOf } from '../../core/rules/values.ts'
@@ -10,20 +9,21 @@ import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { SolveError } from '../../core/score/solve.ts'
 import { useMediaStore } from '../stores/media.ts'
 import { useSessionStore } from '../stores/session.ts'
+import { useCoverage } from './useCoverage.ts'
 
 /** An alert's variation resolved with a sample event, exactly as the server would for a real one. */
 export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, viewer: Ref<SampleName>) {
   const media = useMediaStore()
   const session = useSessionStore()
+  const { coverage } = useCoverage(alert)
   const result = computed(() => {
     const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
     if (!document.value || !alert.value || !variation) return null
     const { canvas, look, zones } = document.value
     const { currency = 'EUR', locale = 'en' } = session.session?.channel ?? {}
     const sample = sampleEvent(alert.value.kind, viewer.value)
-    const coverage = coverageOf(alert.value.kind, alert.value.variations)
     // What is shown is an event that this case would really be chosen for.
-    const event = exampleOf(sample, coverage, variation.id, pointOf(coverage.space, ruleValuesOf(sample, { currency, rates: {} }))) ?? sample
+    const event = (coverage.value && exampleOf(sample, coverage.value, variation.id, pointOf(coverage.value.space, ruleValuesOf(sample, { currency, rates: {} })))) ?? sample
     return resolveScore(variation.composition, {
       canvas,
       look,

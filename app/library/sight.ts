@@ -19,7 +19,7 @@ export async function lookAt(file: MediaView): Promise<BrowserSight | null> {
       worker.addEventListener('message', ({ data }: MessageEvent<BrowserSight | null>) => resolve(data), { once: true })
       worker.addEventListener('error', () => reject(new Error('The file could not be looked at')), { once: true })
     })
-    worker.postMessage({ end: { widthPx: file.widthPx ?? 1, heightPx: file.heightPx ?? 1 } } satisfies SightRequest)
+    worker.postMessage({ isEnd: true } satisfies SightRequest)
     return await answer
   } finally {
     worker.terminate()

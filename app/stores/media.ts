@@ -1,9 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { IntakeView, MediaChange, PictureMeasured } from '../../contract/media.ts'
-import { factsOf } from '../../contract/mediaFacts.ts'
+import type { IntakeView, MediaChange, PictureMeasured, SoundMeasured } from '../../contract/media.ts'
+import { factsOf, levelOf } from '../../contract/mediaFacts.ts'
 import type { MediaView } from '../../contract/views.ts'
-import { levelledBy } from '../../core/audio/level.ts'
 import type { WaveformLevel } from '../../core/audio/soundMeter.ts'
 import type { MeasuredSound } from '../../core/remarks/remark.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
@@ -78,9 +77,9 @@ export const useMediaStore = defineStore('media', () => {
   }
 })
 
-function soundOf({ loudness, durationMs, waveform }: Extract<MediaView['measured'], { of: 'sound' }>): MeasuredSound {
-  const [level] = waveform
-  return { level: loudness && levelledBy(loudness, durationMs), waveform: level ? peaksOf(level) : { stretchMs: 10, peaks: new Uint8Array() } }
+function soundOf(measured: SoundMeasured): MeasuredSound {
+  const [shown] = measured.waveform
+  return { level: levelOf(measured), waveform: shown ? peaksOf(shown) : { stretchMs: 10, peaks: new Uint8Array() } }
 }
 
 function peaksOf({ stretchMs, peaks }: { stretchMs: number; peaks: string }): WaveformLevel {

@@ -4,7 +4,7 @@ import { growInk, inkAlpha, type Ink } from '../../core/colour/inkBox.ts'
 import type { BrowserSight } from '../../contract/media.ts'
 
 /** Frames of one file, one after another; the last message asks for the result. */
-export type SightRequest = { frame: ImageBitmap } | { end: { widthPx: number; heightPx: number } }
+export type SightRequest = { frame: ImageBitmap } | { isEnd: true }
 
 const smallHeight = 64
 const posterSidePx = 360

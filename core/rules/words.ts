@@ -1,4 +1,5 @@
 import type { EventKind } from '../events/kinds.ts'
+import { formatMoney } from '../money.ts'
 import { fieldOf, type RuleField } from './fields.ts'
 import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 
@@ -12,15 +13,10 @@ const joined = (words: readonly string[], last: string) => (words.length < 2 ? (
 
 /** A value of a field as it is read aloud. */
 export function wordsOfValue(field: RuleField, value: number | string, { locale, currency }: RuleLocale): string {
-  if (field.type === 'money') return moneyWords(Number(value), locale, currency)
+  if (field.type === 'money') return formatMoney(Number(value), currency, locale)
   if (field.type === 'number') return new Intl.NumberFormat(locale).format(Number(value))
   if (field.type === 'choice') return field.options.find((option) => option.value === value)?.words ?? String(value)
   return `“${String(value)}”`
-}
-
-function moneyWords(minor: number, locale: string, currency: string): string {
-  const format = new Intl.NumberFormat(locale, { style: 'currency', currency })
-  return format.format(minor / 10 ** (format.resolvedOptions().maximumFractionDigits ?? 2))
 }
 
 /** A comparison as a person reads it aloud: "months is at least 12". */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RotateCcw, X } from '@lucide/vue'
 import { computed } from 'vue'
-import type { IntakeView } from '../../../contract/media.ts'
+import { mediaLimits, type IntakeView } from '../../../contract/media.ts'
 import { useArrivalSound } from '../../library/arrivalSound.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useUploadsStore } from '../../stores/uploads.ts'
@@ -22,7 +22,7 @@ const { decodeHere, decoding, refusal } = useArrivalSound()
       <li v-for="file in uploads.sending" :key="`s${file.key}`" class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 px-3 py-1.5">
         <span class="truncate font-medium">{{ file.name }}</span>
         <span class="flex items-center gap-2">
-          <button v-if="file.state === 'failed' && file.sizeBytes <= 64 * 1024 * 1024" type="button" class="link flex items-center gap-1 text-deep-sky" @click="uploads.again(file.key)"><RotateCcw :size="12" aria-hidden="true" />Try again</button>
+          <button v-if="file.state === 'failed' && file.sizeBytes <= mediaLimits.fileBytes" type="button" class="link flex items-center gap-1 text-deep-sky" @click="uploads.again(file.key)"><RotateCcw :size="12" aria-hidden="true" />Try again</button>
           <button type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60" :aria-label="`Do not send ${file.name}`" @click="uploads.cancel(file.key)"><X :size="14" aria-hidden="true" /></button>
         </span>
         <p v-if="file.state === 'failed'" class="col-span-2 text-brick" role="alert">{{ file.reason }}</p>

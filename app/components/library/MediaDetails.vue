@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import type { MediaView } from '../../../contract/views.ts'
 import { mediaUses } from '../../../core/library/mediaUses.ts'
-import { levelledBy, usualLevel } from '../../../core/audio/level.ts'
+import { usualLevel } from '../../../core/audio/level.ts'
 import { wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
 import { kindLook } from '../../kinds/kindLook.ts'
@@ -34,7 +34,7 @@ watch(() => props.file.tags.join(', '), (now, before) => {
   if (tags.value === before) tags.value = now
 })
 
-const level = computed(() => (props.file.measured?.of === 'sound' && props.file.measured.loudness ? levelledBy(props.file.measured.loudness, props.file.measured.durationMs) : null))
+const level = computed(() => media.measuredSounds.get(props.file.id)?.level ?? null)
 const uses = computed(() => (boxes.boxes ?? []).flatMap((box) => mediaUses(box.document).filter((use) => use.mediaId === props.file.id).map((use) => ({ ...use, box }))))
 
 async function attempt(act: () => Promise<void>): Promise<void> {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Switch } from '@headlessui/vue'
-import { computed } from 'vue'
+import { computed, toRef } from 'vue'
 import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
 import { setScoreLength } from '../../../core/edit/setScoreLength.ts'
@@ -16,7 +16,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 
 const view = useRoomViewStore()
-const { coverage } = useCoverage()
+const { coverage } = useCoverage(toRef(() => room.alert))
 const hidden = computed(() => (room.alert?.variations ?? []).filter(({ id }) => coverage.value?.variations.find((each) => each.id === id)?.state === 'unreachable'))
 function openCases(): void {
   view.isEditingZones = false

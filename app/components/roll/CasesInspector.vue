@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowUp, Plus, Trash2 } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, toRef } from 'vue'
 import type { Variation } from '../../../core/composition/box.ts'
 import { addVariation, changeVariation, moveVariation, removeVariation, variationIdFor } from '../../../core/edit/variationEdits.ts'
 import { fieldsOfKind } from '../../../core/rules/fields.ts'
@@ -21,7 +21,7 @@ const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
 const session = useSessionStore()
-const { coverage, advice } = useCoverage()
+const { coverage, advice } = useCoverage(toRef(() => room.alert))
 const locale = computed(() => ({ locale: session.session?.channel.locale ?? 'en', currency: session.session?.channel.currency ?? 'EUR' }))
 const cases = computed(() => room.alert?.variations ?? [])
 const kind = computed(() => room.alert?.kind ?? 'follow')

@@ -63,7 +63,7 @@ const kinds: Record<string, Kind> = {
 }
 
 /** Names that the sniffing library has for what is called otherwise here. */
-const sameAs: Record<string, string> = { 'audio/vnd.wave': 'audio/wav', 'audio/wave': 'audio/wav', 'audio/x-flac': 'audio/flac', 'audio/ogg; codecs=opus': 'audio/ogg; codecs=opus', 'image/heic-sequence': 'image/heic', 'image/heif-sequence': 'image/heif', 'video/x-matroska': 'video/matroska', 'video/x-m4v': 'video/mp4', 'image/vnd.mozilla.apng': 'image/apng' }
+const sameAs: Record<string, string> = { 'audio/vnd.wave': 'audio/wav', 'audio/wave': 'audio/wav', 'audio/x-flac': 'audio/flac', 'image/heic-sequence': 'image/heic', 'image/heif-sequence': 'image/heif', 'video/x-matroska': 'video/matroska', 'video/x-m4v': 'video/mp4', 'image/vnd.mozilla.apng': 'image/apng' }
 
 /** The type of a file by its content, whatever it is called; null for what is not known. */
 export async function typeOf(bytes: Uint8Array): Promise<string | null> {
