@@ -27,7 +27,7 @@ function scoreOf(count: number): { composition: Composition; score: ResolvedScor
     const after = index === 1 ? 'score.start' : `p${index - 1}.start`
     return { ...starterLine(canvas, 'second', 'joins the night shift', { at: after, offsetMs: 0 }), id: `t${index}`, letters: { motion: 'ripple' as const, unit: 'letter' as const, order: 'start' as const, staggerMs: 60, ms: 1200, strength: 1 } }
   })
-  const composition: Composition = { version: 3, length: { rule: 'fixed', ms: 7000 }, parts, silenced: [] }
+  const composition: Composition = { version: 4, length: { rule: 'fixed', ms: 7000 }, parts, silenced: [] }
   const result = resolveScore(composition, context)
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   const units = Array.from({ length: 18 }, (_, index) => ({ line: 0, piece: 0, from: index, to: index + 1, xPx: index * 20, yPx: 0, widthPx: 20, heightPx: 60 }))
@@ -66,7 +66,7 @@ for (const count of [10, 50, 200]) {
   measured.push({ what: `  resolveScore, ${count} parts`, figures: { 'a second': whole(perSecond(() => resolveScore(composition, context))) } })
 }
 for (const count of [500, 2000, 5000]) {
-  const result = resolveScore({ version: 3, length: { rule: 'fixed', ms: 9000 }, silenced: [], parts: [{ ...starterParticles(canvas, 'downfall'), count, overMs: 0, lifeMs: { from: 9000, to: 9000 } }] }, context)
+  const result = resolveScore({ version: 4, length: { rule: 'fixed', ms: 9000 }, silenced: [], parts: [{ ...starterParticles(canvas, 'downfall'), count, overMs: 0, lifeMs: { from: 9000, to: 9000 } }] }, context)
   const part = result.ok ? result.value.parts[0] : undefined
   if (part?.kind !== 'particles') throw new Error('it is one')
   const field = particleField(part)

@@ -19,7 +19,7 @@ const lastsMs = 6000
 const longFrameMs = 50
 
 function scoreOf(parts: Part[], media = {}): ResolvedScore {
-  const result = resolveScore({ version: 3, length: { rule: 'fixed', ms: lastsMs + 500 }, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent('tip'), locale: 'en-IE', media })
+  const result = resolveScore({ version: 4, length: { rule: 'fixed', ms: lastsMs + 500 }, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent('tip'), locale: 'en-IE', media })
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }

@@ -46,9 +46,9 @@ for (const count of [10, 100, 1000]) {
 }
 for (const count of [10, 30, 100]) {
   const rules = rulesOf(count)
-  coverageOf('resubscription', rules)
+  coverageOf(resub, rules)
   const startedMs = performance.now()
-  const { variations } = coverageOf('resubscription', rules)
+  const { variations } = coverageOf(resub, rules)
   const tookMs = performance.now() - startedMs
   measured.push({ what: `coverage of ${count} rules over 4 fields`, figures: { took: `${tookMs.toFixed(1)} ms`, boxes: variations.reduce((sum, { plays }) => sum + plays.length, 0) } })
 }

@@ -28,6 +28,9 @@ export const saveDraftBody = z.object({ baseRevision: z.int().min(0), patches: z
 export const publishBody = z.object({ revision: z.int().min(0) })
 
 const sampleName = z.enum(Object.keys(sampleNames) as [SampleName, ...SampleName[]])
-export const testBody = z.object({ kind: eventKind, viewer: sampleName.optional() })
+/** A test: made up for a kind, made up for one case that is on air, or what once happened again. */
+export const testBody = z
+  .object({ kind: eventKind.optional(), viewer: sampleName.optional(), variationId: z.string().max(60).optional(), choice: z.string().max(60).optional(), eventId: z.string().max(60).optional() })
+  .refine(({ kind, variationId, eventId }) => kind !== undefined || variationId !== undefined || eventId !== undefined, { path: ['kind'], message: 'a test is for a kind, for a case (variationId), or of a past event (eventId)' })
 
 export const heldBody = z.object({ isHeld: z.boolean() })

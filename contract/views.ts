@@ -84,6 +84,7 @@ export type PlayState = 'waiting' | 'preparing' | 'playing' | 'done' | 'skipped'
 export interface PlayView {
   id: string
   boxId: string
+  eventId: string
   kind: EventKind
   /** Who did it, as the event says. */
   name: string
@@ -111,10 +112,33 @@ export interface DeskView {
   sources: SourceView[]
 }
 
-/** Why a play is what it is; without a tree where no rule was asked. */
-export interface WhyView {
+/** Something that happened, with what a box decided about it. */
+export interface HappeningView {
+  eventId: string
+  /** For asking what came before. */
+  seq: number
+  kind: EventKind
+  name: string
+  detail: string
+  occurredAtMs: number
+  receivedAtMs: number
+  isTest: boolean
+  /** Null where nothing plays. */
+  variationName: string | null
+  reason: string
+}
+
+/** A decision in words; without a tree where no rule was asked. */
+export interface ReasonView {
   reason: string
   why: Why | null
+}
+
+/** Why an event got what it got, and what it would get from the draft as it is now. */
+export interface WhyView extends ReasonView {
+  kind: EventKind
+  /** Null: the very same. */
+  draft: ReasonView | null
 }
 
 export interface FeedView {

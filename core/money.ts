@@ -1,8 +1,22 @@
 import { err, ok, type Result } from './result.ts'
 
+/** Making a format costs a hundred times what using it does. Emptied when somebody asks for ever more of them. */
+const formats = new Map<string, Intl.NumberFormat>()
+const formatsKept = 64
+
+function formatOf(currency: string, locale: string): Intl.NumberFormat {
+  const key = `${locale}/${currency}`
+  const kept = formats.get(key)
+  if (kept) return kept
+  if (formats.size >= formatsKept) formats.clear()
+  const made = new Intl.NumberFormat(locale, { style: 'currency', currency })
+  formats.set(key, made)
+  return made
+}
+
 /** How many decimal digits a currency's minor unit has (EUR 2, JPY 0, KWD 3). @throws RangeError for a code that is not three letters. */
 export function minorDigits(currency: string): number {
-  return new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+  return formatOf(currency, 'en').resolvedOptions().maximumFractionDigits ?? 2
 }
 
 const DECIMAL = /^(\d{1,12})(?:\.(\d{1,6}))?$/
@@ -25,5 +39,5 @@ export function parseDecimalAmount(text: string, currency: string): Result<numbe
 /** Shows an amount the way the locale writes it, e.g. `€12.50`; whole amounts keep their zeros. */
 export function formatMoney(amountMinor: number, currency: string, locale: string): string {
   const digits = minorDigits(currency)
-  return new Intl.NumberFormat(locale, { style: 'currency', currency }).format(amountMinor / 10 ** digits)
+  return formatOf(currency, locale).format(amountMinor / 10 ** digits)
 }

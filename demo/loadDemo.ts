@@ -60,7 +60,7 @@ async function loadEarlierTonight({ database: { db }, onAir }: Services): Promis
   for (const [index, { minutesAgo, ends, ...event }] of earlierTonight.entries()) {
     const atMs = Date.now() - minutesAgo * 60_000
     const incoming = { ...event, source: 'demo', externalId: `earlier-${index}`, occurredAtMs: atMs, isTest: false }
-    const decided = decideEvents({ channelId: demoChannel.id, onAir: channel, incoming: [incoming], onlyBoxId: null, feed: null, nowMs: atMs })
+    const decided = decideEvents({ channelId: demoChannel.id, onAir: channel, incoming: [incoming], onlyBoxId: null, feed: null, previous: [], pretended: null, nowMs: atMs })
     await keepDecided(db, [decided])
     for (const { ticket } of decided.plays) {
       const startedAt = ends ? null : new Date(atMs + 300)

@@ -1,4 +1,4 @@
-import type { Alert, BoxDocument, Variation } from '../core/composition/box.ts'
+import { boxVersion, type Alert, type BoxDocument, type Variation } from '../core/composition/box.ts'
 import type { Canvas } from '../core/composition/canvas.ts'
 import type { Composition } from '../core/composition/schema.ts'
 import { starterAlert } from '../core/composition/starter.ts'
@@ -25,6 +25,8 @@ export type MediaByFile = (file: string) => string
 
 interface AlertPlan {
   kind: EventKind
+  /** Kinds that it listens to besides. */
+  also?: readonly EventKind[]
   headline: string
   second: string
   picture: string
@@ -35,6 +37,8 @@ interface AlertPlan {
   hasMessage?: boolean
   letters?: LetterMotion
   particles?: PresetName
+  /** Sounds that viewers choose from, by file and what they read. */
+  offersSounds?: readonly { file: string; label: string }[]
   /** Special cases, in the order in which they are asked, before the everyday one. */
   cases?: readonly CasePlan[]
 }
@@ -58,7 +62,7 @@ const letterwise = (motion: LetterMotion['motion'], staggerMs: number, ms: numbe
 const plans: readonly AlertPlan[] = [
   { kind: 'follow', headline: '{name}', second: 'joins the night shift', picture: 'lantern', sound: 'oven-bell' },
   { kind: 'subscription', headline: '{name}', second: 'has a standing order, tier {tier}', picture: 'rising-loaf', sound: 'dough-thump', entrance: 'rise', hasBackdrop: true },
-  { kind: 'resubscription', headline: '{name}', second: '{months, plural, =12 {a year of bread} other {month # of the standing order}}', picture: 'loaf', sound: 'dough-thump', entrance: 'spring', letters: letterwise('ripple', 80, 1400),
+  { kind: 'resubscription', headline: '{name}', second: 'month {months} of the standing order', picture: 'loaf', sound: 'dough-thump', entrance: 'spring', letters: letterwise('ripple', 80, 1400),
     cases: [
       { id: 'year', name: 'A year of bread', rule: when('months', 'exactly', 12), second: 'a year of bread', picture: 'golden-crust', sound: 'rush-hour-brass', lengthMs: 9000 },
       { id: 'years', name: 'Two years and more', rule: when('months', 'atLeast', 24), second: '{months} months at this counter', picture: 'rising-loaf', sound: 'rush-hour-brass' },
@@ -82,18 +86,29 @@ const plans: readonly AlertPlan[] = [
     cases: [{ id: 'queue', name: 'A queue at the door', rule: when('party', 'atLeast', 50), second: '{name} brings {party} guests round the corner' }],
   },
   { kind: 'applause', headline: '{name} claps', second: '{points, plural, one {# point} other {# points}}', picture: 'flour', sound: 'crackle', entrance: 'drop', letters: letterwise('bloom', 40, 500) },
-  { kind: 'redemption', headline: '{reward}', second: 'called by {name}', picture: 'swinging-bell', sound: 'oven-bell', entrance: 'drop', lengthMs: 5000 },
+  { kind: 'surgeStarted', also: ['surgeLevelled', 'surgeEnded'], headline: 'Rush hour', second: 'level {level}, {points} points together', picture: 'flour', sound: 'rush-hour-brass', entrance: 'rise', hasBackdrop: true, lengthMs: 6000,
+    cases: [
+      { id: 'begins', name: 'Rush hour begins', rule: { match: 'all', of: [{ field: 'kind', is: 'oneOf', values: ['surgeStarted'] }] }, second: 'it begins: {points} points' },
+      { id: 'over', name: 'Rush hour is over', rule: { match: 'all', of: [{ field: 'kind', is: 'oneOf', values: ['surgeEnded'] }] }, second: 'over at level {level}, with {points} points', picture: 'rising-loaf', sound: 'kettle' },
+    ],
+  },
+  { kind: 'redemption', headline: '{reward}', second: 'called by {name}', picture: 'swinging-bell', sound: 'oven-bell', entrance: 'drop', lengthMs: 5000,
+    offersSounds: [{ file: 'oven-bell', label: 'oven bell' }, { file: 'kettle', label: 'kettle' }, { file: 'dough-thump', label: 'dough thump' }],
+  },
   { kind: 'goalReached', headline: 'Goal reached', second: '{goal}: {amount}', picture: 'flames', sound: 'kettle', entrance: 'rise', lengthMs: 9500, particles: 'embers' },
 ]
 
 function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   const files = { pictureId: media(plan.picture), soundId: media(plan.sound) }
   const alert = starterAlert(plan.kind, canvas, files, { headline: plan.headline, second: plan.second })
+  alert.kinds.push(...(plan.also ?? []))
+  if (plan.offersSounds) alert.offer = { kind: 'sound', options: plan.offersSounds.map(({ file, label }) => ({ id: file, label, mediaId: media(file) })) }
   const composition = alert.variations[0]?.composition
   if (!composition) return alert
   if (plan.lengthMs) composition.length = { rule: 'fixed', ms: plan.lengthMs }
   for (const part of composition.parts) {
     if (part.kind === 'picture' && plan.entrance) part.motion.entrance.motion = plan.entrance
+    if (part.kind === 'sound' && plan.offersSounds) part.takesChoice = true
     if (part.kind === 'line' && part.id === 'headline') part.letters = plan.letters ?? null
     if (part.kind === 'line' && canvas.heightPx > canvas.widthPx) part.maxWidthPx = canvas.widthPx * 0.9
   }
@@ -121,7 +136,7 @@ const ovenCamera: Zone = { id: 'oven-cam', name: 'Oven cam', purpose: 'camera', 
 
 function documentOf(canvas: Canvas, kinds: readonly EventKind[] | null, media: MediaByFile): BoxDocument {
   const alerts = plans.filter((plan) => kinds === null || kinds.includes(plan.kind)).map((plan) => alertOf(plan, canvas, media))
-  return { version: 4, canvas, look: lanternLook, zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
+  return { version: boxVersion, canvas, look: lanternLook, zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
 }
 
 export function demoBoxes(media: MediaByFile): { id: string; name: string; document: BoxDocument }[] {

@@ -21,12 +21,12 @@ export function useRemarks(prepared: Ref<PreparedScore | null>, sceneColours: Re
   function look(): Remark[] {
     if (!prepared.value || !draft.document || !room.alert || !room.composition) return []
     return remarksOf({
-      kind: room.alert.kind,
+      kinds: room.alert.kinds,
       composition: room.composition,
       score: prepared.value.score,
       layouts: prepared.value.layouts,
       zones: draft.document.zones,
-      messageText: sampleEvent(room.alert.kind, room.viewer).data.message?.text ?? '',
+      messageText: sampleEvent(room.kind, room.viewer).data.message?.text ?? '',
       soundLevel: draft.document.look.soundLevel,
       sounds: Object.fromEntries(media.measuredSounds),
       pictureColours: Object.fromEntries(media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []])),

@@ -1,37 +1,46 @@
 import { computed, type Ref } from 'vue'
-import type { Alert, BoxDocument } from '../../core/composition/box.ts'
+import { mainKind, type Alert, type BoxDocument } from '../../core/composition/box.ts'
+import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
+import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
-import { pointOf } from '../../core/rules/space.ts'
-import { ruleValuesOf } from '../../core/rules/values.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { SolveError } from '../../core/score/solve.ts'
 import { useMediaStore } from '../stores/media.ts'
-import { useSessionStore } from '../stores/session.ts'
+import { useChannel } from './useChannel.ts'
 import { useCoverage } from './useCoverage.ts'
 
+/** What an alert is shown with. */
+export interface Sample {
+  viewer: SampleName
+  /** Which of an alert's kinds; null: the first. */
+  kind: EventKind | null
+  /** What the viewer chose where the alert offers something. */
+  choice: string | null
+}
+
+export const everydaySample: Sample = { viewer: 'everyday', kind: null, choice: null }
+
 /** An alert's variation resolved with a sample event, exactly as the server would for a real one. */
-export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, viewer: Ref<SampleName>) {
+export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>) {
   const media = useMediaStore()
-  const session = useSessionStore()
+  const channel = useChannel()
   const { coverage } = useCoverage(alert)
   const result = computed(() => {
     const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
     if (!document.value || !alert.value || !variation) return null
     const { canvas, look, zones } = document.value
-    const { currency = 'EUR', locale = 'en' } = session.session?.channel ?? {}
-    const sample = sampleEvent(alert.value.kind, viewer.value)
+    const { viewer, kind, choice } = sample.value
+    const sampleOf = (of: EventKind) => {
+      const event = sampleEvent(of, viewer, Date.now())
+      return choice === null ? event : ({ ...event, data: { ...event.data, choice } } as CanonicalEvent)
+    }
+    const first = kind ?? mainKind(alert.value)
+    const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
     // What is shown is an event that this case would really be chosen for.
-    const event = (coverage.value && exampleOf(sample, coverage.value, variation.id, pointOf(coverage.value.space, ruleValuesOf(sample, { currency, rates: {} })))) ?? sample
-    return resolveScore(variation.composition, {
-      canvas,
-      look,
-      zones,
-      event,
-      locale,
-      media: media.facts,
-    })
+    const event = (coverage.value && exampleOf({ kinds, offer: alert.value.offer }, sampleOf, coverage.value, variation.id, channel.value)?.event) ?? sampleOf(first)
+    return resolveScore(variation.composition, { canvas, look, zones, event, offer: alert.value.offer, locale: channel.value.locale, media: media.facts })
   })
   return {
     score: computed<ResolvedScore | null>(() => (result.value?.ok ? result.value.value : null)),

@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import type { Variation } from '../../core/composition/box.ts'
+import { mainKind, type Variation } from '../../core/composition/box.ts'
 import { withGroups } from '../../core/edit/groupParts.ts'
+import type { EventKind } from '../../core/events/kinds.ts'
 import type { SampleName } from '../../core/events/sampleEvent.ts'
+import type { Sample } from '../composables/useSampleScore.ts'
 import { useDraftStore } from './draft.ts'
 
 /** What a person sees first of an alert: what plays every time, not its special cases. */
@@ -16,6 +18,8 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
   /** In the order in which they were selected; the last is the one that the inspector shows. */
   const partIds = ref<string[]>([])
   const viewer = ref<SampleName>('everyday')
+  const sampleKind = ref<EventKind | null>(null)
+  const choice = ref<string | null>(null)
 
   const alert = computed(() => draft.document?.alerts.find((each) => each.id === alertId.value) ?? draft.document?.alerts[0] ?? null)
   const variation = computed(() => alert.value?.variations.find((each) => each.id === variationId.value) ?? everydayOf(alert.value?.variations ?? []))
@@ -23,6 +27,9 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
   const parts = computed(() => composition.value?.parts ?? [])
   const part = computed(() => parts.value.find((each) => each.id === partIds.value.at(-1)) ?? null)
   const selected = computed(() => parts.value.filter((each) => partIds.value.includes(each.id)))
+  /** Which of the alert's kinds it is shown with. */
+  const kind = computed<EventKind>(() => (alert.value && sampleKind.value && alert.value.kinds.includes(sampleKind.value) ? sampleKind.value : alert.value ? mainKind(alert.value) : 'follow'))
+  const sample = computed<Sample>(() => ({ viewer: viewer.value, kind: kind.value, choice: choice.value }))
   const address = computed(() => (alert.value && variation.value ? { alertId: alert.value.id, variationId: variation.value.id } : null))
 
   /** Selects a part with its group; `adds` keeps what is selected, and takes the part out again where it was in. */
@@ -41,8 +48,10 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
   // Another alert has other parts; a part of the same name is what the person most likely wants to go on with.
   watch(alertId, () => {
     variationId.value = null
+    sampleKind.value = null
+    choice.value = null
     partIds.value = partIds.value.filter((id) => parts.value.some((each) => each.id === id))
   })
 
-  return { alertId, variationId, partIds, viewer, alert, variation, composition, parts, part, selected, address, select, partId: computed(() => part.value?.id ?? null) }
+  return { alertId, variationId, partIds, viewer, sampleKind, choice, kind, sample, alert, variation, composition, parts, part, selected, address, select, partId: computed(() => part.value?.id ?? null) }
 })

@@ -1,14 +1,15 @@
 import * as z from 'zod'
-import { eventKind } from '../events/kinds.ts'
+import { eventKind, eventKinds, type EventKind } from '../events/kinds.ts'
 import { faultOfRule } from '../rules/checkRule.ts'
 import { rule, share } from '../rules/schema.ts'
 import { look } from '../look/schema.ts'
 import { canvas } from './canvas.ts'
+import { offer } from './offer.ts'
 import { composition } from './schema.ts'
 import { zone } from './zone.ts'
 
 /** The version of the stored form; see `migrateBox`. */
-export const boxVersion = 4
+export const boxVersion = 5
 
 const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 
@@ -16,14 +17,19 @@ const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 export const variation = z.object({ id: entityId, name: z.string().min(1).max(80), rule: rule.nullable(), share: share.nullable(), composition })
 export type Variation = z.infer<typeof variation>
 
-/** What a box does for one kind of event. `isOn` false: events of this kind are kept but nothing plays. */
+/** What a box does for some kinds of event, often one. `isOn` false: these events are kept but nothing plays. */
 export const alert = z.object({
   id: entityId,
-  kind: eventKind,
+  kinds: z.array(eventKind).min(1, 'an alert listens to one kind at least').max(eventKinds.length),
   isOn: z.boolean(),
+  /** What viewers may choose where they trigger it; null: nothing. */
+  offer: offer.nullable(),
   variations: z.array(variation).min(1).max(50),
 })
 export type Alert = z.infer<typeof alert>
+
+/** The kind that an alert is called by. */
+export const mainKind = ({ kinds }: Pick<Alert, 'kinds'>): EventKind => kinds[0] ?? 'follow'
 
 /** Everything that a draft changes and *Put on air* publishes, as one versioned document. */
 export const boxDocument = z
@@ -31,10 +37,12 @@ export const boxDocument = z
   .superRefine((value, context) => {
     const seen = new Set<string>()
     value.alerts.forEach((each, index) => {
-      if (seen.has(each.kind)) context.addIssue({ code: 'custom', path: ['alerts', index, 'kind'], message: `two alerts for ${each.kind}` })
-      seen.add(each.kind)
+      each.kinds.forEach((kind, at) => {
+        if (seen.has(kind)) context.addIssue({ code: 'custom', path: ['alerts', index, 'kinds', at], message: `two alerts for ${kind}` })
+        seen.add(kind)
+      })
       each.variations.forEach(({ rule: asked }, at) => {
-        const fault = faultOfRule(each.kind, asked)
+        const fault = faultOfRule(each, asked)
         if (fault) context.addIssue({ code: 'custom', path: ['alerts', index, 'variations', at, 'rule'], message: fault })
       })
     })

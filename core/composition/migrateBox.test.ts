@@ -58,13 +58,27 @@ describe('a box of version 1', () => {
     const id = 'a'.repeat(64)
     const parts = migrated.alerts[0]?.variations[0]?.composition.parts ?? []
     const score = resolveScore(
-      { version: 3, length: { rule: 'fixed', ms: 3000 }, silenced: [], parts: parts.filter((part) => part.kind === 'sound' || part.kind === 'picture').map((part) => ({ ...part, mediaId: id })) },
+      { version: 4, length: { rule: 'fixed', ms: 3000 }, silenced: [], parts: parts.filter((part) => part.kind === 'sound' || part.kind === 'picture').map((part) => ({ ...part, mediaId: id })) },
       { canvas: migrated.canvas, look: migrated.look, zones: [], event: sampleEvent('follow'), locale: 'en', media: { [id]: { url: '/m', mime: 'audio/wav', durationMs: 500, level: { lufs: -4, truePeakDbtp: 0 }, margin: { left: 0.4, top: 0, right: 0, bottom: 0 } } } },
     )
     expect(score).toMatchObject({ ok: true, value: { parts: [{ crop: { left: 0 } }, { gainDb: -6 }] } })
   })
 
   it('stays as it was stored', () => expect(stored.alerts[0]?.variations[0]?.composition.version).toBe(1))
+})
+
+describe('a box of version 4', () => {
+  const before = { ...migrateBox(stored), version: 4 }
+  const [follow] = before.alerts
+  const asks = { match: 'all', of: [{ field: 'level', is: 'oneOf', values: ['Night shift'] }, { match: 'any', of: [{ field: 'level', is: 'contains', text: 'oven' }] }] }
+  const alertOf = (kind: string) => ({ id: kind, kind, isOn: true, variations: follow?.variations.map((variation) => ({ ...variation, rule: asks })) })
+  it('listens to one kind as before, and asks memberships for their level by its new name', () => {
+    const migrated = migrateBox({ ...before, alerts: [alertOf('membership')] } as never)
+    expect(boxDocument.safeParse(migrated).error).toBeUndefined()
+    expect(migrated.alerts[0]).toMatchObject({ kinds: ['membership'], offer: null, variations: [{ rule: { of: [{ field: 'levelName' }, { of: [{ field: 'levelName' }] }] }, composition: { version: 4 } }] })
+    expect(migrated.alerts[0]).not.toHaveProperty('kind')
+  })
+  it('asks surges for theirs as ever', () => expect(migrateBox({ ...before, alerts: [alertOf('surgeStarted')] } as never).alerts[0]?.variations[0]?.rule).toEqual(asks))
 })
 
 describe('a box of today', () => {

@@ -37,6 +37,22 @@ function migrateTo3(part: Loose): Loose {
 
 const levelOfVersion3 = { targetLufs: -16, ceilingDbtp: -1 }
 
+/** Version 5 lets an alert listen to several kinds, and viewers choose. What a membership is called in rules tells it from the level of a surge. */
+function migrateAlertTo5({ kind, ...alert }: Loose): Loose {
+  const isMembership = kind === 'membership' || kind === 'membershipRenewal'
+  const renamed = (rule: unknown): unknown => (rule && isMembership ? { ...(rule as Loose), of: mapList((rule as Loose).of, (term) => ('of' in term ? (renamed(term) as Loose) : { ...term, field: term.field === 'level' ? 'levelName' : term.field })) } : rule)
+  return {
+    ...alert,
+    kinds: [kind],
+    offer: null,
+    variations: mapList(alert.variations, (variation) => {
+      const composition = variation.composition as Loose
+      const parts = mapList(composition.parts, (part) => (part.kind === 'picture' || part.kind === 'sound' ? { ...part, takesChoice: false } : part))
+      return { ...variation, rule: renamed(variation.rule), composition: { ...composition, version: 4, parts } }
+    }),
+  }
+}
+
 /** One step for each version that ever landed, oldest first. Never edited once it has. */
 const migrations: readonly Migration[] = [
   {
@@ -78,6 +94,7 @@ const migrations: readonly Migration[] = [
       alerts: mapList(document.alerts, (alert) => ({ ...alert, variations: mapList(alert.variations, (variation) => ({ rule: null, share: null, ...variation })) })),
     }),
   },
+  { from: 4, migrate: (document) => ({ ...document, version: 5, alerts: mapList(document.alerts, migrateAlertTo5) }) },
 ]
 
 /**

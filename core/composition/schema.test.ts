@@ -22,7 +22,7 @@ describe('composition', () => {
     ['an anchor that is no anchor', { ...good, parts: [{ ...good.parts[0], clip: { ...good.parts[0]?.clip, start: { at: 'somewhere', offsetMs: 0 } } }] }, 'parts.0.clip.start.at'],
     ['ten thousand parts', { ...good, parts: Array.from({ length: 10_000 }, (_, index) => ({ ...good.parts[0], id: `p${index}` })) }, 'parts'],
     ['an hour', { ...good, length: { rule: 'fixed', ms: 3_600_000 } }, 'length.ms'],
-    ['a later version', { ...good, version: 4 }, 'version'],
+    ['a later version', { ...good, version: 5 }, 'version'],
   ])('refuses %s, with the path', (_what, value, path) => {
     const checked = composition.safeParse(value)
     expect(checked.error?.issues.map((issue) => issue.path.join('.'))).toContain(path)
@@ -30,8 +30,8 @@ describe('composition', () => {
 
   it('refuses two alerts for one kind of event', () => {
     const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
-    const box = { version: 4, canvas, look: lanternLook, zones: [], alerts: [alert, { ...alert, id: 'other' }] }
-    expect(boxDocument.safeParse(box).error?.issues[0]?.path).toEqual(['alerts', 1, 'kind'])
+    const box = { version: 5, canvas, look: lanternLook, zones: [], alerts: [alert, { ...alert, id: 'other' }] }
+    expect(boxDocument.safeParse(box).error?.issues[0]?.path).toEqual(['alerts', 1, 'kinds', 0])
   })
 })
 

@@ -15,7 +15,7 @@ const silencedRemark = z.object({ type: z.enum(remarkTypes), partId: partId.null
  */
 export const composition = z
   .object({
-    version: z.literal(3),
+    version: z.literal(4),
     length: lengthRule,
     parts: z.array(part).max(maxParts, `a composition holds at most ${maxParts} parts`),
     silenced: z.array(silencedRemark).max(200),

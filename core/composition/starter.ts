@@ -26,6 +26,7 @@ const starterWords: Record<EventKind, { headline: string; second: string }> = {
   goalReached: { headline: '{goal}', second: 'reached: {amount}' },
   redemption: { headline: '{name}', second: 'redeemed {reward}' },
   chatCommand: { headline: '{name}', second: 'called {command}' },
+  chatMessage: { headline: '{name}', second: '{message}' },
 }
 
 export interface StarterMedia {
@@ -36,7 +37,7 @@ export interface StarterMedia {
 /** Words, picture and sound arranged so that nothing overlaps: the text enters when the picture has entered. */
 export function starterComposition(canvas: Canvas, words: { headline: string; second: string }, media: StarterMedia): Composition {
   return {
-    version: 3,
+    version: 4,
     length: { rule: 'fixed', ms: 7000 },
     silenced: [],
     parts: [
@@ -53,8 +54,9 @@ export function starterAlert(kind: EventKind, canvas: Canvas, media: StarterMedi
   const id = kind.toLowerCase()
   return {
     id,
-    kind,
+    kinds: [kind],
     isOn: true,
+    offer: null,
     variations: [{ id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: starterComposition(canvas, words, media) }],
   }
 }

@@ -1,7 +1,8 @@
 import type { BoxDocument, Variation } from '../composition/box.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { chooseVariation } from '../rules/choose.ts'
-import { ruleValuesOf } from '../rules/values.ts'
+import type { Circumstances } from '../rules/circumstances.ts'
+import { ruleValuesOf, type ChannelContext } from '../rules/values.ts'
 import { sentenceOf, whyOf, type Why } from '../rules/why.ts'
 
 /** What one box does with one event, and why. Stored with the event and shown as a sentence. */
@@ -12,12 +13,9 @@ export type Decision =
 /** The chosen variation goes along so that nobody looks it up by name again. */
 export type Choice = { decision: Decision; variation: Variation | null }
 
-/** The channel whose people read the reason and in whose currency amounts are compared. */
-export interface DecisionChannel {
+/** The channel whose people read the reason, in whose currency amounts are compared, and whose clock and calendar rules ask. */
+export interface DecisionChannel extends ChannelContext {
   locale: string
-  currency: string
-  /** What one minor unit of another currency is worth in the channel's. */
-  rates: Readonly<Record<string, number>>
 }
 
 /**
@@ -25,15 +23,15 @@ export interface DecisionChannel {
  * drawn among those that share with it. Pure: live decisions, tests and "what would happen" ask the same.
  * @param onAir null when the box was never put on air.
  */
-export function decide(event: CanonicalEvent, onAir: BoxDocument | null, channel: DecisionChannel): Choice {
+export function decide(event: CanonicalEvent, circumstances: Circumstances, onAir: BoxDocument | null, channel: DecisionChannel): Choice {
   const nothing = (reason: string, why: Why | null = null): Choice => ({ decision: { outcome: 'nothing', reason, why }, variation: null })
   if (!onAir) return nothing('This box has not been put on air yet.')
-  const alert = onAir.alerts.find((each) => each.kind === event.kind)
+  const alert = onAir.alerts.find((each) => each.kinds.includes(event.kind))
   if (!alert) return nothing('This box has no alert for this kind of event.')
   if (!alert.isOn) return nothing('The alert for this kind of event is switched off.')
-  const values = ruleValuesOf(event, channel)
+  const values = ruleValuesOf(event, channel, circumstances, alert.offer)
   const { variation, draw } = chooseVariation(alert.variations, values, `${event.source}/${event.externalId}/${alert.id}`)
-  const why = whyOf(event.kind, alert.id, alert.variations, values, variation?.id ?? null, draw, channel)
+  const why = whyOf(alert, alert.id, alert.variations, values, variation?.id ?? null, draw, channel)
   const reason = sentenceOf(why)
   if (!variation) return nothing(reason, why)
   return { decision: { outcome: 'plays', alertId: alert.id, variationId: variation.id, variationName: variation.name, reason, why }, variation }

@@ -1,4 +1,5 @@
-import type { Alert, BoxDocument, Variation } from '../composition/box.ts'
+import { mainKind, type Alert, type BoxDocument, type Variation } from '../composition/box.ts'
+import { kindNames } from '../events/kindNames.ts'
 import type { EventKind } from '../events/kinds.ts'
 import { isSame } from '../isSame.ts'
 import type { Part } from '../parts/part.ts'
@@ -15,7 +16,7 @@ export interface Difference {
 }
 
 const fieldNames: Record<string, string> = {
-  template: 'words', sizePx: 'size', mediaId: 'file', trimDb: 'volume', isLevelled: 'levelled', extent: 'margins', isMuted: 'muted', place: 'position', motion: 'motion', clip: 'timing',
+  template: 'words', sizePx: 'size', mediaId: 'file', takesChoice: 'shows what viewers choose', trimDb: 'volume', isLevelled: 'levelled', extent: 'margins', isMuted: 'muted', place: 'position', motion: 'motion', clip: 'timing',
   opacity: 'opacity', ink: 'colour', highlightInk: 'colour of variables', outline: 'outline', type: 'typeface', maxWidthPx: 'widest',
   floorPx: 'smallest size', widthPx: 'width', heightPx: 'height', isMirrored: 'mirrored', rotationDeg: 'turned', hugs: 'hugs', paddingPx: 'padding',
   cornerPx: 'corners', name: 'name', fit: 'fit', crop: 'crop', colour: 'colours', repeats: 'at its end', letters: 'letters', keyframes: 'keyframes', isHidden: 'hidden', isLocked: 'locked',
@@ -40,13 +41,13 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument,
   if (air && !isSame(air.look, draft.look)) list.push({ kind: null, subject: 'Look', what: 'tokens', before: air.look.name, after: draft.look.name })
   if (air) list.push(...zoneDifferences(air, draft))
   for (const alert of draft.alerts) {
-    const before = air?.alerts.find((each) => each.kind === alert.kind)
-    if (!before) list.push({ kind: alert.kind, subject: 'Alert', what: 'new', before: '', after: alert.isOn ? 'on' : 'off' })
+    const before = air?.alerts.find((each) => each.id === alert.id)
+    if (!before) list.push({ kind: mainKind(alert), subject: 'Alert', what: 'new', before: '', after: alert.isOn ? 'on' : 'off' })
     else list.push(...alertDifferences(before, alert, names))
   }
   for (const alert of air?.alerts ?? []) {
-    if (!draft.alerts.some((each) => each.kind === alert.kind)) {
-      list.push({ kind: alert.kind, subject: 'Alert', what: 'removed', before: alert.isOn ? 'on' : 'off', after: '' })
+    if (!draft.alerts.some((each) => each.id === alert.id)) {
+      list.push({ kind: mainKind(alert), subject: 'Alert', what: 'removed', before: alert.isOn ? 'on' : 'off', after: '' })
     }
   }
   return list
@@ -65,8 +66,10 @@ function zoneDifferences(air: BoxDocument, draft: BoxDocument): Difference[] {
 
 function alertDifferences(before: Alert, after: Alert, names: MediaNames): Difference[] {
   const list: Difference[] = []
-  const { kind } = after
+  const kind = mainKind(after)
   if (before.isOn !== after.isOn) list.push({ kind, subject: 'Alert', what: 'switched', before: onOff(before.isOn), after: onOff(after.isOn) })
+  if (!isSame(before.kinds, after.kinds)) list.push({ kind, subject: 'Alert', what: 'listens to', before: kindWords(before), after: kindWords(after) })
+  if (!isSame(before.offer, after.offer)) list.push({ kind, subject: 'Alert', what: 'what viewers choose', before: offerWords(before), after: offerWords(after) })
   for (const variation of after.variations) {
     const earlier = before.variations.find((each) => each.id === variation.id)
     if (earlier) list.push(...variationDifferences(kind, earlier, variation, names))
@@ -105,6 +108,9 @@ function partDifferences(kind: EventKind, before: Part, after: Part, names: Medi
     .filter(([field, now]) => !isSame(earlier.get(field), now))
     .map(([field, now]) => ({ kind, subject: after.name, what: fieldNames[field] ?? field, before: words(field, earlier.get(field), names), after: words(field, now, names) }))
 }
+
+const kindWords = ({ kinds }: Alert) => kinds.map((each) => kindNames[each]).join(', ')
+const offerWords = ({ offer }: Alert) => offer?.options.map(({ label }) => label).join(', ') ?? 'nothing'
 
 function onOff(isOn: boolean): string {
   return isOn ? 'on' : 'off'

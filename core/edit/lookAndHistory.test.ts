@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { mainKind } from '../composition/box.ts'
 import type { BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { sampleEvent } from '../events/sampleEvent.ts'
@@ -14,7 +15,7 @@ import { replaceBox } from './replaceBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const media = { pictureId: null, soundId: null }
-const start: BoxDocument = { version: 4, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)] }
+const start: BoxDocument = { version: 5, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)] }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
 const changed = (document: BoxDocument, edit: Edit): { document: BoxDocument; change: Change } => {
   const result = changeBox(document, edit)
@@ -32,7 +33,7 @@ describe('the look of a box', () => {
     const own = changed(start, changePart(address, 'headline', 'line', 'colour', (part) => void (part.ink = { own: '#112233' }))).document
     const { document } = changed(own, changeLook('headline colour', (look) => void (look.palette.headline = '#ABCDEF')))
     const inks = document.alerts.map((alert) => {
-      const score = resolveScore(alert.variations[0]!.composition, { canvas, look: document.look, zones: [], event: sampleEvent(alert.kind), locale: 'en', media: {} })
+      const score = resolveScore(alert.variations[0]!.composition, { canvas, look: document.look, zones: [], event: sampleEvent(mainKind(alert)), locale: 'en', media: {} })
       const part = score.ok ? score.value.parts.find((each) => each.id === 'headline') : null
       return part?.kind === 'line' ? part.ink : null
     })

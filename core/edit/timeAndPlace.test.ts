@@ -24,7 +24,7 @@ import { addZone, changeZone, removeZone } from './zoneEdits.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 4, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = { version: 5, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const edited = (document: BoxDocument, edit: Edit): BoxDocument => {
   const result = changeBox(document, edit)
   if (!result.ok) throw new Error(result.error)

@@ -34,6 +34,6 @@ describe('cases of an alert', () => {
   })
   it('refuse a rule that the kind cannot answer, in words', () => {
     const result = changeBox(withTwo, changeVariation({ alertId, variationId: 'two' }, { rule: { match: 'all', of: [{ field: 'party', is: 'atLeast', value: 3 }] } }))
-    expect(result.ok ? '' : result.error).toContain('this kind of event never says “party”')
+    expect(result.ok ? '' : result.error).toContain('these events never say “party”')
   })
 })

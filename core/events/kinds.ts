@@ -4,7 +4,7 @@ import * as z from 'zod'
 export const eventKinds = [
   'follow', 'subscription', 'resubscription', 'giftBatch', 'giftRecipient', 'membership', 'membershipRenewal', 'tip', 'paidMessage',
   'charityDonation', 'applause', 'raid', 'purchase', 'surgeStarted', 'surgeLevelled', 'surgeEnded', 'goalStarted', 'goalReached',
-  'redemption', 'chatCommand',
+  'redemption', 'chatCommand', 'chatMessage',
 ] as const
 export const eventKind = z.enum(eventKinds)
 export type EventKind = z.infer<typeof eventKind>

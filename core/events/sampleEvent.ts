@@ -59,6 +59,7 @@ function fieldsOf(viewerName: SampleName): { [K in EventKind]: Omit<EventDataOf<
     goalReached: { goalTitle: 'new oven fund', targetMinor: large(120_000, 12_000_000), currency: 'EUR' },
     redemption: { reward: { id: 'bell', title: 'Ring the oven bell', costPoints: large(300, 1_000_000) }, input: large('Crumbelina', sampleMessages.longest) },
     chatCommand: { command: '!bell', arguments: large('twice', sampleMessages.longest) },
+    chatMessage: { message },
   }
 }
 

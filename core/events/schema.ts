@@ -19,8 +19,8 @@ const emoteUrl = z.union([z.url({ protocol: /^https?$/ }).max(2000), z.string().
 const emote = z.object({ from: count, to: count, url: emoteUrl })
 const message = z.object({ text: words(2000), emotes: z.array(emote).max(100).optional() })
 
-/** `viewer: null` means that somebody anonymous did it. */
-const base = { viewer: viewer.nullable(), message: message.optional() }
+/** `viewer: null` means that somebody anonymous did it. `choice` is the id of what the viewer chose where the alert offered several. */
+const base = { viewer: viewer.nullable(), message: message.optional(), choice: words(60).optional() }
 const money = { amountMinor: count, currency }
 const surge = z.object({ ...base, level: count, totalPoints: count })
 const membership = z.object({ ...base, levelName: words(200), months: count })
@@ -53,6 +53,7 @@ export const eventData = {
     input: words(2000).optional(),
   }),
   chatCommand: z.object({ ...base, command: words(100), arguments: words(2000).optional() }),
+  chatMessage: z.object({ ...base, message }),
 } satisfies Record<EventKind, z.ZodType>
 
 export type EventDataOf<K extends EventKind> = z.infer<(typeof eventData)[K]>

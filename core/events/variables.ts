@@ -44,6 +44,12 @@ export const variablesOfKind: Record<EventKind, readonly VariableDeclaration[]> 
   goalReached: [goal, amount],
   redemption: [name, { name: 'reward', means: 'the reward', type: 'text' }, { name: 'cost', means: 'its price in points', type: 'number' }, { name: 'input', means: 'what the viewer typed', type: 'text' }],
   chatCommand: [name, { name: 'command', means: 'the command', type: 'text' }, { name: 'arguments', means: 'what followed it', type: 'text' }],
+  chatMessage: [name, message],
+}
+
+/** Which variables events of some kinds carry: each of them once. */
+export function variablesOf(kinds: readonly EventKind[]): VariableDeclaration[] {
+  return [...new Map(kinds.flatMap((kind) => variablesOfKind[kind].map((variable) => [variable.name, variable] as const))).values()]
 }
 
 const tierNumerals = ['', 'I', 'II', 'III']
@@ -57,6 +63,7 @@ export function valuesOf(event: CanonicalEvent): Record<string, TemplateValue> {
   if (event.data.message) values.message = event.data.message.text
   switch (event.kind) {
     case 'follow':
+    case 'chatMessage':
       return values
     case 'subscription':
       return { ...values, tier: tierNumerals[event.data.tier] ?? '', months: event.data.months }

@@ -1,8 +1,8 @@
-import type { BoxDocument } from '../composition/box.ts'
+import { mainKind, type Alert, type BoxDocument } from '../composition/box.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { Part } from '../parts/part.ts'
 
-/** One part that shows or sounds a file. */
+/** One part that shows or sounds a file, or a choice that an alert offers with it. */
 export interface MediaUse {
   mediaId: string
   kind: EventKind
@@ -19,13 +19,19 @@ export function mediaOfPart(part: Part): string[] {
   return 'mediaId' in part && part.mediaId !== null ? [part.mediaId] : []
 }
 
+/** What an offer is where uses are named by variation and part. */
+const offered = { variationId: 'offer', variationName: 'what viewers choose' }
+
 /** Everything in a box that refers to a file. Linear in its parts. */
 export function mediaUses({ alerts }: BoxDocument): MediaUse[] {
-  return alerts.flatMap(({ id: alertId, kind, variations }) =>
-    variations.flatMap(({ id: variationId, name: variationName, composition }) =>
-      composition.parts.flatMap((part) => mediaOfPart(part).map((mediaId) => ({ mediaId, kind, alertId, variationId, variationName, partId: part.id, partName: part.name }))),
-    ),
-  )
+  return alerts.flatMap((alert) => {
+    const place = { alertId: alert.id, kind: mainKind(alert) }
+    const choices = (alert.offer?.options ?? []).map(({ id, label, mediaId }) => ({ mediaId, ...place, ...offered, partId: id, partName: label }))
+    const parts = alert.variations.flatMap(({ id: variationId, name: variationName, composition }) =>
+      composition.parts.flatMap((part) => mediaOfPart(part).map((mediaId) => ({ mediaId, ...place, variationId, variationName, partId: part.id, partName: part.name }))),
+    )
+    return [...parts, ...choices]
+  })
 }
 
 /** Names a use within its box. */
@@ -41,6 +47,7 @@ export function replaceMedia(document: BoxDocument, from: string, to: string, on
     ...document,
     alerts: document.alerts.map((alert) => ({
       ...alert,
+      offer: replaceOffered(alert, from, to, only, places),
       variations: alert.variations.map((variation) => ({
         ...variation,
         composition: {
@@ -56,6 +63,18 @@ export function replaceMedia(document: BoxDocument, from: string, to: string, on
     })),
   }
   return places.length > 0 ? { document: changed, places } : { document, places }
+}
+
+function replaceOffered({ id: alertId, offer }: Alert, from: string, to: string, only: readonly string[] | null, places: string[]): Alert['offer'] {
+  return offer && {
+    ...offer,
+    options: offer.options.map((option) => {
+      const place = placeOfUse({ alertId, variationId: offered.variationId, partId: option.id })
+      if (option.mediaId !== from || (only && !only.includes(place))) return option
+      places.push(place)
+      return { ...option, mediaId: to }
+    }),
+  }
 }
 
 function withMedia(part: Part, from: string, to: string): Part {

@@ -22,7 +22,7 @@ const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const movingId = 'd'.repeat(64)
 const media: Record<string, MediaFacts> = { [movingId]: { url: '/m', mime: 'image/webp', durationMs: 1600 } }
 const score = (parts: Part[], kind: EventKind = 'tip', viewer: SampleName = 'everyday', length: Composition['length'] = { rule: 'fixed', ms: 7000 }) => {
-  const result = resolveScore({ version: 3, length, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent(kind, viewer), locale: 'en-IE', media })
+  const result = resolveScore({ version: 4, length, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent(kind, viewer), locale: 'en-IE', media })
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }

@@ -1,16 +1,16 @@
-import { variablesOfKind } from '../events/variables.ts'
+import { variablesOf } from '../events/variables.ts'
 import type { Part } from '../parts/part.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
 import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
 
 /** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
-export function templateRemarks({ composition, kind }: RemarkContext): Remark[] {
+export function templateRemarks({ composition, kinds }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
     if (part.kind !== 'line' && part.kind !== 'ticker') return []
     const { nodes, problems } = parseTemplate(part.template)
     const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({ type: 'templateProblem', partId: part.id, level: 'wrong', words: `“${part.name}”, letter ${at + 1}: ${reason}. It is shown as typed.`, remedy: null }))
-    const unknown = [...variablesIn(nodes)].filter((name) => !variablesOfKind[kind].some((each) => each.name === name))
-    for (const name of unknown) remarks.push({ type: 'unknownVariable', partId: part.id, level: 'wrong', words: `This kind of event never carries {${name}}: “${part.name}” leaves it empty.`, remedy: null })
+    const unknown = [...variablesIn(nodes)].filter((name) => !variablesOf(kinds).some((each) => each.name === name))
+    for (const name of unknown) remarks.push({ type: 'unknownVariable', partId: part.id, level: 'wrong', words: `${kinds.length > 1 ? 'None of these events ever carries' : 'This kind of event never carries'} {${name}}: “${part.name}” leaves it empty.`, remedy: null })
     return remarks
   })
 }

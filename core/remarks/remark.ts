@@ -43,7 +43,7 @@ export interface MeasuredSound {
 
 /** All that remarks are made from. Plain values; nothing is measured here. */
 export interface RemarkContext {
-  kind: EventKind
+  kinds: readonly EventKind[]
   composition: Composition
   score: ResolvedScore
   /** How the texts were fitted; remarks on texts without a layout are not made. */

@@ -56,7 +56,7 @@ function contextOf(composition: Composition, changes: Partial<RemarkContext> = {
     const units = part.letters ? cutUnits(fitted.lines, part.letters.unit).map((unit) => ({ ...unit, xPx: 0, yPx: 0, widthPx: 1, heightPx: 1 })) : []
     layouts.set(part.id, { ...fitted, heightPx: fitted.lines.length * fitted.sizePx * part.lineHeight, units })
   }
-  return { kind, composition, score: result.value, layouts, zones: [], messageText: event.data.message?.text ?? '', soundLevel: lanternLook.soundLevel, sounds, pictureColours: {}, sceneColours: null, ...changes }
+  return { kinds: [kind], composition, score: result.value, layouts, zones: [], messageText: event.data.message?.text ?? '', soundLevel: lanternLook.soundLevel, sounds, pictureColours: {}, sceneColours: null, ...changes }
 }
 const typesOf = (remarks: readonly Remark[]) => remarks.map((remark) => `${remark.type}/${remark.partId}`)
 const remarked = (composition: Composition, changes: Partial<RemarkContext> = {}, kind: EventKind = 'tip') => remarksOf(contextOf(composition, changes, kind))
@@ -114,7 +114,7 @@ describe('remarks', () => {
     const composition = composed(triggers)
     const remark = remarked(composition, context).find((each) => each.type === type)
     if (!remark?.remedy) return
-    const box = { version: 4 as const, canvas, look: lanternLook, zones: [], alerts: [{ id: 'tip', kind: 'tip' as const, isOn: true, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition }] }] }
+    const box = { version: 5 as const, canvas, look: lanternLook, zones: [], alerts: [{ id: 'tip', kinds: ['tip' as const], isOn: true, offer: null, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition }] }] }
     const mended = changeBox(box, applyRemedy({ alertId: 'tip', variationId: 'v' }, remark.remedy))
     expect(mended.ok).toBe(true)
     if (!mended.ok) return

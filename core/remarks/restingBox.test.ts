@@ -13,7 +13,7 @@ const line = starterLine(canvas, 'headline', '{name}')
 const layouts = new Map([['headline', { lines: [{ pieces: [{ text: 'pip_rye', isValue: true }], widthPx: 400 }], sizePx: 100, widthPx: 400, heightPx: 124, isCut: false, units: [] }]])
 
 function resolved(parts: Parameters<typeof resolveScore>[0]['parts']) {
-  const result = resolveScore({ version: 3, length: { rule: 'fixed', ms: 7000 }, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent('follow'), locale: 'en', media: {} })
+  const result = resolveScore({ version: 4, length: { rule: 'fixed', ms: 7000 }, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent('follow'), locale: 'en', media: {} })
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }

@@ -1,5 +1,5 @@
 import type { Coverage } from './coverage.ts'
-import { missing } from './space.ts'
+import { missing, type Dimension } from './space.ts'
 import type { Region } from './region.ts'
 
 /** A stretch of an axis on which the same variations can play. */
@@ -19,26 +19,37 @@ export interface AxisRow {
   stretches: AxisStretch[]
 }
 
-/** The coverage along one numeric direction, with a row for each value of another where that is a choice. */
+/** The coverage along one ordered direction, with a row for each value of another where that is a choice. */
 export interface CoverageAxis {
   dimension: number | null
   facet: number | null
   rows: AxisRow[]
 }
 
+const isAlong = ({ field, contained }: Dimension) => contained === null && (field.type === 'number' || field.type === 'money' || field.type === 'span' || field.type === 'clock' || field.type === 'season')
+
+/** The directions that rows can be made of: choices, and what is in a set. */
+export function facetsOf({ space }: Coverage): number[] {
+  return space.dimensions.flatMap(({ field }, at) => (field.type === 'choice' || field.type === 'set' ? [at] : []))
+}
+
 /**
- * Lays coverage out to be drawn: along the first direction of numbers, with a row for each value of the first choice. Without
- * numbers all of it is one stretch.
+ * Lays coverage out to be drawn: along the first ordered direction, with a row for each value of a facet. Without anything
+ * ordered all of it is one stretch.
+ * @param wanted the direction that rows are made of, one of `facetsOf`; otherwise the first
  */
-export function axisOf({ space, variations, gaps }: Coverage): CoverageAxis {
-  const numeric = space.dimensions.findIndex(({ field, contained }) => contained === null && (field.type === 'number' || field.type === 'money'))
-  const choice = space.dimensions.findIndex(({ field }) => field.type === 'choice')
-  const dimension = numeric < 0 ? null : numeric
-  const facet = choice < 0 ? null : choice
+export function axisOf(coverage: Coverage, wanted: number | null = null): CoverageAxis {
+  const { space, variations, gaps } = coverage
+  const ordered = space.dimensions.findIndex(isAlong)
+  const facets = facetsOf(coverage)
+  const dimension = ordered < 0 ? null : ordered
+  const facet = wanted !== null && facets.includes(wanted) ? wanted : (facets[0] ?? null)
   const values = facet === null ? [null] : Array.from({ length: (space.dimensions[facet]?.last ?? 0) + 1 }, (_, value) => value)
   const rows = values.map((value) => {
     const onRow = (region: Region) => (facet === null || value === null ? region : region.filter((box) => (box[facet * 2] as number) <= value && (box[facet * 2 + 1] as number) >= value))
-    return { value, stretches: stretchesOf(dimension, variations.map(({ id, plays }) => ({ id, region: onRow(plays) })), onRow(gaps), dimension === null ? 0 : (space.dimensions[dimension]?.last ?? 0)) }
+    // A kind that never says what the axis shows is one stretch.
+    const along = dimension !== null && onRow(space.whole).some((box) => (box[dimension * 2 + 1] as number) > missing) ? dimension : null
+    return { value, stretches: stretchesOf(along, variations.map(({ id, plays }) => ({ id, region: onRow(plays) })), onRow(gaps), dimension === null ? 0 : (space.dimensions[dimension]?.last ?? 0)) }
   })
   return { dimension, facet, rows }
 }

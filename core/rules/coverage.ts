@@ -1,7 +1,7 @@
-import type { EventKind } from '../events/kinds.ts'
+import type { Listener } from './fields.ts'
 import { intersect, subtract, tidy, unite, type Region } from './region.ts'
 import type { Rule, Share } from './schema.ts'
-import { regionOf, spaceOf, wholeOf, type Space } from './space.ts'
+import { regionOf, spaceOf, type Space } from './space.ts'
 
 /** A variation as coverage sees it. */
 export interface Ruled {
@@ -34,10 +34,10 @@ export interface Coverage {
  * Which variation plays where, exactly: the region of each rule less those of the rules before it. A share group wins wherever
  * one of its members is the first that holds, and there each member that holds may be drawn.
  * Boxes: at most (comparisons × 2) ^ fields, in practice a few for each rule. The matcher and this never disagree, but for
- * texts that are asked for both whole and in part (see `Dimension`).
+ * what they treat as if it had nothing to do with each other (see `Dimension`).
  */
-export function coverageOf(kind: EventKind, variations: readonly Ruled[]): Coverage {
-  const space = spaceOf(kind, variations.map(({ rule }) => rule))
+export function coverageOf(listener: Listener, variations: readonly Ruled[]): Coverage {
+  const space = spaceOf(listener, variations.map(({ rule }) => rule))
   const regions = variations.map(({ rule }) => regionOf(space, rule))
   const groupOf = (index: number) => variations[index]?.share?.group ?? null
 
@@ -61,6 +61,6 @@ export function coverageOf(kind: EventKind, variations: readonly Ruled[]): Cover
     const isEverydayBelow = rule === null && plays.length > 0
     return { id, plays, hidden, state: plays.length === 0 ? 'unreachable' : hidden.length > 0 && !isEverydayBelow ? 'shadowed' : 'open', by }
   })
-  const gaps = regions.reduce<Region>((left, region) => subtract(left, region), wholeOf(space))
+  const gaps = regions.reduce<Region>((left, region) => subtract(left, region), space.whole)
   return { space, variations: covered, gaps: tidy(gaps) }
 }

@@ -1,7 +1,20 @@
 import type { EventKind } from '../events/kinds.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import { calendarDay, localMoment, momentAt } from '../time/localMoment.ts'
+import { plainCircumstances, type Circumstances } from './circumstances.ts'
 import type { Coverage } from './coverage.ts'
-import { missing, type Space } from './space.ts'
+import type { Listener } from './fields.ts'
+import type { Box } from './region.ts'
+import { missing, pointOf, type Dimension, type Space } from './space.ts'
+import { ruleValuesOf, type ChannelContext } from './values.ts'
+
+/** Something that could happen, with what surrounds it. */
+export interface Example {
+  event: CanonicalEvent
+  circumstances: Circumstances
+}
+
+const dayMs = 86_400_000
 
 type Write = (data: Record<string, unknown>, value: number | string) => void
 const set = (path: string): Write => (data, value) => void (data[path] = value)
@@ -9,10 +22,9 @@ const inReward = (path: string): Write => (data, value) => void (data.reward = {
 
 /** Where each field of a rule stands in what an event carries. */
 const writers: Record<string, Write> = {
-  months: set('months'), streak: set('streakMonths'), count: set('count'), amount: set('amountMinor'), points: set('points'), party: set('partySize'), item: set('item'),
+  months: set('months'), streak: set('streakMonths'), count: set('count'), amount: set('amountMinor'), points: set('points'), party: set('partySize'), item: set('item'), level: set('level'), levelName: set('levelName'),
   tier: (data, value) => void (data.tier = Number(value)),
-  level: (data, value) => void (data[typeof value === 'number' ? 'level' : 'levelName'] = value),
-  goal: set('goalTitle'), cost: inReward('costPoints'), reward: inReward('title'), input: set('input'), command: set('command'), arguments: set('arguments'),
+  goal: set('goalTitle'), cost: inReward('costPoints'), reward: inReward('title'), input: set('input'), command: set('command'), arguments: set('arguments'), choice: set('choice'),
   viewer: (data, value) => {
     if (value === 'anonymous') data.viewer = null
   },
@@ -29,29 +41,73 @@ const otherwise: Partial<Record<EventKind, Record<string, Write>>> = {
 }
 
 /**
- * An event that a variation would be chosen for: the sample where that is one already, else the sample with the nearest values
- * that its coverage allows. Null for a variation that never plays.
+ * An event that a variation would be chosen for, with circumstances: the sample where that is one already, else the sample of
+ * the alert's kinds with the nearest values that its coverage allows. Null for a variation that never plays.
+ * @param listener with the kinds in the order in which they are tried
+ * @param sampleOf a sample of each kind
  */
-export function exampleOf(event: CanonicalEvent, { space, variations }: Coverage, variationId: string, at: readonly number[]): CanonicalEvent | null {
+export function exampleOf({ kinds, offer }: Listener, sampleOf: (kind: EventKind) => CanonicalEvent, { space, variations }: Coverage, variationId: string, channel: ChannelContext): Example | null {
   const plays = variations.find(({ id }) => id === variationId)?.plays ?? []
-  const distance = (box: readonly number[]) => at.reduce((sum, value, dimension) => sum + (value < (box[dimension * 2] as number) || value > (box[dimension * 2 + 1] as number) ? 1 : 0), 0)
-  const [nearest] = [...plays].sort((a, b) => distance(a) - distance(b))
-  if (!nearest) return null
-  const data = { ...event.data } as Record<string, unknown>
-  space.dimensions.forEach((_, dimension) => {
-    const first = Math.max(nearest[dimension * 2] as number, 0)
-    const last = nearest[dimension * 2 + 1] as number
-    const now = at[dimension] ?? missing
-    if ((now >= (nearest[dimension * 2] as number) && now <= last) || last === missing) return
-    writeValue(space, event.kind, dimension, Math.min(Math.max(now, first), last), data)
+  const kindAt = space.dimensions.findIndex(({ field }) => field.id === 'kind')
+  const tries = kinds.flatMap((kind) => {
+    const event = sampleOf(kind)
+    const at = pointOf(space, ruleValuesOf(event, channel, plainCircumstances, offer))
+    return plays.filter((box) => kindAt < 0 || (box[kindAt * 2] as number) === space.kinds.indexOf(kind)).map((box) => ({ event, at, box, distance: distanceOf(at, box) }))
   })
-  return { ...event, data } as CanonicalEvent
+  for (const { event, at, box } of tries.sort((a, b) => a.distance - b.distance)) {
+    const example = exampleIn(space, event, at, box, channel, offer)
+    if (example) return example
+  }
+  return null
 }
 
-function writeValue({ dimensions }: Space, kind: EventKind, dimension: number, value: number, data: Record<string, unknown>): void {
-  const { field, values, contained } = dimensions[dimension] ?? {}
-  const write = field && (otherwise[kind]?.[field.id] ?? writers[field.id])
-  if (!write) return
-  if (contained !== null && contained !== undefined) return write(data, value === 1 ? contained : '')
-  write(data, values ? (values[value] ?? 'something else') : value)
+/** In how many directions a point lies outside a box. */
+const distanceOf = (at: readonly number[], box: Box) => at.reduce((sum, value, dimension) => sum + (value < (box[dimension * 2] as number) || value > (box[dimension * 2 + 1] as number) ? 1 : 0), 0)
+
+/** The event with values that lie in the box; null where what the box asks for cannot be all at once, such as a day that is none. */
+function exampleIn(space: Space, event: CanonicalEvent, at: readonly number[], box: Box, channel: ChannelContext, offer: Listener['offer']): Example | null {
+  const occurredAtMs = occurredIn(space.dimensions, box, event.occurredAtMs, channel.timeZone)
+  if (occurredAtMs === null) return null
+  const data = { ...event.data } as Record<string, unknown>
+  const roles: string[] = []
+  let { platform, previousAtMs } = plainCircumstances
+  space.dimensions.forEach(({ field, contained, values }, index) => {
+    const [first, last, now] = [box[index * 2] as number, box[index * 2 + 1] as number, at[index] ?? missing]
+    const value = Math.min(Math.max(now, first, 0), last)
+    if (field.type === 'set') {
+      if (value === 1 && contained !== null) roles.push(contained)
+    } else if (field.id === 'platform') platform = values?.[value] ?? platform
+    else if (field.id === 'visit' && values?.[value] === 'again') previousAtMs ??= occurredAtMs - dayMs
+    else if (field.id === 'since' && first > missing) previousAtMs = occurredAtMs - value * 60_000
+    else if ((now < first || now > last) && last !== missing) {
+      const write = otherwise[event.kind]?.[field.id] ?? writers[field.id]
+      write?.(data, contained !== null ? (value === 1 ? contained : '') : values ? (values[value] ?? 'something else') : value)
+    }
+  })
+  if (roles.length > 0 && data.viewer) data.viewer = { ...(data.viewer as object), roles }
+  const example = { event: { ...event, occurredAtMs, data } as CanonicalEvent, circumstances: { platform, previousAtMs } }
+  return distanceOf(pointOf(space, ruleValuesOf(example.event, channel, example.circumstances, offer)), box) === 0 ? example : null
+}
+
+/** Days are looked through for so long: every weekday falls on every day of the year within. */
+const daysTried = 366 * 28
+
+/** A moment whose clock and calendar lie in the box, the given one where it does; null where there is none. */
+function occurredIn(dimensions: readonly Dimension[], box: Box, atMs: number, timeZone: string): number | null {
+  const spanOf = (id: string) => {
+    const index = dimensions.findIndex(({ field }) => field.id === id)
+    return index < 0 ? null : { first: box[index * 2] as number, last: box[index * 2 + 1] as number }
+  }
+  const [time, weekday, season, date] = ['time', 'weekday', 'season', 'date'].map(spanOf)
+  if (!time && !weekday && !season && !date) return atMs
+  const isIn = (span: { first: number; last: number } | null | undefined, value: number) => !span || (value >= span.first && value <= span.last)
+  const local = localMoment(atMs, timeZone)
+  if (isIn(time, local.minute) && isIn(weekday, local.weekday) && isIn(season, local.dayOfYear) && isIn(date, local.day)) return atMs
+  const minute = isIn(time, local.minute) ? local.minute : Math.max(0, time?.first ?? 0)
+  const firstDay = isIn(date, local.day) ? local.day : Math.max(0, date?.first ?? 0)
+  for (let day = firstDay; day < firstDay + daysTried && isIn(date, day); day++) {
+    const shown = calendarDay(day)
+    if (isIn(weekday, shown.weekday) && isIn(season, shown.dayOfYear)) return momentAt(day, minute, timeZone)
+  }
+  return null
 }

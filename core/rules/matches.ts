@@ -1,7 +1,8 @@
+import { calendarSpans } from './calendar.ts'
 import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 import type { RuleValues } from './values.ts'
 
-/** Whether one comparison holds. Numbers are compared as numbers, everything else as text; contained text without regard to case. */
+/** Whether one comparison holds. Numbers are compared as numbers, everything else as text; contained text without regard to case. Of several values it is enough that one is listed. */
 export function comparisonHolds(comparison: Comparison, values: RuleValues): boolean {
   const value = values[comparison.field]
   if (value === undefined) return false
@@ -16,13 +17,19 @@ export function comparisonHolds(comparison: Comparison, values: RuleValues): boo
       return typeof value === 'number' && value <= comparison.value
     case 'between':
       return typeof value === 'number' && value >= comparison.from && value <= comparison.to
+    case 'within':
+      return typeof value === 'number' && (calendarSpans(comparison.from, comparison.to)?.spans.some(([first, last]) => value >= first && value <= last) ?? false)
     case 'oneOf':
-      return comparison.values.includes(String(value))
+      return isListed(comparison.values, value)
     case 'noneOf':
-      return !comparison.values.includes(String(value))
+      return !isListed(comparison.values, value)
     case 'contains':
       return String(value).toLowerCase().includes(comparison.text.toLowerCase())
   }
+}
+
+function isListed(listed: readonly string[], value: number | string | readonly string[]): boolean {
+  return typeof value === 'object' ? value.some((each) => listed.includes(each)) : listed.includes(String(value))
 }
 
 const termHolds = (term: RuleTerm, values: RuleValues): boolean => (isComparison(term) ? comparisonHolds(term, values) : ruleHolds(term, values))

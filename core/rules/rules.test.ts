@@ -14,6 +14,9 @@ import { rule as ruleSchema, type Comparison, type Rule, type Share } from './sc
 import { pointOf, regionOf, spaceOf } from './space.ts'
 import type { RuleValues } from './values.ts'
 
+const on = (...kinds: EventKind[]) => ({ kinds, offer: null })
+const resub = on('resubscription')
+
 const small = fc.integer({ min: 0, max: 14 })
 const number = fc.constantFrom('months', 'streak')
 const tiers = fc.uniqueArray(fc.constantFrom('1', '2', '3'), { minLength: 1 })
@@ -40,7 +43,7 @@ describe('regions', () => {
     fc.assert(
       fc.property(anyRule, values, (rule, at) => {
         expect(ruleSchema.safeParse(rule).success).toBe(true)
-        const space = spaceOf('resubscription', [rule])
+        const space = spaceOf(resub, [rule])
         expect(holdsPoint(regionOf(space, rule), pointOf(space, at))).toBe(ruleHolds(rule, at))
       }),
       { numRuns: 600 },
@@ -63,7 +66,7 @@ describe('coverage', () => {
   it('never disagrees with the choice: who can be chosen is who plays there', () => {
     fc.assert(
       fc.property(ruled, values, fc.string(), (variations, at, key) => {
-        const { space, variations: covered, gaps } = coverageOf('resubscription', variations)
+        const { space, variations: covered, gaps } = coverageOf(resub, variations)
         const point = pointOf(space, at)
         const { variation, draw } = chooseVariation(variations, at, key)
         const candidates = draw ? draw.odds.map(({ id }) => id) : variation ? [variation.id] : []
@@ -77,7 +80,7 @@ describe('coverage', () => {
   it('says who is hidden, and by whom', () => {
     const atLeast = (id: string, value: number): Ruled => ({ id, share: null, rule: { match: 'all', of: [{ field: 'months', is: 'atLeast', value }] } })
     const exactly: Ruled = { id: 'year', share: null, rule: { match: 'all', of: [{ field: 'months', is: 'exactly', value: 12 }] } }
-    const states = (list: Ruled[]) => coverageOf('resubscription', list).variations.map(({ id, state, by }) => [id, state, by])
+    const states = (list: Ruled[]) => coverageOf(resub, list).variations.map(({ id, state, by }) => [id, state, by])
     expect(states([atLeast('two', 2), exactly, { id: 'everyday', rule: null, share: null }])).toEqual([['two', 'open', []], ['year', 'unreachable', ['two']], ['everyday', 'open', ['two', 'year']]])
     expect(states([exactly, atLeast('two', 2)])).toEqual([['year', 'open', []], ['two', 'shadowed', ['year']]])
   })
@@ -116,14 +119,14 @@ describe('rules in words', () => {
     ['the amount is from €5.00 to €19.99', 'tip', { match: 'all', of: [{ field: 'amount', is: 'between', from: 500, to: 1999 }] }],
     ['not when the message contains “rye” or the viewer is anonymous', 'tip', { match: 'none', of: [{ field: 'message', is: 'contains', text: 'rye' }, { field: 'viewer', is: 'oneOf', values: ['anonymous'] }] }],
     ['the party is exactly 1,000 or (the party is not 5)', 'raid', { match: 'any', of: [{ field: 'party', is: 'exactly', value: 1000 }, { match: 'all', of: [{ field: 'party', is: 'not', value: 5 }] }] }],
-  ])('read aloud: %s', (words, kind, rule) => expect(wordsOfRule(kind, rule, locale)).toBe(words))
+  ])('read aloud: %s', (words, kind, rule) => expect(wordsOfRule(on(kind), rule, locale)).toBe(words))
 
   it('are refused for kinds that never say what they ask', () => {
     const of = (comparison: Comparison): Rule => ({ match: 'all', of: [comparison] })
-    expect(faultOfRule('follow', of({ field: 'months', is: 'atLeast', value: 2 }))).toBe('this kind of event never says “months”')
-    expect(faultOfRule('tip', of({ field: 'amount', is: 'contains', text: '5' }))).toBe('the amount cannot be compared in this way')
-    expect(faultOfRule('subscription', of({ field: 'tier', is: 'oneOf', values: ['4'] }))).toBe('the tier is never “4”')
-    expect(faultOfRule('subscription', of({ field: 'tier', is: 'oneOf', values: ['3'] }))).toBeNull()
+    expect(faultOfRule(on('follow'), of({ field: 'months', is: 'atLeast', value: 2 }))).toBe('these events never say “months”')
+    expect(faultOfRule(on('tip'), of({ field: 'amount', is: 'contains', text: '5' }))).toBe('the amount cannot be compared in this way')
+    expect(faultOfRule(on('subscription'), of({ field: 'tier', is: 'oneOf', values: ['4'] }))).toBe('the tier is never “4”')
+    expect(faultOfRule(on('subscription'), of({ field: 'tier', is: 'oneOf', values: ['3'] }))).toBeNull()
   })
   it('say why, as a tree and as a sentence', () => {
     const variations = [
@@ -133,7 +136,7 @@ describe('rules in words', () => {
     const why = (months: number) => {
       const values = { months }
       const { variation, draw } = chooseVariation(variations, values, 'k')
-      return whyOf('resubscription', 'resub', variations, values, variation?.id ?? null, draw, locale)
+      return whyOf(resub, 'resub', variations, values, variation?.id ?? null, draw, locale)
     }
     expect(why(12).variations.map(({ outcome }) => outcome)).toEqual(['plays', 'held'])
     expect(why(11).variations[0]?.terms).toEqual([{ words: 'months is exactly 12', holds: false, said: '11', of: [] }])
@@ -146,9 +149,9 @@ describe('advice about the order', () => {
   const ruledBy = (id: string, is: 'atLeast' | 'exactly', value: number): Ruled => ({ id, share: null, rule: { match: 'all', of: [{ field: 'months', is, value }] } })
   it('puts the special case before what hides it, where that hides nobody', () => {
     const list = [ruledBy('two', 'atLeast', 2), ruledBy('year', 'exactly', 12), ruledBy('years', 'atLeast', 24)]
-    expect(orderAdvice('resubscription', list)).toEqual([{ id: 'year', before: 'two' }, { id: 'years', before: 'two' }])
+    expect(orderAdvice(resub, list)).toEqual([{ id: 'year', before: 'two' }, { id: 'years', before: 'two' }])
     expect(movedBefore(list, 'year', 'two').map(({ id }) => id)).toEqual(['year', 'two', 'years'])
-    expect(orderAdvice('resubscription', [ruledBy('a', 'exactly', 5), ruledBy('b', 'exactly', 5)])).toEqual([])
+    expect(orderAdvice(resub, [ruledBy('a', 'exactly', 5), ruledBy('b', 'exactly', 5)])).toEqual([])
   })
 })
 
@@ -156,7 +159,7 @@ describe('the axis', () => {
   it('is the choice along its numbers, row by row', () => {
     fc.assert(
       fc.property(ruled, fc.integer({ min: 0, max: 20 }), fc.constantFrom('1', '2', '3'), (variations, months, tier) => {
-        const coverage = coverageOf('resubscription', variations)
+        const coverage = coverageOf(resub, variations)
         const { dimension, facet, rows } = axisOf(coverage)
         const row = rows.find(({ value }) => facet === null || value === Number(tier) - 1)
         const axis = dimension === null ? null : coverage.space.dimensions[dimension]?.id

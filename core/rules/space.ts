@@ -1,64 +1,63 @@
-import type { EventKind } from '../events/kinds.ts'
-import { fieldsOfKind, largestNumber, type RuleField } from './fields.ts'
+import { calendarSpans, lastOnScale } from './calendar.ts'
+import { fieldOf, fieldsOf, largestNumber, saysField, type Listener, type RuleField } from './fields.ts'
 import { intersect, subtract, tidy, unite, type Box, type Region } from './region.ts'
-import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
+import { comparisonsOf, isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 import type { RuleValues } from './values.ts'
 
 /** An event that does not say a field has this value there. */
 export const missing = -1
 
 /**
- * One direction of the space that rules divide. Numbers and money are themselves. A choice or a text is the place of its value
- * in `values`, and one more place for every other text. What contains a text is a direction of its own, 0 or 1: it is treated
- * as if it had nothing to do with the text itself.
+ * One direction of the space that rules divide. Numbers, money and time are themselves. A choice or a text is the place of its
+ * value in `values`, and one more place for every other text. What contains a text is a direction of its own, 0 or 1: it is
+ * treated as if it had nothing to do with the text itself. So is each value of a set that rules ask for. Day, date and weekday
+ * are treated as if they had nothing to do with each other.
  */
 export interface Dimension {
   id: string
   field: RuleField
-  /** Null for numbers. */
+  /** Null for what is ordered, and for what is 0 or 1. */
   values: readonly string[] | null
-  /** Null where the text itself is meant. */
+  /** The text that is contained, or the value that is in a set; null where the field itself is meant. */
   contained: string | null
   last: number
 }
 
 export interface Space {
-  kind: EventKind
+  kinds: Listener['kinds']
   dimensions: readonly Dimension[]
+  /** Everything that can come: a box for each kind. What a kind never says is missing there. */
+  whole: Region
 }
 
-function* comparisonsOf(rules: readonly (Rule | null)[]): Generator<Comparison> {
-  for (const rule of rules) {
-    for (const term of rule?.of ?? []) {
-      if (isComparison(term)) yield term
-      else yield* term.of
-    }
-  }
-}
+const lastOf = (field: RuleField) => (field.type === 'clock' || field.type === 'season' || field.type === 'date' ? lastOnScale[field.type] : largestNumber)
 
-/** The directions in which the rules of an alert can differ at all: those fields that they ask for. */
-export function spaceOf(kind: EventKind, rules: readonly (Rule | null)[]): Space {
+/** The directions in which the rules of an alert can differ at all: those fields that they ask for, and its kinds where there are several. */
+export function spaceOf(listener: Listener, rules: readonly (Rule | null)[]): Space {
   const asked = [...comparisonsOf(rules)]
-  const dimensions: Dimension[] = []
-  for (const field of fieldsOfKind[kind]) {
+  const dimensions = fieldsOf(listener).flatMap((field) => {
     const ofField = asked.filter((comparison) => comparison.field === field.id)
-    if (ofField.length === 0) continue
-    if (field.type === 'number' || field.type === 'money') {
-      dimensions.push({ id: field.id, field, values: null, contained: null, last: largestNumber })
-      continue
-    }
-    const listed = ofField.flatMap((comparison) => ('values' in comparison ? comparison.values : []))
-    const values = field.type === 'choice' ? field.options.map(({ value }) => value) : [...new Set(listed)]
-    if (field.type === 'choice' || listed.length > 0) dimensions.push({ id: field.id, field, values, contained: null, last: field.type === 'choice' ? values.length - 1 : values.length })
-    const texts = new Set(ofField.flatMap((comparison) => (comparison.is === 'contains' ? [comparison.text.toLowerCase()] : [])))
-    for (const contained of texts) dimensions.push({ id: `${field.id} contains ${contained}`, field, values: null, contained, last: 1 })
-  }
-  return { kind, dimensions }
+    return ofField.length > 0 || field.id === 'kind' ? dimensionsOf(field, ofField) : []
+  })
+  const { kinds, offer } = listener
+  const whole = kinds.map((kind, place) =>
+    dimensions.flatMap(({ field, last }) => {
+      if (field.id === 'kind') return [place, place]
+      if (!saysField(kind, field.id)) return [missing, missing]
+      return [fieldOf({ kinds: [kind], offer }, field.id)?.mayBeMissing ? missing : 0, last]
+    }),
+  )
+  return { kinds, dimensions, whole }
 }
 
-/** Everything that can come. */
-export function wholeOf({ dimensions }: Space): Region {
-  return [dimensions.flatMap(({ last }) => [missing, last])]
+function dimensionsOf(field: RuleField, asked: readonly Comparison[]): Dimension[] {
+  const listed = [...new Set(asked.flatMap((comparison) => ('values' in comparison ? comparison.values : [])))]
+  const isIn = (contained: string): Dimension => ({ id: `${field.id} contains ${contained}`, field, values: null, contained, last: 1 })
+  if (field.type === 'set') return listed.map(isIn)
+  if (field.type === 'choice') return [{ id: field.id, field, values: field.options.map(({ value }) => value), contained: null, last: field.options.length - 1 }]
+  if (field.type !== 'text') return [{ id: field.id, field, values: null, contained: null, last: lastOf(field) }]
+  const texts = new Set(asked.flatMap((comparison) => (comparison.is === 'contains' ? [comparison.text.toLowerCase()] : [])))
+  return [...(listed.length > 0 ? [{ id: field.id, field, values: listed, contained: null, last: listed.length }] : []), ...[...texts].map(isIn)]
 }
 
 /** Where an event lies. */
@@ -66,6 +65,7 @@ export function pointOf({ dimensions }: Space, values: RuleValues): number[] {
   return dimensions.map(({ field, values: listed, contained, last }) => {
     const value = values[field.id]
     if (value === undefined) return missing
+    if (typeof value === 'object') return value.includes(contained ?? '') ? 1 : 0
     if (contained !== null) return String(value).toLowerCase().includes(contained) ? 1 : 0
     if (listed === null) return typeof value === 'number' ? Math.min(last, Math.max(0, value)) : missing
     const place = listed.indexOf(String(value))
@@ -75,36 +75,50 @@ export function pointOf({ dimensions }: Space, values: RuleValues): number[] {
 
 /** The points for which a rule holds, as boxes that do not overlap. */
 export function regionOf(space: Space, rule: Rule | null): Region {
-  const whole = wholeOf(space)
-  if (rule === null) return whole
+  return rule === null ? space.whole : tidy(intersect(regionOfRule(space, rule), space.whole))
+}
+
+function regionOfRule(space: Space, rule: Rule): Region {
   const regions = rule.of.map((term) => regionOfTerm(space, term))
-  if (rule.match === 'all') return tidy(regions.reduce((both, region) => intersect(both, region), whole))
-  const any = regions.reduce<Region>((all, region) => unite(all, region), [])
-  return tidy(rule.match === 'any' ? any : subtract(whole, any))
+  if (rule.match === 'all') return regions.reduce((both, region) => intersect(both, region), space.whole)
+  const any = tidy(regions.reduce<Region>((all, region) => unite(all, region), []))
+  return rule.match === 'any' ? any : subtract(space.whole, any)
 }
 
 function regionOfTerm(space: Space, term: RuleTerm): Region {
-  if (!isComparison(term)) return regionOf(space, term)
-  const at = space.dimensions.findIndex(({ field, contained }) => field.id === term.field && contained === (term.is === 'contains' ? term.text.toLowerCase() : null))
-  const dimension = space.dimensions[at]
-  const [whole] = wholeOf(space)
-  if (!dimension || !whole) return []
-  return spansOf(term, dimension).filter(([first, last]) => first <= last).map(([first, last]) => [...whole.slice(0, at * 2), first, last, ...whole.slice(at * 2 + 2)] as Box)
+  if (!isComparison(term)) return regionOfRule(space, term)
+  const everywhere = space.dimensions.flatMap(({ last }) => [missing, last])
+  const along = (at: number, spans: readonly [number, number][]) => spans.map(([first, last]): Box => [...everywhere.slice(0, at * 2), first, last, ...everywhere.slice(at * 2 + 2)])
+  const places = space.dimensions.flatMap(({ field, contained }, at) => (field.id === term.field && isMeant(term, field, contained) ? [at] : []))
+  const [first] = places
+  const dimension = first === undefined ? undefined : space.dimensions[first]
+  if (first === undefined || !dimension) return []
+  if (dimension.field.type !== 'set') return along(first, spansOf(term, dimension))
+  // Of a set: any of the listed ones is there, or none of them.
+  if (term.is === 'oneOf') return places.reduce<Region>((all, at) => unite(all, along(at, [[1, 1]])), [])
+  return places.reduce<Region>((both, at) => intersect(both, along(at, [[0, 0]])), [everywhere])
+}
+
+function isMeant(term: Comparison, field: RuleField, contained: string | null): boolean {
+  if (field.type === 'set') return 'values' in term && term.values.includes(contained ?? '')
+  return contained === (term.is === 'contains' ? term.text.toLowerCase() : null)
 }
 
 /** The values of its field for which a comparison holds. */
 function spansOf(comparison: Comparison, { values, last }: Dimension): [first: number, last: number][] {
   switch (comparison.is) {
     case 'exactly':
-      return [[comparison.value, Math.min(comparison.value, last)]]
+      return [[comparison.value, comparison.value]]
     case 'not':
-      return [[0, comparison.value - 1], [comparison.value + 1, last]]
+      return ([[0, comparison.value - 1], [comparison.value + 1, last]] as [number, number][]).filter(([from, to]) => from <= to)
     case 'atLeast':
       return [[comparison.value, last]]
     case 'atMost':
-      return [[0, Math.min(comparison.value, last)]]
+      return [[0, comparison.value]]
     case 'between':
-      return [[comparison.from, Math.min(comparison.to, last)]]
+      return [[comparison.from, comparison.to]]
+    case 'within':
+      return calendarSpans(comparison.from, comparison.to)?.spans ?? []
     case 'contains':
       return [[1, 1]]
     case 'oneOf':

@@ -1,60 +1,102 @@
+import type { Offer } from '../composition/offer.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import { localMoment, type LocalMoment } from '../time/localMoment.ts'
+import type { Circumstances } from './circumstances.ts'
+import { saysField, weekdays } from './fields.ts'
 
 /** What an event says of each field, by its id. A field without a value is absent: no comparison with it holds. */
-export type RuleValues = Readonly<Record<string, number | string | undefined>>
+export type RuleValues = Readonly<Record<string, number | string | readonly string[] | undefined>>
 
-export interface MoneyContext {
+export interface ChannelContext {
   /** ISO 4217. */
   currency: string
   /** What one minor unit of another currency is worth in minor units of the channel's. */
   rates: Readonly<Record<string, number>>
+  /** IANA name: clock and calendar of rules are the channel's. */
+  timeZone: string
 }
 
 /** An amount in minor units of the channel's currency; absent where no rate is known. */
-export function comparableMinor(amountMinor: number, currency: string, { currency: own, rates }: MoneyContext): number | undefined {
+export function comparableMinor(amountMinor: number, currency: string, { currency: own, rates }: Pick<ChannelContext, 'currency' | 'rates'>): number | undefined {
   if (currency === own) return amountMinor
   const rate = rates[currency]
   return rate === undefined ? undefined : Math.round(amountMinor * rate)
 }
 
-/** The values that rules compare. Pure and total: every kind has an answer. */
-export function ruleValuesOf(event: CanonicalEvent, money: MoneyContext): RuleValues {
-  const common = { viewer: event.data.viewer ? 'named' : 'anonymous', message: event.data.message?.text }
-  const amountOf = (data: { amountMinor: number; currency: string }) => comparableMinor(data.amountMinor, data.currency, money)
+const minuteMs = 60_000
+
+/**
+ * The values that rules compare. Pure and total: every kind has an answer. What the clock shows is only worked out when it is asked for.
+ * @param offer what the alert lets viewers choose: a choice that is not on offer any more is none
+ */
+export function ruleValuesOf(event: CanonicalEvent, channel: ChannelContext, { platform, previousAtMs }: Circumstances, offer: Offer | null): RuleValues {
+  const { viewer, message, choice } = event.data
+  const says = (field: string) => saysField(event.kind, field)
+  const hasViewer = says('visit')
+  let shown: LocalMoment | null = null
+  const local = () => (shown ??= localMoment(event.occurredAtMs, channel.timeZone))
+  const circumstances = {
+    kind: event.kind,
+    platform,
+    choice: offer?.options.some(({ id }) => id === choice) ? choice : undefined,
+    message: says('message') ? message?.text : undefined,
+    viewer: says('viewer') ? (viewer ? 'named' : 'anonymous') : undefined,
+    role: hasViewer ? (viewer?.roles ?? []) : undefined,
+    visit: hasViewer && viewer ? (previousAtMs === null ? 'first' : 'again') : undefined,
+    since: hasViewer && viewer && previousAtMs !== null ? Math.max(0, Math.floor((event.occurredAtMs - previousAtMs) / minuteMs)) : undefined,
+    get time() {
+      return local().minute
+    },
+    get weekday() {
+      return weekdays[local().weekday]
+    },
+    get season() {
+      return local().dayOfYear
+    },
+    get date() {
+      return local().day
+    },
+  }
+  // Not spread: that would ask the clock.
+  return Object.assign(circumstances, saidBy(event, channel))
+}
+
+function saidBy(event: CanonicalEvent, channel: ChannelContext): Record<string, number | string | undefined> {
   switch (event.kind) {
     case 'follow':
-      return common
+    case 'chatMessage':
+      return {}
     case 'subscription':
-      return { ...common, months: event.data.months, tier: String(event.data.tier) }
+      return { months: event.data.months, tier: String(event.data.tier) }
     case 'resubscription':
-      return { ...common, months: event.data.months, tier: String(event.data.tier), streak: event.data.streakMonths }
+      return { months: event.data.months, tier: String(event.data.tier), streak: event.data.streakMonths }
     case 'giftBatch':
-      return { ...common, count: event.data.count, tier: String(event.data.tier) }
+      return { count: event.data.count, tier: String(event.data.tier) }
     case 'giftRecipient':
-      return { ...common, tier: String(event.data.tier) }
+      return { tier: String(event.data.tier) }
     case 'membership':
     case 'membershipRenewal':
-      return { ...common, months: event.data.months, level: event.data.levelName }
+      return { months: event.data.months, levelName: event.data.levelName }
     case 'tip':
     case 'paidMessage':
     case 'charityDonation':
-      return { ...common, amount: amountOf(event.data) }
+      return { amount: comparableMinor(event.data.amountMinor, event.data.currency, channel) }
     case 'applause':
-      return { ...common, points: event.data.points }
+      return { points: event.data.points }
     case 'raid':
-      return { ...common, party: event.data.partySize }
+      return { party: event.data.partySize }
     case 'purchase':
-      return { ...common, amount: amountOf(event.data), count: event.data.quantity, item: event.data.item }
+      return { amount: comparableMinor(event.data.amountMinor, event.data.currency, channel), count: event.data.quantity, item: event.data.item }
     case 'surgeStarted':
     case 'surgeLevelled':
     case 'surgeEnded':
-      return { ...common, level: event.data.level, points: event.data.totalPoints }
+      return { level: event.data.level, points: event.data.totalPoints }
     case 'goalStarted':
     case 'goalReached':
-      return { ...common, amount: comparableMinor(event.data.targetMinor, event.data.currency, money), goal: event.data.goalTitle }
+      return { amount: comparableMinor(event.data.targetMinor, event.data.currency, channel), goal: event.data.goalTitle }
     case 'redemption':
-      return { ...common, cost: event.data.reward.costPoints, reward: event.data.reward.title, input: event.data.input }
+      return { cost: event.data.reward.costPoints, reward: event.data.reward.title, input: event.data.input }
     case 'chatCommand':
-      return { ...common, command: event.data.command, arguments: event.data.arguments }
+      return { command: event.data.command, arguments: event.data.arguments }
   }
 }

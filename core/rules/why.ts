@@ -1,6 +1,5 @@
-import type { EventKind } from '../events/kinds.ts'
 import type { Draw } from './choose.ts'
-import { fieldOf } from './fields.ts'
+import { fieldOf, type Listener } from './fields.ts'
 import { comparisonHolds, ruleHolds } from './matches.ts'
 import { isComparison, type Rule, type RuleTerm } from './schema.ts'
 import type { RuleValues } from './values.ts'
@@ -31,15 +30,15 @@ export interface Why {
   draw: Draw | null
 }
 
-function termWhy(kind: EventKind, term: RuleTerm, values: RuleValues, locale: RuleLocale): WhyTerm {
-  if (!isComparison(term)) return { words: wordsOfRule(kind, term, locale), holds: ruleHolds(term, values), said: null, of: term.of.map((each) => termWhy(kind, each, values, locale)) }
-  const field = fieldOf(kind, term.field)
+function termWhy(listener: Listener, term: RuleTerm, values: RuleValues, locale: RuleLocale): WhyTerm {
+  if (!isComparison(term)) return { words: wordsOfRule(listener, term, locale), holds: ruleHolds(term, values), said: null, of: term.of.map((each) => termWhy(listener, each, values, locale)) }
+  const field = fieldOf(listener, term.field)
   const value = values[term.field]
-  return { words: wordsOfComparison(kind, term, locale), holds: comparisonHolds(term, values), said: field && value !== undefined ? wordsOfValue(field, value, locale).slice(0, 200) : null, of: [] }
+  return { words: wordsOfComparison(listener, term, locale), holds: comparisonHolds(term, values), said: field && value !== undefined ? wordsOfValue(field, value, locale).slice(0, 200) : null, of: [] }
 }
 
 /** What each variation's rule said about an event's values. */
-export function whyOf(kind: EventKind, alertId: string, variations: readonly { id: string; name: string; rule: Rule | null }[], values: RuleValues, chosenId: string | null, draw: Draw | null, locale: RuleLocale): Why {
+export function whyOf(listener: Listener, alertId: string, variations: readonly { id: string; name: string; rule: Rule | null }[], values: RuleValues, chosenId: string | null, draw: Draw | null, locale: RuleLocale): Why {
   return {
     alertId,
     draw,
@@ -47,7 +46,7 @@ export function whyOf(kind: EventKind, alertId: string, variations: readonly { i
       id,
       name,
       outcome: id === chosenId ? 'plays' : ruleHolds(rule, values) ? 'held' : 'failed',
-      terms: (rule?.of ?? []).map((term) => termWhy(kind, term, values, locale)),
+      terms: (rule?.of ?? []).map((term) => termWhy(listener, term, values, locale)),
     })),
   }
 }

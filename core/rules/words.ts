@@ -1,9 +1,9 @@
-import type { EventKind } from '../events/kinds.ts'
 import { formatMoney } from '../money.ts'
-import { fieldOf, type RuleField } from './fields.ts'
+import { placeOnScale } from './calendar.ts'
+import { fieldOf, type Listener, type RuleField } from './fields.ts'
 import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 
-/** How numbers and money are written for the people of a channel. */
+/** How numbers, money and days are written for the people of a channel. */
 export interface RuleLocale {
   locale: string
   currency: string
@@ -11,30 +11,73 @@ export interface RuleLocale {
 
 const joined = (words: readonly string[], last: string) => (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1) ?? ''}`)
 
+/** From the longest: what a span is told in, where it comes out whole. */
+export const spanUnits = [
+  { minutes: 1440, one: 'day', many: 'days' },
+  { minutes: 60, one: 'hour', many: 'hours' },
+  { minutes: 1, one: 'minute', many: 'minutes' },
+] as const
+
+/** The longest unit in which a span is a whole number. */
+export const spanUnitOf = (minutes: number) => spanUnits.find((unit) => minutes > 0 && minutes % unit.minutes === 0) ?? spanUnits[2]
+
+function wordsOfSpan(minutes: number, locale: string): string {
+  const unit = spanUnitOf(minutes)
+  const count = minutes / unit.minutes
+  return `${new Intl.NumberFormat(locale).format(count)} ${count === 1 ? unit.one : unit.many}`
+}
+
+const dayMs = 86_400_000
+
+/** A place on a clock or a calendar as it is written for people. */
+function wordsOfTime(type: 'clock' | 'season' | 'date', at: number, locale: string): string {
+  if (type === 'clock') return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`
+  const atMs = type === 'season' ? Date.UTC(2024, 0, 1 + at) : at * dayMs
+  return new Intl.DateTimeFormat(locale, { timeZone: 'UTC', day: 'numeric', month: 'long', ...(type === 'date' ? { year: 'numeric' } : {}) }).format(atMs)
+}
+
 /** A value of a field as it is read aloud. */
-export function wordsOfValue(field: RuleField, value: number | string, { locale, currency }: RuleLocale): string {
-  if (field.type === 'money') return formatMoney(Number(value), currency, locale)
-  if (field.type === 'number') return new Intl.NumberFormat(locale).format(Number(value))
-  if (field.type === 'choice') return field.options.find((option) => option.value === value)?.words ?? String(value)
-  return `“${String(value)}”`
+export function wordsOfValue(field: RuleField, value: number | string | readonly string[], { locale, currency }: RuleLocale): string {
+  switch (field.type) {
+    case 'money':
+      return formatMoney(Number(value), currency, locale)
+    case 'number':
+      return new Intl.NumberFormat(locale).format(Number(value))
+    case 'span':
+      return wordsOfSpan(Number(value), locale)
+    case 'clock':
+    case 'season':
+    case 'date':
+      return wordsOfTime(field.type, typeof value === 'string' ? (placeOnScale(value)?.at ?? 0) : Number(value), locale)
+    case 'choice':
+    case 'set': {
+      const values = typeof value === 'object' ? value : [String(value)]
+      return joined(values.map((each) => field.options.find((option) => option.value === each)?.words ?? each), 'and') || 'none of these'
+    }
+    case 'text':
+      return `“${String(value)}”`
+  }
 }
 
 /** A comparison as a person reads it aloud: "months is at least 12". */
-export function wordsOfComparison(kind: EventKind, comparison: Comparison, locale: RuleLocale): string {
-  const field = fieldOf(kind, comparison.field)
-  if (!field) return `“${comparison.field}”, which this kind never says`
+export function wordsOfComparison(listener: Listener, comparison: Comparison, locale: RuleLocale): string {
+  const field = fieldOf(listener, comparison.field)
+  if (!field) return `“${comparison.field}”, which these events never say`
   const value = (of: number | string) => wordsOfValue(field, of, locale)
+  const ago = field.type === 'span' ? ' ago' : ''
   switch (comparison.is) {
     case 'exactly':
       return `${field.words} is exactly ${value(comparison.value)}`
     case 'not':
       return `${field.words} is not ${value(comparison.value)}`
     case 'atLeast':
-      return `${field.words} is at least ${value(comparison.value)}`
+      return `${field.words} is at least ${value(comparison.value)}${ago}`
     case 'atMost':
-      return `${field.words} is at most ${value(comparison.value)}`
+      return `${field.words} is at most ${value(comparison.value)}${ago}`
     case 'between':
-      return `${field.words} is from ${value(comparison.from)} to ${value(comparison.to)}`
+      return `${field.words} is from ${value(comparison.from)} to ${value(comparison.to)}${ago}`
+    case 'within':
+      return `${field.words} is from ${value(comparison.from)} to ${value(comparison.to)}${field.type === 'season' ? ' of any year' : ''}`
     case 'oneOf':
       return `${field.words} is ${joined(comparison.values.map(value), 'or')}`
     case 'noneOf':
@@ -47,9 +90,9 @@ export function wordsOfComparison(kind: EventKind, comparison: Comparison, local
 const joins = { all: 'and', any: 'or', none: 'or' } as const
 
 /** A whole rule as one sentence; an everyday variation says so. */
-export function wordsOfRule(kind: EventKind, rule: Rule | null, locale: RuleLocale): string {
+export function wordsOfRule(listener: Listener, rule: Rule | null, locale: RuleLocale): string {
   if (rule === null) return 'every time'
-  const term = (each: RuleTerm): string => (isComparison(each) ? wordsOfComparison(kind, each, locale) : `(${wordsOfRule(kind, each, locale)})`)
+  const term = (each: RuleTerm): string => (isComparison(each) ? wordsOfComparison(listener, each, locale) : `(${wordsOfRule(listener, each, locale)})`)
   const words = joined(rule.of.map(term), joins[rule.match])
   return rule.match === 'none' ? `not when ${words}` : words
 }

@@ -1,4 +1,5 @@
 import type { Canvas } from '../composition/canvas.ts'
+import { withChoice, type Offer } from '../composition/offer.ts'
 import type { Composition } from '../composition/schema.ts'
 import type { Zone } from '../composition/zone.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
@@ -21,6 +22,8 @@ export interface ResolveContext {
   look: Look
   zones: readonly Zone[]
   event: CanonicalEvent
+  /** What the alert lets viewers choose; absent: nothing. */
+  offer?: Offer | null
   /** BCP 47, for numbers and money. */
   locale: string
   media: Readonly<Record<string, MediaFacts>>
@@ -31,8 +34,9 @@ export interface ResolveContext {
  * identity. A part whose media is unknown keeps its place; the player then reports it as missing and plays the rest.
  * @returns the score to play, or why its anchors cannot be solved.
  */
-export function resolveScore(composition: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
+export function resolveScore(composed: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
   const { event } = context
+  const composition = withChoice(composed, context.offer ?? null, event.data.choice)
   const { message } = event.data
   const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '' })
   if (!solved.ok) return solved

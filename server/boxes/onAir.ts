@@ -1,10 +1,14 @@
 import type { BoxDocument } from '../../core/composition/box.ts'
+import type { EventKind } from '../../core/events/kinds.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxes } from '../db/queries/boxes.ts'
+import { listFeeds } from '../db/queries/feeds.ts'
 import { listPlayableMedia } from '../db/queries/media.ts'
 import { readChannel } from '../db/queries/people.ts'
+import { feedSource } from '../feeds/feedSource.ts'
+import { kindsThatAskHistory } from '../ingest/viewerHistory.ts'
 
 /** A box as events meet it: the version that is on air, null when there is none. */
 export interface BoxOnAir {
@@ -17,6 +21,11 @@ export interface ChannelOnAir {
   locale: string
   currency: string
   rates: Record<string, number>
+  timeZone: string
+  /** Platforms by what their events name as source. */
+  platforms: Record<string, string>
+  /** Kinds whose rules on air ask when the viewer was here last. */
+  historyKinds: ReadonlySet<EventKind>
   boxes: BoxOnAir[]
   media: Record<string, MediaFacts>
 }
@@ -48,6 +57,9 @@ export class OnAirCache {
     }
     const media: Record<string, MediaFacts> = {}
     for (const file of await listPlayableMedia(this.db, channelId)) media[file.id] = factsOf(file)
-    return { locale: channel.locale, currency: channel.currency, rates: channel.rates, boxes, media }
+    const platforms: Record<string, string> = {}
+    for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
+    const { locale, currency, rates, timeZone } = channel
+    return { locale, currency, rates, timeZone, platforms, historyKinds: kindsThatAskHistory(boxes.flatMap(({ version }) => version?.document ?? [])), boxes, media }
   }
 }

@@ -57,6 +57,23 @@ export const feed = pgTable('feed', {
   refusedCount: integer('refused_count').notNull().default(0),
   lastDeliveryAt: at('last_delivery_at'),
   lagMs: bigint('lag_ms', { mode: 'number' }),
+  /** The account that was linked, as the platform names it; null for a feed that was set up by hand. */
+  account: text(),
+  /** Since when it is not heard any more; what it said stays. */
+  unlinkedAt: at('unlinked_at'),
+})
+
+/** A linking that was begun: what must come back to finish it. */
+export const linking = pgTable('linking', {
+  /** OAuth's state, or the code that is posted in the chat. Kept as its hash. */
+  id: text().primaryKey(),
+  channelId: text('channel_id').notNull().references(() => channel.id),
+  platform: text().notNull(),
+  /** PKCE's verifier; null for a code in the chat. */
+  verifier: text(),
+  expiresAt: at('expires_at').notNull(),
+  /** The feed that it led to. */
+  feedId: text('feed_id').references(() => feed.id),
 })
 
 export const apiKey = pgTable('api_key', {
@@ -157,6 +174,8 @@ export const event = pgTable(
   (table) => [
     uniqueIndex('event_identity').on(table.channelId, table.source, table.externalId),
     index('event_order').on(table.channelId, table.seq),
+    // When a viewer did the same kind of thing last.
+    index('event_viewer').on(table.channelId, table.kind, sql`(data -> 'viewer' ->> 'id')`, table.occurredAt),
   ],
 )
 

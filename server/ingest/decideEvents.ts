@@ -1,7 +1,8 @@
 import type { BoxDocument, Variation } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import { decide } from '../../core/decisions/decide.ts'
+import { decide, type Choice } from '../../core/decisions/decide.ts'
+import type { Circumstances } from '../../core/rules/circumstances.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { Ticket } from '../../core/queue/state.ts'
@@ -22,6 +23,13 @@ export interface IncomingEvent {
   data: CanonicalEvent['data']
   occurredAtMs: number
   isTest: boolean
+}
+
+/** What a test pretends, where it is for one case rather than for whatever its event deserves. */
+export interface Pretended {
+  circumstances: Circumstances
+  /** The case that is to be seen; null: whichever applies. */
+  variationId: string | null
 }
 
 /** A play that an event earned, ready for its box's queue. */
@@ -45,26 +53,36 @@ export interface DecideRequest {
   onlyBoxId: string | null
   /** The feed that delivered it, and how many things in it were not understood; null: it came another way. */
   feed: { id: string; rejected: number } | null
+  /** When each event's viewer did the same last; see `ViewerHistory`. */
+  previous: readonly (number | null)[]
+  pretended: Pretended | null
   nowMs: number
 }
 
 /** Decides everything before anything is written. Whether an event is new is only known afterwards; a repeat's decision is dropped. */
-export function decideEvents({ channelId, onAir, incoming, onlyBoxId, feed, nowMs }: DecideRequest): Decided {
+export function decideEvents({ channelId, onAir, incoming, onlyBoxId, feed, previous, pretended, nowMs }: DecideRequest): Decided {
   const receivedAt = new Date(nowMs)
   const events = incoming.map(({ occurredAtMs, ...rest }) => ({ ...rest, id: newId('event', nowMs), channelId, feedId: feed?.id ?? null, occurredAt: new Date(occurredAtMs), receivedAt }))
   const newest = incoming.reduce<number | null>((latest, event) => Math.max(latest ?? 0, event.occurredAtMs), null)
   const tallies = feed ? [{ feedId: feed.id, total: incoming.length, rejected: feed.rejected, receivedAt, lagMs: newest === null ? null : Math.max(0, nowMs - newest) }] : []
   const decided: Decided = { rows: { events, decisions: [], plays: [], tallies }, plays: [] }
-  for (const event of events) {
+  events.forEach((event, index) => {
+    const circumstances = pretended?.circumstances ?? circumstancesOf(event.source, previous[index] ?? null, onAir)
     for (const box of onAir.boxes) {
-      if (onlyBoxId === null || box.boxId === onlyBoxId) decideForBox(event, box, onAir, nowMs, decided)
+      if (onlyBoxId === null || box.boxId === onlyBoxId) decideForBox(event, { circumstances, variationId: pretended?.variationId ?? null }, box, onAir, nowMs, decided)
     }
-  }
+  })
   return decided
 }
 
-function decideForBox(event: KeptEvent, box: BoxOnAir, onAir: ChannelOnAir, nowMs: number, decided: Decided): void {
-  const { decision, variation } = decide(canonicalOf(event), box.version?.document ?? null, onAir)
+/** What surrounds an event that came in a channel. */
+export function circumstancesOf(source: string, previousAtMs: number | null, { platforms }: Pick<ChannelOnAir, 'platforms'>): Circumstances {
+  return { platform: platforms[source] ?? 'api', previousAtMs }
+}
+
+function decideForBox(event: KeptEvent, { circumstances, variationId: wanted }: Pretended, box: BoxOnAir, onAir: ChannelOnAir, nowMs: number, decided: Decided): void {
+  const document = box.version?.document ?? null
+  const { decision, variation } = wantedChoice(decide(canonicalOf(event), circumstances, document, onAir), document, wanted)
   const { why } = decision
   const nothing = (reason: string) => {
     decided.rows.decisions.push({ eventId: event.id, boxId: box.boxId, outcome: 'nothing', variationName: null, playId: null, reason, why })
@@ -82,9 +100,20 @@ function decideForBox(event: KeptEvent, box: BoxOnAir, onAir: ChannelOnAir, nowM
   decided.plays.push({ boxId, ticket: { playId, enqueuedAtMs: nowMs, lengthMs }, show: showOf(play, score.value) })
 }
 
+/** The case that a test is for; where it is not the one that would be chosen, the reason says so. */
+function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: string | null): Choice {
+  if (wanted === null || choice.variation?.id === wanted) return choice
+  const alert = document?.alerts.find(({ variations }) => variations.some(({ id }) => id === wanted))
+  const variation = alert?.variations.find(({ id }) => id === wanted)
+  if (!alert || !variation) return choice
+  const reason = `“${variation.name}” plays because the test asked for it. Without that: ${choice.decision.reason}`
+  return { decision: { outcome: 'plays', alertId: alert.id, variationId: variation.id, variationName: variation.name, reason, why: choice.decision.why ?? { alertId: alert.id, variations: [], draw: null } }, variation }
+}
+
 /** A variation settled for a kept event, as it stands in this version of its box. */
-export function scoreFor(event: KeptEvent, { canvas, look, zones }: BoxDocument, variation: Variation, { locale, media }: ChannelOnAir) {
-  return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), locale, media })
+export function scoreFor(event: KeptEvent, { canvas, look, zones, alerts }: BoxDocument, variation: Variation, { locale, media }: ChannelOnAir) {
+  const offer = alerts.find(({ variations }) => variations.includes(variation))?.offer ?? null
+  return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), offer, locale, media })
 }
 
 /** What a play has that nobody has prepared yet. */

@@ -1,5 +1,3 @@
-import type { EventKind } from '../../core/events/kinds.ts'
-import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { DeliveryAnswer } from '../../contract/deliveryAnswer.ts'
 import type { TestAnswer } from '../../contract/views.ts'
 import type { OnAirCache } from '../boxes/onAir.ts'
@@ -12,12 +10,15 @@ import type { BoxQueues } from '../queue/boxQueues.ts'
 import { newId } from '../system/ids.ts'
 import type { Metrics } from '../system/metrics.ts'
 import type { GroupCommit } from './groupCommit.ts'
-import { decideEvents, untouchedPlay, type Decided, type DecideRequest, type IncomingEvent } from './decideEvents.ts'
+import { decideEvents, untouchedPlay, type Decided, type DecideRequest, type IncomingEvent, type Pretended } from './decideEvents.ts'
 import type { KeptEvents } from './keepDecided.ts'
+import type { Test } from './testOf.ts'
+import type { ViewerHistory } from './viewerHistory.ts'
 
 export interface IngestDependencies {
   db: Database
   onAir: OnAirCache
+  history: ViewerHistory
   queues: BoxQueues
   metrics: Metrics
   commits: GroupCommit<Decided, KeptEvents>
@@ -61,11 +62,11 @@ export class Ingest {
     this.deps.onChange(feed.channelId)
   }
 
-  /** Sends a test: a made-up event for one box, marked as a test, that takes the way of every other event. */
-  async sendTest(channelId: string, boxId: string, kind: EventKind, viewer: SampleName): Promise<TestAnswer> {
-    const { data } = sampleEvent(kind, viewer)
-    const incoming: IncomingEvent = { source: 'test', externalId: newId('test'), kind, data, occurredAtMs: Date.now(), isTest: true }
-    const { decisions, plays, acceptedIds } = await this.keep({ channelId, incoming: [incoming], onlyBoxId: boxId, feed: null })
+  /** Sends a test: an event for one box, marked as a test, that takes the way of every other event. */
+  async sendTest(channelId: string, boxId: string, { event, pretended }: Test): Promise<TestAnswer> {
+    const { kind, data, occurredAtMs } = event
+    const incoming: IncomingEvent = { source: 'test', externalId: newId('test'), kind, data, occurredAtMs, isTest: true }
+    const { decisions, plays, acceptedIds } = await this.keep({ channelId, incoming: [incoming], onlyBoxId: boxId, feed: null, pretended })
     const sources = Object.keys(this.deps.queues.of(boxId).state.sources).length
     return { eventId: acceptedIds[0] ?? '', playId: plays[0]?.ticket.playId ?? null, reason: decisions[0]?.reason ?? '', sources }
   }
@@ -80,11 +81,12 @@ export class Ingest {
     return playId
   }
 
-  private async keep(request: Omit<DecideRequest, 'onAir' | 'nowMs'>): Promise<KeptEvents> {
-    const { onAir, commits, metrics, queues } = this.deps
+  private async keep({ pretended = null, ...request }: Omit<DecideRequest, 'onAir' | 'nowMs' | 'previous' | 'pretended'> & { pretended?: Pretended | null }): Promise<KeptEvents> {
+    const { onAir, commits, metrics, queues, history } = this.deps
     const channel = await onAir.read(request.channelId)
     const stopTimer = metrics.durableWrite.startTimer()
-    const kept = await commits.add(decideEvents({ ...request, onAir: channel, nowMs: Date.now() }))
+    const previous = await history.previousOf(request.channelId, request.incoming, channel.historyKinds)
+    const kept = await commits.add(decideEvents({ ...request, onAir: channel, previous, pretended, nowMs: Date.now() }))
     stopTimer()
     queues.enqueue(kept.plays)
     return kept

@@ -9,6 +9,7 @@ export function playView(play: PlayWithEvent, locale: string): PlayView {
   return {
     id,
     boxId,
+    eventId: play.eventId,
     kind: play.event.kind,
     ...describeEvent(canonicalOf(play.event), locale),
     variationName,

@@ -11,6 +11,7 @@ import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
+import { ViewerHistory } from '../ingest/viewerHistory.ts'
 import { keepDecided } from '../ingest/keepDecided.ts'
 import { FolderStore } from '../media/folderStore.ts'
 import { MediaLibrary } from '../media/library.ts'
@@ -41,6 +42,7 @@ export interface Services {
   /** Files that come with the product. */
   readShippedFile: ReadShippedFile
   onAir: OnAirCache
+  history: ViewerHistory
   feeds: FeedDirectory
   rooms: SourceRooms
   queues: BoxQueues
@@ -72,6 +74,7 @@ export async function startServices({ config, logger, migrations, databaseTempla
   const now = () => Date.now()
 
   const onAir = new OnAirCache(db)
+  const history = new ViewerHistory(db)
   const stream = new ChannelStream(readLive, (error) => logger.error({ err: error }, 'a live view could not be read'))
   const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) => queues.of(boxId).input({ type: 'sourceLeft', sourceId }))
   const metrics = createMetrics(() => rooms.count())
@@ -84,7 +87,7 @@ export async function startServices({ config, logger, migrations, databaseTempla
     onChange: (channelId) => stream.changed(channelId),
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
   })
-  const ingest = new Ingest({ db, onAir, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: (channelId) => stream.changed(channelId) })
+  const ingest = new Ingest({ db, onAir, history, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: (channelId) => stream.changed(channelId) })
 
   const media = storeOf(config, dataFolder)
   const uploadsFolder = join(dataFolder, 'uploads')
@@ -126,6 +129,7 @@ export async function startServices({ config, logger, migrations, databaseTempla
     uploads,
     readShippedFile,
     onAir,
+    history,
     feeds: new FeedDirectory(db),
     rooms,
     queues,

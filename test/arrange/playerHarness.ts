@@ -93,7 +93,7 @@ export async function readBox(page: Page, demo: DemoFile, index = 0): Promise<{ 
 
 /** An alert of a box resolved as the server would. */
 export function resolveAlert({ document, media }: Awaited<ReturnType<typeof readBox>>, kind: EventKind, viewer: SampleName = 'everyday'): ResolvedScore {
-  const composition = document.alerts.find((alert) => alert.kind === kind)?.variations.at(-1)?.composition
+  const composition = document.alerts.find((alert) => alert.kinds.includes(kind))?.variations.at(-1)?.composition
   if (!composition) throw new Error(`no alert for ${kind}`)
   const result = resolveScore(composition, { canvas: document.canvas, look: document.look, zones: document.zones, event: sampleEvent(kind, viewer), locale: 'en-IE', media })
   if (!result.ok) throw new Error(JSON.stringify(result.error))

@@ -112,7 +112,7 @@ describe.each(engines)('$name', ({ isHere, open }) => {
 
   const keep = async (incoming: IncomingEvent[], nowMs = 5000, feed: { id: string; rejected: number } | null = null) => {
     const onAir = await new OnAirCache(db()).read('channel-1')
-    return decideEvents({ channelId: 'channel-1', onAir, incoming, onlyBoxId: null, feed, nowMs })
+    return decideEvents({ channelId: 'channel-1', onAir, incoming, onlyBoxId: null, feed, previous: [], pretended: null, nowMs })
   }
 
   it.runIf(isHere)('keeps an event once, however often it comes, also twice in one delivery', async () => {

@@ -2,10 +2,11 @@
 import { NuxtLink } from '#components'
 import { computed, ref, toRef } from 'vue'
 import type { BoxSummary } from '../../../contract/views.ts'
-import { useSampleScore } from '../../composables/useSampleScore.ts'
+import { mainKind } from '../../../core/composition/box.ts'
+import { everydaySample, useSampleScore } from '../../composables/useSampleScore.ts'
 import { counted } from '../../format/counted.ts'
 import { span } from '../../format/time.ts'
-import { kindLook } from '../../kinds/kindLook.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
 import ScoreTile from '../stage/ScoreTile.vue'
@@ -16,7 +17,7 @@ const isLookedAt = ref(false)
 const document = toRef(() => props.box.document)
 const shown = ref(0)
 const alert = computed(() => document.value.alerts[shown.value % Math.max(1, document.value.alerts.length)] ?? null)
-const { score } = useSampleScore(document, alert, ref(null), ref('everyday'))
+const { score } = useSampleScore(document, alert, ref(null), ref(everydaySample))
 
 const sources = computed(() => live.deskOf(props.box.id)?.sources.length ?? 0)
 const airState = computed(() => {
@@ -35,7 +36,7 @@ function next(): void {
     <NuxtLink :to="`/boxes/${box.id}`" class="group block rounded-t-sm" :aria-label="`Open ${box.name}`">
       <div class="relative h-[min(52vh,27rem)] rounded-t-sm bg-night p-3">
         <ScoreTile :key="alert?.id" :score="score" :canvas="box.document.canvas" :is-moving="isLookedAt" @ended="next" />
-        <span v-if="alert" class="absolute top-2 left-2 flex items-center gap-1.5 rounded-sm bg-deep/85 py-0.5 pr-2 pl-0.5 text-2xs text-mist"><KindMark :kind="alert.kind" />{{ kindLook[alert.kind].name }}</span>
+        <span v-if="alert" class="absolute top-2 left-2 flex items-center gap-1.5 rounded-sm bg-deep/85 py-0.5 pr-2 pl-0.5 text-2xs text-mist"><KindMark :kind="mainKind(alert)" />{{ kindNames[mainKind(alert)] }}</span>
         <p v-if="!alert" class="absolute inset-0 grid place-items-center text-mist">No alerts in this box yet</p>
       </div>
     </NuxtLink>

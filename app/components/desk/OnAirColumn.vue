@@ -8,7 +8,7 @@ import { request } from '../../api/request.ts'
 import { useCanvasScale } from '../../composables/useCanvasScale.ts'
 import { useStage } from '../../composables/useStage.ts'
 import { seconds } from '../../format/time.ts'
-import { kindLook } from '../../kinds/kindLook.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
 
 const props = defineProps<{ desk: DeskView; boxName: string; canvas: Canvas; nowMs: () => number }>()
 const emit = defineEmits<{ hold: []; skip: []; replay: [] }>()
@@ -62,7 +62,7 @@ const controls = computed(() => [
       </div>
     </div>
     <div class="flex min-h-5 items-baseline justify-between gap-3">
-      <p class="min-w-0 truncate" aria-live="polite"><template v-if="current"><b>{{ kindLook[current.kind].name }}</b> · <bdi>{{ current.name }}</bdi> <span class="text-mist">{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of {{ desk.sources.length }}</span></template></p>
+      <p class="min-w-0 truncate" aria-live="polite"><template v-if="current"><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi> <span class="text-mist">{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of {{ desk.sources.length }}</span></template></p>
       <p v-if="isRunning && current" class="shrink-0 font-mono text-xs">{{ seconds(stage.tMs.value) }} / {{ seconds(current.lengthMs) }} s</p>
     </div>
     <div class="grid grid-cols-3 gap-3">

@@ -7,7 +7,7 @@ import type { EventKind } from '../../../core/events/kinds.ts'
 import { platforms } from '../../../stand-ins/platforms/platforms.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
-import { kindLook } from '../../kinds/kindLook.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 
@@ -15,7 +15,7 @@ import NumberField from '../fields/NumberField.vue'
 const props = defineProps<{ feed: FeedView }>()
 const kinds = computed(() => platforms[props.feed.platform]?.kinds ?? [])
 const kind = ref<EventKind>(kinds.value[0] ?? 'follow')
-const choices = computed(() => kinds.value.map((value) => ({ value, label: kindLook[value].name })))
+const choices = computed(() => kinds.value.map((value) => ({ value, label: kindNames[value] })))
 /** The first month of a standing order is always the first. */
 const asksMonths = computed(() => kind.value === 'resubscription' || kind.value === 'membershipRenewal')
 const months = ref(12)

@@ -6,13 +6,13 @@ import TemplateField from './TemplateField.vue'
 import TextSection from './TextSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
-const props = defineProps<{ part: PartOf<'line'>; look: Look; kind: EventKind; disabled: boolean }>()
+const props = defineProps<{ part: PartOf<'line'>; look: Look; kinds: readonly EventKind[]; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 </script>
 
 <template>
   <div class="space-y-2">
-    <TemplateField :value="part.template" :label="`Words of ${part.name}`" :kind="kind" :disabled="disabled" @change="(template) => edit('words', (draft) => void (draft.template = template))" />
+    <TemplateField :value="part.template" :label="`Words of ${part.name}`" :kinds="kinds" :disabled="disabled" @change="(template) => edit('words', (draft) => void (draft.template = template))" />
     <TextSection :part="part" :look="look" :disabled="disabled" />
   </div>
 </template>

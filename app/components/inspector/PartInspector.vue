@@ -62,9 +62,9 @@ function rename(event: Event): void {
       <SelectionBar v-if="canEdit" />
       <p v-if="canEdit && others > 0"><button type="button" class="link text-left text-deep-sky" @click="draft.edit(applyEverywhere(room.part))">Same style and motion for “{{ room.part.name }}” in {{ counted(others, 'other alert') }}</button></p>
       <RemarkList v-if="own.length > 0" class="rounded-sm bg-sheet p-2" :remarks="own" :can-edit="canEdit" />
-      <LineInspector v-if="room.part.kind === 'line'" :part="room.part" :look="draft.document.look" :kind="room.alert.kind" :disabled="!canEdit" />
+      <LineInspector v-if="room.part.kind === 'line'" :part="room.part" :look="draft.document.look" :kinds="room.alert.kinds" :disabled="!canEdit" />
       <MessageInspector v-else-if="room.part.kind === 'message'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
-      <TickerInspector v-else-if="room.part.kind === 'ticker'" :part="room.part" :look="draft.document.look" :kind="room.alert.kind" :disabled="!canEdit" />
+      <TickerInspector v-else-if="room.part.kind === 'ticker'" :part="room.part" :look="draft.document.look" :kinds="room.alert.kinds" :disabled="!canEdit" />
       <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
       <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
       <ShapeInspector v-else-if="room.part.kind === 'shape'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />

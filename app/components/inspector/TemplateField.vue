@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useId, watch } from 'vue'
 import type { EventKind } from '../../../core/events/kinds.ts'
-import { variablesOfKind } from '../../../core/events/variables.ts'
+import { variablesOf } from '../../../core/events/variables.ts'
 import { parseTemplate } from '../../../core/text/template.ts'
 import type { TemplateEditor } from './templateEditor.ts'
 import { templateRemark } from './templateRemark.ts'
 
 /** Words with variables: chips in the text, completion after a brace, and what is wrong in words beneath. */
-const props = defineProps<{ value: string; label: string; kind: EventKind; disabled: boolean }>()
+const props = defineProps<{ value: string; label: string; kinds: readonly EventKind[]; disabled: boolean }>()
 const emit = defineEmits<{ change: [template: string] }>()
 const host = ref<HTMLElement>()
 const editor = shallowRef<TemplateEditor | null>(null)
 const remarkId = useId()
-const variables = computed(() => variablesOfKind[props.kind])
+const variables = computed(() => variablesOf(props.kinds))
 const remark = computed(() => templateRemark(parseTemplate(props.value), variables.value))
 
 onMounted(async () => {

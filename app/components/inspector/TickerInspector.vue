@@ -8,13 +8,13 @@ import TemplateField from './TemplateField.vue'
 import TextSection from './TextSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
-const props = defineProps<{ part: PartOf<'ticker'>; look: Look; kind: EventKind; disabled: boolean }>()
+const props = defineProps<{ part: PartOf<'ticker'>; look: Look; kinds: readonly EventKind[]; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 </script>
 
 <template>
   <div class="space-y-2">
-    <TemplateField :value="part.template" :label="`Words of ${part.name}`" :kind="kind" :disabled="disabled" @change="(template) => edit('words', (draft) => void (draft.template = template))" />
+    <TemplateField :value="part.template" :label="`Words of ${part.name}`" :kinds="kinds" :disabled="disabled" @change="(template) => edit('words', (draft) => void (draft.template = template))" />
     <FieldRow label="Runs"><NumberField label="Speed to the left" :value="part.pxPerS" unit="px/s" :min="-4000" :max="4000" :step="10" :disabled="disabled" @change="(pxPerS) => edit('speed', (draft) => void (draft.pxPerS = pxPerS))" /></FieldRow>
     <FieldRow label="Window">
       <div class="grid grid-cols-2 gap-2">

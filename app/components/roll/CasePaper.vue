@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { Switch } from '@headlessui/vue'
 import { computed, toRef } from 'vue'
+import { mainKind } from '../../../core/composition/box.ts'
 import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
 import { setScoreLength } from '../../../core/edit/setScoreLength.ts'
 import { sampleNames, type SampleName } from '../../../core/events/sampleEvent.ts'
-import { kindLook } from '../../kinds/kindLook.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { seconds } from '../../format/time.ts'
@@ -59,11 +60,11 @@ const ms = (s: number) => Math.round(s * 1000)
   <section v-if="room.alert && room.variation" class="on-paper border-b border-rule px-4 py-2" aria-label="Case">
    <div class="flex items-center gap-8">
     <div class="w-44 shrink-0">
-      <h1 class="font-display text-lg leading-tight font-semibold">{{ kindLook[room.alert.kind].name }}</h1>
+      <h1 class="font-display text-lg leading-tight font-semibold">{{ kindNames[mainKind(room.alert)] }}</h1>
       <button type="button" class="link max-w-full truncate text-left text-deep-sky" :aria-expanded="view.isEditingCases" @click="openCases">{{ room.alert.variations.length > 1 ? `${room.variation.name}, one of ${room.alert.variations.length} cases` : `${room.variation.name}: plays for each one` }}</button>
     </div>
     <div class="flex items-center gap-2">
-      <Switch :model-value="room.alert.isOn" :disabled="!canEdit" class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60" :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'" :aria-label="`Alert for ${kindLook[room.alert.kind].name}`" @update:model-value="setOn">
+      <Switch :model-value="room.alert.isOn" :disabled="!canEdit" class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60" :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'" :aria-label="`Alert for ${kindNames[mainKind(room.alert)]}`" @update:model-value="setOn">
         <span class="absolute top-0.5 left-0.5 size-4 rounded-full bg-white transition-transform" :class="room.alert.isOn ? 'translate-x-4' : ''" />
       </Switch>
       <span class="w-16">{{ room.alert.isOn ? 'on' : 'off' }}</span>

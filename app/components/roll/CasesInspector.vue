@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { ArrowUp, Plus, Trash2 } from '@lucide/vue'
 import { computed, toRef } from 'vue'
-import type { Variation } from '../../../core/composition/box.ts'
+import { mainKind, type Variation } from '../../../core/composition/box.ts'
 import { addVariation, changeVariation, moveVariation, removeVariation, variationIdFor } from '../../../core/edit/variationEdits.ts'
-import { fieldsOfKind } from '../../../core/rules/fields.ts'
+import { fieldsOf } from '../../../core/rules/fields.ts'
 import { wordsOfRule } from '../../../core/rules/words.ts'
+import { useChannel } from '../../composables/useChannel.ts'
 import { useCoverage } from '../../composables/useCoverage.ts'
-import { kindLook } from '../../kinds/kindLook.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
-import { useSessionStore } from '../../stores/session.ts'
 import NumberField from '../fields/NumberField.vue'
 import RuleEditor from './RuleEditor.vue'
 import { startOf } from './comparisonStart.ts'
@@ -20,12 +20,10 @@ defineProps<{ disabled: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
-const session = useSessionStore()
 const { coverage, advice } = useCoverage(toRef(() => room.alert))
-const locale = computed(() => ({ locale: session.session?.channel.locale ?? 'en', currency: session.session?.channel.currency ?? 'EUR' }))
+const channel = useChannel()
 const cases = computed(() => room.alert?.variations ?? [])
-const kind = computed(() => room.alert?.kind ?? 'follow')
-const canHaveRules = computed(() => fieldsOfKind[kind.value].length > 0)
+const fields = computed(() => (room.alert ? fieldsOf(room.alert) : []))
 const nameOf = (id: string) => cases.value.find((each) => each.id === id)?.name ?? id
 const stateOf = (id: string) => coverage.value?.variations.find((each) => each.id === id)
 const addressOf = (variation: Variation) => ({ alertId: room.alert?.id ?? '', variationId: variation.id })
@@ -38,7 +36,7 @@ function problem(variation: Variation): string {
   return state.state === 'unreachable' ? `It never plays: ${by || 'nothing that can happen'} ${come} first every time.` : `Where ${by} also ${state.by.length > 1 ? 'apply, they' : 'applies, it'} ${come} first.`
 }
 function add(): void {
-  const [field] = fieldsOfKind[kind.value]
+  const [field] = fields.value
   if (!room.alert || !room.address || !field) return
   const id = variationIdFor(cases.value, room.alert.id)
   draft.edit(addVariation(room.address, id, 'Special case', { match: 'all', of: [startOf(field)] }))
@@ -56,12 +54,12 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
 </script>
 
 <template>
-  <div class="space-y-3">
+  <div v-if="room.alert" class="space-y-3">
     <div class="flex items-baseline justify-between">
-      <h2 class="font-display text-lg font-semibold">Cases of {{ kindLook[kind].name }}</h2>
+      <h2 class="font-display text-lg font-semibold">Cases of {{ kindNames[mainKind(room.alert)] }}</h2>
       <button type="button" class="link text-deep-sky" @click="view.isEditingCases = false">Done</button>
     </div>
-    <p class="text-faded">{{ canHaveRules ? 'They are asked from top to bottom; the first that applies plays.' : 'This kind of event says nothing that cases could differ by. Several cases can share by chance.' }}</p>
+    <p class="text-faded">They are asked from top to bottom; the first that applies plays.</p>
     <ol class="space-y-2">
       <li v-for="(each, index) in cases" :key="each.id" class="rounded-sm border p-2" :class="each.id === room.variation?.id ? 'border-ink bg-sheet/60' : 'border-rule'">
         <div class="flex items-center gap-1">
@@ -69,13 +67,13 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
           <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Ask ${each.name} earlier`" :disabled="index === 0" @click="draft.edit(moveVariation(addressOf(each), cases[index - 1]?.id ?? ''))"><ArrowUp :size="14" aria-hidden="true" /></button>
           <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Remove ${each.name}`" :disabled="cases.length < 2" @click="remove(each)"><Trash2 :size="14" aria-hidden="true" /></button>
         </div>
-        <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">{{ wordsOfRule(kind, each.rule, locale) }}</button>
+        <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">{{ wordsOfRule(room.alert, each.rule, channel) }}</button>
         <div v-if="problem(each)" class="mt-1" :class="stateOf(each.id)?.state === 'unreachable' ? 'text-brick' : 'text-faded'" role="status">
           {{ problem(each) }}
           <button v-if="!disabled && advice.some(({ id }) => id === each.id)" type="button" class="link text-deep-sky" @click="draft.edit(moveVariation(addressOf(each), advice.find(({ id }) => id === each.id)?.before ?? ''))">Put it before “{{ nameOf(advice.find(({ id }) => id === each.id)?.before ?? '') }}”</button>
         </div>
         <template v-if="each.id === room.variation?.id">
-          <RuleEditor v-if="each.rule" class="mt-2" :rule="each.rule" :kind="kind" :disabled="disabled" @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))" />
+          <RuleEditor v-if="each.rule" class="mt-2" :rule="each.rule" :listener="room.alert" :disabled="disabled" @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))" />
           <div class="mt-2 flex items-center gap-2">
             <label class="flex flex-1 items-center gap-2"><input type="checkbox" class="size-4 accent-deep-sky" :checked="each.share !== null" :disabled="disabled" @change="setShare(each, ($event.target as HTMLInputElement).checked)">shares by chance with others that apply</label>
             <span v-if="each.share" class="w-20"><NumberField label="Lots" :value="each.share.weight" unit="lots" :min="1" :max="1000" :disabled="disabled" @change="(weight) => each.share && draft.edit(changeVariation(addressOf(each), { share: { ...each.share, weight } }))" /></span>
@@ -83,7 +81,7 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
         </template>
       </li>
     </ol>
-    <button v-if="!disabled && canHaveRules && cases.length < 50" type="button" class="button" @click="add"><Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”</button>
+    <button v-if="!disabled && cases.length < 50" type="button" class="button" @click="add"><Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”</button>
     <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">For some events no case applies; then nothing plays. An everyday case at the end would take them.</p>
   </div>
 </template>

@@ -2,10 +2,11 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
 import { computed } from 'vue'
+import { mainKind } from '../../../core/composition/box.ts'
 import { starterAlert } from '../../../core/composition/starter.ts'
 import { addAlert } from '../../../core/edit/addAlert.ts'
 import { eventKinds, type EventKind } from '../../../core/events/kinds.ts'
-import { kindLook } from '../../kinds/kindLook.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import KindMark from '../frame/KindMark.vue'
@@ -14,7 +15,7 @@ defineProps<{ canEdit: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const alerts = computed(() => draft.document?.alerts ?? [])
-const missing = computed(() => eventKinds.filter((kind) => !alerts.value.some((alert) => alert.kind === kind)))
+const missing = computed(() => eventKinds.filter((kind) => !alerts.value.some((alert) => alert.kinds.includes(kind))))
 
 function add(kind: EventKind): void {
   if (!draft.document) return
@@ -36,7 +37,7 @@ function add(kind: EventKind): void {
         :aria-current="alert.id === room.alert?.id ? 'true' : undefined"
         @click="room.alertId = alert.id"
       >
-        <KindMark :kind="alert.kind" />{{ kindLook[alert.kind].name }}
+        <KindMark :kind="mainKind(alert)" />{{ kindNames[mainKind(alert)] }}<span v-if="alert.kinds.length > 1" class="text-2xs opacity-80" :title="alert.kinds.map((kind) => kindNames[kind]).join(', ')">+{{ alert.kinds.length - 1 }}</span>
         <span v-if="!alert.isOn" class="text-2xs opacity-80">off</span>
         <span v-else-if="alert.variations.length > 1" class="font-mono text-2xs opacity-80" aria-hidden="true">{{ alert.variations.length }}</span>
       </button>
@@ -45,7 +46,7 @@ function add(kind: EventKind): void {
       <MenuButton class="flex items-center gap-1 rounded-sm px-2 py-1.5 text-mist hover:bg-ridge hover:text-snow" aria-label="Add an alert for another kind of event"><Plus :size="16" aria-hidden="true" /></MenuButton>
       <MenuItems class="on-paper absolute left-0 z-40 mt-1 max-h-80 w-56 overflow-y-auto rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
         <MenuItem v-for="kind in missing" :key="kind" v-slot="{ active }">
-          <button type="button" class="flex w-full items-center gap-2 px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="add(kind)"><KindMark :kind="kind" />{{ kindLook[kind].name }}</button>
+          <button type="button" class="flex w-full items-center gap-2 px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="add(kind)"><KindMark :kind="kind" />{{ kindNames[kind] }}</button>
         </MenuItem>
       </MenuItems>
     </Menu>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Play, Square, Volume2, VolumeX } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { mainKind } from '../../../core/composition/box.ts'
 import type { TestAnswer } from '../../../contract/views.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
 import { request, wordsOf } from '../../api/request.ts'
@@ -59,14 +60,16 @@ async function sendTest(): Promise<void> {
   isSending.value = true
   refusal.value = ''
   try {
-    sent.value = await request<TestAnswer>('POST', `/api/boxes/${draft.view.id}/tests`, { kind: room.alert.kind, viewer: room.viewer })
+    sent.value = await request<TestAnswer>('POST', `/api/boxes/${draft.view.id}/tests`, { kind: room.kind, viewer: room.viewer, ...(room.choice ? { choice: room.choice } : {}), ...(isCase.value && room.variation ? { variationId: room.variation.id } : {}) })
   } catch (error) {
     refusal.value = wordsOf(error)
   }
   isSending.value = false
 }
+/** One case among several is tested with what it is for. */
+const isCase = computed(() => (room.alert?.variations.length ?? 0) > 1)
 const wrongCount = computed(() => props.remarks.filter((remark) => remark.level === 'wrong').length)
-const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((difference) => difference.kind === room.alert?.kind || difference.kind === null))
+const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((difference) => (room.alert && difference.kind === mainKind(room.alert)) || difference.kind === null))
 </script>
 
 <template>
@@ -90,7 +93,7 @@ const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((di
     <section class="border-t border-seam pt-3" aria-label="Test">
       <h2 class="font-semibold">Test on the sources</h2>
       <p :class="sourceCount > 0 ? 'text-fine' : 'text-mist'">{{ sourceCount > 0 ? `${counted(sourceCount, 'source')} connected` : 'no source connected' }}</p>
-      <button type="button" class="button mt-2" :disabled="isSending || !draft.view?.onAir" @click="sendTest">Send a test</button>
+      <button type="button" class="button mt-2" :disabled="isSending || !draft.view?.onAir" @click="sendTest">{{ isCase ? 'Test this case' : 'Send a test' }}</button>
       <p role="status" class="mt-2 min-h-9" :class="refusal ? 'text-wrong' : 'text-snow'">{{ testWords }}</p>
       <p v-if="!draft.view?.onAir" class="text-mist">Put the box on air first: tests play what is on air.</p>
       <p v-else-if="isBehind" class="text-mist">A test plays what is on air, without your last changes.</p>

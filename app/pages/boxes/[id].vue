@@ -47,12 +47,12 @@ useHead({ title: () => `${draft.view?.name ?? 'Box'} · Thundercrest` })
 
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
-const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.viewer))
+const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample))
 const { isHeard, hearsSource } = useRoomSound(boxId)
 const stage = useStage(host, score, { isHeard, restingMs, loop: toRef(view, 'loop') })
 const ownScene = useOwnScene(boxId, toRef(() => draft.document?.canvas ?? null))
 const remarks = useRemarks(stage.prepared, toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)))
-const messageText = computed(() => (room.alert ? (sampleEvent(room.alert.kind, room.viewer).data.message?.text ?? '') : ''))
+const messageText = computed(() => (room.alert ? (sampleEvent(room.kind, room.viewer).data.message?.text ?? '') : ''))
 const solved = computed(() => {
   const result = room.composition && solveComposition(room.composition, { media: media.facts, messageText: messageText.value })
   return result?.ok ? result.value : null
@@ -86,7 +86,7 @@ onMounted(async () => {
     room.select(null)
     await Promise.all([media.ensureLoaded(), draft.open(boxId)])
     // An address may name the kind that it wants to see; what a quick hand chose meanwhile is left alone.
-    room.alertId ??= draft.document?.alerts.find((each) => each.kind === route.query.kind)?.id ?? null
+    room.alertId ??= draft.document?.alerts.find((each) => each.kinds.some((kind) => kind === route.query.kind))?.id ?? null
     if (room.partIds.length === 0) room.select(room.parts.find((part) => part.kind === 'line')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)

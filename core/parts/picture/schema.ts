@@ -18,6 +18,8 @@ export const picture = z.object({
   kind: z.literal('picture'),
   /** SHA-256 of the media file, or null while none is chosen. */
   mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
+  /** Where the alert offers viewers a choice, what they chose takes this file's place. */
+  takesChoice: z.boolean(),
   widthPx: z.number().min(1).max(8000),
   heightPx: z.number().min(1).max(8000),
   fit: z.enum(pictureFits),

@@ -7,6 +7,8 @@ export const sound = z.object({
   kind: z.literal('sound'),
   /** SHA-256 of the media file, or null while none is chosen. */
   mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
+  /** Where the alert offers viewers a choice, what they chose takes this file's place. */
+  takesChoice: z.boolean(),
   /** Added to what the leveller does, in decibels. */
   trimDb: z.number().min(-60).max(12),
   /** Brought to the box's loudness; else the file is heard as it is. */

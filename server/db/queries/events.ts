@@ -1,5 +1,4 @@
-import { and, asc, eq, gt, inArray } from 'drizzle-orm'
-import type { Why } from '../../../core/rules/why.ts'
+import { and, asc, desc, eq, gt, inArray, lt } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { decision, event } from '../schema.ts'
 
@@ -18,8 +17,24 @@ export async function listEvents(db: Database, channelId: string, afterSeq: numb
   return events.map((each) => ({ ...each, decisions: decisions.filter((made) => made.eventId === each.id) }))
 }
 
-/** What was decided for a play of a box; null for a replay, which nobody decided. */
-export async function findDecisionOfPlay(db: Database, boxId: string, playId: string): Promise<{ reason: string; why: Why | null } | null> {
-  const [row] = await db.select({ reason: decision.reason, why: decision.why }).from(decision).where(and(eq(decision.boxId, boxId), eq(decision.playId, playId))).limit(1)
+/** The newest events of a channel with what one box decided about them, newest first; those of before `beforeSeq` where that is given. */
+export async function listDecisions(db: Database, channelId: string, boxId: string, beforeSeq: number | null, limit: number): Promise<{ event: EventRow; decision: DecisionRow | null }[]> {
+  return db
+    .select({ event, decision })
+    .from(event)
+    .leftJoin(decision, and(eq(decision.eventId, event.id), eq(decision.boxId, boxId)))
+    .where(and(eq(event.channelId, channelId), beforeSeq === null ? undefined : lt(event.seq, beforeSeq)))
+    .orderBy(desc(event.seq))
+    .limit(limit)
+}
+
+/** An event of a channel with what a box decided about it; null where there is none. A test of another box was not decided here. */
+export async function findDecision(db: Database, channelId: string, boxId: string, eventId: string): Promise<{ event: EventRow; decision: DecisionRow | null } | null> {
+  const [row] = await db
+    .select({ event, decision })
+    .from(event)
+    .leftJoin(decision, and(eq(decision.eventId, event.id), eq(decision.boxId, boxId)))
+    .where(and(eq(event.channelId, channelId), eq(event.id, eventId)))
+    .limit(1)
   return row ?? null
 }

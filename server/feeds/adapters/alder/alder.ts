@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { parseEventData } from '../../../../core/events/schema.ts'
 import { ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
+import { feedSource } from '../../feedSource.ts'
 import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
 
 /*
@@ -72,6 +73,6 @@ export const alder: FeedAdapter = {
   platform: 'alder',
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
-    return read.success ? understandEach('entries', read.data.entries, entry, (one) => understand(one, `feed:${feedId}`)) : null
+    return read.success ? understandEach('entries', read.data.entries, entry, (one) => understand(one, feedSource(feedId))) : null
   },
 }

@@ -3,6 +3,7 @@ import { parseEventData } from '../../../../core/events/schema.ts'
 import { minorDigits } from '../../../../core/money.ts'
 import { err, ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
+import { feedSource } from '../../feedSource.ts'
 import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
 
 /*
@@ -52,6 +53,6 @@ export const birch: FeedAdapter = {
   platform: 'birch',
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
-    return read.success ? understandEach('page.items', read.data.page.items, item, (one) => understand(one, `feed:${feedId}`)) : null
+    return read.success ? understandEach('page.items', read.data.page.items, item, (one) => understand(one, feedSource(feedId))) : null
   },
 }

@@ -4,6 +4,7 @@ import { parseEventData } from '../../../../core/events/schema.ts'
 import { err, ok, type Result } from '../../../../core/result.ts'
 import { digest } from '../../digest.ts'
 import type { FeedAdapter } from '../../adapter.ts'
+import { feedSource } from '../../feedSource.ts'
 import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
 
 /*
@@ -50,6 +51,6 @@ export const cedar: FeedAdapter = {
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
     if (!read.success) return null
-    return understandEach('notices', read.data.notices, notice, (one) => understand(one, `feed:${feedId}`))
+    return understandEach('notices', read.data.notices, notice, (one) => understand(one, feedSource(feedId)))
   },
 }

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { parseEventData } from '../../../../core/events/schema.ts'
 import { ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
+import { feedSource } from '../../feedSource.ts'
 import { digest } from '../../digest.ts'
 import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
 
@@ -36,6 +37,6 @@ export const till: FeedAdapter = {
   platform: 'till',
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
-    return read.success ? understandEach('slips', read.data.slips, slip, (one) => understand(one, `feed:${feedId}`)) : null
+    return read.success ? understandEach('slips', read.data.slips, slip, (one) => understand(one, feedSource(feedId))) : null
   },
 }

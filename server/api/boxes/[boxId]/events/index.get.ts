@@ -1,0 +1,34 @@
+import { defineEventHandler, getValidatedQuery } from 'h3'
+import * as z from 'zod'
+import { describeEvent } from '../../../../../core/events/describeEvent.ts'
+import type { HappeningView } from '../../../../../contract/views.ts'
+import { requireBox } from '../../../../auth/access.ts'
+import { listDecisions } from '../../../../db/queries/events.ts'
+import { pathId } from '../../../../http/pathId.ts'
+import { canonicalOf } from '../../../../ingest/decideEvents.ts'
+import { problemError } from '../../../../system/problemError.ts'
+import { useServices } from '../../../../system/services.ts'
+
+const query = z.object({ before: z.coerce.number().int().min(1).optional() })
+const listed = 60
+
+/** Everything that happened, newest first, with what this box decided about it. */
+export default defineEventHandler(async (event) => {
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const asked = await getValidatedQuery(event, query.safeParse)
+  if (!asked.success) throw problemError(422, 'Use ?before=<seq>.')
+  const { database } = await useServices()
+  const rows = await listDecisions(database.db, box.channelId, box.id, asked.data.before ?? null, listed)
+  const happenings: HappeningView[] = rows.map(({ event: kept, decision }) => ({
+    eventId: kept.id,
+    seq: kept.seq,
+    kind: kept.kind,
+    ...describeEvent(canonicalOf(kept), session.channel.locale),
+    occurredAtMs: kept.occurredAt.getTime(),
+    receivedAtMs: kept.receivedAt.getTime(),
+    isTest: kept.isTest,
+    variationName: decision?.variationName ?? null,
+    reason: decision?.reason ?? 'This box did not decide about it: it was a test of another box, or came before this box was made.',
+  }))
+  return { events: happenings }
+})

@@ -1,0 +1,2 @@
+/** What the events of a feed name as their source. */
+export const feedSource = (feedId: string): string => `feed:${feedId}`
