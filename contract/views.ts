@@ -145,6 +145,10 @@ export interface FeedView {
   id: string
   platform: string
   name: string
+  /** The account that was linked; null for a feed that was set up by hand. */
+  account: string | null
+  /** Since when it is not heard any more; null while it is. */
+  unlinkedAtMs: number | null
   lastDeliveryAtMs: number | null
   lagMs: number | null
   acceptedCount: number

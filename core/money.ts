@@ -41,3 +41,19 @@ export function formatMoney(amountMinor: number, currency: string, locale: strin
   const digits = minorDigits(currency)
   return formatOf(currency, locale).format(amountMinor / 10 ** digits)
 }
+
+type Rates = Readonly<Record<string, number>>
+
+function scaled(rates: Rates, factorOf: (currency: string) => number): Record<string, number> {
+  return Object.fromEntries(Object.entries(rates).map(([currency, rate]) => [currency, Number((rate * factorOf(currency)).toPrecision(12))]))
+}
+
+/** Rates of minor units as rates of whole ones, which is how people write them: a yen has no cents, a dinar has thousandths. */
+export function wholeRates(rates: Rates, own: string): Record<string, number> {
+  return scaled(rates, (currency) => 10 ** (minorDigits(currency) - minorDigits(own)))
+}
+
+/** The other way round. */
+export function minorRates(rates: Rates, own: string): Record<string, number> {
+  return scaled(rates, (currency) => 10 ** (minorDigits(own) - minorDigits(currency)))
+}

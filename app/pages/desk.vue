@@ -56,7 +56,7 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
       <div class="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-y-auto lg:auto-rows-fr lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden">
         <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" />
         <OnAirColumn :key="box.id" :desk="desk" :box-name="box.name" :canvas="box.document.canvas" :now-ms="serverNow" @hold="hold" @skip="skip(desk.current)" @replay="replayLast" />
-        <LogColumn :log="desk.log" @replay="replay" />
+        <LogColumn :key="`log-${box.id}`" :box-id="box.id" :log="desk.log" @replay="replay" />
       </div>
       <SourceStrip :desk="desk" :now-ms="nowMs" />
     </template>

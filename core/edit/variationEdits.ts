@@ -44,6 +44,20 @@ export function moveVariation({ alertId, variationId }: VariationAddress, before
   }
 }
 
+/** Other rules for several variations of an alert at once: a boundary between them was moved. */
+export function setRules(alertId: string, rules: readonly { id: string; rule: Rule }[]): Edit {
+  return {
+    label: 'boundary between cases',
+    recipe: (draft) => {
+      const alert = draft.alerts.find((each) => each.id === alertId)
+      for (const { id, rule } of rules) {
+        const variation = alert?.variations.find((each) => each.id === id)
+        if (variation) variation.rule = copyOf(rule)
+      }
+    },
+  }
+}
+
 /** Changes a variation's name, rule or share; quick repeats of the same become one step. */
 export function changeVariation(address: VariationAddress, changes: { name?: string; rule?: Rule | null; share?: Share | null }): Edit {
   return {

@@ -31,7 +31,7 @@ export async function ridgeView(db: Database, channelId: string, states: readonl
   const [drafts, feeds] = [await listDraftStates(db, channelId), await listFeeds(db, channelId)]
   const lastDeliveries = feeds.flatMap((feed) => feed.lastDeliveryAt?.getTime() ?? [])
   return {
-    feeds: { linked: feeds.length, lastDeliveryAtMs: lastDeliveries.length > 0 ? Math.max(...lastDeliveries) : null },
+    feeds: { linked: feeds.filter(({ unlinkedAt }) => !unlinkedAt).length, lastDeliveryAtMs: lastDeliveries.length > 0 ? Math.max(...lastDeliveries) : null },
     boxes: {
       differing: drafts.filter((draft) => draft.isOnAir && draft.isDifferent).length,
       neverOnAir: drafts.filter((draft) => !draft.isOnAir).length,

@@ -2,7 +2,7 @@ import type { Database } from '../db/handle.ts'
 import { findFeed, type FeedRow } from '../db/queries/feeds.ts'
 
 /** What checking a delivery needs to know of its feed. */
-export type KnownFeed = Pick<FeedRow, 'id' | 'channelId' | 'platform' | 'secret'>
+export type KnownFeed = Pick<FeedRow, 'id' | 'channelId' | 'platform' | 'secret' | 'unlinkedAt'>
 
 /** Keeps the feeds that deliver at hand: checking a signature asks the database nothing. */
 export class FeedDirectory {
@@ -17,5 +17,10 @@ export class FeedDirectory {
     const found = await findFeed(this.db, id)
     if (found) this.known.set(id, found)
     return found
+  }
+
+  /** After a feed was linked, unlinked or given another secret. */
+  forget(id: string): void {
+    this.known.delete(id)
   }
 }

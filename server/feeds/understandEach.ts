@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { err, type Result } from '../../core/result.ts'
+import { err, ok, type Result } from '../../core/result.ts'
 import type { Translation } from './adapter.ts'
 
 export type Understood = Translation['events'][number]
@@ -15,6 +15,30 @@ export function viewerOf(id: string, name: string): { id: string; name: string }
 /** What somebody wrote, as a message of a length that is kept; nothing for nothing. */
 export function messageOf(words: string | undefined | null): { message?: { text: string } } {
   return words ? { message: { text: words.slice(0, wordsMax) } } : {}
+}
+
+/** What the viewer chose among several, as the platform sends it back. */
+export const pickedField = z.string().max(60).optional()
+
+/** A picture's address, where it is one; anything else is as good as none. */
+export const portraitField = z.url({ protocol: /^https?$/ }).max(2000).optional().catch(undefined)
+
+/** The same with what the viewer chose. */
+export function withPicked(understood: Result<Understood, string>, picked: string | undefined): Result<Understood, string> {
+  return understood.ok && picked ? ok({ ...understood.value, data: { ...understood.value.data, choice: picked } }) : understood
+}
+
+/** Pieces of a message, words and pictures in their order, as one text with the places of the pictures. */
+export function messageOfPieces(pieces: readonly { text: string; picture?: string | undefined }[]): { message: { text: string; emotes: { from: number; to: number; url: string }[] } } {
+  let text = ''
+  const emotes: { from: number; to: number; url: string }[] = []
+  for (const piece of pieces) {
+    const from = text.length
+    if (from + piece.text.length > wordsMax) break
+    text += piece.text
+    if (piece.picture) emotes.push({ from, to: text.length, url: piece.picture })
+  }
+  return { message: { text, emotes } }
 }
 
 /**

@@ -2,7 +2,7 @@ import { defineEventHandler, getHeader, getRequestHost } from 'h3'
 import { problemError } from '../system/problemError.ts'
 
 /** Routes whose callers prove themselves by a signature or a key, not by a cookie. */
-const signedRoutes = [/^\/api\/feeds\/[^/]+\/deliveries$/, /^\/api\/events$/]
+const signedRoutes = [/^\/api\/feeds\/[^/]+\/deliveries$/, /^\/api\/events$/, /^\/api\/feeds\/links\/heard$/, /^\/stand-ins\/[^/]+\/(token|subscriptions)$/]
 
 /**
  * Refuses writes that another site's page sends with a member's cookie. Browsers name the page's origin on every write;

@@ -9,6 +9,7 @@ import { openEmbedded } from '../db/openEmbedded.ts'
 import { isMediaUsed } from '../db/queries/boxes.ts'
 import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
+import { Linking } from '../feeds/linking.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
 import { ViewerHistory } from '../ingest/viewerHistory.ts'
@@ -44,6 +45,7 @@ export interface Services {
   onAir: OnAirCache
   history: ViewerHistory
   feeds: FeedDirectory
+  linking: Linking
   rooms: SourceRooms
   queues: BoxQueues
   ingest: Ingest
@@ -75,6 +77,12 @@ export async function startServices({ config, logger, migrations, databaseTempla
 
   const onAir = new OnAirCache(db)
   const history = new ViewerHistory(db)
+  const feeds = new FeedDirectory(db)
+  const linking = new Linking(db, (channelId, feedId) => {
+    feeds.forget(feedId)
+    onAir.forget(channelId)
+    stream.changed(channelId)
+  })
   const stream = new ChannelStream(readLive, (error) => logger.error({ err: error }, 'a live view could not be read'))
   const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) => queues.of(boxId).input({ type: 'sourceLeft', sourceId }))
   const metrics = createMetrics(() => rooms.count())
@@ -130,7 +138,8 @@ export async function startServices({ config, logger, migrations, databaseTempla
     readShippedFile,
     onAir,
     history,
-    feeds: new FeedDirectory(db),
+    feeds,
+    linking,
     rooms,
     queues,
     ingest,

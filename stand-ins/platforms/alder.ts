@@ -27,6 +27,8 @@ function entryOf(event: CanonicalEvent): { topic: string; detail: object } | nul
       return { topic: 'surge.end', detail: { step: event.data.level, sum: event.data.totalPoints } }
     case 'chatCommand':
       return { topic: 'chat.command', detail: { word: event.data.command, rest: event.data.arguments } }
+    case 'chatMessage':
+      return { topic: 'chat.line', detail: { pieces: [{ words: event.data.message.text }] } }
     default:
       return null
   }
@@ -45,9 +47,9 @@ function ulidOf(text: string): string {
 }
 
 export const alder: Platform = {
-  kinds: ['subscription', 'resubscription', 'giftBatch', 'giftRecipient', 'redemption', 'applause', 'surgeStarted', 'surgeLevelled', 'surgeEnded', 'chatCommand'],
+  kinds: ['subscription', 'resubscription', 'giftBatch', 'giftRecipient', 'redemption', 'applause', 'surgeStarted', 'surgeLevelled', 'surgeEnded', 'chatCommand', 'chatMessage'],
   say(event, id) {
     const entry = entryOf(event)
-    return entry && { entries: [{ id: ulidOf(id), moment: momentOf(event), person: personOf(event.data.viewer), ...entry }] }
+    return entry && { entries: [{ id: ulidOf(id), moment: momentOf(event), person: personOf(event.data.viewer), picked: event.data.choice, ...entry }] }
   },
 }

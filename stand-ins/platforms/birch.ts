@@ -17,16 +17,18 @@ function itemOf(event: CanonicalEvent): { type: string; snippet: object } | null
       return { type: 'donation', snippet: { ...microsOf(event.data), text } }
     case 'purchase':
       return { type: 'shopOrder', snippet: { ...microsOf(event.data), product: event.data.item, pieces: event.data.quantity } }
+    case 'chatMessage':
+      return { type: 'chatText', snippet: { text } }
     default:
       return null
   }
 }
 
 export const birch: Platform = {
-  kinds: ['membership', 'membershipRenewal', 'paidMessage', 'charityDonation', 'purchase'],
+  kinds: ['membership', 'membershipRenewal', 'paidMessage', 'charityDonation', 'purchase', 'chatMessage'],
   say(event, id) {
     const item = itemOf(event)
     const { viewer } = event.data
-    return item && { page: { items: [{ uid: id, ts: event.occurredAtMs / 1000, author: { profile: { id: viewer?.id ?? 'nobody', title: viewer?.name ?? '' } }, ...item }] } }
+    return item && { page: { items: [{ uid: id, ts: event.occurredAtMs / 1000, author: { profile: { id: viewer?.id ?? 'nobody', title: viewer?.name ?? '' }, isMember: viewer?.roles?.includes('subscriber'), isKeeper: viewer?.roles?.includes('moderator') }, picked: event.data.choice, ...item }] } }
   },
 }

@@ -20,6 +20,8 @@ export const payloads: Record<string, readonly { kind: EventKind; payload: objec
     { kind: 'surgeLevelled', payload: alder(8, 'surge.step', { step: 3, sum: 8600 }, null), data: { level: 3, totalPoints: 8600 } },
     { kind: 'surgeEnded', payload: alder(9, 'surge.end', { step: 4, sum: 14_200 }, null), data: { level: 4, totalPoints: 14_200 } },
     { kind: 'chatCommand', payload: alder(10, 'chat.command', { word: '!bell', rest: 'twice' }), data: { command: '!bell', arguments: 'twice' } },
+    { kind: 'chatMessage', payload: alder(11, 'chat.line', { pieces: [{ words: 'good evening ' }, { emote: 'loafHug', picture: 'https://alder.invalid/loaf.png' }] }), data: { message: { text: 'good evening loafHug', emotes: [{ from: 13, to: 20, url: 'https://alder.invalid/loaf.png' }] } } },
+    { kind: 'redemption', payload: { entries: [{ ...alder(12, 'points.redeemed', { reward: { id: 'bell', name: 'Ring the oven bell', price: 300 } }, { uid: 'al-2', handle: 'Zoë', portrait: 'no address' }).entries[0], picked: 'kettle' }] }, data: { choice: 'kettle', viewer: { id: 'al-2', name: 'Zoë' } } },
   ],
   birch: [
     { kind: 'membership', payload: birch('m-1', 'newMember', { level: 'Night shift' }), data: { viewer: { id: 'bi-1', name: 'Juno Flint' }, levelName: 'Night shift', months: 1 } },
@@ -27,11 +29,13 @@ export const payloads: Record<string, readonly { kind: EventKind; payload: objec
     { kind: 'paidMessage', payload: birch('p-1', 'paidText', { micros: '5000000', currency: 'EUR', text: 'for the rye' }), data: { amountMinor: 500, currency: 'EUR', message: { text: 'for the rye' } } },
     { kind: 'charityDonation', payload: birch('d-1', 'donation', { micros: '10500000', currency: 'EUR' }), data: { amountMinor: 1050, currency: 'EUR' } },
     { kind: 'purchase', payload: birch('s-1', 'shopOrder', { micros: '28000000', currency: 'EUR', product: 'Linen apron', pieces: 1 }), data: { amountMinor: 2800, item: 'Linen apron', quantity: 1 } },
+    { kind: 'chatMessage', payload: { page: { items: [{ uid: 'c-1', type: 'chatText', ts, author: { profile: { id: 'bi-2', title: 'Isaura Pinto' }, isMember: true, isKeeper: true }, snippet: { text: 'boa noite' } }] } }, data: { viewer: { id: 'bi-2', name: 'Isaura Pinto', roles: ['subscriber', 'moderator'] }, message: { text: 'boa noite' } } },
   ],
   cedar: [
     { kind: 'follow', payload: { notices: [{ what: 'new_follow', at: moment, who }] }, data: { viewer: { id: 'cu-1', name: 'caraway_owl' } } },
     { kind: 'raid', payload: { notices: [{ what: 'raid', ref: 'r-1', at: moment, who, brought: 64 }] }, data: { partySize: 64 } },
     { kind: 'tip', payload: { notices: [{ what: 'tip', ref: 't-1', at: moment, who, sum: '25.00', money: 'EUR' }] }, data: { amountMinor: 2500, currency: 'EUR' } },
+    { kind: 'raid', payload: { notices: [{ what: 'raid', ref: 'r-2', at: moment, who: { ...who, standing: 'guest' }, brought: 3 }] }, data: { viewer: { id: 'cu-1', name: 'caraway_owl', roles: ['vip'] }, partySize: 3 } },
   ],
   till: [
     { kind: 'tip', payload: { slips: [{ does: 'tip', slip: 's-1', at: moment, amount: 300, currency: 'EUR', from: 'O’Malt', note: 'crumbs' }] }, data: { amountMinor: 300, currency: 'EUR', message: { text: 'crumbs' } } },

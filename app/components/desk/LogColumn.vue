@@ -1,15 +1,21 @@
 <script setup lang="ts">
 import { CircleHelp, RotateCcw } from '@lucide/vue'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { PlayState, PlayView } from '../../../contract/views.ts'
 import { clockTime } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
-import WhyDialog from './WhyDialog.vue'
+import { useLiveStore } from '../../stores/live.ts'
+import EventList from './EventList.vue'
+import WhyDialog, { type AskedEvent } from './WhyDialog.vue'
 
-defineProps<{ log: readonly PlayView[] }>()
+const props = defineProps<{ boxId: string; log: readonly PlayView[] }>()
 defineEmits<{ replay: [play: PlayView] }>()
 
-const asked = ref<PlayView | null>(null)
+const asked = ref<AskedEvent | null>(null)
+const showsAll = ref(false)
+const live = useLiveStore()
+/** Grows with everything that comes, so that the list is read again. */
+const newest = computed(() => Math.max(live.live?.ridge.feeds.lastDeliveryAtMs ?? 0, props.log[0]?.enqueuedAtMs ?? 0))
 const words: Record<PlayState, string> = { waiting: 'waiting', preparing: 'loading', playing: 'playing', done: 'played', skipped: 'skipped', expired: 'expired', failed: 'failed' }
 
 function note(play: PlayView): string {
@@ -20,8 +26,13 @@ function note(play: PlayView): string {
 
 <template>
   <section class="on-paper flex min-h-0 flex-col px-4 py-4" aria-label="Log">
-    <div class="mb-2 flex items-baseline justify-between"><h2 class="font-display text-xl font-semibold">Log</h2><p class="text-faded">newest first</p></div>
-    <ol v-if="log.length > 0" class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule">
+    <div class="mb-2 flex items-baseline justify-between"><h2 class="font-display text-xl font-semibold">Log</h2>
+      <div class="flex gap-1" role="group" aria-label="What is listed">
+        <button v-for="each in [{ all: false, words: 'what played' }, { all: true, words: 'all that came' }]" :key="each.words" type="button" class="rounded-sm border px-2 py-0.5" :class="showsAll === each.all ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'" :aria-pressed="showsAll === each.all" @click="showsAll = each.all">{{ each.words }}</button>
+      </div>
+    </div>
+    <EventList v-if="showsAll" :box-id="boxId" :newest="newest" @ask="asked = { ...$event, boxId }" />
+    <ol v-else-if="log.length > 0" class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule">
       <li v-for="play in log" :key="play.id" class="group grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2">
         <time class="font-mono text-2xs text-faded" :datetime="new Date(play.enqueuedAtMs).toISOString()">{{ clockTime(play.enqueuedAtMs) }}</time>
         <KindMark :kind="play.kind" />
@@ -37,7 +48,7 @@ function note(play: PlayView): string {
         </div>
       </li>
     </ol>
-    <WhyDialog :play="asked" @close="asked = null" />
-    <p v-if="log.length === 0" class="text-faded">What played, what was skipped and what waited too long is written here, with the reason.</p>
+    <p v-else class="text-faded">What played, what was skipped and what waited too long is written here, with the reason.</p>
+    <WhyDialog :asked="asked" @close="asked = null" />
   </section>
 </template>

@@ -1,48 +1,65 @@
 <script setup lang="ts">
-import { Check, Minus, X } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
-import type { PlayView, WhyView } from '../../../contract/views.ts'
-import type { WhyVariation } from '../../../core/rules/why.ts'
+import { toast } from 'vue-sonner'
+import type { TestAnswer, WhyView } from '../../../contract/views.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
+import ReasonTree from './ReasonTree.vue'
 
-/** Why a play is what it is: every case that was asked, with what held and what did not. */
-const props = defineProps<{ play: PlayView | null }>()
+/** An event that somebody asks about, in a box. */
+export interface AskedEvent {
+  boxId: string
+  eventId: string
+  name: string
+  /** Null where nothing played. */
+  variationName: string | null
+}
+
+/** Why an event got what it got: every case that was asked, with what held and what did not; and what the draft would do now. */
+const props = defineProps<{ asked: AskedEvent | null }>()
 const emit = defineEmits<{ close: [] }>()
 const view = ref<WhyView | null>(null)
 const refusal = ref('')
-const outcomes: Record<WhyVariation['outcome'], string> = { plays: 'plays', held: 'would hold too, but comes later', failed: 'does not apply' }
-const weights = computed(() => new Map(view.value?.why?.draw?.odds.map(({ id, weight }) => [id, weight])))
+const title = computed(() => (!props.asked ? '' : props.asked.variationName ? `Why “${props.asked.variationName}” for ${props.asked.name}` : `Why nothing for ${props.asked.name}`))
 
-watch(() => props.play, async (play) => {
+watch(() => props.asked, async (asked) => {
   view.value = null
   refusal.value = ''
-  if (!play) return
+  if (!asked) return
   try {
-    view.value = await request<WhyView>('GET', `/api/boxes/${play.boxId}/plays/${play.id}/why`)
+    view.value = await request<WhyView>('GET', `/api/boxes/${asked.boxId}/events/${asked.eventId}/why`)
   } catch (error) {
     refusal.value = wordsOf(error)
   }
 })
+async function test(): Promise<void> {
+  if (!props.asked) return
+  try {
+    const { playId, reason } = await request<TestAnswer>('POST', `/api/boxes/${props.asked.boxId}/tests`, { eventId: props.asked.eventId })
+    if (playId) toast.success('Sent to the sources as a test. It does not count.')
+    else toast(`Nothing plays: ${reason}`)
+  } catch (error) {
+    toast.error(wordsOf(error))
+  }
+}
 </script>
 
 <template>
-  <PaperDialog :open="play !== null" :title="play ? `Why “${play.variationName}” for ${play.name}` : ''" @update:open="emit('close')">
+  <PaperDialog :open="asked !== null" :title="title" @update:open="emit('close')">
     <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
     <template v-else-if="view">
       <p class="text-base">{{ view.reason }}</p>
-      <ol v-if="view.why" class="mt-3 space-y-2">
-        <li v-for="each in view.why.variations" :key="each.id" class="rounded-sm border p-2" :class="each.outcome === 'plays' ? 'border-ink bg-sheet' : 'border-rule'">
-          <p class="flex items-baseline justify-between gap-3"><b class="font-semibold">{{ each.name }}</b><span class="text-faded">{{ weights.has(each.id) ? `${weights.get(each.id)} lots, ` : '' }}{{ outcomes[each.outcome] }}</span></p>
-          <ul v-if="each.terms.length > 0" class="mt-1">
-            <li v-for="(term, index) in each.terms" :key="index" class="flex items-center gap-1.5" :class="term.holds ? '' : 'text-faded'">
-              <component :is="term.holds ? Check : X" :size="13" :class="term.holds ? 'text-moss' : 'text-brick'" :aria-label="term.holds ? 'holds' : 'does not hold'" />{{ term.words }}<span v-if="term.said !== null" class="text-faded">(it is {{ term.said }})</span><span v-else-if="term.of.length === 0" class="text-faded">(the event does not say)</span>
-            </li>
-          </ul>
-          <p v-else class="flex items-center gap-1.5 text-faded"><Minus :size="13" aria-hidden="true" />for every time</p>
-        </li>
-      </ol>
+      <ReasonTree v-if="view.why" class="mt-3" :why="view.why" />
+      <details v-if="view.draft" class="mt-4 border-t border-rule pt-3">
+        <summary class="cursor-pointer font-semibold">With the draft as it is now: <span class="font-normal">{{ view.draft.reason }}</span></summary>
+        <ReasonTree v-if="view.draft.why" class="mt-2" :why="view.draft.why" />
+      </details>
+      <p v-else class="mt-4 border-t border-rule pt-3 text-faded">The draft as it is now would decide the same.</p>
     </template>
     <p v-else class="text-faded">Looking…</p>
+    <template #actions>
+      <button type="button" class="button" :disabled="!view" @click="test">Send it as a test</button>
+      <button type="button" class="button" @click="emit('close')">Close</button>
+    </template>
   </PaperDialog>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useClipboard } from '@vueuse/core'
 import { ref } from 'vue'
+import { toast } from 'vue-sonner'
 import type { FeedView } from '../../../contract/views.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { span } from '../../format/time.ts'
@@ -8,6 +9,7 @@ import { useSessionStore } from '../../stores/session.ts'
 import SimulatorBar from './SimulatorBar.vue'
 
 const props = defineProps<{ feed: FeedView }>()
+const emit = defineEmits<{ changed: [] }>()
 const session = useSessionStore()
 const { copy, copied } = useClipboard({ legacy: true, copiedDuring: 1500 })
 const keys = ref<{ secret: string; url: string } | null>(null)
@@ -19,6 +21,16 @@ async function reveal(): Promise<void> {
   } catch (error) {
     refusal.value = wordsOf(error)
   }
+}
+async function setLinked(isLinked: boolean): Promise<void> {
+  const { id, name } = props.feed
+  try {
+    await (isLinked ? request('POST', `/api/feeds/${id}/restore`) : request('DELETE', `/api/feeds/${id}`))
+    if (!isLinked) toast(`${name} is not heard any more. What it said stays.`, { duration: 12_000, action: { label: 'Undo', onClick: () => void setLinked(true) } })
+  } catch (error) {
+    refusal.value = wordsOf(error)
+  }
+  emit('changed')
 }
 /** As far as it is JSON, with line breaks. */
 function pretty(raw: string): string {
@@ -48,13 +60,20 @@ const figures = [
   <article class="on-paper rounded-sm p-6">
     <div class="grid items-center gap-6 md:grid-cols-[14rem_minmax(0,1fr)_auto]">
       <div>
-        <h2 class="font-display text-2xl font-semibold">{{ feed.name }}</h2>
-        <p class="text-faded">{{ feed.lastDeliveryAtMs ? `last delivery ${span(Date.now() - feed.lastDeliveryAtMs)} ago` : 'nothing has arrived yet' }}{{ feed.lagMs !== null ? `, events ${span(feed.lagMs)} old` : '' }}</p>
+        <h2 class="font-display text-2xl font-semibold">{{ feed.name }} <span v-if="feed.account" class="text-base font-normal text-faded">{{ feed.account }}</span></h2>
+        <p v-if="feed.unlinkedAtMs" class="text-brick">unlinked {{ span(Date.now() - feed.unlinkedAtMs) }} ago: nothing is heard</p>
+        <p v-else class="text-faded">{{ feed.lastDeliveryAtMs ? `last delivery ${span(Date.now() - feed.lastDeliveryAtMs)} ago` : 'nothing has arrived yet' }}{{ feed.lagMs !== null ? `, events ${span(feed.lagMs)} old` : '' }}</p>
       </div>
       <dl class="grid grid-cols-4 gap-3">
         <div v-for="figure in figures" :key="figure.name"><dd class="font-display text-2xl">{{ figure.of(feed) }}</dd><dt class="text-faded">{{ figure.name }}</dt></div>
       </dl>
-      <button v-if="session.isOwner" type="button" class="button" @click="reveal">{{ keys ? 'Hide address and secret' : 'Show address and secret' }}</button>
+      <div v-if="session.isOwner" class="flex flex-col items-stretch gap-1.5">
+        <button v-if="feed.unlinkedAtMs" type="button" class="button" @click="setLinked(true)">Link it again</button>
+        <template v-else>
+          <button type="button" class="button" @click="reveal">{{ keys ? 'Hide address and secret' : 'Show address and secret' }}</button>
+          <button type="button" class="link self-end text-faded" :aria-label="`Unlink ${feed.name}${feed.account ? ` ${feed.account}` : ''}`" @click="setLinked(false)">Unlink</button>
+        </template>
+      </div>
     </div>
     <p v-if="refusal" role="alert" class="mt-3 text-brick">{{ refusal }}</p>
     <dl v-if="keys" class="mt-4 grid grid-cols-[7rem_minmax(0,1fr)_auto] items-center gap-x-3 gap-y-2 border-t border-rule pt-4">
@@ -62,7 +81,7 @@ const figures = [
       <dt class="text-faded">Signing secret</dt><dd class="truncate font-mono text-xs">{{ keys.secret }}</dd><dd><button type="button" class="button" @click="copy(keys.secret)">{{ copied ? 'Copied' : 'Copy' }}</button></dd>
       <dd class="col-span-3 text-faded">Enter both on the platform. Deliveries are signed after the Standard Webhooks specification; unsigned and stale ones are refused and counted above.</dd>
     </dl>
-    <SimulatorBar v-if="session.canEdit" :feed="feed" />
+    <SimulatorBar v-if="session.canEdit && !feed.unlinkedAtMs" :feed="feed" />
     <div v-if="feed.lastHeard" class="mt-4 grid gap-4 border-t border-rule pt-3 md:grid-cols-2">
       <div class="min-w-0">
         <h3 class="caps text-faded">The last delivery, as it was sent</h3>

@@ -9,6 +9,7 @@ import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
 import MediaField from '../library/MediaField.vue'
 import CheckRow from './CheckRow.vue'
+import ChosenRow from './ChosenRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import PictureColourSection from './PictureColourSection.vue'
 import SizeRow from './SizeRow.vue'
@@ -42,6 +43,7 @@ function actualSize(): void {
 <template>
   <div class="space-y-2">
     <FieldRow label="File"><MediaField label="Picture" kind="picture" :media-id="part.mediaId" :disabled="disabled" @change="setFile" /></FieldRow>
+    <ChosenRow :part="part" :disabled="disabled" />
     <SizeRow :part="part" label="Box" :disabled="disabled" />
     <FieldRow label="Fits"><ChoiceField label="Fits" :value="part.fit" :choices="fitChoices" :disabled="disabled" @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))" /></FieldRow>
     <p v-if="extent?.widthPx && !disabled" class="pl-24"><button type="button" class="link text-deep-sky" @click="actualSize">Its own size, {{ extent.widthPx }} × {{ extent.heightPx }}</button></p>

@@ -11,6 +11,7 @@ import LevelMeter from '../library/LevelMeter.vue'
 import ListenPair from '../library/ListenPair.vue'
 import MediaField from '../library/MediaField.vue'
 import CheckRow from './CheckRow.vue'
+import ChosenRow from './ChosenRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
@@ -29,6 +30,7 @@ const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
 <template>
   <div class="space-y-2">
     <FieldRow label="File"><MediaField label="Sound" kind="sound" :media-id="part.mediaId" :disabled="disabled" @change="(mediaId) => edit('sound', (draft) => void (draft.mediaId = mediaId))" /></FieldRow>
+    <ChosenRow :part="part" :disabled="disabled" />
     <InspectorSection title="Level" :note="part.isLevelled ? `to ${wanted.targetLufs} LUFS` : 'as recorded'">
       <CheckRow label="Levelled" words="as loud as this box wants" :checked="part.isLevelled" :disabled="disabled" @change="(isLevelled) => edit('levelled', (draft) => void (draft.isLevelled = isLevelled))" />
       <template v-if="level && file">

@@ -4,6 +4,8 @@ import { computed, toRef } from 'vue'
 import { mainKind } from '../../../core/composition/box.ts'
 import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
+import { setRules } from '../../../core/edit/variationEdits.ts'
+import { movedBoundary } from '../../../core/rules/moveBoundary.ts'
 import { setScoreLength } from '../../../core/edit/setScoreLength.ts'
 import { sampleNames, type SampleName } from '../../../core/events/sampleEvent.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
@@ -53,6 +55,11 @@ function setRule(kind: 'fixed' | 'fit'): void {
   if (!now || now.rule === kind) return
   setLength(now.rule === 'fixed' ? { rule: 'fit', minMs: Math.min(now.ms, 4000), maxMs: Math.max(now.ms, 12_000) } : { rule: 'fixed', ms: props.lengthMs || now.maxMs })
 }
+function moveBoundary(field: string, from: number, to: number): void {
+  if (room.alert) draft.edit(setRules(room.alert.id, movedBoundary(room.alert.variations, field, from, to)))
+}
+const kindChoices = computed(() => (room.alert?.kinds ?? []).map((value) => ({ value, label: kindNames[value] })))
+const pickChoices = computed(() => [{ value: '', label: 'nothing chosen' }, ...(room.alert?.offer?.options ?? []).map(({ id, label }) => ({ value: id, label }))])
 const ms = (s: number) => Math.round(s * 1000)
 </script>
 
@@ -78,12 +85,14 @@ const ms = (s: number) => Math.round(s * 1000)
         <span class="text-faded">now {{ seconds(lengthMs) }} s</span>
       </template>
     </div>
-    <fieldset class="ml-auto flex items-center gap-1.5">
+    <span v-if="kindChoices.length > 1" class="ml-auto w-36"><ChoiceField label="Shown for" :value="room.kind" :choices="kindChoices" @change="room.sampleKind = $event" /></span>
+    <span v-if="room.alert.offer" class="w-36" :class="kindChoices.length > 1 ? '' : 'ml-auto'"><ChoiceField label="Shown as if the viewer chose" :value="room.choice ?? ''" :choices="pickChoices" @change="room.choice = $event || null" /></span>
+    <fieldset class="flex items-center gap-1.5" :class="kindChoices.length > 1 || room.alert.offer ? '' : 'ml-auto'">
       <legend class="float-left mr-2 text-faded">Shown with a name that is</legend>
       <button v-for="sample in samples" :key="sample.name" type="button" class="rounded-sm border px-2 py-1" :class="room.viewer === sample.name ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'" :aria-pressed="room.viewer === sample.name" :title="sampleNames[sample.name]" @click="room.viewer = sample.name">{{ sample.label }}</button>
     </fieldset>
    </div>
-   <CoverageAxis v-if="coverage && room.alert.variations.length > 1" class="mt-1.5" :alert="room.alert" :coverage="coverage" :chosen-id="room.variation.id" @choose="room.variationId = $event" />
+   <CoverageAxis v-if="coverage && room.alert.variations.length > 1" class="mt-1.5" :alert="room.alert" :coverage="coverage" :chosen-id="room.variation.id" :can-edit="canEdit" @choose="room.variationId = $event" @move="moveBoundary" />
    <p v-if="hidden.length > 0" class="text-brick" role="status">{{ hidden.map((each) => `“${each.name}”`).join(' and ') }} {{ hidden.length === 1 ? 'never plays' : 'never play' }}: another case comes first. <button type="button" class="link text-deep-sky" @click="openCases">Look at the cases</button></p>
   </section>
 </template>

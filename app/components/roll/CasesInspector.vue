@@ -12,6 +12,8 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import NumberField from '../fields/NumberField.vue'
+import ListensSection from './ListensSection.vue'
+import OfferSection from './OfferSection.vue'
 import RuleEditor from './RuleEditor.vue'
 import { startOf } from './comparisonStart.ts'
 
@@ -59,6 +61,7 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
       <h2 class="font-display text-lg font-semibold">Cases of {{ kindNames[mainKind(room.alert)] }}</h2>
       <button type="button" class="link text-deep-sky" @click="view.isEditingCases = false">Done</button>
     </div>
+    <ListensSection :alert="room.alert" :disabled="disabled" />
     <p class="text-faded">They are asked from top to bottom; the first that applies plays.</p>
     <ol class="space-y-2">
       <li v-for="(each, index) in cases" :key="each.id" class="rounded-sm border p-2" :class="each.id === room.variation?.id ? 'border-ink bg-sheet/60' : 'border-rule'">
@@ -83,5 +86,6 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
     </ol>
     <button v-if="!disabled && cases.length < 50" type="button" class="button" @click="add"><Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”</button>
     <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">For some events no case applies; then nothing plays. An everyday case at the end would take them.</p>
+    <OfferSection :alert="room.alert" :disabled="disabled" />
   </div>
 </template>

@@ -10,9 +10,10 @@ export default defineEventHandler(async (event) => {
   const feeds: FeedView[] = []
   for (const feed of await listFeeds(database.db, channel.id)) {
     const kept = await listKeptDeliveries(database.db, feed.id, 5)
-    const { id, platform, name, lagMs, acceptedCount, repeatedCount, rejectedCount, refusedCount } = feed
+    const { id, platform, name, account, lagMs, acceptedCount, repeatedCount, rejectedCount, refusedCount } = feed
     feeds.push({
-      ...{ id, platform, name, lagMs, acceptedCount, repeatedCount, rejectedCount, refusedCount },
+      ...{ id, platform, name, account, lagMs, acceptedCount, repeatedCount, rejectedCount, refusedCount },
+      unlinkedAtMs: feed.unlinkedAt?.getTime() ?? null,
       lastDeliveryAtMs: feed.lastDeliveryAt?.getTime() ?? null,
       lastHeard: ingest.lastHeard(id),
       notUnderstood: kept.map(({ id: keptId, receivedAt, raw, note }) => ({ id: keptId, receivedAtMs: receivedAt.getTime(), raw: raw.slice(0, 4000), note })),

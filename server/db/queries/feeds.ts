@@ -9,8 +9,19 @@ export async function findFeed(db: Database, id: string): Promise<FeedRow | null
   return row ?? null
 }
 
+/** The feed of an account, whether it is linked now or was once. */
+export async function findFeedOfAccount(db: Database, channelId: string, platform: string, account: string): Promise<FeedRow | null> {
+  const [row] = await db.select().from(feed).where(and(eq(feed.channelId, channelId), eq(feed.platform, platform), eq(feed.account, account))).limit(1)
+  return row ?? null
+}
+
+export async function updateFeed(db: Database, id: string, set: Partial<Pick<FeedRow, 'secret' | 'unlinkedAt'>>): Promise<void> {
+  await db.update(feed).set(set).where(eq(feed.id, id))
+}
+
+/** Every feed that the channel ever had; what an unlinked one said stays. */
 export async function listFeeds(db: Database, channelId: string): Promise<FeedRow[]> {
-  return db.select().from(feed).where(eq(feed.channelId, channelId)).orderBy(asc(feed.platform))
+  return db.select().from(feed).where(eq(feed.channelId, channelId)).orderBy(asc(feed.platform), asc(feed.id))
 }
 
 export async function addFeed(db: Database, row: typeof feed.$inferInsert): Promise<void> {

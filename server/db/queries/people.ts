@@ -60,6 +60,11 @@ export async function findApiKey(db: Database, hash: string): Promise<{ channelI
   return row ?? null
 }
 
+/** Sets what one minor unit of other currencies is worth in minor units of the channel's. */
+export async function setRates(db: Database, id: string, rates: Record<string, number>): Promise<void> {
+  await db.update(channel).set({ rates }).where(eq(channel.id, id))
+}
+
 export async function readChannel(db: Database, id: string) {
   const [row] = await db.select().from(channel).where(eq(channel.id, id)).limit(1)
   return row ?? null

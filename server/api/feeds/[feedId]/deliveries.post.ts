@@ -14,6 +14,7 @@ export default defineEventHandler(async (event) => {
   const { database, feeds, ingest } = await useServices()
   const feed = await feeds.find(pathId(event, 'feedId'))
   if (!feed) throw problemError(404, 'There is no such feed.')
+  if (feed.unlinkedAt) throw problemError(410, 'This feed was unlinked. Link the account again, and what happens is heard again.')
   const raw = await readBounded(event, maxBytes)
   const verified = verifyDelivery(feed.secret, raw, {
     id: getHeader(event, 'webhook-id'),

@@ -3,6 +3,7 @@ import { simulationBody } from '../../../../contract/simulation.ts'
 import { requireMember } from '../../../auth/access.ts'
 import { simulate } from '../../../feeds/simulate.ts'
 import { pathId } from '../../../http/pathId.ts'
+import { ownOrigin } from '../../../http/ownOrigin.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { problemError } from '../../../system/problemError.ts'
 import { useServices } from '../../../system/services.ts'
@@ -14,5 +15,5 @@ export default defineEventHandler(async (event) => {
   const { feeds, config } = await useServices()
   const feed = await feeds.find(pathId(event, 'feedId'))
   if (!feed || feed.channelId !== channel.id) throw problemError(404, 'There is no such feed in this channel.')
-  return simulate(feed, asked, `http://${config.HOST === '0.0.0.0' ? '127.0.0.1' : config.HOST}:${getRequestURL(event).port || config.PORT}`, Date.now())
+  return simulate(feed, asked, ownOrigin(config, getRequestURL(event)), Date.now())
 })

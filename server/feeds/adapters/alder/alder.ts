@@ -3,19 +3,22 @@ import { parseEventData } from '../../../../core/events/schema.ts'
 import { ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
 import { feedSource } from '../../feedSource.ts'
-import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
+import { messageOf, messageOfPieces, pickedField, portraitField, understandEach, viewerOf, withPicked, type Understood } from '../../understandEach.ts'
 
 /*
  * Alder delivers entries: `{ entries: [{ id, topic, moment, person, detail }] }`. Ids are ULIDs, tiers are Roman numerals, and
  * gifts come as one entry for the batch followed by one for each person who received one. `person: null` wants to stay unknown.
+ * What is said in the chat comes in pieces, words and emotes.
  */
 
 const envelope = z.object({ entries: z.array(z.unknown()).min(1).max(500) })
-const person = z.object({ uid: z.string().min(1).max(200), handle: z.string().max(2000), badges: z.array(z.string().max(40)).max(20).optional() })
+const person = z.object({ uid: z.string().min(1).max(200), handle: z.string().max(2000), badges: z.array(z.string().max(40)).max(20).optional(), portrait: portraitField })
 const numerals = { I: 1, II: 2, III: 3 } as const
 const tier = z.enum(['I', 'II', 'III']).transform((numeral) => numerals[numeral])
 const words = z.string().max(5000).optional()
-const base = { id: z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'the id is no ULID'), moment: z.iso.datetime({ offset: true }), person: person.nullable() }
+const base = { id: z.string().regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'the id is no ULID'), moment: z.iso.datetime({ offset: true }), person: person.nullable(), picked: pickedField }
+/** Words, or an emote by its word with its picture. */
+const piece = z.union([z.object({ words: z.string().max(2000) }).transform(({ words: text }) => ({ text })), z.object({ emote: z.string().min(1).max(100), picture: z.url({ protocol: /^https?$/ }).max(2000) }).transform(({ emote: text, picture }) => ({ text, picture }))])
 const level = z.object({ step: z.int(), sum: z.int() })
 
 const entry = z.discriminatedUnion('topic', [
@@ -29,13 +32,14 @@ const entry = z.discriminatedUnion('topic', [
   z.object({ ...base, topic: z.literal('surge.step'), detail: level }),
   z.object({ ...base, topic: z.literal('surge.end'), detail: level }),
   z.object({ ...base, topic: z.literal('chat.command'), detail: z.object({ word: z.string().max(100), rest: z.string().max(5000).optional() }) }),
+  z.object({ ...base, topic: z.literal('chat.line'), detail: z.object({ pieces: z.array(piece).min(1).max(100) }) }),
 ])
 type Entry = z.infer<typeof entry>
 
 const typedMax = 2000
 
 function personOf(by: z.infer<typeof person> | null) {
-  return by && { ...viewerOf(by.uid, by.handle), ...(by.badges ? { roles: by.badges } : {}) }
+  return by && { ...viewerOf(by.uid, by.handle), ...(by.badges ? { roles: by.badges } : {}), ...(by.portrait ? { pictureUrl: by.portrait } : {}) }
 }
 
 function understand(of: Entry, source: string): Result<Understood, string> {
@@ -66,6 +70,8 @@ function understand(of: Entry, source: string): Result<Understood, string> {
     }
     case 'chat.command':
       return ok({ ...base, kind: 'chatCommand', data: parseEventData('chatCommand', { viewer, command: of.detail.word, ...(of.detail.rest ? { arguments: of.detail.rest.slice(0, typedMax) } : {}) }) })
+    case 'chat.line':
+      return ok({ ...base, kind: 'chatMessage', data: parseEventData('chatMessage', { viewer, ...messageOfPieces(of.detail.pieces) }) })
   }
 }
 
@@ -73,6 +79,6 @@ export const alder: FeedAdapter = {
   platform: 'alder',
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
-    return read.success ? understandEach('entries', read.data.entries, entry, (one) => understand(one, feedSource(feedId))) : null
+    return read.success ? understandEach('entries', read.data.entries, entry, (one) => withPicked(understand(one, feedSource(feedId)), one.picked)) : null
   },
 }

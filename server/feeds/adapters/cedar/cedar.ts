@@ -5,7 +5,7 @@ import { err, ok, type Result } from '../../../../core/result.ts'
 import { digest } from '../../digest.ts'
 import type { FeedAdapter } from '../../adapter.ts'
 import { feedSource } from '../../feedSource.ts'
-import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
+import { messageOf, pickedField, understandEach, viewerOf, withPicked, type Understood } from '../../understandEach.ts'
 
 /*
  * Cedar delivers notices in an envelope: `{ sent_at, notices: [{ what, at, who, … }] }`. Raids and tips carry a `ref`; new
@@ -13,18 +13,20 @@ import { messageOf, understandEach, viewerOf, type Understood } from '../../unde
  */
 
 const envelope = z.object({ sent_at: z.iso.datetime({ offset: true }).optional(), notices: z.array(z.unknown()).min(1).max(500) })
-const who = z.object({ ref: z.string().min(1).max(200), shown_as: z.string().max(2000) })
+const who = z.object({ ref: z.string().min(1).max(200), shown_as: z.string().max(2000), standing: z.enum(['keeper', 'guest', 'regular']).optional().catch(undefined) })
 const at = z.iso.datetime({ offset: true })
 const ref = z.string().min(1).max(180)
 
 const notice = z.discriminatedUnion('what', [
   z.object({ what: z.literal('new_follow'), at, who }),
   z.object({ what: z.literal('raid'), ref, at, who, brought: z.int() }),
-  z.object({ what: z.literal('tip'), ref, at, who: who.nullable(), sum: z.string().max(40), money: z.string().max(10), words: z.string().max(5000).optional() }),
+  z.object({ what: z.literal('tip'), ref, at, who: who.nullable(), sum: z.string().max(40), money: z.string().max(10), words: z.string().max(5000).optional(), picked: pickedField }),
 ])
 type Notice = z.infer<typeof notice>
 
-const personOf = (by: z.infer<typeof who> | null) => by && viewerOf(by.ref, by.shown_as)
+/** What Cedar calls the standing of a person, as a role. */
+const roleOfStanding = { keeper: 'moderator', guest: 'vip', regular: 'subscriber' } as const
+const personOf = (by: z.infer<typeof who> | null) => by && { ...viewerOf(by.ref, by.shown_as), ...(by.standing ? { roles: [roleOfStanding[by.standing]] } : {}) }
 
 function understand(of: Notice, source: string): Result<Understood, string> {
   const occurredAtMs = Date.parse(of.at)
@@ -51,6 +53,6 @@ export const cedar: FeedAdapter = {
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
     if (!read.success) return null
-    return understandEach('notices', read.data.notices, notice, (one) => understand(one, feedSource(feedId)))
+    return understandEach('notices', read.data.notices, notice, (one) => withPicked(understand(one, feedSource(feedId)), 'picked' in one ? one.picked : undefined))
   },
 }

@@ -4,7 +4,7 @@ import { ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
 import { feedSource } from '../../feedSource.ts'
 import { digest } from '../../digest.ts'
-import { messageOf, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
+import { messageOf, pickedField, understandEach, viewerOf, withPicked, type Understood } from '../../understandEach.ts'
 
 /*
  * Till is the channel's own tip page: `{ slips: [{ slip, at, does, … }] }`. Amounts are minor units already. Whoever tips types a
@@ -16,7 +16,7 @@ const at = z.iso.datetime({ offset: true })
 const goal = z.object({ id: z.string().min(1).max(150), title: z.string().max(200), target: z.int() })
 
 const slip = z.discriminatedUnion('does', [
-  z.object({ does: z.literal('tip'), slip: z.string().min(1).max(150), at, amount: z.int(), currency: z.string().max(10), from: z.string().max(2000).nullable(), note: z.string().max(5000).optional() }),
+  z.object({ does: z.literal('tip'), slip: z.string().min(1).max(150), at, amount: z.int(), currency: z.string().max(10), from: z.string().max(2000).nullable(), note: z.string().max(5000).optional(), picked: pickedField }),
   z.object({ does: z.literal('goal.opened'), at, goal, currency: z.string().max(10) }),
   z.object({ does: z.literal('goal.filled'), at, goal, currency: z.string().max(10) }),
 ])
@@ -37,6 +37,6 @@ export const till: FeedAdapter = {
   platform: 'till',
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
-    return read.success ? understandEach('slips', read.data.slips, slip, (one) => understand(one, feedSource(feedId))) : null
+    return read.success ? understandEach('slips', read.data.slips, slip, (one) => withPicked(understand(one, feedSource(feedId)), 'picked' in one ? one.picked : undefined)) : null
   },
 }

@@ -1,0 +1,18 @@
+import { defineEventHandler, getRequestURL, sendRedirect } from 'h3'
+import { requireMember } from '../../../auth/access.ts'
+import { ownOrigin } from '../../../http/ownOrigin.ts'
+import { useServices } from '../../../system/services.ts'
+
+/** Where a platform sends people back to, with a code or with a refusal. Ends on the Feeds screen, which says what became of it. */
+export default defineEventHandler(async (event) => {
+  const { channel } = await requireMember(event, 'owner')
+  const { linking, config, logger } = await useServices()
+  const url = getRequestURL(event)
+  try {
+    const feedId = await linking.finishConsent(channel.id, url, ownOrigin(config, url), Date.now())
+    return await sendRedirect(event, feedId ? `/feeds?linked=${feedId}` : '/feeds?link=refused', 303)
+  } catch (error) {
+    logger.warn({ err: error }, 'an account could not be linked')
+    return sendRedirect(event, '/feeds?link=failed', 303)
+  }
+})
