@@ -34,7 +34,7 @@ async function loadPeople({ database: { db } }: Services): Promise<void> {
     await addPerson(db, { ...person, passwordHash })
     await addMember(db, demoChannel.id, person.id, role)
   }
-  for (const name of demoFeeds) await addFeed(db, { id: `feed-${name.toLowerCase()}`, channelId: demoChannel.id, platform: name.toLowerCase(), name, secret: `whsec_${randomBytes(24).toString('base64')}` })
+  for (const name of demoFeeds) await addFeed(db, { id: `feed-${name.toLowerCase()}`, channelId: demoChannel.id, platform: name.toLowerCase(), name, account: 'lantern-loaf', secret: `whsec_${randomBytes(24).toString('base64')}` })
 }
 
 async function loadMedia({ database: { db }, media }: Services, readFileOf: ReadShippedFile): Promise<(file: string) => string> {

@@ -25,13 +25,6 @@ export function placeOnScale(text: string): { scale: CalendarScale; at: number }
   return year === undefined ? { scale: 'season', at: calendarDay(number).dayOfYear } : { scale: 'date', at: number }
 }
 
-/** A place written as it is stored. */
-export function writtenOnScale(scale: CalendarScale, at: number): string {
-  if (scale === 'clock') return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`
-  const iso = new Date(scale === 'season' ? Date.UTC(2024, 0, 1 + at) : at * dayMs).toISOString()
-  return scale === 'season' ? iso.slice(5, 10) : iso.slice(0, 10)
-}
-
 export type Span = [first: number, last: number]
 
 /** The values from one end to the other, both included, in one or two spans; null where the ends are none, or nothing lies between. */

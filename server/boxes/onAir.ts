@@ -1,5 +1,6 @@
 import type { BoxDocument } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
+import { historyKindsOf } from '../../core/rules/historyKinds.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
@@ -8,7 +9,6 @@ import { listFeeds } from '../db/queries/feeds.ts'
 import { listPlayableMedia } from '../db/queries/media.ts'
 import { readChannel } from '../db/queries/people.ts'
 import { feedSource } from '../feeds/feedSource.ts'
-import { kindsThatAskHistory } from '../ingest/viewerHistory.ts'
 
 /** A box as events meet it: the version that is on air, null when there is none. */
 export interface BoxOnAir {
@@ -60,6 +60,6 @@ export class OnAirCache {
     const platforms: Record<string, string> = {}
     for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
     const { locale, currency, rates, timeZone } = channel
-    return { locale, currency, rates, timeZone, platforms, historyKinds: kindsThatAskHistory(boxes.flatMap(({ version }) => version?.document ?? [])), boxes, media }
+    return { locale, currency, rates, timeZone, platforms, historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])), boxes, media }
   }
 }

@@ -18,7 +18,7 @@ const feedsMax = 20
 /** Where a platform sends people back to. */
 export const callbackPath = '/api/feeds/links/callback'
 
-const hashOf = (text: string) => createHash('sha256').update(text).digest('base64url')
+const hashOf = (text: string) => createHash('sha256').update(text).digest('hex')
 const client: oauth.Client = { client_id: registeredClient }
 /** Simulated platforms are reached over plain http on the machine itself; a real one would not be. */
 const overHttp = { [oauth.allowInsecureRequests]: true }

@@ -1,21 +1,7 @@
-import type { BoxDocument } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
-import { comparisonsOf } from '../../core/rules/schema.ts'
 import type { Database } from '../db/handle.ts'
 import { previousTimes, type HistoryQuestion } from '../db/queries/viewerHistory.ts'
 import type { IncomingEvent } from './decideEvents.ts'
-
-/** Kinds whose rules ask when the viewer was here last. */
-export function kindsThatAskHistory(documents: readonly BoxDocument[]): Set<EventKind> {
-  return new Set(
-    documents.flatMap(({ alerts }) =>
-      alerts.flatMap(({ kinds, variations }) => {
-        const asks = [...comparisonsOf(variations.map(({ rule }) => rule))].some(({ field }) => field === 'visit' || field === 'since')
-        return asks ? kinds : []
-      }),
-    ),
-  )
-}
 
 interface Seen {
   externalId: string

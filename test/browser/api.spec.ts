@@ -205,7 +205,7 @@ test('versions are for those who edit the box, and each belongs to its own', asy
   const { versions } = (await (await page.request.get(`${first}/versions`)).json()) as { versions: { id: string; number: number; byName: string; publishedAtMs: number }[] }
   expect(versions[0]).toMatchObject({ number: 1, byName: expect.any(String) })
   const version = (await (await page.request.get(`${first}/versions/${versions[0]?.id}`)).json()) as { number: number; document: { version: number; alerts: unknown[] } }
-  expect([version.number, version.document.version, version.document.alerts.length]).toEqual([1, boxVersion, 9])
+  expect([version.number, version.document.version, version.document.alerts.length]).toEqual([1, boxVersion, 10])
   expect((await page.request.get(`${second}/versions/${versions[0]?.id}`)).status()).toBe(404)
   expect((await page.request.get(`${first}/versions/no-such-version`)).status()).toBe(404)
   const moderator = await signIn('moderator', await browser.newPage())

@@ -1,8 +1,10 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { expect, test, untilState } from '../arrange/fixtures.ts'
+import { expect, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
-import { platforms } from '../../stand-ins/platforms/platforms.ts'
+import type { Alert } from '../../core/composition/box.ts'
+import type { Rule } from '../../core/rules/schema.ts'
+import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
 import { box, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'rules' })
@@ -13,7 +15,10 @@ const send = (page: Page, demo: DemoFile, kind: string, id: string, data: object
     data: { specversion: '1.0', id, source: 'test', type: `thundercrest.event.${kind}.v1`, time: new Date().toISOString(), data },
   })
 interface DecidedEvent {
+  id: string
   kind: string
+  isTest: boolean
+  data: object
   externalId: string
   decisions: { boxId: string; variationName: string | null; reason: string }[]
 }
@@ -84,10 +89,11 @@ test('build the cases of a resub from nothing, see one that never plays, mend it
   const why = page.getByRole('dialog')
   await expect(why.getByText('“Year of bread” plays because months is exactly 12 (it is 12).')).toBeVisible()
   await expect(why.getByText('would hold too, but comes later').first()).toBeVisible()
+  await expect(why.getByText('The draft as it is now would decide the same.')).toBeVisible()
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
 })
 
-test('every kind arrives from a simulated platform over its signed route, and month twelve plays its case', async ({ page, demo, signIn }) => {
+test('month twelve from a simulated platform plays its case', async ({ page, demo, signIn }) => {
   await signIn('editor')
   await page.goto(`${demo.url}/feeds`)
   const alder = page.getByRole('group', { name: 'Simulated Alder' })
@@ -100,12 +106,6 @@ test('every kind arrives from a simulated platform over its signed route, and mo
   const heard = (await eventsOf(page, demo)).findLast(({ kind }) => kind === 'resubscription')
   expect(heard?.decisions.find(({ boxId }) => boxId === 'box-night-counter')).toMatchObject({ variationName: 'A year of bread', reason: '“A year of bread” plays because months is exactly 12 (it is 12).' })
 
-  for (const [platform, { kinds }] of Object.entries(platforms)) {
-    for (const kind of kinds) {
-      const answer = await page.request.post(`${demo.url}/api/feeds/feed-${platform}/simulations`, { data: { kind } })
-      expect([platform, kind, answer.status(), await answer.json()]).toEqual([platform, kind, 200, { accepted: 1, repeated: 0, rejected: 0 }])
-    }
-  }
   expect((await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'applause' } })).status()).toBe(422)
   await signIn('moderator')
   expect((await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'raid' } })).status()).toBe(403)
@@ -124,4 +124,117 @@ test('the cases of the demo’s table play as it says', async ({ page, demo, sig
   const events = await eventsOf(page, demo)
   const played = wanted.map((_, index) => events.find(({ externalId }) => externalId === `table-${index}`)?.decisions.find(({ boxId }) => boxId === 'box-night-counter')?.variationName)
   expect(played).toEqual(wanted.map(([, , variation]) => variation))
+})
+
+test('a boundary is moved by hand and by keyboard, and its neighbours stay neighbours', async ({ page, demo, signIn }) => {
+  await signIn()
+  await page.goto(`${box(demo)}?kind=tip`)
+  const boundary = (at: string) => axis(page).getByRole('slider', { name: `Boundary at the amount ${at}` })
+  await boundary('€20.00').focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(axis(page).getByRole('button', { name: 'the amount €21.00 to €99.99: Loaf' })).toBeVisible()
+  await expect(axis(page).getByRole('button', { name: 'the amount €5.00 to €20.99: Slice' })).toBeVisible()
+  const grip = await boundary('€21.00').boundingBox()
+  const fire = await boundary('€100.00').boundingBox()
+  if (!grip || !fire) throw new Error('both are drawn')
+  await page.mouse.move(grip.x + grip.width / 2, grip.y + 8)
+  await page.mouse.down()
+  await page.mouse.move((grip.x + fire.x) / 2, grip.y + 8, { steps: 5 })
+  await page.mouse.up()
+  await expect(boundary('€21.00')).toHaveCount(0)
+  const label = await axis(page).getByRole('button', { name: /: Loaf$/ }).getAttribute('aria-label')
+  const from = Number(/€(\d+)\.\d\d to €99\.99/.exec(label ?? '')?.[1])
+  expect(from).toBeGreaterThan(30)
+  expect(from).toBeLessThan(80)
+  await page.keyboard.press('ControlOrMeta+z')
+  await page.keyboard.press('ControlOrMeta+z')
+  await expect(axis(page).getByRole('button', { name: 'the amount €20.00 to €99.99: Loaf' })).toBeVisible()
+  await expect(saved(page)).toBeVisible()
+})
+
+test('a case for VIPs at night, by hand: asked in sentences, drawn in rows, tested on the source, and one more kind listens', async ({ page, demo, signIn, context }) => {
+  await signIn()
+  const raid = shortAlert('raid')
+  const { id, sourceUrl } = await boxOnAir(page, demo, 'By hand', [raid])
+  await page.goto(`${demo.url}/boxes/${id}`)
+  await page.getByRole('button', { name: 'Everyday: plays for each one' }).click()
+  await inspector(page).getByRole('button', { name: /^Add a case/ }).click()
+  await page.getByLabel('Name of case 1').fill('Good friends')
+  await page.keyboard.press('Tab')
+  const ask = async (number: number, field: string) => {
+    await inspector(page).getByRole('button', { name: new RegExp(`^What is asked, ${number}`) }).click()
+    await page.getByRole('option', { name: field, exact: true }).click()
+  }
+  await ask(1, 'the viewer’s role')
+  await inspector(page).getByRole('checkbox', { name: 'VIP' }).check()
+  await inspector(page).getByRole('checkbox', { name: 'subscriber' }).uncheck()
+  await inspector(page).getByRole('button', { name: 'and ask something else' }).click()
+  await ask(2, 'the time')
+  await expect(inspector(page).getByText('the viewer’s role is VIP and the time is from 22:00 to 04:00')).toBeVisible()
+  await inspector(page).getByLabel('Value 2, to').fill('22:00')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText(/no time lies between these/)).toBeVisible()
+  await inspector(page).getByRole('button', { name: 'Listen to another kind too' }).click()
+  await page.getByRole('menuitem', { name: 'Follow', exact: true }).click()
+  await expect(axis(page).getByRole('button', { name: /Good friends/ }).first()).toBeVisible()
+  expect((await new AxeBuilder({ page }).exclude('[data-part]').analyze()).violations).toEqual([])
+  await expect(saved(page)).toBeVisible()
+  await page.getByRole('button', { name: /^Put on air/ }).click()
+  await page.getByRole('button', { name: /on air$/ }).last().click()
+  await expect(page.getByText('On air: version 2')).toBeVisible()
+  const source = await context.newPage()
+  const plays = await watchPlays(source)
+  await source.goto(sourceUrl)
+  await untilState(source, 'waiting')
+  await inspector(page).getByRole('button', { name: /^the viewer’s role is VIP/ }).click()
+  await page.getByRole('button', { name: 'Test this case' }).click()
+  await expect(page.getByText('Shown by 1 source')).toBeVisible()
+  expect(await plays()).toHaveLength(1)
+  const tested = (await eventsOf(page, demo)).at(-1)
+  expect(tested).toMatchObject({ isTest: true, data: { viewer: { roles: ['vip'] } } })
+  expect(tested?.decisions[0]).toMatchObject({ variationName: 'Good friends', reason: expect.stringContaining('because the viewer’s role is VIP (it is VIP) and the time is from 22:00 to 04:00') })
+  await source.close()
+})
+
+test('the first time a viewer comes is told from the next, and from a test', async ({ page, demo, signIn }) => {
+  await signIn()
+  const first: Rule = { match: 'all', of: [{ field: 'visit', is: 'oneOf', values: ['first'] }] }
+  const raid = shortAlert('raid')
+  const [everyday] = raid.variations
+  if (!everyday) throw new Error('it has one')
+  const alert: Alert = { ...raid, variations: [{ ...everyday, id: 'raid-first', name: 'Welcome', rule: first }, everyday] }
+  const { id } = await boxOnAir(page, demo, 'First time', [alert])
+  const come = (eventId: string, viewerId: string) => send(page, demo, 'raid', eventId, { viewer: { id: viewerId, name: 'Zoë' }, partySize: 3 })
+  await page.request.post(`${demo.url}/api/boxes/${id}/tests`, { data: { kind: 'raid' } })
+  // Together, so that what is still on its way to the database counts as well.
+  await Promise.all([come('first-1', 'z-1'), come('first-2', 'z-2'), come('first-3', 'z-3')])
+  await Promise.all([come('first-4', 'z-1'), come('first-1', 'z-1')])
+  const decided = async (externalId: string) => (await eventsOf(page, demo)).find((event) => event.externalId === externalId)?.decisions.find(({ boxId }) => boxId === id)?.variationName
+  expect([await decided('first-1'), await decided('first-2'), await decided('first-3'), await decided('first-4')]).toEqual(['Welcome', 'Welcome', 'Welcome', 'Everyday'])
+  // Asked again later, the reasons are the same, and a past event can be seen once more without counting.
+  const again = (await eventsOf(page, demo)).find(({ externalId }) => externalId === 'first-4')
+  const path = `${demo.url}/api/boxes/${id}`
+  expect(await (await page.request.get(`${path}/events/${again?.id}/why`)).json()).toMatchObject({ reason: '“Everyday” plays: no special case before it applies.', draft: null })
+  const test = (await (await page.request.post(`${path}/tests`, { data: { eventId: again?.id } })).json()) as { reason: string }
+  expect(test.reason).toBe('“Everyday” plays: no special case before it applies.')
+  const forced = (await (await page.request.post(`${path}/tests`, { data: { variationId: 'raid-first' } })).json()) as { reason: string }
+  expect(forced.reason).toBe('“Welcome” plays because for this viewer it is the first time (it is the first time).')
+  expect((await page.request.post(`${path}/tests`, { data: { variationId: 'gone' } })).status()).toBe(404)
+  expect((await page.request.post(`${path}/tests`, { data: {} })).status()).toBe(422)
+})
+
+test('the desk lists all that came, says why nothing played, and what the draft would do now', async ({ page, demo, signIn }) => {
+  await signIn()
+  const { id } = await boxOnAir(page, demo, 'Reasons', [shortAlert('raid')])
+  await send(page, demo, 'applause', 'reason-1', { viewer: { id: 'v', name: 'kneadybeast' }, points: 500 })
+  await page.request.patch(`${demo.url}/api/boxes/${id}/draft`, { data: { baseRevision: 1, patches: [{ op: 'replace', path: ['alerts'], value: [shortAlert('raid'), shortAlert('applause')] }] } })
+  await page.goto(`${demo.url}/desk?box=${id}`)
+  await page.getByRole('button', { name: 'all that came' }).click()
+  await page.getByRole('button', { name: 'Why nothing for kneadybeast' }).first().click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByText('This box has no alert for this kind of event.')).toBeVisible()
+  await expect(dialog.getByText('“Everyday” plays: it is the only case of its alert.')).toBeVisible()
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await dialog.getByRole('button', { name: 'Send it as a test' }).click()
+  await expect(page.getByText('Nothing plays: This box has no alert for this kind of event.')).toBeVisible()
 })

@@ -15,13 +15,15 @@ import { listEvents } from '../../server/db/queries/events.ts'
 import { addFeed, findFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
 import { addChannel, addMember, addPerson, addSession, findPersonByEmail, findSession } from '../../server/db/queries/people.ts'
 import { listOpenPlays } from '../../server/db/queries/plays.ts'
+import { previousTimes } from '../../server/db/queries/viewerHistory.ts'
+import { ViewerHistory } from '../../server/ingest/viewerHistory.ts'
 import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { readMigrations } from '../arrange/migrations.ts'
 import { hasPostgres, startPostgres } from '../arrange/postgres.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const draft = { version: 4 as const, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const draft = { version: 5 as const, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const follow = (externalId: string, name: SampleName = 'everyday'): IncomingEvent => ({ ...sampleEvent('follow', name), externalId, source: 'feed:x', occurredAtMs: 1000, isTest: false })
 
 const engines = [
@@ -122,6 +124,24 @@ describe.each(engines)('$name', ({ isHere, open }) => {
     expect([again?.acceptedIds.length, again?.repeatedCount, again?.plays.length]).toEqual([1, 1, 1])
     expect((await listOpenPlays(db(), 'box-1')).map((play) => play.state)).toEqual(['waiting', 'waiting', 'waiting'])
     expect(await listEvents(db(), 'channel-1', 0, 100)).toMatchObject([{ externalId: 'f-1' }, { externalId: 'f-2' }, { externalId: 'f-3', data: { viewer: { name: 'نورا_خبز' } }, decisions: [{ outcome: 'plays', variationName: 'Everyday' }] }])
+  })
+
+  it.runIf(isHere)('knows when a viewer did the same last, before that, on that platform, and not in a test', async () => {
+    const came = (externalId: string, occurredAtMs: number, changes: Partial<IncomingEvent> = {}) => ({ ...follow(externalId, 'markup'), occurredAtMs, ...changes })
+    await keepDecided(db(), [await keep([came('h-1', 10_000), came('h-2', 30_000), came('h-3', 20_000, { source: 'feed:y' }), came('h-4', 25_000, { isTest: true })])])
+    const asked = (externalId: string, occurredAtMs: number, source = 'feed:x') => ({ source, kind: 'follow', viewerId: 'sample-markup', externalId, occurredAtMs })
+    const times = await previousTimes(db(), 'channel-1', [asked('h-1', 10_000), asked('h-2', 30_000), asked('new', 29_000), asked('new', 40_000), asked('new', 40_000, 'feed:y'), { ...asked('new', 40_000), viewerId: 'nobody' }])
+    expect(times).toEqual([null, 10_000, 10_000, 30_000, 20_000, null])
+  })
+
+  it.runIf(isHere)('tells of two in one breath only one that it is the first', async () => {
+    const history = new ViewerHistory(db())
+    const came = (externalId: string, occurredAtMs: number): IncomingEvent => ({ ...follow(externalId, 'emoji'), occurredAtMs })
+    const both = await history.previousOf('channel-1', [came('b-1', 50_000), came('b-2', 51_000)], new Set(['follow']))
+    expect(both).toEqual([null, 50_000])
+    // Sent again because nothing was answered, it is still the first.
+    expect(await history.previousOf('channel-1', [came('b-1', 50_000)], new Set(['follow']))).toEqual([null])
+    expect(await history.previousOf('channel-1', [came('b-3', 52_000)], new Set(['raid']))).toEqual([null])
   })
 
   it.runIf(isHere)('writes several deliveries in one statement, and says of each what was new', async () => {

@@ -35,7 +35,7 @@ watch(() => [props.boxId, props.newest], () => void load(null), { immediate: tru
       <KindMark :kind="event.kind" />
       <div class="min-w-0">
         <p class="truncate font-semibold"><bdi>{{ event.name }}</bdi></p>
-        <p class="truncate text-faded" :title="event.variationName ? event.detail : event.reason">{{ event.variationName ? `${event.variationName}${event.detail ? ` · ${event.detail}` : ''}` : `nothing: ${event.reason}` }}</p>
+        <p class="truncate text-faded" :title="event.reason">{{ [event.variationName ?? 'nothing plays', event.detail].filter(Boolean).join(' · ') }}</p>
       </div>
       <div class="flex items-center gap-1">
         <span v-if="event.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>

@@ -56,7 +56,7 @@ watch([isOpen, platform], () => (begun.value = null))
       <section>
         <h3 class="font-semibold">With your consent</h3>
         <p class="mt-1 mb-3 text-faded">{{ nameOf(platform) }} asks you on its own page. Your password stays there.</p>
-        <button type="button" class="button-bolt" @click="begin('consent')">Go to {{ nameOf(platform) }}</button>
+        <button type="button" class="button button-bolt" @click="begin('consent')">Go to {{ nameOf(platform) }}</button>
       </section>
       <section>
         <h3 class="font-semibold">With a code in your chat</h3>

@@ -58,7 +58,7 @@ function step(direction: -1 | 1, times: number): void {
     @keydown.page-up.prevent.stop="step(1, 10)"
     @keydown.page-down.prevent.stop="step(-1, 10)"
   >
-    <span class="pointer-events-none absolute inset-y-0 left-1/2 w-0.5 -translate-x-1/2 group-hover:bg-deep-sky group-focus-visible:bg-deep-sky" :class="dragged === null ? 'bg-transparent' : 'bg-deep-sky'" />
+    <span class="pointer-events-none absolute left-1/2 w-0.5 -translate-x-1/2 group-hover:inset-y-0 group-hover:bg-deep-sky group-focus-visible:inset-y-0 group-focus-visible:bg-deep-sky" :class="dragged === null ? 'inset-y-1.5 bg-faded' : 'inset-y-0 bg-deep-sky'" />
     <span v-if="dragged !== null" class="pointer-events-none absolute top-full left-1/2 z-20 -translate-x-1/2 rounded-xs bg-ink px-1.5 font-mono text-2xs whitespace-nowrap text-paper">{{ words(shown) }}</span>
   </div>
 </template>

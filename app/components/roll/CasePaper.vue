@@ -65,7 +65,7 @@ const ms = (s: number) => Math.round(s * 1000)
 
 <template>
   <section v-if="room.alert && room.variation" class="on-paper border-b border-rule px-4 py-2" aria-label="Case">
-   <div class="flex items-center gap-8">
+   <div class="flex items-center" :class="kindChoices.length > 1 || room.alert.offer ? 'gap-4' : 'gap-8'">
     <div class="w-44 shrink-0">
       <h1 class="font-display text-lg leading-tight font-semibold">{{ kindNames[mainKind(room.alert)] }}</h1>
       <button type="button" class="link max-w-full truncate text-left text-deep-sky" :aria-expanded="view.isEditingCases" @click="openCases">{{ room.alert.variations.length > 1 ? `${room.variation.name}, one of ${room.alert.variations.length} cases` : `${room.variation.name}: plays for each one` }}</button>
@@ -88,8 +88,8 @@ const ms = (s: number) => Math.round(s * 1000)
     <span v-if="kindChoices.length > 1" class="ml-auto w-36"><ChoiceField label="Shown for" :value="room.kind" :choices="kindChoices" @change="room.sampleKind = $event" /></span>
     <span v-if="room.alert.offer" class="w-36" :class="kindChoices.length > 1 ? '' : 'ml-auto'"><ChoiceField label="Shown as if the viewer chose" :value="room.choice ?? ''" :choices="pickChoices" @change="room.choice = $event || null" /></span>
     <fieldset class="flex items-center gap-1.5" :class="kindChoices.length > 1 || room.alert.offer ? '' : 'ml-auto'">
-      <legend class="float-left mr-2 text-faded">Shown with a name that is</legend>
-      <button v-for="sample in samples" :key="sample.name" type="button" class="rounded-sm border px-2 py-1" :class="room.viewer === sample.name ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'" :aria-pressed="room.viewer === sample.name" :title="sampleNames[sample.name]" @click="room.viewer = sample.name">{{ sample.label }}</button>
+      <legend class="float-left mr-2 text-faded">{{ kindChoices.length > 1 || room.alert.offer ? 'Name' : 'Shown with a name that is' }}</legend>
+      <button v-for="sample in samples" :key="sample.name" type="button" class="rounded-sm border px-2 py-1 whitespace-nowrap" :class="room.viewer === sample.name ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'" :aria-pressed="room.viewer === sample.name" :title="sampleNames[sample.name]" @click="room.viewer = sample.name">{{ sample.label }}</button>
     </fieldset>
    </div>
    <CoverageAxis v-if="coverage && room.alert.variations.length > 1" class="mt-1.5" :alert="room.alert" :coverage="coverage" :chosen-id="room.variation.id" :can-edit="canEdit" @choose="room.variationId = $event" @move="moveBoundary" />

@@ -1,7 +1,7 @@
+import { isDeepStrictEqual } from 'node:util'
 import { defineEventHandler } from 'h3'
 import type { WhyView } from '../../../../../../contract/views.ts'
 import { decide } from '../../../../../../core/decisions/decide.ts'
-import { isSame } from '../../../../../../core/isSame.ts'
 import { requireBox } from '../../../../../auth/access.ts'
 import { findDecision } from '../../../../../db/queries/events.ts'
 import { pathId } from '../../../../../http/pathId.ts'
@@ -19,6 +19,6 @@ export default defineEventHandler(async (event): Promise<WhyView> => {
   const { reason, why } = found.decision
   const channel = await onAir.read(box.channelId)
   const { decision: now } = decide(canonicalOf(found.event), await keptCircumstances(database.db, found.event, channel), box.draft, channel)
-  const isTheSame = now.reason === reason && isSame(now.why, why)
+  const isTheSame = now.reason === reason && isDeepStrictEqual(now.why, why)
   return { kind: found.event.kind, reason, why, draft: isTheSame ? null : { reason: now.reason, why: now.why } }
 })
