@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatMoney, parseDecimalAmount } from './money.ts'
+import { formatMoney, parseDecimalAmount, minorRates, wholeRates } from './money.ts'
 
 describe('parseDecimalAmount', () => {
   it.each([
@@ -28,5 +28,17 @@ describe('formatMoney', () => {
     expect(formatMoney(2500, 'EUR', 'en-IE')).toBe('€25.00')
     expect(formatMoney(2500, 'EUR', 'pt-PT').replace(/\s/g, ' ')).toBe('25,00 €')
     expect(formatMoney(500, 'JPY', 'en-IE')).toContain('500')
+  })
+})
+
+describe('rates', () => {
+  it('of whole units go to minor ones and back, whatever digits the currencies have', () => {
+    expect(minorRates({ JPY: 0.0062, USD: 0.92, KWD: 3.01 }, 'EUR')).toEqual({ JPY: 0.62, USD: 0.92, KWD: 0.301 })
+    fc.assert(
+      fc.property(fc.constantFrom('JPY', 'USD', 'KWD', 'GBP'), fc.constantFrom('EUR', 'JPY', 'KWD'), fc.integer({ min: 1, max: 10_000_000 }), (code, own, micro) => {
+        const rate = micro / 1_000_000
+        expect(wholeRates(minorRates({ [code]: rate }, own), own)[code]).toBeCloseTo(rate, 9)
+      }),
+    )
   })
 })

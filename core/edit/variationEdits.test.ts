@@ -3,7 +3,7 @@ import { boxVersion, type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { changeBox, type Edit } from './change.ts'
-import { addVariation, changeVariation, moveVariation, removeVariation, variationIdFor } from './variationEdits.ts'
+import { addVariation, askLater, changeVariation, moveVariation, removeVariation, setRules, variationIdFor } from './variationEdits.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [starterAlert('resubscription', canvas, { pictureId: null, soundId: null })] }
@@ -29,6 +29,10 @@ describe('cases of an alert', () => {
     const moved = made(withTwo, moveVariation({ alertId, variationId: 'two' }, 'year'))
     expect(order(moved)).toEqual(['Two', 'Year', 'Everyday'])
     expect(order(made(moved, changeVariation({ alertId, variationId: 'two' }, { name: 'A pair' })))).toEqual(['A pair', 'Year', 'Everyday'])
+    expect(order(made(moved, askLater({ alertId, variationId: 'two' })))).toEqual(['Year', 'Two', 'Everyday'])
+    expect(made(moved, askLater(everyday))).toBe(moved)
+    const ruled = made(moved, setRules(alertId, [{ id: 'two', rule: atLeast(3) }, { id: 'year', rule: atLeast(13) }]))
+    expect(ruled.alerts[0]?.variations.map(({ rule }) => rule?.of)).toEqual([atLeast(3).of, atLeast(13).of, undefined])
     const one = ['two', 'year', everyday.variationId].reduce((document, variationId) => made(document, removeVariation({ alertId, variationId })), moved)
     expect(order(one)).toEqual(['Everyday'])
   })

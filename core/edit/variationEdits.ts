@@ -44,6 +44,18 @@ export function moveVariation({ alertId, variationId }: VariationAddress, before
   }
 }
 
+/** Asks a variation after the one that follows it now. */
+export function askLater({ alertId, variationId }: VariationAddress): Edit {
+  return {
+    label: 'order of cases',
+    recipe: (draft) => {
+      const variations = draft.alerts.find((each) => each.id === alertId)?.variations
+      const at = variations?.findIndex((each) => each.id === variationId) ?? -1
+      if (variations && at >= 0 && at + 1 < variations.length) variations.splice(at, 2, ...variations.slice(at, at + 2).reverse().map(copyOf))
+    },
+  }
+}
+
 /** Other rules for several variations of an alert at once: a boundary between them was moved. */
 export function setRules(alertId: string, rules: readonly { id: string; rule: Rule }[]): Edit {
   return {

@@ -9,6 +9,7 @@ import type { EventKind } from '../events/kinds.ts'
 import { movedBefore, orderAdvice } from './reorder.ts'
 import { sentenceOf, whyOf } from './why.ts'
 import { wordsOfRule } from './words.ts'
+import { wordsOfBox } from './wordsOfBox.ts'
 import { holdsPoint, subtractBox } from './region.ts'
 import { rule as ruleSchema, type Comparison, type Rule, type Share } from './schema.ts'
 import { pointOf, regionOf, spaceOf } from './space.ts'
@@ -143,6 +144,22 @@ describe('rules in words', () => {
     expect(sentenceOf(why(12))).toBe('“A year of bread” plays because months is exactly 12 (it is 12).')
     expect(sentenceOf(why(11))).toBe('“Everyday” plays: no special case before it applies.')
   })
+})
+
+describe('gaps in words', () => {
+  const gapsOf = (kind: EventKind, ...rules: Rule[]) => {
+    const { space, gaps } = coverageOf(on(kind), rules.map((rule, index) => ({ id: `v${index}`, rule, share: null })))
+    return gaps.map((box) => wordsOfBox(space, box, { locale: 'en-IE', currency: 'EUR' }))
+  }
+  const asks = (...of: Comparison[]): Rule => ({ match: 'all', of })
+  it('say what finds no case', () => {
+    expect(gapsOf('resubscription', asks({ field: 'months', is: 'atLeast', value: 2 }))).toEqual(['months is at most 1'])
+    expect(gapsOf('subscription', asks({ field: 'tier', is: 'oneOf', values: ['1', '3'] }))).toEqual(['the tier is II'])
+    expect(gapsOf('tip', asks({ field: 'amount', is: 'atLeast', value: 0 }))).toEqual(['the amount is in a currency without a rate'])
+    expect(gapsOf('raid', asks({ field: 'role', is: 'oneOf', values: ['vip'] }))).toEqual(['the viewer’s role is not VIP'])
+    expect(gapsOf('chatMessage', asks({ field: 'message', is: 'contains', text: 'rye' }))).toEqual(['the message does not contain “rye”'])
+  })
+  it('there are none where everything that can be is covered', () => expect(gapsOf('subscription', asks({ field: 'tier', is: 'oneOf', values: ['1', '2', '3'] }))).toEqual([]))
 })
 
 describe('advice about the order', () => {

@@ -94,7 +94,7 @@ const figures = [
     </div>
     <div v-else-if="feed.platform === 'cedar'" class="mt-4 border-t border-rule pt-3">
       <h3 class="caps text-faded">Nothing heard since the server started</h3>
-      <p class="mt-1 max-w-prose text-faded">Link the platform with the address and the secret, or send a follow yourself from a terminal. The next delivery is shown here as it was sent, beside what was understood of it.</p>
+      <p class="mt-1 max-w-prose text-faded">Let the simulated platform send something, or send a follow yourself from a terminal. The next delivery is shown here as it was sent, beside what was understood of it.</p>
       <pre class="mt-2 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs" tabindex="0" aria-label="Lines for a terminal">{{ sampleLines }}</pre>
     </div>
     <div v-if="feed.notUnderstood.length > 0" class="mt-4 border-t border-rule pt-3">

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ArrowUp, Plus, Trash2 } from '@lucide/vue'
+import { ArrowDown, ArrowUp, Plus, Trash2 } from '@lucide/vue'
 import { computed, toRef } from 'vue'
 import { mainKind, type Variation } from '../../../core/composition/box.ts'
-import { addVariation, changeVariation, moveVariation, removeVariation, variationIdFor } from '../../../core/edit/variationEdits.ts'
+import { addVariation, askLater, changeVariation, moveVariation, removeVariation, variationIdFor } from '../../../core/edit/variationEdits.ts'
 import { fieldsOf } from '../../../core/rules/fields.ts'
 import { wordsOfRule } from '../../../core/rules/words.ts'
+import { wordsOfBox } from '../../../core/rules/wordsOfBox.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import { useCoverage } from '../../composables/useCoverage.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
@@ -26,6 +27,7 @@ const { coverage, advice } = useCoverage(toRef(() => room.alert))
 const channel = useChannel()
 const cases = computed(() => room.alert?.variations ?? [])
 const fields = computed(() => (room.alert ? fieldsOf(room.alert) : []))
+const gapWords = computed(() => (coverage.value?.gaps ?? []).slice(0, 3).map((gap) => (coverage.value && wordsOfBox(coverage.value.space, gap, channel.value)) || 'anything comes').join(', or where '))
 const nameOf = (id: string) => cases.value.find((each) => each.id === id)?.name ?? id
 const stateOf = (id: string) => coverage.value?.variations.find((each) => each.id === id)
 const addressOf = (variation: Variation) => ({ alertId: room.alert?.id ?? '', variationId: variation.id })
@@ -68,6 +70,7 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
         <div class="flex items-center gap-1">
           <input class="min-w-0 flex-1 truncate rounded-xs border-0 bg-transparent p-0 font-medium hover:bg-sheet focus:bg-sheet" :value="each.name" maxlength="80" :aria-label="`Name of case ${index + 1}`" :disabled="disabled" @focus="room.variationId = each.id" @change="rename(each, $event)">
           <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Ask ${each.name} earlier`" :disabled="index === 0" @click="draft.edit(moveVariation(addressOf(each), cases[index - 1]?.id ?? ''))"><ArrowUp :size="14" aria-hidden="true" /></button>
+          <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Ask ${each.name} later`" :disabled="index === cases.length - 1" @click="draft.edit(askLater(addressOf(each)))"><ArrowDown :size="14" aria-hidden="true" /></button>
           <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Remove ${each.name}`" :disabled="cases.length < 2" @click="remove(each)"><Trash2 :size="14" aria-hidden="true" /></button>
         </div>
         <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">{{ wordsOfRule(room.alert, each.rule, channel) }}</button>
@@ -85,7 +88,7 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
       </li>
     </ol>
     <button v-if="!disabled && cases.length < 50" type="button" class="button" @click="add"><Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”</button>
-    <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">For some events no case applies; then nothing plays. An everyday case at the end would take them.</p>
+    <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">Nothing plays where {{ gapWords }}. An everyday case at the end would take {{ coverage.gaps.length > 1 ? 'these' : 'it' }}.</p>
     <OfferSection :alert="room.alert" :disabled="disabled" />
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { mainKind } from '../../../core/composition/box.ts'
 import { starterAlert } from '../../../core/composition/starter.ts'
 import { addAlert } from '../../../core/edit/addAlert.ts'
@@ -14,6 +14,12 @@ import KindMark from '../frame/KindMark.vue'
 defineProps<{ canEdit: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
+const strip = ref<HTMLElement>()
+// Of more kinds than there is room for, the chosen one is in sight.
+watch(() => [room.alert?.id, strip.value], async () => {
+  await nextTick()
+  strip.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+})
 const alerts = computed(() => draft.document?.alerts ?? [])
 const missing = computed(() => eventKinds.filter((kind) => !alerts.value.some((alert) => alert.kinds.includes(kind))))
 
@@ -27,7 +33,7 @@ function add(kind: EventKind): void {
 
 <template>
   <nav aria-label="Kinds of event" class="flex min-w-0 items-end gap-1">
-    <div class="flex min-w-0 items-end gap-0.5 overflow-x-auto">
+    <div ref="strip" class="flex min-w-0 items-end gap-0.5 overflow-x-auto">
       <button
         v-for="alert in alerts"
         :key="alert.id"
