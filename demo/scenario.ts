@@ -7,6 +7,8 @@ import type { Zone } from '../core/composition/zone.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 import type { CanonicalEvent } from '../core/events/schema.ts'
 import { lanternLook } from '../core/look/lanternLook.ts'
+import { paletteFrom } from '../core/look/paletteFrom.ts'
+import type { Season } from '../core/look/seasons.ts'
 import type { LetterMotion } from '../core/motion/letters.ts'
 import type { MotionName } from '../core/motion/schema.ts'
 import { copyOf } from '../core/copyOf.ts'
@@ -107,7 +109,7 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   if (!composition) return alert
   if (plan.lengthMs) composition.length = { rule: 'fixed', ms: plan.lengthMs }
   for (const part of composition.parts) {
-    if (part.kind === 'picture' && plan.entrance) part.motion.entrance.motion = plan.entrance
+    if (part.kind === 'picture' && plan.entrance) part.motion.entrance = { motion: plan.entrance, ms: 900, easing: null }
     if (part.kind === 'sound' && plan.offersSounds) part.takesChoice = true
     if (part.kind === 'line' && part.id === 'headline') part.letters = plan.letters ?? null
     if (part.kind === 'line' && canvas.heightPx > canvas.widthPx) part.maxWidthPx = canvas.widthPx * 0.9
@@ -131,12 +133,15 @@ function caseOf({ id, name, rule, second, picture, sound, lengthMs }: CasePlan, 
   return { id: `${kind.toLowerCase()}-${id}`, name, rule, share: null, composition }
 }
 
+/** The weeks before the Three Kings: the bakery in frost. */
+const frostWindow: Season = { id: 'frost', from: '12-01', to: '01-06', look: { ...lanternLook, name: 'Frosted window', palette: paletteFrom('#7FC8E8', '#F2B8C6'), speedRatio: 0.8 } }
+
 /** Where the oven camera is in the counter's scene. */
 const ovenCamera: Zone = { id: 'oven-cam', name: 'Oven cam', purpose: 'camera', xPx: 40, yPx: 40, widthPx: 420, heightPx: 300 }
 
 function documentOf(canvas: Canvas, kinds: readonly EventKind[] | null, media: MediaByFile): BoxDocument {
   const alerts = plans.filter((plan) => kinds === null || kinds.includes(plan.kind)).map((plan) => alertOf(plan, canvas, media))
-  return { version: boxVersion, canvas, look: lanternLook, zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
+  return { version: boxVersion, canvas, look: lanternLook, seasons: [frostWindow], zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
 }
 
 export function demoBoxes(media: MediaByFile): { id: string; name: string; document: BoxDocument }[] {

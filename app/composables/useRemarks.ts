@@ -5,6 +5,7 @@ import type { Remark } from '../../core/remarks/remark.ts'
 import { remarksOf } from '../../core/remarks/remarksOf.ts'
 import { sampleEvent } from '../../core/events/sampleEvent.ts'
 import type { PreparedScore } from '../../player/prepare.ts'
+import { useShownLook } from './useShownLook.ts'
 import { useDraftStore } from '../stores/draft.ts'
 import { useMediaStore } from '../stores/media.ts'
 import { useScoreRoomStore } from '../stores/scoreRoom.ts'
@@ -17,6 +18,7 @@ export function useRemarks(prepared: Ref<PreparedScore | null>, sceneColours: Re
   const draft = useDraftStore()
   const room = useScoreRoomStore()
   const media = useMediaStore()
+  const shown = useShownLook()
   const remarks = shallowRef<Remark[]>([])
   function look(): Remark[] {
     if (!prepared.value || !draft.document || !room.alert || !room.composition) return []
@@ -27,12 +29,12 @@ export function useRemarks(prepared: Ref<PreparedScore | null>, sceneColours: Re
       layouts: prepared.value.layouts,
       zones: draft.document.zones,
       messageText: sampleEvent(room.kind, room.viewer).data.message?.text ?? '',
-      soundLevel: draft.document.look.soundLevel,
+      soundLevel: shown.value.soundLevel,
       sounds: Object.fromEntries(media.measuredSounds),
       pictureColours: Object.fromEntries(media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []])),
       sceneColours: sceneColours.value,
     })
   }
-  watchDebounced(() => [prepared.value, room.composition, sceneColours.value, draft.document?.zones, draft.document?.look.soundLevel, media.files], () => (remarks.value = look()), { debounce: quietMs, immediate: true })
+  watchDebounced(() => [prepared.value, room.composition, sceneColours.value, draft.document?.zones, shown.value, media.files], () => (remarks.value = look()), { debounce: quietMs, immediate: true })
   return remarks
 }

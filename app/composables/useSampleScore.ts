@@ -3,6 +3,9 @@ import { mainKind, type Alert, type BoxDocument } from '../../core/composition/b
 import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
+import type { Look } from '../../core/look/schema.ts'
+import { lookOn } from '../../core/look/seasons.ts'
+import { localMoment } from '../../core/time/localMoment.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
@@ -22,15 +25,19 @@ export interface Sample {
 
 export const everydaySample: Sample = { viewer: 'everyday', kind: null, choice: null }
 
-/** An alert's variation resolved with a sample event, exactly as the server would for a real one. */
-export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>) {
+/**
+ * An alert's variation resolved with a sample event, exactly as the server would for a real one.
+ * @param wanted the look to show; otherwise today's
+ */
+export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>, wanted?: Ref<Look>) {
   const media = useMediaStore()
   const channel = useChannel()
   const { coverage } = useCoverage(alert)
   const result = computed(() => {
     const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
     if (!document.value || !alert.value || !variation) return null
-    const { canvas, look, zones } = document.value
+    const { canvas, zones } = document.value
+    const look = wanted?.value ?? lookOn(document.value, localMoment(Date.now(), channel.value.timeZone))
     const { viewer, kind, choice } = sample.value
     const sampleOf = (of: EventKind) => {
       const event = sampleEvent(of, viewer, Date.now())

@@ -8,7 +8,7 @@ import type { BoxView } from '../../contract/views.ts'
 import { describeConflict, oneStepHistory, replacePatches } from './conflict.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const base: BoxDocument = { version: 5, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const base: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const viewOf = (document: BoxDocument): BoxView => ({ id: 'box', name: 'Night counter', document, revision: 4, airDocument: null, onAir: null, differsFromAir: true })
 const withLook = (name: string): BoxDocument => ({ ...base, look: { ...base.look, name } })
 const zoned: BoxDocument = { ...base, zones: [{ id: 'cam', name: 'Oven cam', purpose: 'camera', xPx: 0, yPx: 0, widthPx: 100, heightPx: 100 }] }

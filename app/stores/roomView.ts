@@ -11,6 +11,10 @@ export const useRoomViewStore = defineStore('roomView', () => {
   const isEditingZones = ref(false)
   const isEditingLook = ref(false)
   const isEditingCases = ref(false)
+  /** Which season's look is being edited; null: the everyday one. */
+  const seasonId = ref<string | null>(null)
+  /** The day whose look is shown while no look is being edited; null: today. */
+  const day = ref<string | null>(null)
   const showsScene = ref(true)
   const loop = ref<LoopRange | null>(null)
   return {
@@ -18,6 +22,8 @@ export const useRoomViewStore = defineStore('roomView', () => {
     isEditingZones,
     isEditingLook,
     isEditingCases,
+    seasonId,
+    day,
     showsScene,
     loop,
     zoomBy(ratio: number): void {

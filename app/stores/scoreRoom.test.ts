@@ -11,7 +11,7 @@ import { useScoreRoomStore } from './scoreRoom.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const media = { pictureId: null, soundId: null }
-const box: BoxDocument = { version: 5, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media)] }
+const box: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media)] }
 
 function openBox() {
   vi.stubGlobal('fetch', async () => new Response(JSON.stringify({ id: 'box', name: 'Night counter', document: box, revision: 1, airDocument: null, onAir: null, differsFromAir: true })))

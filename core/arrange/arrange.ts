@@ -4,6 +4,9 @@ import type { Composition } from '../composition/schema.ts'
 import type { Zone } from '../composition/zone.ts'
 import type { Edit } from '../edit/change.ts'
 import { findVariation, type VariationAddress } from '../edit/findVariation.ts'
+import type { MotionName, Phase, StyledPhase } from '../motion/schema.ts'
+import { ownPhase } from '../look/resolveStyle.ts'
+import type { Look } from '../look/schema.ts'
 import { isTextPart, type PartOf, type TextPart } from '../parts/part.ts'
 import { layoutPlans, type LayoutName, type LayoutPlan, type Slot } from './layouts.ts'
 import { roomFor } from './roomFor.ts'
@@ -22,20 +25,20 @@ export function arrange(address: VariationAddress, layout: LayoutName, canvas: C
     label: `layout: ${layout}${isMirrored ? ', mirrored' : ''}`,
     recipe: (draft) => {
       const composition = findVariation(draft, address)?.variation.composition
-      if (composition) arrangeParts(composition, layout, canvas, zones, isMirrored)
+      if (composition) arrangeParts(composition, layout, canvas, zones, isMirrored, draft.look)
     },
   }
 }
 
-function arrangeParts(composition: Composition, layout: LayoutName, canvas: Canvas, zones: readonly Zone[], isMirrored: boolean): void {
+function arrangeParts(composition: Composition, layout: LayoutName, canvas: Canvas, zones: readonly Zone[], isMirrored: boolean, look: Look): void {
   const plan = isMirrored ? mirrored(layoutPlans[layout]) : layoutPlans[layout]
   const isWhole = plan.fillsSlot
   const room = isWhole ? { left: 0, top: 0, right: canvas.widthPx, bottom: canvas.heightPx } : roomFor(canvas, zones)
   const picture = composition.parts.find((part): part is PartOf<'picture'> => part.kind === 'picture' && !part.isHidden && !part.isLocked)
   const texts = composition.parts.filter((part): part is TextPart => isTextPart(part) && part.kind !== 'ticker' && !part.isHidden && !part.isLocked)
-  if (picture) placePicture(picture, boxOf(plan.picture, room), plan, isMirrored)
+  if (picture) placePicture(picture, boxOf(plan.picture, room), plan, isMirrored, look)
   const wordsRoom = isWhole ? roomFor(canvas, zones) : room
-  placeTexts(texts, boxOf(plan.words, wordsRoom), plan)
+  placeTexts(texts, boxOf(plan.words, wordsRoom), plan, look)
   if (picture && layout !== 'fullScreen') for (const text of texts.slice(0, 1)) if (text.clip.start.at.startsWith('score.')) text.clip.start = { at: `${picture.id}.entered`, offsetMs: 0 }
   if (picture && (layout === 'behind' || isWhole)) toBack(composition, picture.id)
 }
@@ -46,7 +49,7 @@ function boxOf(slot: Slot, room: CanvasBox): CanvasBox {
   return { left: room.left + slot.x * width, top: room.top + slot.y * height, right: room.left + (slot.x + slot.width) * width, bottom: room.top + (slot.y + slot.height) * height }
 }
 
-function placePicture(picture: PartOf<'picture'>, box: CanvasBox, plan: LayoutPlan, isMirrored: boolean): void {
+function placePicture(picture: PartOf<'picture'>, box: CanvasBox, plan: LayoutPlan, isMirrored: boolean, look: Look): void {
   const width = box.right - box.left
   const height = box.bottom - box.top
   const shape = picture.widthPx / picture.heightPx
@@ -56,11 +59,11 @@ function placePicture(picture: PartOf<'picture'>, box: CanvasBox, plan: LayoutPl
   picture.fit = plan.fillsSlot ? 'cover' : 'contain'
   picture.rotationDeg = 0
   picture.isMirrored = isMirrored
-  picture.motion.entrance.motion = plan.pictureEnters
+  picture.motion.entrance = entering(picture.motion.entrance, plan.pictureEnters, look)
 }
 
 /** Lines one under the other, in their order from top to bottom, together in the middle of their slot. */
-function placeTexts(texts: readonly TextPart[], box: CanvasBox, plan: LayoutPlan): void {
+function placeTexts(texts: readonly TextPart[], box: CanvasBox, plan: LayoutPlan, look: Look): void {
   const ordered = [...texts].sort((a, b) => a.place.yPx - b.place.yPx)
   const heightOf = (text: TextPart) => text.sizePx * text.lineHeight * (text.fit === 'wrap' ? Math.min(2, text.maxLines) : 1)
   const gapOf = (text: TextPart) => text.sizePx * lineGapEm
@@ -78,10 +81,13 @@ function placeTexts(texts: readonly TextPart[], box: CanvasBox, plan: LayoutPlan
     text.align = plan.align
     text.maxWidthPx = Math.round(box.right - box.left)
     text.rotationDeg = 0
-    text.motion.entrance.motion = plan.wordsEnter
+    text.motion.entrance = entering(text.motion.entrance, plan.wordsEnter, look)
     top += height
   }
 }
+
+/** The way that suits the layout, in the time that it took. */
+const entering = (before: StyledPhase, motion: MotionName, look: Look): Phase => ({ ...ownPhase(before, look), motion })
 
 function toBack(composition: Composition, partId: string): void {
   const picture = composition.parts.find((part) => part.id === partId)

@@ -37,6 +37,14 @@ function migrateTo3(part: Loose): Loose {
 
 const levelOfVersion3 = { targetLufs: -16, ceilingDbtp: -1 }
 
+/** Version 6: a look has a glow, says how large its types are and how things move, and has seasons. All of it set so that nothing changes. */
+function migrateLookTo6(look: Loose): Loose {
+  const palette = look.palette as Record<string, string>
+  const types = Object.fromEntries(Object.entries(look.type as Record<string, Loose>).map(([role, type]) => [role, { ...type, sizeRatio: 1, trackingEm: 0, outlineRatio: 1 }]))
+  const motion = { enter: { motion: 'spring', ms: 900, easing: null }, words: { motion: 'rise', ms: 450, easing: null }, leave: { motion: 'fade', ms: 300, easing: null } }
+  return { ...look, palette: { ...palette, glow: palette.accent }, type: types, motion, speedRatio: 1 }
+}
+
 /** Version 5 lets an alert listen to several kinds, and viewers choose. What a membership is called in rules tells it from the level of a surge. */
 function migrateAlertTo5({ kind, ...alert }: Loose): Loose {
   const isMembership = kind === 'membership' || kind === 'membershipRenewal'
@@ -95,6 +103,7 @@ const migrations: readonly Migration[] = [
     }),
   },
   { from: 4, migrate: (document) => ({ ...document, version: 5, alerts: mapList(document.alerts, migrateAlertTo5) }) },
+  { from: 5, migrate: (document) => ({ ...document, version: 6, look: migrateLookTo6(document.look as Loose), seasons: [] }) },
 ]
 
 /**

@@ -13,13 +13,13 @@ const offered = { kind: 'sound' as const, options: [{ id: 'bell', label: 'oven b
 const alert = { ...starterAlert('redemption', canvas, { pictureId: own, soundId: own }), offer: offered }
 const [variation] = alert.variations
 for (const part of variation?.composition.parts ?? []) if (part.kind === 'sound' || part.kind === 'picture') part.takesChoice = true
-const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [alert] }
+const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [alert] }
 
 describe('what viewers choose', () => {
   const heard = (choice: string | undefined) => {
     const sample = sampleEvent('redemption')
     const media = Object.fromEntries([own, bell, kettle].map((id) => [id, { url: `/${id}`, mime: 'audio/wav', durationMs: 900 }]))
-    const score = variation && resolveScore(variation.composition, { canvas, look: lanternLook, zones: [], event: { ...sample, data: { ...sample.data, choice } } as typeof sample, offer: offered, locale: 'en', media })
+    const score = variation && resolveScore(variation.composition, { canvas, look: lanternLook, seasons: [], zones: [], event: { ...sample, data: { ...sample.data, choice } } as typeof sample, offer: offered, locale: 'en', media })
     return score?.ok ? Object.fromEntries(score.value.parts.flatMap((part) => ('mediaId' in part ? [[part.id, part.mediaId]] : []))) : null
   }
   it('takes the place of the file of the parts that take it', () => expect(heard('kettle')).toEqual({ picture: own, sound: kettle }))

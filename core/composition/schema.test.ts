@@ -30,7 +30,7 @@ describe('composition', () => {
 
   it('refuses two alerts for one kind of event', () => {
     const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
-    const box = { version: 5, canvas, look: lanternLook, zones: [], alerts: [alert, { ...alert, id: 'other' }] }
+    const box = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [alert, { ...alert, id: 'other' }] }
     expect(boxDocument.safeParse(box).error?.issues[0]?.path).toEqual(['alerts', 1, 'kinds', 0])
   })
 })
@@ -40,7 +40,7 @@ describe.each(eventKinds)('the alert that %s starts with', (kind) => {
 
   it('is valid and plays', () => {
     const [variation] = alert.variations
-    const score = variation && resolveScore(variation.composition, { canvas, look: lanternLook, zones: [], event: sampleEvent(kind), locale: 'en-IE', media: {} })
+    const score = variation && resolveScore(variation.composition, { canvas, look: lanternLook, seasons: [], zones: [], event: sampleEvent(kind), locale: 'en-IE', media: {} })
     expect(score?.ok).toBe(true)
     if (score?.ok) for (const part of score.value.parts) if (part.kind === 'line') expect(part.pieces.length).toBeGreaterThan(0)
   })

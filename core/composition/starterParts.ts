@@ -20,7 +20,7 @@ function reach(canvas: Canvas): number {
   return Math.min(canvas.widthPx, canvas.heightPx) / 1080
 }
 
-const fadeOut = { motion: 'fade' as const, ms: 300, easing: null }
+const leaves = { role: 'leave' as const }
 const pictureSidePx = 460
 /** Where the picture's middle lies, as a ratio of the canvas height. */
 const pictureAt = 0.37
@@ -35,7 +35,7 @@ export function starterPicture(canvas: Canvas, mediaId: string | null): Picture 
     clip: { start: fromTheStart, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
     ...plainVisible,
-    motion: { entrance: { motion: 'spring', ms: 900, easing: null }, exit: fadeOut },
+    motion: { entrance: { role: 'enter' }, exit: leaves },
     opacity: 1,
     mediaId,
     takesChoice: false,
@@ -60,7 +60,7 @@ export function starterLine(canvas: Canvas, which: 'headline' | 'second', templa
     clip: { start, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt + (pictureSidePx / 2 + 70 + (isHeadline ? 0 : 122)) * reach(canvas)), origin: 'centre' },
     ...plainVisible,
-    motion: { entrance: { motion: 'rise', ms: 450, easing: null }, exit: fadeOut },
+    motion: { entrance: { role: 'words' }, exit: leaves },
     opacity: 1,
     template,
     ...starterText(canvas),
@@ -100,7 +100,7 @@ export function starterBackdrop(canvas: Canvas, hugs: string[], start: Edge = fr
     clip: { start, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.68), origin: 'centre' },
     ...plainVisible,
-    motion: { entrance: { motion: 'fade', ms: 300, easing: null }, exit: fadeOut },
+    motion: { entrance: { motion: 'fade', ms: 300, easing: null }, exit: leaves },
     opacity: 0.72,
     hugs,
     widthPx: Math.round(canvas.widthPx * 0.6),
@@ -141,7 +141,7 @@ export function starterMessage(canvas: Canvas, start: Edge = fromTheStart): Mess
     clip: { start, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.86), origin: 'centre' },
     ...plainVisible,
-    motion: { entrance: { motion: 'fade', ms: 400, easing: null }, exit: fadeOut },
+    motion: { entrance: { motion: 'fade', ms: 400, easing: null }, exit: leaves },
     opacity: 1,
     ...starterText(canvas),
     sizePx: Math.round(44 * reach(canvas)),
@@ -163,7 +163,7 @@ export function starterParticles(canvas: Canvas, preset: PresetName, start: Edge
     clip: { start, end: { length: 'natural', times: 1 } },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
     ...plainVisible,
-    motion: { entrance: { motion: 'none', ms: 0, easing: null }, exit: fadeOut },
+    motion: { entrance: { motion: 'none', ms: 0, easing: null }, exit: leaves },
     opacity: 1,
     ...particlePresets[preset],
     area: { of: 'canvas' },
@@ -183,7 +183,7 @@ export function starterTicker(canvas: Canvas, template: string): Ticker {
     clip: { start: fromTheStart, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.92), origin: 'centre' },
     ...plainVisible,
-    motion: { entrance: { motion: 'fade', ms: 300, easing: null }, exit: fadeOut },
+    motion: { entrance: { motion: 'fade', ms: 300, easing: null }, exit: leaves },
     opacity: 1,
     ...starterText(canvas),
     sizePx: Math.round(44 * reach(canvas)),
@@ -203,7 +203,7 @@ export function starterShape(canvas: Canvas): Shape {
     clip: { start: fromTheStart, end: untilTheEnd() },
     place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
     ...plainVisible,
-    motion: { entrance: { motion: 'zoom', ms: 500, easing: null }, exit: fadeOut },
+    motion: { entrance: { motion: 'zoom', ms: 500, easing: null }, exit: leaves },
     opacity: 1,
     form: 'burst',
     widthPx: Math.round(560 * reach(canvas)),

@@ -12,7 +12,7 @@ const channel = { locale: 'en-IE', currency: 'EUR', timeZone: 'Europe/Lisbon', r
 const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
 const [everyday] = alert.variations
 const cases = everyday ? [{ ...everyday, id: 'fire', name: 'Oven on fire', rule: { match: 'all' as const, of: [{ field: 'amount', is: 'atLeast' as const, value: 10_000 }] } }, everyday] : []
-const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [{ ...alert, variations: cases }] }
+const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [{ ...alert, variations: cases }] }
 const tip = (amountMinor: number, currency = 'EUR') => ({ ...sampleEvent('tip'), data: { viewer: null, amountMinor, currency } }) as CanonicalEvent
 
 describe('decide', () => {

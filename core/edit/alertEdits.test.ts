@@ -7,7 +7,7 @@ import { applyPatches, changeBox } from './change.ts'
 import { changeVariation } from './variationEdits.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: ['follow', 'raid'].map((kind) => starterAlert(kind as 'follow', canvas, { pictureId: null, soundId: null })) }
+const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: ['follow', 'raid'].map((kind) => starterAlert(kind as 'follow', canvas, { pictureId: null, soundId: null })) }
 const offer = { kind: 'picture' as const, options: [{ id: 'loaf', label: 'a loaf', mediaId: 'a'.repeat(64) }] }
 const kindsOf = (document: BoxDocument) => document.alerts.map(({ kinds }) => kinds)
 

@@ -1,3 +1,6 @@
+import { ownPhase } from '../look/resolveStyle.ts'
+import type { Look } from '../look/schema.ts'
+import type { Phase, StyledPhase } from '../motion/schema.ts'
 import type { Part } from '../parts/part.ts'
 import { isVisiblePart } from '../parts/part.ts'
 import type { SolvedClip } from '../score/solve.ts'
@@ -12,8 +15,9 @@ const leastMs = 50
  * keeps its way of ending where that has a length or an offset, and a natural end becomes a fixed one of the wanted length.
  * Nothing becomes shorter than 50 ms.
  * @param from the clip as it was when dragging began
+ * @param look what a phase that follows it is before it becomes the part's own
  */
-export function dragClip(part: Part, from: { clip: Part['clip']; solved: SolvedClip }, handle: ClipHandle, byMs: number): void {
+export function dragClip(part: Part, from: { clip: Part['clip']; solved: SolvedClip }, handle: ClipHandle, byMs: number, look: Look): void {
   const { clip, solved } = from
   const lengthMs = solved.endMs - solved.startMs
   if (handle === 'whole') {
@@ -27,9 +31,10 @@ export function dragClip(part: Part, from: { clip: Part['clip']; solved: SolvedC
     if (clip.end.length === 'until') part.clip.end = { length: 'until', edge: { ...clip.end.edge, offsetMs: clip.end.edge.offsetMs + movedMs } }
     else part.clip.end = { length: 'fixed', ms: Math.max(leastMs, lengthMs + movedMs) }
   } else if (isVisiblePart(part)) {
+    const own = (styled: StyledPhase, ms: number): Phase => ({ ...ownPhase(styled, look), ms: Math.min(10_000, Math.round(ms * look.speedRatio)) })
     const { entrance, exit } = part.motion
-    if (handle === 'entrance') entrance.ms = Math.min(10_000, Math.max(0, Math.min(solved.entranceMs + byMs, lengthMs - solved.exitMs)))
-    else exit.ms = Math.min(10_000, Math.max(0, Math.min(solved.exitMs - byMs, lengthMs - solved.entranceMs)))
+    if (handle === 'entrance') part.motion.entrance = own(entrance, Math.max(0, Math.min(solved.entranceMs + byMs, lengthMs - solved.exitMs)))
+    else part.motion.exit = own(exit, Math.max(0, Math.min(solved.exitMs - byMs, lengthMs - solved.entranceMs)))
   }
 }
 

@@ -39,7 +39,7 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument,
     list.push({ kind: null, subject: 'Canvas', what: 'size', before: canvasWords(air), after: canvasWords(draft) })
   }
   if (air && !isSame(air.look, draft.look)) list.push({ kind: null, subject: 'Look', what: 'tokens', before: air.look.name, after: draft.look.name })
-  if (air) list.push(...zoneDifferences(air, draft))
+  if (air) list.push(...seasonDifferences(air, draft), ...zoneDifferences(air, draft))
   for (const alert of draft.alerts) {
     const before = air?.alerts.find((each) => each.id === alert.id)
     if (!before) list.push({ kind: mainKind(alert), subject: 'Alert', what: 'new', before: '', after: alert.isOn ? 'on' : 'off' })
@@ -51,6 +51,17 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument,
     }
   }
   return list
+}
+
+function seasonDifferences(air: BoxDocument, draft: BoxDocument): Difference[] {
+  const daysOf = (season: BoxDocument['seasons'][number] | undefined) => (season ? `${season.from} to ${season.to}` : '')
+  const ids = new Set([...draft.seasons, ...air.seasons].map(({ id }) => id))
+  return [...ids].flatMap((id) => {
+    const [before, after] = [air, draft].map(({ seasons }) => seasons.find((each) => each.id === id))
+    if (isSame(before, after)) return []
+    const what = !before ? 'new' : !after ? 'removed' : before.from === after.from && before.to === after.to ? 'look' : 'days'
+    return [{ kind: null, subject: `Season ${(after ?? before)?.look.name ?? ''}`, what, before: daysOf(before), after: daysOf(after) }]
+  })
 }
 
 function zoneDifferences(air: BoxDocument, draft: BoxDocument): Difference[] {

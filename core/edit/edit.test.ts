@@ -17,7 +17,7 @@ import { setScoreLength } from './setScoreLength.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 5, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const words = (template: string): Edit => changePart(address, 'headline', 'line', 'words', (part) => void (part.template = template))
 const partsOf = (document: BoxDocument) => document.alerts[0]?.variations[0]?.composition.parts ?? []
 
@@ -55,7 +55,7 @@ describe('edits', () => {
     const plate = changed(start, addPart(address, starterBackdrop(canvas, ['headline'], { at: 'headline.start', offsetMs: -100 }))).document
     const { document } = changed(plate, removeParts(address, ['headline']))
     const composition = document.alerts[0]?.variations[0]?.composition
-    expect(composition && solveComposition(composition, { media: {}, messageText: '' }).ok).toBe(true)
+    expect(composition && solveComposition(composition, { media: {}, messageText: '', look: lanternLook }).ok).toBe(true)
     expect(partsOf(document).find((part) => part.kind === 'backdrop')).toMatchObject({ hugs: [], clip: { start: { at: 'score.start', offsetMs: 0 } } })
   })
 

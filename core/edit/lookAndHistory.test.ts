@@ -15,7 +15,7 @@ import { replaceBox } from './replaceBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const media = { pictureId: null, soundId: null }
-const start: BoxDocument = { version: 5, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)] }
+const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)] }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
 const changed = (document: BoxDocument, edit: Edit): { document: BoxDocument; change: Change } => {
   const result = changeBox(document, edit)
@@ -31,7 +31,7 @@ const headlineOf = (document: BoxDocument, alert: number) => {
 describe('the look of a box', () => {
   it('reaches every alert at once, but what has a value of its own', () => {
     const own = changed(start, changePart(address, 'headline', 'line', 'colour', (part) => void (part.ink = { own: '#112233' }))).document
-    const { document } = changed(own, changeLook('headline colour', (look) => void (look.palette.headline = '#ABCDEF')))
+    const { document } = changed(own, changeLook(null, 'headline colour', (look) => void (look.palette.headline = '#ABCDEF')))
     const inks = document.alerts.map((alert) => {
       const score = resolveScore(alert.variations[0]!.composition, { canvas, look: document.look, zones: [], event: sampleEvent(mainKind(alert)), locale: 'en', media: {} })
       const part = score.ok ? score.value.parts.find((each) => each.id === 'headline') : null
@@ -56,7 +56,7 @@ describe('one part’s style in every alert', () => {
       expect([after.sizePx, after.letters, after.motion]).toEqual([77, from.letters, from.motion])
       expect([after.template, after.place, after.clip]).toEqual([before.template, before.place, before.clip])
       const picture = document.alerts[alert]?.variations[0]?.composition.parts.find((each) => each.kind === 'picture')
-      expect(picture && isVisiblePart(picture) && picture.motion.entrance.motion).toBe('spring')
+      expect(picture && isVisiblePart(picture) && picture.motion.entrance).toEqual({ role: 'enter' })
     }
   })
 })

@@ -8,6 +8,7 @@ export function replaceBox(by: BoxDocument, label: string): Edit {
     recipe: (draft) => {
       draft.canvas = by.canvas
       draft.look = by.look
+      draft.seasons = by.seasons
       draft.zones = by.zones
       draft.alerts = by.alerts
     },

@@ -24,7 +24,7 @@ import { addZone, changeZone, removeZone } from './zoneEdits.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 5, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const edited = (document: BoxDocument, edit: Edit): BoxDocument => {
   const result = changeBox(document, edit)
   if (!result.ok) throw new Error(result.error)
@@ -34,7 +34,7 @@ const compositionOf = (document: BoxDocument) => document.alerts[0]!.variations[
 const partsOf = (document: BoxDocument) => compositionOf(document).parts
 const idsOf = (document: BoxDocument) => partsOf(document).map((part) => part.id)
 const solvedOf = (parts: Part[]) => {
-  const solved = solveComposition({ ...compositionOf(start), parts }, { media: {}, messageText: '' })
+  const solved = solveComposition({ ...compositionOf(start), parts }, { media: {}, messageText: '', look: lanternLook })
   if (!solved.ok) throw new Error(solved.error.type)
   return solved.value.clips
 }
@@ -43,7 +43,7 @@ describe('dragging a clip', () => {
   const dragged = (id: string, handle: ClipHandle, byMs: number) => {
     const parts = copyOf(partsOf(start))
     const part = parts.find((each) => each.id === id)!
-    dragClip(part, { clip: copyOf(part.clip), solved: solvedOf(parts)[id]! }, handle, byMs)
+    dragClip(part, { clip: copyOf(part.clip), solved: solvedOf(parts)[id]! }, handle, byMs, lanternLook)
     return { part, solved: solvedOf(parts)[id]!, before: solvedOf(partsOf(start))[id]! }
   }
 
@@ -199,6 +199,6 @@ describe.each(layoutNames)('the layout %s', (layout) => {
     const right = picture.place.xPx + picture.widthPx / 2
     const bottom = picture.place.yPx + picture.heightPx / 2
     expect(right <= 1400 || bottom <= 700).toBe(true)
-    expect(solveComposition(compositionOf(after), { media: {}, messageText: '' }).ok).toBe(true)
+    expect(solveComposition(compositionOf(after), { media: {}, messageText: '', look: lanternLook }).ok).toBe(true)
   })
 })

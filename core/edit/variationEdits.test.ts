@@ -6,7 +6,7 @@ import { changeBox, type Edit } from './change.ts'
 import { addVariation, askLater, changeVariation, moveVariation, removeVariation, setRules, variationIdFor } from './variationEdits.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [starterAlert('resubscription', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('resubscription', canvas, { pictureId: null, soundId: null })] }
 const alert = start.alerts[0]
 const alertId = alert?.id ?? ''
 const everyday = { alertId, variationId: alert?.variations[0]?.id ?? '' }

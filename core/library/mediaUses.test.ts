@@ -12,7 +12,7 @@ const follow = starterAlert('follow', canvas, { pictureId: picture, soundId: sou
 const tip = starterAlert('tip', canvas, { pictureId: picture, soundId: null })
 const [tipVariation] = tip.variations
 if (tipVariation) tipVariation.composition.parts.push({ ...starterParticles(canvas, 'scatter'), id: 'sparks', sprites: [{ from: 'picture', mediaId: other }, { from: 'picture', mediaId: picture }, { from: 'emotes' }] })
-const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [follow, tip] }
+const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [follow, tip] }
 const shown = (document: BoxDocument) => mediaUses(document).map(({ mediaId, kind, partId }) => `${mediaId[0]} ${kind} ${partId}`).sort()
 
 describe('where a file is used', () => {

@@ -1,11 +1,16 @@
 import { usualLevel } from '../audio/level.ts'
 import type { Look } from './schema.ts'
 
+/** A type role that leaves texts as large and as far apart as they say themselves. */
+export const asDesigned = { sizeRatio: 1, trackingEm: 0, outlineRatio: 1 }
+
 /** The look a new box starts with: warm headline on a dark outline, readable over light and dark pictures alike. */
 export const lanternLook: Look = {
   name: 'Lantern',
-  palette: { headline: '#FFF4DC', body: '#F3E3C3', accent: '#FFC247', outline: '#3A1D0C', plate: '#24140B' },
-  type: { display: { family: 'Fraunces', weight: 700 }, text: { family: 'Instrument Sans', weight: 600 } },
+  palette: { headline: '#FFF4DC', body: '#F3E3C3', accent: '#FFC247', outline: '#3A1D0C', plate: '#24140B', glow: '#FFC247' },
+  type: { display: { family: 'Fraunces', weight: 700, ...asDesigned }, text: { family: 'Instrument Sans', weight: 600, ...asDesigned } },
+  motion: { enter: { motion: 'spring', ms: 900, easing: null }, words: { motion: 'rise', ms: 450, easing: null }, leave: { motion: 'fade', ms: 300, easing: null } },
+  speedRatio: 1,
   soundLevel: usualLevel,
   soundTrimDb: 0,
 }

@@ -1,11 +1,14 @@
 import * as z from 'zod'
 import { soundLevel } from '../audio/level.ts'
+import { motionRole, phase } from '../motion/schema.ts'
 
 /** sRGB colour as `#RRGGBB`. */
 export const hexColour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour is written as #RRGGBB')
 
-export const inkRoles = ['headline', 'body', 'accent', 'outline', 'plate'] as const
+export const inkRoles = ['headline', 'body', 'accent', 'outline', 'plate', 'glow'] as const
 export const inkRole = z.enum(inkRoles)
+export type InkRole = z.infer<typeof inkRole>
+export type Palette = Record<InkRole, string>
 
 export const typeRoles = ['display', 'text'] as const
 export const typeRole = z.enum(typeRoles)
@@ -14,11 +17,18 @@ export const typeRole = z.enum(typeRoles)
 export const typeface = z.object({ family: z.string().min(1).max(80), weight: z.int().min(100).max(900) })
 export type Typeface = z.infer<typeof typeface>
 
+/** What a type role says besides: how large, how wide apart and how strongly outlined its texts are, against what they say themselves. */
+export const roleTypeface = typeface.extend({ sizeRatio: z.number().min(0.4).max(2), trackingEm: z.number().min(-0.2).max(0.6), outlineRatio: z.number().min(0).max(3) })
+export type RoleTypeface = z.infer<typeof roleTypeface>
+
 /** The design tokens of a box. Parts refer to its roles, so that one change reaches all alerts. */
 export const look = z.object({
   name: z.string().min(1).max(80),
   palette: z.record(inkRole, hexColour),
-  type: z.record(typeRole, typeface),
+  type: z.record(typeRole, roleTypeface),
+  motion: z.record(motionRole, phase),
+  /** How fast everything enters and leaves: 2 is twice as fast. */
+  speedRatio: z.number().min(0.25).max(4),
   /** What every sound of the box is brought to. */
   soundLevel,
   /** Added to every sound of the box, in decibels. */

@@ -12,5 +12,13 @@ export type MotionName = z.infer<typeof motionName>
 export const phase = z.object({ motion: motionName, ms: z.int().min(0).max(10_000), easing: easingSpec.nullable() })
 export type Phase = z.infer<typeof phase>
 
+/** What a look says of motion: how things enter, how words do, and how everything leaves. */
+export const motionRoles = ['enter', 'words', 'leave'] as const
+export const motionRole = z.enum(motionRoles)
+
+/** A phase that follows the look or stands on its own; never both. */
+export const styledPhase = z.union([z.strictObject({ role: motionRole }), phase])
+export type StyledPhase = z.infer<typeof styledPhase>
+
 /** How a part comes and goes. Between the two it stays. */
-export const motion = z.object({ entrance: phase, exit: phase })
+export const motion = z.object({ entrance: styledPhase, exit: styledPhase })

@@ -140,7 +140,7 @@ describe('a viewer’s message', () => {
 
 describe('a part’s own length', () => {
   it('is the file’s, the flight’s, or none', () => {
-    const context = { media, messageText: '' }
+    const context = { media, messageText: '', look: lanternLook }
     expect(naturalMsOf(starterPicture(canvas, movingId), context)).toBe(1600)
     expect(naturalMsOf(starterPicture(canvas, null), context)).toBe(0)
     expect(naturalMsOf(starterParticles(canvas, 'rosette'), context)).toBe(1700)

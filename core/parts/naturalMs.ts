@@ -1,3 +1,5 @@
+import { resolvePhase } from '../look/resolveStyle.ts'
+import type { Look } from '../look/schema.ts'
 import type { MediaFacts } from '../score/mediaFacts.ts'
 import { readingMs } from './message/readingMs.ts'
 import type { Part } from './part.ts'
@@ -8,6 +10,7 @@ export interface NaturalContext {
   media: Readonly<Record<string, MediaFacts>>
   /** What the viewer wrote. */
   messageText: string
+  look: Look
 }
 
 /**
@@ -15,7 +18,7 @@ export interface NaturalContext {
  * exit, particles as long as they fly. Null where there is no such length. A part whose file is missing lasts no time of its
  * own rather than stopping the whole score.
  */
-export function naturalMsOf(part: Part, { media, messageText }: NaturalContext): number | null {
+export function naturalMsOf(part: Part, { media, messageText, look }: NaturalContext): number | null {
   switch (part.kind) {
     case 'picture':
     case 'sound': {
@@ -25,7 +28,7 @@ export function naturalMsOf(part: Part, { media, messageText }: NaturalContext):
     }
     case 'message': {
       const readMs = readingMs(messageText)
-      return readMs === 0 ? 0 : part.motion.entrance.ms + readMs + part.motion.exit.ms
+      return readMs === 0 ? 0 : resolvePhase(part.motion.entrance, look).ms + readMs + resolvePhase(part.motion.exit, look).ms
     }
     case 'particles':
       return flightMs(part)

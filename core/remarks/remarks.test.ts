@@ -47,7 +47,7 @@ function composed(change: Arrange = () => {}): Composition {
 /** Letters half as wide as they are high: good enough to judge by. */
 function contextOf(composition: Composition, changes: Partial<RemarkContext> = {}, kind: EventKind = 'tip'): RemarkContext {
   const event = sampleEvent(kind)
-  const result = resolveScore(composition, { canvas, look: lanternLook, zones: changes.zones ?? [], event, locale: 'en-IE', media })
+  const result = resolveScore(composition, { canvas, look: lanternLook, seasons: [], zones: changes.zones ?? [], event, locale: 'en-IE', media })
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   const layouts = new Map<string, TextLayout>()
   for (const part of result.value.parts) {
@@ -114,7 +114,7 @@ describe('remarks', () => {
     const composition = composed(triggers)
     const remark = remarked(composition, context).find((each) => each.type === type)
     if (!remark?.remedy) return
-    const box = { version: 5 as const, canvas, look: lanternLook, zones: [], alerts: [{ id: 'tip', kinds: ['tip' as const], isOn: true, offer: null, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition }] }] }
+    const box = { version: 6 as const, canvas, look: lanternLook, seasons: [], zones: [], alerts: [{ id: 'tip', kinds: ['tip' as const], isOn: true, offer: null, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition }] }] }
     const mended = changeBox(box, applyRemedy({ alertId: 'tip', variationId: 'v' }, remark.remedy))
     expect(mended.ok).toBe(true)
     if (!mended.ok) return

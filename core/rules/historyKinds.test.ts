@@ -9,7 +9,7 @@ import type { Rule } from './schema.ts'
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 function boxAsking(kinds: EventKind[], of: Rule['of'][number]): BoxDocument {
   const alert = starterAlert(kinds[0] ?? 'follow', canvas, { pictureId: null, soundId: null })
-  return { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [{ ...alert, kinds, variations: alert.variations.map((each) => ({ ...each, rule: { match: 'any', of: [of] } })) }] }
+  return { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [{ ...alert, kinds, variations: alert.variations.map((each) => ({ ...each, rule: { match: 'any', of: [of] } })) }] }
 }
 
 describe('kinds whose history is asked for', () => {

@@ -38,7 +38,7 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
   const { event } = context
   const composition = withChoice(composed, context.offer ?? null, event.data.choice)
   const { message } = event.data
-  const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '' })
+  const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '', look: context.look })
   if (!solved.ok) return solved
 
   const partContext: PartContext = {

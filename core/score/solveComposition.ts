@@ -1,4 +1,5 @@
 import type { Composition } from '../composition/schema.ts'
+import { resolvePhase } from '../look/resolveStyle.ts'
 import { naturalMsOf, type NaturalContext } from '../parts/naturalMs.ts'
 import { isVisiblePart } from '../parts/part.ts'
 import type { Result } from '../result.ts'
@@ -10,8 +11,8 @@ export function solveComposition(composition: Composition, context: NaturalConte
     composition.parts.map((part) => ({
       id: part.id,
       clip: part.clip,
-      entranceMs: isVisiblePart(part) ? part.motion.entrance.ms : 0,
-      exitMs: isVisiblePart(part) ? part.motion.exit.ms : 0,
+      entranceMs: isVisiblePart(part) ? resolvePhase(part.motion.entrance, context.look).ms : 0,
+      exitMs: isVisiblePart(part) ? resolvePhase(part.motion.exit, context.look).ms : 0,
       naturalMs: naturalMsOf(part, context),
     })),
     composition.length,

@@ -28,20 +28,22 @@ export interface ResolvedText {
 /** Settles a text's style with a look. Capitals are made here, by the rules of the locale, so that all sources draw the same letters. */
 export function resolveText(style: TextStyle, pieces: readonly TextPiece[], look: Look, locale: string): ResolvedText {
   const { sizePx, floorPx, maxWidthPx, fit, maxLines, align, lineHeight, letterSpacingEm, outline, shadow, letters } = style
+  const { family, weight, sizeRatio, trackingEm, outlineRatio } = resolveType(style.type, look)
   return {
     pieces: style.isUpperCase ? pieces.map((piece) => ({ ...piece, text: piece.text.toLocaleUpperCase(locale) })) : [...pieces],
-    ...resolveType(style.type, look),
-    sizePx,
-    floorPx,
+    family,
+    weight,
+    sizePx: sizePx * sizeRatio,
+    floorPx: floorPx * Math.min(1, sizeRatio),
     maxWidthPx,
     fit,
     maxLines,
     align,
     lineHeight,
-    letterSpacingEm,
+    letterSpacingEm: letterSpacingEm + trackingEm,
     ink: resolveInk(style.ink, look),
     highlightInk: resolveInk(style.highlightInk, look),
-    outlinePx: outline.widthPx,
+    outlinePx: outline.widthPx * outlineRatio,
     outlineInk: resolveInk(outline.ink, look),
     shadow: shadow && { xPx: shadow.xPx, yPx: shadow.yPx, blurPx: shadow.blurPx, ink: resolveInk(shadow.ink, look) },
     letters,

@@ -14,7 +14,7 @@ export async function createBox(channelId: string, name: string, canvas: Canvas)
   const { database, queues, onAir } = await useServices()
   if ((await countBoxes(database.db, channelId)) >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
   const id = newId('box')
-  const draft: BoxDocument = { version: boxVersion, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+  const draft: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
   await addBox(database.db, { id, channelId, name, draft, sourceToken: newSecret('src') })
   const box = await findBox(database.db, channelId, id)
   if (box) await queues.open(box)

@@ -3,6 +3,8 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { decide, type Choice } from '../../core/decisions/decide.ts'
 import type { Circumstances } from '../../core/rules/circumstances.ts'
+import { lookOn } from '../../core/look/seasons.ts'
+import { localMoment } from '../../core/time/localMoment.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { Ticket } from '../../core/queue/state.ts'
@@ -111,7 +113,10 @@ function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: stri
 }
 
 /** A variation settled for a kept event, as it stands in this version of its box. */
-export function scoreFor(event: KeptEvent, { canvas, look, zones, alerts }: BoxDocument, variation: Variation, { locale, media }: ChannelOnAir) {
+export function scoreFor(event: KeptEvent, document: BoxDocument, variation: Variation, { locale, media, timeZone }: ChannelOnAir) {
+  const { canvas, zones, alerts } = document
+  // The look of the day on which it came: what waits over midnight, or is shown again, looks as it was decided.
+  const look = lookOn(document, localMoment(event.receivedAt.getTime(), timeZone))
   const offer = alerts.find(({ variations }) => variations.includes(variation))?.offer ?? null
   return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), offer, locale, media })
 }

@@ -23,7 +23,7 @@ import { readMigrations } from '../arrange/migrations.ts'
 import { hasPostgres, startPostgres } from '../arrange/postgres.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const draft = { version: 5 as const, canvas, look: lanternLook, zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const draft = { version: 6 as const, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
 const follow = (externalId: string, name: SampleName = 'everyday'): IncomingEvent => ({ ...sampleEvent('follow', name), externalId, source: 'feed:x', occurredAtMs: 1000, isTest: false })
 
 const engines = [

@@ -7,6 +7,7 @@ import { applyEverywhere, counterparts } from '../../../core/edit/applyEverywher
 import { editParts } from '../../../core/edit/editParts.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
+import { useShownLook } from '../../composables/useShownLook.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { partKindNames } from '../score/partIcons.ts'
@@ -17,7 +18,7 @@ import { hasOwnPlace } from '../stage/stageGeometry.ts'
 import BackdropInspector from './BackdropInspector.vue'
 import KeyframeSection from './KeyframeSection.vue'
 import LettersSection from './LettersSection.vue'
-import LookInspector from './LookInspector.vue'
+import LookInspector from '../look/LookInspector.vue'
 import LineInspector from './LineInspector.vue'
 import MessageInspector from './MessageInspector.vue'
 import MotionSection from './MotionSection.vue'
@@ -35,6 +36,7 @@ const emit = defineEmits<{ seek: [tMs: number] }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
+const look = useShownLook()
 /** What the field of the words says itself is not said twice. */
 const own = computed(() => props.remarks.filter((remark) => room.part !== null && remark.partId === room.part.id && remark.type !== 'templateProblem' && remark.type !== 'unknownVariable'))
 const others = computed(() => {
@@ -53,7 +55,7 @@ function rename(event: Event): void {
     <p v-if="draft.refusal" role="alert" class="mb-2 text-brick">Not possible: {{ draft.refusal }}</p>
     <ZonesInspector v-if="view.isEditingZones && draft.document" :zones="draft.document.zones" :canvas="draft.document.canvas" :disabled="!canEdit" />
     <CasesInspector v-else-if="view.isEditingCases && room.alert" :disabled="!canEdit" />
-    <LookInspector v-else-if="view.isEditingLook && draft.document" :look="draft.document.look" :disabled="!canEdit" />
+    <LookInspector v-else-if="view.isEditingLook && draft.document" :disabled="!canEdit" />
     <div v-else-if="room.part && draft.document && room.alert" :key="`${room.variation?.id}/${room.part.id}`" class="space-y-2">
       <div class="flex items-baseline justify-between gap-2">
         <h2 class="min-w-0 flex-1 font-display text-lg font-semibold"><input v-if="canEdit" class="w-full truncate rounded-xs border-0 bg-transparent p-0 hover:bg-sheet focus:bg-sheet" :value="room.part.name" maxlength="80" aria-label="Name of the part" @change="rename" /><template v-else>{{ room.part.name }}</template></h2>
@@ -62,16 +64,16 @@ function rename(event: Event): void {
       <SelectionBar v-if="canEdit" />
       <p v-if="canEdit && others > 0"><button type="button" class="link text-left text-deep-sky" @click="draft.edit(applyEverywhere(room.part))">Same style and motion for “{{ room.part.name }}” in {{ counted(others, 'other alert') }}</button></p>
       <RemarkList v-if="own.length > 0" class="rounded-sm bg-sheet p-2" :remarks="own" :can-edit="canEdit" />
-      <LineInspector v-if="room.part.kind === 'line'" :part="room.part" :look="draft.document.look" :kinds="room.alert.kinds" :disabled="!canEdit" />
-      <MessageInspector v-else-if="room.part.kind === 'message'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
-      <TickerInspector v-else-if="room.part.kind === 'ticker'" :part="room.part" :look="draft.document.look" :kinds="room.alert.kinds" :disabled="!canEdit" />
-      <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
-      <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
-      <ShapeInspector v-else-if="room.part.kind === 'shape'" :part="room.part" :look="draft.document.look" :disabled="!canEdit" />
-      <ParticlesInspector v-else-if="room.part.kind === 'particles'" :part="room.part" :look="draft.document.look" :zones="draft.document.zones" :disabled="!canEdit" />
-      <BackdropInspector v-else :part="room.part" :parts="room.parts" :look="draft.document.look" :disabled="!canEdit" />
+      <LineInspector v-if="room.part.kind === 'line'" :part="room.part" :look="look" :kinds="room.alert.kinds" :disabled="!canEdit" />
+      <MessageInspector v-else-if="room.part.kind === 'message'" :part="room.part" :look="look" :disabled="!canEdit" />
+      <TickerInspector v-else-if="room.part.kind === 'ticker'" :part="room.part" :look="look" :kinds="room.alert.kinds" :disabled="!canEdit" />
+      <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :look="look" :disabled="!canEdit" />
+      <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :look="look" :disabled="!canEdit" />
+      <ShapeInspector v-else-if="room.part.kind === 'shape'" :part="room.part" :look="look" :disabled="!canEdit" />
+      <ParticlesInspector v-else-if="room.part.kind === 'particles'" :part="room.part" :look="look" :zones="draft.document.zones" :disabled="!canEdit" />
+      <BackdropInspector v-else :part="room.part" :parts="room.parts" :look="look" :disabled="!canEdit" />
       <LettersSection v-if="room.part.kind === 'line' || room.part.kind === 'message'" :part="room.part" :disabled="!canEdit" />
-      <MotionSection v-if="isVisiblePart(room.part)" :part="room.part" :disabled="!canEdit" />
+      <MotionSection v-if="isVisiblePart(room.part)" :part="room.part" :look="look" :disabled="!canEdit" />
       <TimingSection :part="room.part" :parts="room.parts" :disabled="!canEdit" />
       <KeyframeSection v-if="isVisiblePart(room.part)" :part="room.part" :start-ms="startMs" :t-ms="tMs" :disabled="!canEdit" @seek="emit('seek', $event)" />
       <PlaceSection v-if="isVisiblePart(room.part)" :part="room.part" :disabled="!canEdit" :is-placed="hasOwnPlace(room.part)" />

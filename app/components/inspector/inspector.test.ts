@@ -1,3 +1,4 @@
+import { lanternLook } from '../../../core/look/lanternLook.ts'
 import { describe, expect, it } from 'vitest'
 import { starterComposition } from '../../../core/composition/starter.ts'
 import { solveComposition } from '../../../core/score/solveComposition.ts'
@@ -27,7 +28,7 @@ describe('anchorChoices', () => {
     for (const part of composition.parts) {
       for (const choice of anchorChoices(part, composition.parts, 'start')) {
         const parts = composition.parts.map((each) => (each.id === part.id ? { ...each, clip: { ...each.clip, start: { at: choice.value, offsetMs: 0 } } } : each))
-        expect(solveComposition({ ...composition, parts }, { media: {}, messageText: '' }).ok, `${part.id} at ${choice.value}`).toBe(true)
+        expect(solveComposition({ ...composition, parts }, { media: {}, messageText: '', look: lanternLook }).ok, `${part.id} at ${choice.value}`).toBe(true)
       }
     }
   })

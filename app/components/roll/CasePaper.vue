@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Switch } from '@headlessui/vue'
-import { computed, toRef } from 'vue'
+import { computed, ref, toRef } from 'vue'
 import { mainKind } from '../../../core/composition/box.ts'
 import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
@@ -14,11 +14,13 @@ import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { seconds } from '../../format/time.ts'
 import { useCoverage } from '../../composables/useCoverage.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
+import ApplyDialog from '../apply/ApplyDialog.vue'
 import CoverageAxis from './CoverageAxis.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 
 const view = useRoomViewStore()
+const isApplying = ref(false)
 const { coverage } = useCoverage(toRef(() => room.alert))
 const hidden = computed(() => (room.alert?.variations ?? []).filter(({ id }) => coverage.value?.variations.find((each) => each.id === id)?.state === 'unreachable'))
 function openCases(): void {
@@ -74,8 +76,10 @@ const ms = (s: number) => Math.round(s * 1000)
       <Switch :model-value="room.alert.isOn" :disabled="!canEdit" class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60" :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'" :aria-label="`Alert for ${kindNames[mainKind(room.alert)]}`" @update:model-value="setOn">
         <span class="absolute top-0.5 left-0.5 size-4 rounded-full bg-white transition-transform" :class="room.alert.isOn ? 'translate-x-4' : ''" />
       </Switch>
-      <span class="w-16">{{ room.alert.isOn ? 'on' : 'off' }}</span>
+      <span class="w-8">{{ room.alert.isOn ? 'on' : 'off' }}</span>
     </div>
+    <button v-if="canEdit" type="button" class="link whitespace-nowrap text-deep-sky" @click="isApplying = true">Apply to…</button>
+    <ApplyDialog v-model:open="isApplying" />
     <div v-if="rule" class="flex items-center gap-2">
       <span class="w-40"><ChoiceField label="How long the alert is" :value="rule.rule" :choices="ruleChoices" :disabled="!canEdit" @change="setRule" /></span>
       <span v-if="rule.rule === 'fixed'" class="w-24"><NumberField label="Duration" :value="rule.ms / 1000" unit="s" :step="0.1" :min="0.5" :max="60" :decimals="2" :disabled="!canEdit" @change="(s) => setLength({ rule: 'fixed', ms: ms(s) })" /></span>

@@ -7,6 +7,7 @@ import { solveComposition } from '../../../core/score/solveComposition.ts'
 import { copyOf } from '../../../core/copyOf.ts'
 import { findVariation } from '../../../core/edit/findVariation.ts'
 import { changeBox } from '../../../core/edit/change.ts'
+import { useShownLook } from '../../composables/useShownLook.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -42,6 +43,7 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
   const draft = useDraftStore()
   const media = useMediaStore()
   const room = useScoreRoomStore()
+  const look = useShownLook()
   const tie = shallowRef<DrawnTie | null>(null)
 
   const msPerPx = () => scale.value.spanMs / Math.max(1, field.value?.clientWidth ?? 1)
@@ -80,7 +82,7 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
         if (Math.abs(moved.clientX - event.clientX) < 3) byMs = 0
         const caught = moved.altKey ? null : nearest(moments, grabbed + byMs, catchPx * msPerPx())
         if (caught !== null) byMs = caught - grabbed
-        draft.edit(editParts(address, [row.partId], `${row.name}: ${handleWords[handle]}`, (changed) => dragClip(changed, from, handle, byMs)))
+        draft.edit(editParts(address, [row.partId], `${row.name}: ${handleWords[handle]}`, (changed) => dragClip(changed, from, handle, byMs, look.value)))
       },
       () => {},
     )
@@ -129,7 +131,7 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
     const edit = editParts(room.address, [partId], `${name}: tie`, (part) => tieEdge(part, which, at))
     const tried = changeBox(draft.document, edit)
     const composition = tried.ok ? findVariation(tried.value.document, room.address)?.variation.composition : null
-    const solved = composition && solveComposition(composition, { media: media.facts, messageText: '' })
+    const solved = composition && solveComposition(composition, { media: media.facts, messageText: '', look: look.value })
     if (solved && !solved.ok) toast.error(faultWords(solved.error))
     else draft.edit(edit)
   }

@@ -6,6 +6,7 @@ import type { SolvedClip, SolvedScore } from '../../../core/score/solve.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { useClipboardStore } from '../../stores/clipboard.ts'
 import { useCommands, type Command } from '../../stores/commands.ts'
+import { useShownLook } from '../../composables/useShownLook.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -46,6 +47,7 @@ export function useRoomCommands(room: Room): void {
   const view = useRoomViewStore()
   const clipboard = useClipboardStore()
   const acts = useSelectionActs()
+  const look = useShownLook()
 
   /** Drags the selected clips, each by what its own times ask for. */
   function dragSelected(what: string, handle: ClipHandle, byMs: (clip: SolvedClip) => number): void {
@@ -54,7 +56,7 @@ export function useRoomCommands(room: Room): void {
     draft.edit(
       editParts(selection.address, selection.partIds, what, (part) => {
         const clip = solved.clips[part.id]
-        if (clip) dragClip(part, { clip: copyOf(part.clip), solved: clip }, handle, byMs(clip))
+        if (clip) dragClip(part, { clip: copyOf(part.clip), solved: clip }, handle, byMs(clip), look.value)
       }),
     )
   }

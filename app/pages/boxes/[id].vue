@@ -24,6 +24,7 @@ import { useOwnScene } from '../../composables/useOwnScene.ts'
 import { useRemarks } from '../../composables/useRemarks.ts'
 import { useRoomSound } from '../../composables/useRoomSound.ts'
 import { useSampleScore } from '../../composables/useSampleScore.ts'
+import { useShownLook } from '../../composables/useShownLook.ts'
 import { useStage } from '../../composables/useStage.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
@@ -45,16 +46,17 @@ const areKeysShown = ref(false)
 const host = shallowRef<HTMLElement>()
 useHead({ title: () => `${draft.view?.name ?? 'Box'} · Thundercrest` })
 
+const look = useShownLook()
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
-const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample))
+const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample), look)
 const { isHeard, hearsSource } = useRoomSound(boxId)
 const stage = useStage(host, score, { isHeard, restingMs, loop: toRef(view, 'loop') })
 const ownScene = useOwnScene(boxId, toRef(() => draft.document?.canvas ?? null))
 const remarks = useRemarks(stage.prepared, toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)))
 const messageText = computed(() => (room.alert ? (sampleEvent(room.kind, room.viewer).data.message?.text ?? '') : ''))
 const solved = computed(() => {
-  const result = room.composition && solveComposition(room.composition, { media: media.facts, messageText: messageText.value })
+  const result = room.composition && solveComposition(room.composition, { media: media.facts, messageText: messageText.value, look: look.value })
   return result?.ok ? result.value : null
 })
 const rows = computed(() => (room.composition && solved.value ? scoreRows(room.composition, solved.value.clips, solved.value.lengthMs) : []))
@@ -81,6 +83,8 @@ onMounted(async () => {
     view.loop = null
     view.isEditingZones = false
     view.isEditingLook = false
+    view.seasonId = null
+    view.day = null
     view.isEditingCases = false
     room.alertId = null
     room.select(null)

@@ -29,7 +29,7 @@ export function resolveParticles(part: Particles, times: SolvedClip, context: Pa
   const { emitter, overMs, lifeMs, directionDeg, spreadDeg, gravityPxPerS2, windPxPerS, dragPerS, spinDegPerS, sizePx, endSizeRatio, fadeInRatio, fadeOutRatio, strength } = part
   return {
     kind: 'particles',
-    ...settleVisible(part, times),
+    ...settleVisible(part, times, context.look),
     area: areaOf(part, context),
     emitter,
     overMs,

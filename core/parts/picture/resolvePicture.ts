@@ -32,5 +32,5 @@ export function resolvePicture(part: Picture, times: SolvedClip, context: PartCo
   const facts = mediaId === null ? undefined : context.media[mediaId]
   const naturalMs = facts?.durationMs ?? null
   const crop = part.extent === 'ink' && facts?.margin ? within(part.crop, facts.margin) : part.crop
-  return { kind: 'picture', ...settleVisible(part, times), mediaId, widthPx, heightPx, fit, crop, isMirrored, repeats, tint: resolveColour(part.colour, context.look), naturalMs }
+  return { kind: 'picture', ...settleVisible(part, times, context.look), mediaId, widthPx, heightPx, fit, crop, isMirrored, repeats, tint: resolveColour(part.colour, context.look), naturalMs }
 }

@@ -20,7 +20,7 @@ export function resolveShape(part: Shape, times: SolvedClip, { look }: PartConte
   const { widthPx, heightPx } = part
   return {
     kind: 'shape',
-    ...settleVisible(part, times),
+    ...settleVisible(part, times, look),
     widthPx,
     heightPx,
     path: outlinePath(part.form, widthPx, heightPx, part.cornerPx),

@@ -1,0 +1,19 @@
+<script setup lang="ts">
+import type { Look } from '../../../core/look/schema.ts'
+import FieldRow from '../fields/FieldRow.vue'
+import RangeField from '../fields/RangeField.vue'
+import InspectorSection from '../inspector/InspectorSection.vue'
+
+/** How loud everything is. */
+defineProps<{ look: Look; disabled: boolean }>()
+const emit = defineEmits<{ change: [what: string, recipe: (look: Look) => void] }>()
+</script>
+
+<template>
+  <InspectorSection title="Sound">
+    <p class="text-faded">Every levelled sound is brought to this loudness, measured after ITU-R BS.1770, and its peaks stay under the ceiling.</p>
+    <FieldRow label="Loudness"><RangeField label="Loudness of all sounds" :value="look.soundLevel.targetLufs" :shown="`${look.soundLevel.targetLufs} LUFS`" :min="-36" :max="-8" :step="1" :disabled="disabled" @change="(targetLufs) => emit('change', 'loudness', (changed) => void (changed.soundLevel.targetLufs = targetLufs))" /></FieldRow>
+    <FieldRow label="Ceiling"><RangeField label="Ceiling of all peaks" :value="look.soundLevel.ceilingDbtp" :shown="`${look.soundLevel.ceilingDbtp.toFixed(1)} dBTP`" :min="-9" :max="0" :step="0.5" :disabled="disabled" @change="(ceilingDbtp) => emit('change', 'ceiling', (changed) => void (changed.soundLevel.ceilingDbtp = ceilingDbtp))" /></FieldRow>
+    <FieldRow label="All sounds"><RangeField label="Level of all sounds" :value="look.soundTrimDb" :shown="`${look.soundTrimDb.toFixed(1)} dB`" :min="-40" :max="6" :step="0.5" :disabled="disabled" @change="(soundTrimDb) => emit('change', 'sound level', (changed) => void (changed.soundTrimDb = soundTrimDb))" /></FieldRow>
+  </InspectorSection>
+</template>

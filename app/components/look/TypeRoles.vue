@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { typeRoles, type Look } from '../../../core/look/schema.ts'
+import { useTypefaces } from '../../library/useTypefaces.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
+import NumberField from '../fields/NumberField.vue'
+import InspectorSection from '../inspector/InspectorSection.vue'
+
+/** The typefaces of a look, and how large, how wide apart and how outlined its texts are. */
+defineProps<{ look: Look; disabled: boolean }>()
+const emit = defineEmits<{ change: [what: string, recipe: (look: Look) => void] }>()
+const { families, typefaceOf } = useTypefaces()
+const choices = computed(() => families.value.map((family) => ({ value: family, label: family, family: `"${family}"` })))
+const words: Record<(typeof typeRoles)[number], string> = { display: 'headlines', text: 'other words' }
+
+function setFamily(role: (typeof typeRoles)[number], family: string): void {
+  const typeface = typefaceOf(family)
+  if (typeface) emit('change', `${role} type`, (look) => void Object.assign(look.type[role], typeface))
+}
+</script>
+
+<template>
+  <InspectorSection title="Type">
+    <div v-for="role in typeRoles" :key="role" class="mb-2 space-y-1">
+      <div class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-2"><span class="text-faded">{{ words[role] }}</span><ChoiceField :label="`Typeface of ${role}`" :value="look.type[role].family" :choices="choices" :disabled="disabled" @change="(family) => setFamily(role, family)" /></div>
+      <div class="grid grid-cols-2 gap-1">
+        <NumberField :label="`Weight of ${role}`" :value="look.type[role].weight" unit="weight" :min="100" :max="900" :step="100" :disabled="disabled" @change="(weight) => emit('change', `${role} weight`, (changed) => void (changed.type[role].weight = Math.round(weight)))" />
+        <NumberField :label="`Size of ${role}`" :value="look.type[role].sizeRatio * 100" unit="% size" :min="40" :max="200" :step="5" :disabled="disabled" @change="(percent) => emit('change', `${role} size`, (changed) => void (changed.type[role].sizeRatio = percent / 100))" />
+        <NumberField :label="`Tracking of ${role}`" :value="look.type[role].trackingEm * 100" unit="% apart" :min="-20" :max="60" :disabled="disabled" @change="(percent) => emit('change', `${role} tracking`, (changed) => void (changed.type[role].trackingEm = percent / 100))" />
+        <NumberField :label="`Outline of ${role}`" :value="look.type[role].outlineRatio * 100" unit="% outline" :min="0" :max="300" :step="10" :disabled="disabled" @change="(percent) => emit('change', `${role} outline`, (changed) => void (changed.type[role].outlineRatio = percent / 100))" />
+      </div>
+    </div>
+  </InspectorSection>
+</template>
