@@ -1,5 +1,6 @@
 import { apply, create, type Draft, type Patches } from 'mutative'
 import { boxDocument, type BoxDocument } from '../composition/box.ts'
+import { look } from '../look/schema.ts'
 import { composition } from '../composition/schema.ts'
 import { err, ok, type Result } from '../result.ts'
 
@@ -32,16 +33,23 @@ export function changeBox(document: BoxDocument, edit: Edit): Result<{ document:
 }
 
 /**
- * Why an edited document is not valid; null when it is. It was valid before: where all changes lie inside compositions only
- * those are checked, because a box holds dozens and a drag changes one sixty times a second.
+ * Why an edited document is not valid; null when it is. It was valid before: where all changes lie inside the look or inside
+ * compositions only those are checked, because a box holds dozens of them and a drag changes one sixty times a second.
  */
 function faultOf(next: BoxDocument, patches: Patches): string | null {
   const touched = new Set<string>()
+  let isLookTouched = false
   for (const { path } of patches) {
+    if (path[0] === 'look') {
+      isLookTouched = true
+      continue
+    }
     const [alerts, alert, variations, variation, field] = path
     if (alerts !== 'alerts' || variations !== 'variations' || field !== 'composition') return wordsOf(boxDocument.safeParse(next).error, [])
     touched.add(`${alert}/${variation}`)
   }
+  const lookFault = isLookTouched ? wordsOf(look.safeParse(next.look).error, ['look']) : null
+  if (lookFault) return lookFault
   for (const each of touched) {
     const [alert = 0, variation = 0] = each.split('/').map(Number)
     const fault = wordsOf(composition.safeParse(next.alerts[alert]?.variations[variation]?.composition).error, [next.alerts[alert]?.id ?? '', next.alerts[alert]?.variations[variation]?.id ?? ''])

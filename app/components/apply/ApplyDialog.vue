@@ -3,6 +3,9 @@ import { computed, ref, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import { mainKind } from '../../../core/composition/box.ts'
 import { applyToMany, carried, otherVariations, type Carried } from '../../../core/edit/applyToMany.ts'
+import { freeKinds } from '../../../core/edit/alertEdits.ts'
+import { alertFor, copyToKinds, together } from '../../../core/edit/copyToKinds.ts'
+import { eventKinds, type EventKind } from '../../../core/events/kinds.ts'
 import { changeBox } from '../../../core/edit/change.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { counted } from '../../format/counted.ts'
@@ -30,7 +33,13 @@ const after = computed(() => {
   return result.ok ? result.value.document : draft.document
 })
 
+/** Kinds without an alert that get one, made from the one that is open. */
+const newKinds = ref<EventKind[]>([])
+const free = computed(() => (draft.document ? freeKinds(draft.document, eventKinds) : []))
+const notesFor = (kind: EventKind) => (room.alert ? alertFor(room.alert, kind).notes : [])
+
 watch(isOpen, (open) => {
+  newKinds.value = []
   if (open) ticked.value = new Set(others.value.map(({ address }) => keyOf(address)))
 })
 function tick(keys: readonly string[], isTicked: boolean): void {
@@ -41,10 +50,12 @@ function tick(keys: readonly string[], isTicked: boolean): void {
 }
 function apply(): void {
   if (!source.value) return
-  const count = chosen.value.length
-  if (!draft.edit(applyToMany(source.value, chosen.value, what.value))) return
+  const count = chosen.value.length + newKinds.value.length
+  const carry = what.value.length > 0 ? [applyToMany(source.value, chosen.value, what.value)] : []
+  const copy = newKinds.value.length > 0 ? [copyToKinds(source.value.alertId, newKinds.value)] : []
+  if (!draft.edit(together(`apply to ${count}`, [...carry, ...copy]))) return
   isOpen.value = false
-  toast.success(`Carried over to ${counted(count, 'case')}.`, { action: { label: 'Undo', onClick: () => draft.undo() } })
+  toast.success(`Carried over to ${counted(count, 'place')}.`, { action: { label: 'Undo', onClick: () => draft.undo() } })
 }
 </script>
 
@@ -64,10 +75,15 @@ function apply(): void {
         <ApplyTarget v-for="{ address, variation } in targets" :key="keyOf(address)" :before="draft.document!" :after="after ?? draft.document!" :alert-id="address.alertId" :variation="variation" :is-ticked="ticked.has(keyOf(address))" :label="`${name}: ${variation.name}`" @tick="tick([keyOf(address)], $event)" />
       </ul>
     </section>
-    <p v-if="others.length === 0" class="mt-3 text-faded">There is no other case in this box yet. Add an alert for another kind of event, and what you tuned here can be carried over to it.</p>
+    <fieldset v-if="free.length > 0" class="mt-4 border-t border-rule pt-3">
+      <legend class="float-left mb-1 w-full font-semibold">Kinds without an alert: make them one like it</legend>
+      <div class="clear-both flex flex-wrap gap-x-4 gap-y-1"><label v-for="kind in free" :key="kind" class="flex items-center gap-1.5"><input v-model="newKinds" type="checkbox" class="size-4 accent-deep-sky" :value="kind">{{ kindNames[kind] }}</label></div>
+      <ul class="mt-2 text-faded" role="status"><li v-for="kind in newKinds" :key="kind"><b class="font-medium text-ink">{{ kindNames[kind] }}</b>: {{ notesFor(kind).join('; ') || 'copied as it is' }}</li></ul>
+    </fieldset>
+    <p v-if="others.length === 0 && free.length === 0" class="mt-3 text-faded">There is no other case in this box yet.</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Cancel</button>
-      <button type="button" class="button button-bolt" :disabled="chosen.length === 0 || what.length === 0" @click="apply">Apply to {{ counted(chosen.length, 'case') }}</button>
+      <button type="button" class="button button-bolt" :disabled="(chosen.length === 0 || what.length === 0) && newKinds.length === 0" @click="apply">Apply to {{ counted(chosen.length + newKinds.length, 'place') }}</button>
     </template>
   </PaperDialog>
 </template>
