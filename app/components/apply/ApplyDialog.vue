@@ -78,7 +78,7 @@ function apply(): void {
     <fieldset v-if="free.length > 0" class="mt-4 border-t border-rule pt-3">
       <legend class="float-left mb-1 w-full font-semibold">Kinds without an alert: make them one like it</legend>
       <div class="clear-both flex flex-wrap gap-x-4 gap-y-1"><label v-for="kind in free" :key="kind" class="flex items-center gap-1.5"><input v-model="newKinds" type="checkbox" class="size-4 accent-deep-sky" :value="kind">{{ kindNames[kind] }}</label></div>
-      <ul class="mt-2 text-faded" role="status"><li v-for="kind in newKinds" :key="kind"><b class="font-medium text-ink">{{ kindNames[kind] }}</b>: {{ notesFor(kind).join('; ') || 'copied as it is' }}</li></ul>
+      <ul class="mt-2 text-faded" aria-live="polite"><li v-for="kind in newKinds" :key="kind"><b class="font-medium text-ink">{{ kindNames[kind] }}</b>: {{ notesFor(kind).join('; ') || 'copied as it is' }}</li></ul>
     </fieldset>
     <p v-if="others.length === 0 && free.length === 0" class="mt-3 text-faded">There is no other case in this box yet.</p>
     <template #actions>
