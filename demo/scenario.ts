@@ -134,7 +134,7 @@ function caseOf({ id, name, rule, second, picture, sound, lengthMs }: CasePlan, 
 }
 
 /** The weeks before the Three Kings: the bakery in frost. */
-const frostWindow: Season = { id: 'frost', from: '12-01', to: '01-06', look: { ...lanternLook, name: 'Frosted window', palette: paletteFrom('#7FC8E8', '#F2B8C6'), speedRatio: 0.8 } }
+const frostWindow: Season = { id: 'frost', from: '12-01', to: '01-06', look: { ...lanternLook, name: 'Frosted window', palette: paletteFrom('#7FC8E8', '#F2B8C6'), speedRatio: 0.8 }, swaps: [] }
 
 /** Where the oven camera is in the counter's scene. */
 const ovenCamera: Zone = { id: 'oven-cam', name: 'Oven cam', purpose: 'camera', xPx: 40, yPx: 40, widthPx: 420, heightPx: 300 }

@@ -3,8 +3,7 @@ import { mainKind, type Alert, type BoxDocument } from '../../core/composition/b
 import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import type { Look } from '../../core/look/schema.ts'
-import { lookOn } from '../../core/look/seasons.ts'
+import { dressOn, type Dress } from '../../core/look/seasons.ts'
 import { localMoment } from '../../core/time/localMoment.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
@@ -27,9 +26,9 @@ export const everydaySample: Sample = { viewer: 'everyday', kind: null, choice: 
 
 /**
  * An alert's variation resolved with a sample event, exactly as the server would for a real one.
- * @param wanted the look to show; otherwise today's
+ * @param wanted the look and files to show; otherwise today's
  */
-export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>, wanted?: Ref<Look>) {
+export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>, wanted?: Ref<Dress>) {
   const media = useMediaStore()
   const channel = useChannel()
   const { coverage } = useCoverage(alert)
@@ -37,7 +36,7 @@ export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Ale
     const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
     if (!document.value || !alert.value || !variation) return null
     const { canvas, zones } = document.value
-    const look = wanted?.value ?? lookOn(document.value, localMoment(Date.now(), channel.value.timeZone))
+    const { look, swaps } = wanted?.value ?? dressOn(document.value, localMoment(Date.now(), channel.value.timeZone))
     const { viewer, kind, choice } = sample.value
     const sampleOf = (of: EventKind) => {
       const event = sampleEvent(of, viewer, Date.now())
@@ -47,7 +46,7 @@ export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Ale
     const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
     // What is shown is an event that this case would really be chosen for.
     const event = (coverage.value && exampleOf({ kinds, offer: alert.value.offer }, sampleOf, coverage.value, variation.id, channel.value)?.event) ?? sampleOf(first)
-    return resolveScore(variation.composition, { canvas, look, zones, event, offer: alert.value.offer, locale: channel.value.locale, media: media.facts })
+    return resolveScore(variation.composition, { canvas, look, zones, event, offer: alert.value.offer, swaps, locale: channel.value.locale, media: media.facts })
   })
   return {
     score: computed<ResolvedScore | null>(() => (result.value?.ok ? result.value.value : null)),

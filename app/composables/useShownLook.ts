@@ -1,22 +1,28 @@
 import { computed } from 'vue'
 import { lanternLook } from '../../core/look/lanternLook.ts'
 import type { Look } from '../../core/look/schema.ts'
-import { lookOn } from '../../core/look/seasons.ts'
+import { dressOn, type Dress } from '../../core/look/seasons.ts'
 import { calendarDay, localMoment } from '../../core/time/localMoment.ts'
 import { useDraftStore } from '../stores/draft.ts'
 import { useRoomViewStore } from '../stores/roomView.ts'
 import { useChannel } from './useChannel.ts'
 
-/** The look that the score room shows: that of the chosen day, else the one that is being edited, else today's. */
-export function useShownLook() {
+/** What the score room shows alerts in: that of the chosen day, else the one that is being edited, else today's. */
+export function useShownDress() {
   const draft = useDraftStore()
   const view = useRoomViewStore()
   const channel = useChannel()
-  return computed<Look>(() => {
+  return computed<Dress>(() => {
     const { document } = draft
-    if (!document) return lanternLook
-    if (view.isEditingLook && view.day === null) return document.seasons.find(({ id }) => id === view.seasonId)?.look ?? document.look
+    if (!document) return { look: lanternLook, swaps: [] }
+    if (view.isEditingLook && view.day === null) return document.seasons.find(({ id }) => id === view.seasonId) ?? { look: document.look, swaps: [] }
     const on = view.day ? calendarDay(Date.parse(view.day) / 86_400_000) : localMoment(Date.now(), channel.value.timeZone)
-    return lookOn(document, on)
+    return dressOn(document, on)
   })
+}
+
+/** The look of that. */
+export function useShownLook() {
+  const dress = useShownDress()
+  return computed<Look>(() => dress.value.look)
 }

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { BoxDocument } from '../../core/composition/box.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { applyPatches } from '../../core/edit/change.ts'
-import { changePart } from '../../core/edit/changePart.ts'
+import { changeParts } from '../../core/edit/changeParts.ts'
 import { setScoreLength } from '../../core/edit/setScoreLength.ts'
 import { lanternLook } from '../../core/look/lanternLook.ts'
 import { useDraftStore } from './draft.ts'
@@ -11,7 +11,7 @@ import { useDraftStore } from './draft.ts'
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
 const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
-const words = (template: string) => changePart(address, 'headline', 'line', 'words', (part) => void (part.template = template))
+const words = (template: string) => changeParts(address, ['headline'], 'line', 'words', (part) => void (part.template = template))
 const headlineOf = (document: BoxDocument | null) => document?.alerts[0]?.variations[0]?.composition.parts.find((part) => part.id === 'headline')
 
 /** A server with one box: answers as the real one, and can be made to fail. */

@@ -27,7 +27,7 @@ export const seasonIdFor = ({ seasons }: BoxDocument): string => freeId('season'
 
 /** Adds a season that looks like every day, first in the order, so that nothing hides it. */
 export function addSeason(id: string, name: string, from: string, to: string): Edit {
-  return { label: 'add a season', recipe: (draft) => void draft.seasons.unshift({ id, from, to, look: { ...copyOf(draft.look), name } }) }
+  return { label: 'add a season', recipe: (draft) => void draft.seasons.unshift({ id, from, to, look: { ...copyOf(draft.look), name }, swaps: [] }) }
 }
 
 /** Changes a season's days. */
@@ -38,6 +38,19 @@ export function changeSeason(id: string, days: Pick<Season, 'from' | 'to'>): Edi
     recipe: (draft) => {
       const season = draft.seasons.find((each) => each.id === id)
       if (season) Object.assign(season, days)
+    },
+  }
+}
+
+/** Has a file shown in the place of another while it is this season; null: the other one again. */
+export function swapInSeason(id: string, from: string, to: string | null): Edit {
+  return {
+    label: 'file of a season',
+    recipe: (draft) => {
+      const season = draft.seasons.find((each) => each.id === id)
+      if (!season) return
+      season.swaps = season.swaps.filter((each) => each.from !== from)
+      if (to !== null && to !== from) season.swaps.push({ from, to })
     },
   }
 }

@@ -8,7 +8,7 @@ import { solveComposition } from '../score/solveComposition.ts'
 import { addAlert } from './addAlert.ts'
 import { addPart } from './addPart.ts'
 import { applyPatches, changeBox, type Change, type Edit } from './change.ts'
-import { changePart } from './changePart.ts'
+import { changeParts } from './changeParts.ts'
 import { describeDifferences } from './describeDifferences.ts'
 import { emptyHistory, redo, remember, undo } from './history.ts'
 import { removeParts } from './removeParts.ts'
@@ -18,7 +18,7 @@ import { setScoreLength } from './setScoreLength.ts'
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
 const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
-const words = (template: string): Edit => changePart(address, 'headline', 'line', 'words', (part) => void (part.template = template))
+const words = (template: string): Edit => changeParts(address, ['headline'], 'line', 'words', (part) => void (part.template = template))
 const partsOf = (document: BoxDocument) => document.alerts[0]?.variations[0]?.composition.parts ?? []
 
 function changed(document: BoxDocument, edit: Edit): { document: BoxDocument; change: Change } {
@@ -35,12 +35,12 @@ describe('edits', () => {
   })
 
   it('change nothing, and say why, when the result would not be valid', () => {
-    expect(changeBox(start, changePart(address, 'headline', 'line', 'size', (part) => void (part.sizePx = -4)))).toMatchObject({ ok: false, error: expect.stringContaining('sizePx') })
+    expect(changeBox(start, changeParts(address, ['headline'], 'line', 'size', (part) => void (part.sizePx = -4)))).toMatchObject({ ok: false, error: expect.stringContaining('sizePx') })
     expect(changeBox(start, setScoreLength(address, { rule: 'fixed', ms: 90_000 })).ok).toBe(false)
   })
 
   it('make no change where nothing is different, or where the part is gone or of another kind', () => {
-    for (const edit of [setAlertOn('follow', true), changePart(address, 'gone', 'line', 'words', (part) => void (part.template = 'x')), changePart(address, 'headline', 'sound', 'volume', (part) => void (part.trimDb = 0))]) {
+    for (const edit of [setAlertOn('follow', true), changeParts(address, ['gone'], 'line', 'words', (part) => void (part.template = 'x')), changeParts(address, ['headline'], 'sound', 'volume', (part) => void (part.trimDb = 0))]) {
       expect(changeBox(start, edit)).toMatchObject({ ok: true, value: { change: null } })
     }
   })
@@ -130,7 +130,7 @@ describe('describeDifferences of what a box has beside its alerts', () => {
   })
   it('counts keyframes instead of listing them', () => {
     const frames = [0, 500].map((atMs) => ({ atMs, value: 1, easing: 'linear' as const }))
-    const { document } = changed(start, changePart(address, 'headline', 'line', 'keys', (part) => void (part.keyframes = [{ property: 'scale', frames }])))
+    const { document } = changed(start, changeParts(address, ['headline'], 'line', 'keys', (part) => void (part.keyframes = [{ property: 'scale', frames }])))
     expect(describeDifferences(start, document)).toMatchObject([{ subject: 'Headline', what: 'keyframes', before: 'none', after: '2 keyframes' }])
   })
 })
@@ -146,7 +146,7 @@ describe('describeDifferences', () => {
 
   it('calls media files by their names', () => {
     const file = 'a'.repeat(64)
-    const { document } = changed(start, changePart(address, 'picture', 'picture', 'picture', (part) => void (part.mediaId = file)))
+    const { document } = changed(start, changeParts(address, ['picture'], 'picture', 'picture', (part) => void (part.mediaId = file)))
     expect(describeDifferences(start, document, { [file]: 'A lantern' })).toEqual([{ kind: 'follow', subject: 'Picture', what: 'file', before: 'none', after: 'A lantern' }])
   })
 

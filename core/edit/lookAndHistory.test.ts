@@ -9,7 +9,8 @@ import { resolveScore } from '../score/resolve.ts'
 import { applyEverywhere, counterparts } from './applyEverywhere.ts'
 import { applyPatches, changeBox, type Change, type Edit } from './change.ts'
 import { changeLook } from './changeLook.ts'
-import { changePart } from './changePart.ts'
+import { mixedFields } from './mixedFields.ts'
+import { changeParts } from './changeParts.ts'
 import { emptyHistory, joinPatches, remember, undo } from './history.ts'
 import { replaceBox } from './replaceBox.ts'
 
@@ -30,7 +31,7 @@ const headlineOf = (document: BoxDocument, alert: number) => {
 
 describe('the look of a box', () => {
   it('reaches every alert at once, but what has a value of its own', () => {
-    const own = changed(start, changePart(address, 'headline', 'line', 'colour', (part) => void (part.ink = { own: '#112233' }))).document
+    const own = changed(start, changeParts(address, ['headline'], 'line', 'colour', (part) => void (part.ink = { own: '#112233' }))).document
     const { document } = changed(own, changeLook(null, 'headline colour', (look) => void (look.palette.headline = '#ABCDEF')))
     const inks = document.alerts.map((alert) => {
       const score = resolveScore(alert.variations[0]!.composition, { canvas, look: document.look, zones: [], event: sampleEvent(mainKind(alert)), locale: 'en', media: {} })
@@ -43,7 +44,7 @@ describe('the look of a box', () => {
 
 describe('one part’s style in every alert', () => {
   it('goes to parts of the same kind and name, without their words, place and time', () => {
-    const tuned = changed(start, changePart(address, 'headline', 'line', 'tune', (part) => {
+    const tuned = changed(start, changeParts(address, ['headline'], 'line', 'tune', (part) => {
       part.sizePx = 77
       part.letters = { motion: 'sway', unit: 'word', order: 'end', staggerMs: 10, ms: 500, strength: 1 }
       part.motion.entrance = { motion: 'roll', ms: 700, easing: null }
@@ -66,7 +67,7 @@ describe('a long drag in the history', () => {
     let document = start
     let history = emptyHistory
     for (let step = 1; step <= 200; step++) {
-      const moved = changed(document, changePart(address, 'headline', 'line', 'position', (part) => void Object.assign(part.place, { xPx: 960 + step, yPx: 700 - step })))
+      const moved = changed(document, changeParts(address, ['headline'], 'line', 'position', (part) => void Object.assign(part.place, { xPx: 960 + step, yPx: 700 - step })))
       document = moved.document
       history = remember(history, moved.change, 1000 + step * 16)
     }
@@ -75,9 +76,9 @@ describe('a long drag in the history', () => {
   })
 
   it('joins patches to what has the same effect', () => {
-    const a = changed(start, changePart(address, 'headline', 'line', 'a', (part) => void (part.sizePx = 50)))
-    const b = changed(a.document, changePart(address, 'second', 'line', 'b', (part) => void (part.sizePx = 51)))
-    const c = changed(b.document, changePart(address, 'second', 'line', 'b', (part) => void (part.sizePx = 52)))
+    const a = changed(start, changeParts(address, ['headline'], 'line', 'a', (part) => void (part.sizePx = 50)))
+    const b = changed(a.document, changeParts(address, ['second'], 'line', 'b', (part) => void (part.sizePx = 51)))
+    const c = changed(b.document, changeParts(address, ['second'], 'line', 'b', (part) => void (part.sizePx = 52)))
     const joined = joinPatches(joinPatches(a.change.patches, b.change.patches), c.change.patches)
     expect(joined).toHaveLength(2)
     expect(applyPatches(start, joined)).toEqual(c.document)
@@ -86,10 +87,26 @@ describe('a long drag in the history', () => {
 
 describe('checking an edit', () => {
   it('finds what is wrong in the very composition that was changed, with its path', () => {
-    expect(changeBox(start, changePart({ alertId: 'raid', variationId: 'raid-everyday' }, 'headline', 'line', 'x', (part) => void (part.opacity = 7)))).toMatchObject({ ok: false, error: expect.stringMatching(/^raid › raid-everyday › parts › 1 › opacity/) })
+    expect(changeBox(start, changeParts({ alertId: 'raid', variationId: 'raid-everyday' }, ['headline'], 'line', 'x', (part) => void (part.opacity = 7)))).toMatchObject({ ok: false, error: expect.stringMatching(/^raid › raid-everyday › parts › 1 › opacity/) })
   })
   it('checks the whole where more than compositions changed', () => {
     const twice = { ...start, alerts: [...start.alerts, { ...starterAlert('tip', canvas, media), id: 'tip-2' }] }
     expect(changeBox(start, replaceBox(twice, 'bring back'))).toMatchObject({ ok: false, error: expect.stringContaining('two alerts for tip') })
+  })
+})
+
+describe('several parts at once', () => {
+  const parts = start.alerts[0]?.variations[0]?.composition.parts ?? []
+  const lines = parts.filter(({ kind }) => kind === 'line')
+  it('are changed alike, and only those of the kind', () => {
+    const { document } = changed(start, changeParts(address, parts.map(({ id }) => id), 'line', 'size', (part) => void (part.sizePx = 61)))
+    const now = document.alerts[0]?.variations[0]?.composition.parts ?? []
+    expect(now.flatMap((part) => (part.kind === 'line' ? [part.sizePx] : []))).toEqual([61, 61])
+    expect(now.filter(({ kind }) => kind !== 'line')).toEqual(parts.filter(({ kind }) => kind !== 'line'))
+  })
+  it('say in what they are mixed, and nothing of what each has for itself', () => {
+    expect(mixedFields(lines)).toEqual(['typeface', 'size', 'smallest size', 'colour', 'outline'])
+    expect(mixedFields([lines[0]!, { ...lines[0]!, id: 'other', name: 'Other', place: { ...(lines[0] as { place: object }).place, xPx: 5 } as never }])).toEqual([])
+    expect(mixedFields([])).toEqual([])
   })
 })

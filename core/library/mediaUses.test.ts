@@ -4,7 +4,7 @@ import { boxVersion, type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { starterParticles } from '../composition/starterParts.ts'
 import { lanternLook } from '../look/lanternLook.ts'
-import { mediaUses, replaceMedia } from './mediaUses.ts'
+import { mediaOfPart, mediaUses, replaceMedia, withSwaps } from './mediaUses.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const [picture, sound, other] = ['a', 'b', 'c'].map((digit) => digit.repeat(64)) as [string, string, string]
@@ -18,6 +18,23 @@ const shown = (document: BoxDocument) => mediaUses(document).map(({ mediaId, kin
 describe('where a file is used', () => {
   it('is every part that shows, sounds or throws it', () => {
     expect(shown(box)).toEqual(['a follow picture', 'a tip picture', 'a tip sparks', 'b follow sound', 'c tip sparks'])
+  })
+})
+
+describe('files of a season', () => {
+  const seasonal = { ...box, seasons: [{ id: 'frost', from: '12-01', to: '01-06', look: lanternLook, swaps: [{ from: picture, to: other }] }] }
+  it('take others’ places wherever those are used, and nowhere else', () => {
+    const of = (alert: number) => seasonal.alerts[alert]?.variations[0]?.composition
+    const worn = [0, 1].map((alert) => { const composition = of(alert); return composition ? withSwaps(composition, seasonal.seasons[0]?.swaps ?? []).parts.flatMap(mediaOfPart).map((id) => id[0]) : [] })
+    expect(worn).toEqual([['c', 'b'], ['c', 'c']])
+    expect(of(0) && withSwaps(of(0)!, [])).toBe(of(0))
+  })
+  it('count as uses, and are replaced with them, there and back', () => {
+    expect(mediaUses(seasonal).filter(({ kind }) => kind === null)).toMatchObject([{ mediaId: other, partName: 'a file of the season' }])
+    const { document, places } = replaceMedia(seasonal, other, sound, null)
+    expect(document.seasons[0]?.swaps).toEqual([{ from: picture, to: sound }])
+    expect(replaceMedia(document, sound, other, places).document).toEqual(seasonal)
+    expect(replaceMedia(seasonal, picture, sound, null).document.seasons[0]?.swaps).toEqual([{ from: sound, to: other }])
   })
 })
 

@@ -1,11 +1,14 @@
 import { mainKind, type Alert, type BoxDocument } from '../composition/box.ts'
+import type { Composition } from '../composition/schema.ts'
+import type { Season } from '../look/seasons.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { Part } from '../parts/part.ts'
 
 /** One part that shows or sounds a file, or a choice that an alert offers with it. */
 export interface MediaUse {
   mediaId: string
-  kind: EventKind
+  /** Null for a file of a season, which is shown in any alert. */
+  kind: EventKind | null
   alertId: string
   variationId: string
   variationName: string
@@ -19,12 +22,16 @@ export function mediaOfPart(part: Part): string[] {
   return 'mediaId' in part && part.mediaId !== null ? [part.mediaId] : []
 }
 
+/** What seasons are where uses are named by alert. */
+const seasonal = 'season'
+
 /** What an offer is where uses are named by variation and part. */
 const offered = { variationId: 'offer', variationName: 'what viewers choose' }
 
 /** Everything in a box that refers to a file. Linear in its parts. */
-export function mediaUses({ alerts }: BoxDocument): MediaUse[] {
-  return alerts.flatMap((alert) => {
+export function mediaUses({ alerts, seasons }: BoxDocument): MediaUse[] {
+  const swapped = seasons.flatMap(({ id, look, swaps }) => swaps.map(({ to }) => ({ mediaId: to, kind: null, alertId: seasonal, variationId: id, variationName: look.name, partId: to.slice(0, 12), partName: 'a file of the season' })))
+  const uses = alerts.flatMap((alert) => {
     const place = { alertId: alert.id, kind: mainKind(alert) }
     const choices = (alert.offer?.options ?? []).map(({ id, label, mediaId }) => ({ mediaId, ...place, ...offered, partId: id, partName: label }))
     const parts = alert.variations.flatMap(({ id: variationId, name: variationName, composition }) =>
@@ -32,6 +39,7 @@ export function mediaUses({ alerts }: BoxDocument): MediaUse[] {
     )
     return [...parts, ...choices]
   })
+  return [...uses, ...swapped]
 }
 
 /** Names a use within its box. */
@@ -45,6 +53,7 @@ export function replaceMedia(document: BoxDocument, from: string, to: string, on
   const places: string[] = []
   const changed: BoxDocument = {
     ...document,
+    seasons: document.seasons.map((season) => ({ ...season, swaps: swapsWith(season, from, to, only, places) })),
     alerts: document.alerts.map((alert) => ({
       ...alert,
       offer: replaceOffered(alert, from, to, only, places),
@@ -77,7 +86,26 @@ function replaceOffered({ id: alertId, offer }: Alert, from: string, to: string,
   }
 }
 
+/** A file of a season is replaced as a use of its own; what it takes the place of follows where parts now have another file. */
+function swapsWith({ id, swaps }: Season, from: string, to: string, only: readonly string[] | null, places: string[]): Season['swaps'] {
+  const isFree = (of: string) => !swaps.some((each) => each.from === of)
+  return swaps.map((swap) => {
+    const place = placeOfUse({ alertId: seasonal, variationId: id, partId: swap.to.slice(0, 12) })
+    if (swap.to === from && (!only || only.includes(place))) {
+      places.push(placeOfUse({ alertId: seasonal, variationId: id, partId: to.slice(0, 12) }))
+      return { ...swap, to }
+    }
+    return swap.from === from && !only && isFree(to) ? { ...swap, from: to } : swap
+  })
+}
+
+/** A composition with the files of a season: whoever shows or sounds one that is swapped has the other. */
+export function withSwaps(composition: Composition, swaps: Season['swaps']): Composition {
+  if (swaps.length === 0) return composition
+  return { ...composition, parts: composition.parts.map((part) => swaps.reduce((changed, { from, to }) => (mediaOfPart(part).includes(from) ? withMedia(changed, from, to) : changed), part)) }
+}
+
 function withMedia(part: Part, from: string, to: string): Part {
   if (part.kind === 'particles') return { ...part, sprites: part.sprites.map((sprite) => (sprite.from === 'picture' && sprite.mediaId === from ? { ...sprite, mediaId: to } : sprite)) }
-  return part.kind === 'picture' || part.kind === 'sound' ? { ...part, mediaId: to } : part
+  return (part.kind === 'picture' || part.kind === 'sound') && part.mediaId === from ? { ...part, mediaId: to } : part
 }

@@ -10,7 +10,7 @@ import { lanternLook } from './lanternLook.ts'
 import { paletteFrom, paletteFromColours } from './paletteFrom.ts'
 import { ownPhase, resolvePhase } from './resolveStyle.ts'
 import { look as lookSchema, type Look } from './schema.ts'
-import { hiddenDays, lookOn, season as seasonSchema, seasonOn, type Season } from './seasons.ts'
+import { hiddenDays, dressOn, season as seasonSchema, seasonOn, yearOf, type Season } from './seasons.ts'
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0').toUpperCase()}`)
 const type = fc.record({ family: fc.constantFrom('Fraunces', 'Syne', 'Anton'), weight: fc.integer({ min: 100, max: 900 }), sizeRatio: fc.constantFrom(0.5, 1, 1.25), trackingEm: fc.constantFrom(0, 0.1, -0.05), outlineRatio: fc.constantFrom(0, 1, 2) })
@@ -95,17 +95,24 @@ describe('a look as design tokens', () => {
 })
 
 describe('seasons', () => {
-  const made = (id: string, from: string, to: string): Season => ({ id, from, to, look: { ...lanternLook, name: id } })
+  const made = (id: string, from: string, to: string): Season => ({ id, from, to, look: { ...lanternLook, name: id }, swaps: [] })
   const day = (iso: string) => calendarDay(Date.parse(iso) / 86_400_000)
   const seasons = [made('opening', '2026-12-24', '2026-12-26'), made('frost', '12-01', '01-06'), made('harvest', '09-15', '12-10')]
   it.each([['2026-12-25', 'opening'], ['2027-12-25', 'frost'], ['2027-01-06', 'frost'], ['2027-01-07', null], ['2026-12-05', 'frost'], ['2026-11-30', 'harvest'], ['2026-06-01', null]])('on %s: %s', (iso, id) => {
     expect(seasonOn(seasons, day(iso))?.id ?? null).toBe(id)
-    expect(lookOn({ look: lanternLook, seasons }, day(iso)).name).toBe(id ?? 'Lantern')
+    expect(dressOn({ look: lanternLook, seasons }, day(iso)).look.name).toBe(id ?? 'Lantern')
   })
   it('say who hides whom, and for how many days', () => {
     expect(hiddenDays(seasons, 2026)).toEqual([{ id: 'harvest', by: 'frost', days: 10 }, { id: 'frost', by: 'opening', days: 3 }])
     expect(hiddenDays(seasons.slice(1), 2027)).toEqual([{ id: 'harvest', by: 'frost', days: 10 }])
     expect(hiddenDays(seasons.slice(0, 1), 2026)).toEqual([])
+  })
+  it('fill a year without a hole, in stretches', () => {
+    const year = yearOf(seasons, 2026)
+    expect(year.map(({ seasonId }) => seasonId)).toEqual(['frost', null, 'harvest', 'frost', 'opening', 'frost'])
+    expect(year.every(({ first, last }, index) => first <= last && (index === 0 || first === (year[index - 1]?.last ?? 0) + 1))).toBe(true)
+    expect(year.reduce((sum, { first, last }) => sum + last - first + 1, 0)).toBe(365)
+    expect(yearOf([], 2024)).toEqual([{ seasonId: null, first: Date.UTC(2024, 0, 1) / 86_400_000, last: Date.UTC(2024, 11, 31) / 86_400_000 }])
   })
   it.each([['12-32', '01-06'], ['2026-12-24', '2026-12-01'], ['12-01', '2026-12-24'], ['22:00', '04:00']])('are refused where no day lies between: %s to %s', (from, to) => expect(seasonSchema.safeParse(made('x', from, to)).success).toBe(false))
 })

@@ -5,10 +5,15 @@ import { look, type Look } from './schema.ts'
 
 const day = z.string().regex(/^(\d{4}-)?\d\d-\d\d$/, 'a day is written as MM-DD, or as YYYY-MM-DD where it is meant once')
 
+const mediaId = z.string().regex(/^[0-9a-f]{64}$/)
+/** Files that others take the place of. */
+const swap = z.object({ from: mediaId, to: mediaId })
+
 /** A look for some days: of every year (`12-01` to `01-06`), or once (`2026-12-01` to `2026-12-24`). Both days are part of it. */
 export const season = z
-  .object({ id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/), from: day, to: day, look })
+  .object({ id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/), from: day, to: day, look, swaps: z.array(swap).max(200) })
   .refine(({ from, to }) => calendarSpans(from, to) !== null, 'no day lies between these')
+  .refine(({ swaps }) => new Set(swaps.map((each) => each.from)).size === swaps.length, 'one file cannot be replaced by two')
 export type Season = z.infer<typeof season>
 
 const isOn = ({ from, to }: Pick<Season, 'from' | 'to'>, on: Pick<LocalMoment, 'dayOfYear' | 'day'>): boolean => {
@@ -22,9 +27,34 @@ export function seasonOn(seasons: readonly Season[], on: Pick<LocalMoment, 'dayO
   return seasons.find((each) => isOn(each, on)) ?? null
 }
 
-/** What a box looks like on a day: its season's look, else its everyday one. */
-export function lookOn({ look: everyday, seasons }: { look: Look; seasons: readonly Season[] }, on: Pick<LocalMoment, 'dayOfYear' | 'day'>): Look {
-  return seasonOn(seasons, on)?.look ?? everyday
+/** What all alerts of a box wear: a look, and the files that take others' places. */
+export type Dress = Pick<Season, 'look' | 'swaps'>
+
+/** What a box wears on a day: its season's look and files, else the everyday ones. */
+export function dressOn({ look: everyday, seasons }: { look: Look; seasons: readonly Season[] }, on: Pick<LocalMoment, 'dayOfYear' | 'day'>): Dress {
+  return seasonOn(seasons, on) ?? { look: everyday, swaps: [] }
+}
+
+/** A stretch of a year with one dress; null: the everyday one. */
+export interface YearStretch {
+  seasonId: string | null
+  /** Days since 1970, both included. */
+  first: number
+  last: number
+}
+
+/** A year as it will look, day by day, in stretches. */
+export function yearOf(seasons: readonly Season[], year: number): YearStretch[] {
+  const first = Date.UTC(year, 0, 1) / 86_400_000
+  const last = Date.UTC(year + 1, 0, 1) / 86_400_000 - 1
+  const stretches: YearStretch[] = []
+  for (let at = first; at <= last; at++) {
+    const seasonId = seasonOn(seasons, calendarDay(at))?.id ?? null
+    const before = stretches.at(-1)
+    if (before?.seasonId === seasonId) before.last = at
+    else stretches.push({ seasonId, first: at, last: at })
+  }
+  return stretches
 }
 
 /** Seasons that never show on some of their days, because an earlier one has these: by how many days of a common year, or of their own dates. */

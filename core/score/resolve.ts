@@ -5,6 +5,8 @@ import type { Zone } from '../composition/zone.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { valuesOf } from '../events/variables.ts'
 import { isShelved } from '../look/fontShelf.ts'
+import { withSwaps } from '../library/mediaUses.ts'
+import type { Season } from '../look/seasons.ts'
 import type { Look } from '../look/schema.ts'
 import { resolvePart } from '../parts/resolvePart.ts'
 import { seedOf } from '../random.ts'
@@ -24,6 +26,8 @@ export interface ResolveContext {
   event: CanonicalEvent
   /** What the alert lets viewers choose; absent: nothing. */
   offer?: Offer | null
+  /** Files of a season that take others' places; absent: none. */
+  swaps?: Season['swaps']
   /** BCP 47, for numbers and money. */
   locale: string
   media: Readonly<Record<string, MediaFacts>>
@@ -36,7 +40,7 @@ export interface ResolveContext {
  */
 export function resolveScore(composed: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
   const { event } = context
-  const composition = withChoice(composed, context.offer ?? null, event.data.choice)
+  const composition = withSwaps(withChoice(composed, context.offer ?? null, event.data.choice), context.swaps ?? [])
   const { message } = event.data
   const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '', look: context.look })
   if (!solved.ok) return solved

@@ -3,7 +3,7 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { decide, type Choice } from '../../core/decisions/decide.ts'
 import type { Circumstances } from '../../core/rules/circumstances.ts'
-import { lookOn } from '../../core/look/seasons.ts'
+import { dressOn } from '../../core/look/seasons.ts'
 import { localMoment } from '../../core/time/localMoment.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
@@ -116,9 +116,9 @@ function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: stri
 export function scoreFor(event: KeptEvent, document: BoxDocument, variation: Variation, { locale, media, timeZone }: ChannelOnAir) {
   const { canvas, zones, alerts } = document
   // The look of the day on which it came: what waits over midnight, or is shown again, looks as it was decided.
-  const look = lookOn(document, localMoment(event.receivedAt.getTime(), timeZone))
+  const { look, swaps } = dressOn(document, localMoment(event.receivedAt.getTime(), timeZone))
   const offer = alerts.find(({ variations }) => variations.includes(variation))?.offer ?? null
-  return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), offer, locale, media })
+  return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), offer, swaps, locale, media })
 }
 
 /** What a play has that nobody has prepared yet. */

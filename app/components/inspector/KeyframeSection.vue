@@ -17,7 +17,7 @@ import { usePartEdit } from './usePartEdit.ts'
 /** Keyframes at the playhead: a value set here is reached at this moment of the clip. */
 const props = defineProps<{ part: VisiblePart; startMs: number; tMs: number; disabled: boolean }>()
 const emit = defineEmits<{ seek: [tMs: number] }>()
-const edit = usePartEdit(() => props.part)
+const edit = usePartEdit(() => props.part, 'one')
 
 const shown: Record<KeyedProperty, { label: string; unit: string; neutral: number; scale: number; step: number; isColour?: boolean }> = {
   offsetX: { label: 'Right by', unit: 'px', neutral: 0, scale: 1, step: 5 },

@@ -4,6 +4,7 @@ import { silenceRemark } from '../../../core/edit/silenceRemark.ts'
 import { isVisiblePart } from '../../../core/parts/part.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
 import { applyEverywhere, counterparts } from '../../../core/edit/applyEverywhere.ts'
+import { mixedFields } from '../../../core/edit/mixedFields.ts'
 import { editParts } from '../../../core/edit/editParts.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
@@ -44,6 +45,9 @@ const others = computed(() => {
   if (!part || !alert || !draft.document) return 0
   return new Set(counterparts(draft.document, part).map((each) => each.alertId).filter((id) => id !== alert.id)).size
 })
+/** The parts of the same kind that are selected together, and in what they differ. */
+const alike = computed(() => room.selected.filter(({ kind }) => kind === room.part?.kind))
+const mixed = computed(() => mixedFields(alike.value))
 function rename(event: Event): void {
   const name = (event.target as HTMLInputElement).value.trim()
   if (room.address && room.part && name) draft.edit(editParts(room.address, [room.part.id], 'name', (part) => void (part.name = name)))
@@ -62,6 +66,7 @@ function rename(event: Event): void {
         <span class="shrink-0 text-faded">{{ room.selected.length > 1 ? `and ${room.selected.length - 1} more` : partKindNames[room.part.kind] }}</span>
       </div>
       <SelectionBar v-if="canEdit" />
+      <p v-if="alike.length > 1" class="text-faded" role="status">A change here reaches all {{ alike.length }} of them. {{ mixed.length > 0 ? `Mixed now: ${mixed.join(', ')}.` : 'They are alike.' }}</p>
       <p v-if="canEdit && others > 0"><button type="button" class="link text-left text-deep-sky" @click="draft.edit(applyEverywhere(room.part))">Same style and motion for “{{ room.part.name }}” in {{ counted(others, 'other alert') }}</button></p>
       <RemarkList v-if="own.length > 0" class="rounded-sm bg-sheet p-2" :remarks="own" :can-edit="canEdit" />
       <LineInspector v-if="room.part.kind === 'line'" :part="room.part" :look="look" :kinds="room.alert.kinds" :disabled="!canEdit" />

@@ -9,7 +9,7 @@ import InspectorSection from './InspectorSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: VisiblePart; disabled: boolean; isPlaced: boolean }>()
-const edit = usePartEdit(() => props.part)
+const edit = usePartEdit(() => props.part, 'one')
 
 const originNames: Record<Origin, string> = {
   topLeft: 'its top left', top: 'its top', topRight: 'its top right', left: 'its left', centre: 'its middle', right: 'its right', bottomLeft: 'its bottom left', bottom: 'its bottom', bottomRight: 'its bottom right',

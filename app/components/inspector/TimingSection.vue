@@ -10,7 +10,7 @@ import InspectorSection from './InspectorSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: Part; parts: readonly Part[]; disabled: boolean }>()
-const edit = usePartEdit(() => props.part)
+const edit = usePartEdit(() => props.part, 'one')
 const startChoices = computed(() => anchorChoices(props.part, props.parts, 'start'))
 const endChoices = computed(() => anchorChoices(props.part, props.parts, 'end'))
 const delayName = computed(() => (props.part.kind === 'line' || props.part.kind === 'message' ? 'Text delay' : 'Delay'))

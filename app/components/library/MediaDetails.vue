@@ -81,7 +81,7 @@ const replaceBy = (other: MediaView) => attempt(async () => {
     <section class="border-t border-rule pt-2">
       <h2 class="caps mb-1 text-faded">Used in</h2>
       <ul v-if="uses.length > 0" class="space-y-0.5">
-        <li v-for="use in uses" :key="`${use.box.id}/${use.variationId}/${use.partId}`"><NuxtLink :to="`/boxes/${use.box.id}?kind=${use.kind}`" class="link text-deep-sky">{{ use.box.name }}: {{ kindNames[use.kind] }}, {{ use.variationName }}</NuxtLink> <span class="text-faded">as {{ use.partName }}</span></li>
+        <li v-for="use in uses" :key="`${use.box.id}/${use.variationId}/${use.partId}`"><NuxtLink :to="`/boxes/${use.box.id}${use.kind ? `?kind=${use.kind}` : ''}`" class="link text-deep-sky">{{ use.box.name }}: {{ use.kind ? `${kindNames[use.kind]}, ` : '' }}{{ use.variationName }}</NuxtLink> <span class="text-faded">as {{ use.partName }}</span></li>
       </ul>
       <p v-else class="text-faded">{{ boxes.boxes ? 'No alert uses it.' : 'Looking…' }}</p>
     </section>

@@ -8,13 +8,13 @@ import MediaPicker from './MediaPicker.vue'
 import { gist } from './mediaWords.ts'
 
 /** A file of the library: from a short list, or looked for and heard in the library itself. */
-const props = defineProps<{ mediaId: string | null; kind: 'picture' | 'sound'; label: string; disabled?: boolean }>()
+const props = defineProps<{ mediaId: string | null; kind: 'picture' | 'sound'; label: string; disabled?: boolean; noneWords?: string }>()
 const emit = defineEmits<{ change: [mediaId: string | null] }>()
 const media = useMediaStore()
 const isOpen = ref(false)
 const labelOf = (file: MediaView) => (file.durationMs === null ? file.name : `${file.name}, ${gist(file)}`)
 const choices = computed<Choice<string | null>[]>(() => [
-  { value: null, label: `no ${props.kind}` },
+  { value: null, label: props.noneWords ?? `no ${props.kind}` },
   ...media.files.filter((file) => file.kind === props.kind).map((file) => ({ value: file.id, label: labelOf(file), ...(file.posterUrl ? { pictureUrl: file.posterUrl } : {}) })),
 ])
 </script>

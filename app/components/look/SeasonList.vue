@@ -10,6 +10,8 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import CalendarEnd from '../roll/CalendarEnd.vue'
+import SeasonFiles from './SeasonFiles.vue'
+import YearStrip from './YearStrip.vue'
 
 /** The everyday look and those of seasons: which one is being edited, and on which days it shows. */
 defineProps<{ disabled: boolean }>()
@@ -56,6 +58,7 @@ function setScale({ id, from, to }: Season, scale: 'season' | 'date'): void {
       <ChoiceField label="Which look" :value="view.seasonId ?? ''" :choices="choices" @change="choose($event || null)" />
       <button v-if="!disabled && seasons.length < 24" type="button" class="button" @click="add"><Plus :size="14" aria-hidden="true" />A season</button>
     </div>
+    <YearStrip v-if="seasons.length > 0" :seasons="seasons" :chosen-id="view.seasonId" @look="view.day = $event" />
     <div v-if="edited" class="space-y-1.5 rounded-sm bg-sheet p-2">
       <div class="grid grid-cols-[minmax(0,1fr)_1.5rem] gap-1">
         <input class="field" :value="edited.look.name" maxlength="80" aria-label="Name of the season" :disabled="disabled" @change="rename">
@@ -67,6 +70,7 @@ function setScale({ id, from, to }: Season, scale: 'season' | 'date'): void {
       <p v-for="{ by, days } in hidden" :key="by" class="text-brick" role="status">On {{ counted(days, 'day') }} of this year “{{ nameOf(by) }}” shows instead: it comes first.</p>
       <p class="text-faded">By the channel’s calendar. What plays as the day changes is played to its end; the everyday look returns by itself.</p>
     </div>
+    <SeasonFiles v-if="edited" :season="edited" :disabled="disabled" />
     <div v-if="seasons.length > 0" class="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2"><span class="text-faded">Show the day</span><input type="date" class="field font-mono text-xs" :value="view.day ?? ''" aria-label="Show the day" @change="view.day = ($event.target as HTMLInputElement).value || null"><button v-if="view.day" type="button" class="link text-deep-sky" @click="view.day = null">back</button></div>
   </section>
 </template>

@@ -2,13 +2,14 @@
 import { computed, ref, toRef, watch } from 'vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import type { ResolvedScore } from '../../../core/score/resolved.ts'
+import type { PreparedScore } from '../../../player/prepare.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import { useCanvasScale } from '../../composables/useCanvasScale.ts'
 import { useStage } from '../../composables/useStage.ts'
 
 /** A score as a still (at its resting moment, or at a given one) that moves, without sound, while it is looked at. */
 const props = defineProps<{ score: ResolvedScore | null; canvas: Canvas; isMoving: boolean; atMs?: number | null }>()
-const emit = defineEmits<{ ended: [] }>()
+const emit = defineEmits<{ ended: []; prepared: [score: PreparedScore] }>()
 
 const room = ref<HTMLElement>()
 const host = ref<HTMLElement>()
@@ -24,6 +25,7 @@ watch(
   () => [props.atMs, stage.prepared.value] as const,
   ([atMs]) => typeof atMs === 'number' && stage.seek(atMs),
 )
+watch(stage.prepared, (prepared) => prepared && emit('prepared', prepared))
 watch(stage.isPlaying, (isPlaying) => {
   if (!isPlaying && props.isMoving) emit('ended')
 })

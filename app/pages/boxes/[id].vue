@@ -3,6 +3,8 @@ import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef } from 'vue'
 import { sampleEvent } from '../../../core/events/sampleEvent.ts'
+import { withChoice } from '../../../core/composition/offer.ts'
+import { withSwaps } from '../../../core/library/mediaUses.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { solveComposition } from '../../../core/score/solveComposition.ts'
@@ -24,7 +26,7 @@ import { useOwnScene } from '../../composables/useOwnScene.ts'
 import { useRemarks } from '../../composables/useRemarks.ts'
 import { useRoomSound } from '../../composables/useRoomSound.ts'
 import { useSampleScore } from '../../composables/useSampleScore.ts'
-import { useShownLook } from '../../composables/useShownLook.ts'
+import { useShownDress } from '../../composables/useShownLook.ts'
 import { useStage } from '../../composables/useStage.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
@@ -46,20 +48,23 @@ const areKeysShown = ref(false)
 const host = shallowRef<HTMLElement>()
 useHead({ title: () => `${draft.view?.name ?? 'Box'} · Thundercrest` })
 
-const look = useShownLook()
+const dress = useShownDress()
+const look = toRef(() => dress.value.look)
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
-const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample), look)
+const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample), dress)
 const { isHeard, hearsSource } = useRoomSound(boxId)
 const stage = useStage(host, score, { isHeard, restingMs, loop: toRef(view, 'loop') })
 const ownScene = useOwnScene(boxId, toRef(() => draft.document?.canvas ?? null))
 const remarks = useRemarks(stage.prepared, toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)))
 const messageText = computed(() => (room.alert ? (sampleEvent(room.kind, room.viewer).data.message?.text ?? '') : ''))
+/** The case with the files of the season and of the choice that it is shown with: their lengths are what the lanes show. */
+const worn = computed(() => room.composition && withSwaps(withChoice(room.composition, room.alert?.offer ?? null, room.choice ?? undefined), dress.value.swaps))
 const solved = computed(() => {
-  const result = room.composition && solveComposition(room.composition, { media: media.facts, messageText: messageText.value, look: look.value })
+  const result = worn.value && solveComposition(worn.value, { media: media.facts, messageText: messageText.value, look: look.value })
   return result?.ok ? result.value : null
 })
-const rows = computed(() => (room.composition && solved.value ? scoreRows(room.composition, solved.value.clips, solved.value.lengthMs) : []))
+const rows = computed(() => (worn.value && solved.value ? scoreRows(worn.value, solved.value.clips, solved.value.lengthMs) : []))
 const lengthMs = computed(() => score.value?.lengthMs ?? 0)
 const framesPerSecond = computed(() => draft.document?.canvas.framesPerSecond ?? 60)
 

@@ -5,22 +5,21 @@ import { findVariation, type VariationAddress } from './findVariation.ts'
 type PartOf<K extends PartKind> = Extract<Part, { kind: K }>
 
 /**
- * Changes one part by a recipe of its own kind; nothing happens when the part is gone or of another kind.
+ * Changes parts by a recipe of their own kind; those that are gone or of another kind are passed over.
  * @param what what is being changed, in words for the undo list; quick repeats of the same become one step.
  */
-export function changePart<K extends PartKind>(
+export function changeParts<K extends PartKind>(
   address: VariationAddress,
-  partId: string,
+  partIds: readonly string[],
   kind: K,
   what: string,
   recipe: (part: PartOf<K>) => void,
 ): Edit {
   return {
     label: what,
-    mergeKey: `${address.variationId}/${partId}/${what}`,
+    mergeKey: `${address.variationId}/${partIds.join('+')}/${what}`,
     recipe: (draft) => {
-      const part = findVariation(draft, address)?.variation.composition.parts.find((each) => each.id === partId)
-      if (part?.kind === kind) recipe(part as PartOf<K>)
+      for (const part of findVariation(draft, address)?.variation.composition.parts ?? []) if (part.kind === kind && partIds.includes(part.id)) recipe(part as PartOf<K>)
     },
   }
 }
