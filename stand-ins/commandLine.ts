@@ -43,7 +43,8 @@ const answers: DeliveryResult[] = []
 
 async function send(event: CanonicalEvent, id: string): Promise<void> {
   const payload = platform?.say(event, id) ?? stop(`${event.kind} never happens on ${feedName}.`)
-  answers.push(await deliver(subscription, payload, `cli-${run}-${answers.length}-${Math.random().toString(36).slice(2, 8)}`, Date.now()))
+  const sent = deliver(subscription, payload, `cli-${run}-${answers.length}-${Math.random().toString(36).slice(2, 8)}`, Date.now())
+  answers.push(await sent.catch(() => stop(`Nothing answers at ${url}. Is the demo running?`)))
 }
 function made(kind: EventKind, number: number): { event: CanonicalEvent; id: string } {
   const sample = sampleEvent(kind, 'everyday', Date.now())

@@ -69,6 +69,12 @@ describe('amounts', () => {
     const translation = adapterOf('till').translate({ slips: [{ ...slip, amount: -1 }, { ...slip, amount: 2 ** 60 }, { ...slip, currency: 'euro' }, { ...slip, amount: 0.5 }, slip] }, 'f')
     expect([translation?.events.length, translation?.rejected.length]).toEqual([1, 4])
   })
+  it('ten thousand months and a batch of none are taken as they are; NaN, nothing and half a month are named', () => {
+    const of = (topic: string, detail: object) => adapterOf('alder').translate({ entries: [{ id: '01JDHTB0000000000000000001', topic, moment: '2026-11-25T00:40:10Z', person: null, detail }] }, 'f')
+    expect(of('standing.renewed', { tier: 'I', months: 10_000 })?.events[0]?.data).toMatchObject({ months: 10_000 })
+    expect(of('gift.batch', { tier: 'I', pieces: 0, batch: 'b' })?.events[0]?.data).toMatchObject({ count: 0 })
+    for (const months of [NaN, null, 2.5, -1, 2 ** 60, '12']) expect(of('standing.renewed', { tier: 'I', months })).toMatchObject({ events: [], rejected: [expect.stringContaining('entries.0')] })
+  })
   it('a batch that claims five and brings seven keeps all of them', () => {
     const gift = (payloads.alder ?? []).find(({ kind }) => kind === 'giftRecipient')?.payload as { entries: { id: string }[] }
     const seven = Array.from({ length: 7 }, (_, index) => ({ ...gift.entries[0], id: `01JDHTB0${String(index).padStart(18, '0')}` }))
