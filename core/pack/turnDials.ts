@@ -1,0 +1,86 @@
+import { boxDocument, type BoxDocument } from '../composition/box.ts'
+import { copyOf } from '../copyOf.ts'
+import { err, ok, type Result } from '../result.ts'
+import { faultOfValue, type Dial, type DialValue, type Transform } from './dial.ts'
+import { placesOf, readAt, writeAt } from './places.ts'
+
+export type DialValues = Readonly<Record<string, DialValue>>
+
+/** What is wrong with a dial of a pack, in words for its designer. */
+export interface DialProblem {
+  dialId: string
+  words: string
+}
+
+/** A value as it is written at a place; undefined where the transform has nothing for it. */
+function transformed(how: Transform, value: DialValue, before: unknown): unknown {
+  switch (how.as) {
+    case 'same':
+      return value
+    case 'range': {
+      if (typeof value !== 'number') return undefined
+      const [first, last] = how.from
+      const ratio = (Math.min(last, Math.max(first, value)) - first) / (last - first)
+      return how.to[0] + ratio * (how.to[1] - how.to[0])
+    }
+    case 'step':
+      return typeof value === 'number' ? Math.round(value / how.size) * how.size : undefined
+    case 'turned':
+      return typeof value === 'boolean' ? !value : undefined
+    case 'choose':
+      return typeof value === 'string' ? how.of[value] : undefined
+    case 'recolour': {
+      // The engine's own recolouring: from the colour that the picture has, measured when the designer bound it.
+      const from = typeof before === 'object' && before !== null && 'from' in before ? before.from : undefined
+      return typeof value === 'string' && typeof from === 'string' ? { mode: 'recolour', from, to: { own: value } } : undefined
+    }
+  }
+}
+
+/**
+ * A box as its dials make it: the designer's document is left as it is, and what comes out is the same for the same values.
+ * Dials that are not named have their first value; later ones win where two turn the same place.
+ * @returns an error in words where a value does not fit its dial, or what comes out would be no valid box
+ */
+export function turnDials(designed: BoxDocument, dials: readonly Dial[], values: DialValues): Result<BoxDocument, string> {
+  const turned = copyOf(designed)
+  for (const dial of dials) {
+    const value = values[dial.id] ?? dial.initial
+    const fault = faultOfValue(dial, value)
+    if (fault) return err(`${dial.label}: ${fault}`)
+    for (const { path, transform } of dial.bindings) {
+      for (const place of placesOf(turned, path)) {
+        const written = transformed(transform, value, readAt(turned, place))
+        if (written !== undefined) writeAt(turned, place, written)
+      }
+    }
+  }
+  const checked = boxDocument.safeParse(turned)
+  const issue = checked.error?.issues[0]
+  return issue ? err(`${issue.path.map(String).join(' › ')}: ${issue.message}`) : ok(turned)
+}
+
+/** What of some dials a designer has to mend before others can turn them: ids that are there twice, places that are not, ends that break the box. */
+export function dialProblems(designed: BoxDocument, dials: readonly Dial[]): DialProblem[] {
+  const problems: DialProblem[] = []
+  const seen = new Set<string>()
+  for (const dial of dials) {
+    const say = (words: string) => problems.push({ dialId: dial.id, words })
+    if (seen.has(dial.id)) say(`two dials are called “${dial.id}”`)
+    seen.add(dial.id)
+    for (const { path } of dial.bindings) if (placesOf(designed, path).length === 0) say(`nothing stands at ${path}`)
+    for (const value of endsOf(dial)) {
+      const result = turnDials(designed, [dial], { [dial.id]: value })
+      if (!result.ok) say(`turned to ${String(value)}: ${result.error}`)
+    }
+  }
+  return problems
+}
+
+/** The values at which a dial is tried: its first one, and wherever it can be turned at most. */
+function endsOf(dial: Dial): DialValue[] {
+  if (dial.kind === 'number') return [dial.initial, dial.least, dial.most]
+  if (dial.kind === 'switch') return [true, false]
+  if (dial.kind === 'choice') return dial.choices.map(({ id }) => id)
+  return [dial.initial]
+}
