@@ -1,0 +1,76 @@
+import * as z from 'zod'
+import { boxDocument, type BoxDocument } from '../composition/box.ts'
+import { migrateBox, type StoredBox } from '../composition/migrateBox.ts'
+import { mediaUses } from '../library/mediaUses.ts'
+import { err, ok, type Result } from '../result.ts'
+import { dial } from './dial.ts'
+
+/** The version of the manifest's form. What an older one holds is brought up to date where it is read. */
+export const manifestVersion = 1
+
+const words = (most: number) => z.string().max(most)
+const mediaId = z.string().regex(/^[0-9a-f]{64}$/)
+
+/** A file of a pack. Its name in the zip is made from its content. */
+const packedMedia = z.strictObject({
+  id: mediaId,
+  file: z.string().regex(/^media\/[0-9a-f]{64}$/),
+  name: z.string().min(1).max(200),
+  kind: z.enum(['picture', 'sound', 'font']),
+  mime: z.string().min(3).max(100),
+  sizeBytes: z.int().min(1),
+  licence: words(200),
+})
+export type PackedMedia = z.infer<typeof packedMedia>
+
+/** What a designer hands out, as `manifest.json` of the zip says it. */
+export const manifest = z.strictObject({
+  format: z.literal('thundercrest.pack'),
+  version: z.literal(manifestVersion),
+  /** Names the pack over all its releases. */
+  id: z.string().regex(/^[a-z0-9][a-z0-9-]{2,59}$/),
+  release: z.string().regex(/^\d{1,4}\.\d{1,4}\.\d{1,4}$/, 'a release is written as 1.0.0'),
+  name: z.string().min(1).max(80),
+  author: words(120),
+  licence: words(200),
+  about: words(2000),
+  box: boxDocument,
+  media: z.array(packedMedia).max(500),
+  dials: z.array(dial).max(60),
+})
+export type Manifest = z.infer<typeof manifest>
+
+/** The manifest as its file: the same bytes for the same pack. */
+export const manifestText = (of: Manifest): string => `${JSON.stringify(manifest.parse(of), null, 2)}\n`
+
+/** The files that a box needs: what its parts, offers and seasons name. */
+export const neededMedia = (box: BoxDocument): string[] => [...new Set([...mediaUses(box).map((use) => use.mediaId), ...box.seasons.flatMap(({ swaps }) => swaps.map(({ to }) => to))])].sort()
+
+/**
+ * Reads a manifest, whatever it is.
+ * @returns an error in words for a form that is newer, one that does not fit (with its path), or a box that needs files it does not bring
+ */
+export function readManifest(text: string): Result<Manifest, string> {
+  let read: unknown
+  try {
+    read = JSON.parse(text)
+  } catch {
+    return err('manifest.json is not JSON.')
+  }
+  const head = z.looseObject({ format: z.literal('thundercrest.pack'), version: z.int().min(1), box: z.looseObject({ version: z.int().min(1) }) }).safeParse(read)
+  if (!head.success) return err('manifest.json is not the manifest of a pack.')
+  if (head.data.version > manifestVersion) return err(`The pack was made with a newer Thundercrest: its form is ${head.data.version}, this one reads up to ${manifestVersion}.`)
+  let box: BoxDocument
+  try {
+    box = migrateBox(head.data.box as StoredBox)
+  } catch {
+    return err('The alerts of the pack were made with a newer Thundercrest.')
+  }
+  const checked = manifest.safeParse({ ...head.data, box })
+  const issue = checked.error?.issues[0]
+  if (!checked.success) return err(`manifest.json, ${issue?.path.map(String).join(' › ') ?? ''}: ${issue?.message ?? 'does not fit'}`)
+  const brought = new Set(checked.data.media.map(({ id }) => id))
+  const missing = neededMedia(checked.data.box).filter((id) => !brought.has(id))
+  if (missing.length > 0) return err(`The pack needs ${missing.length === 1 ? 'a file' : `${missing.length} files`} that it does not bring.`)
+  return ok(checked.data)
+}
