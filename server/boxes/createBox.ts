@@ -11,10 +11,15 @@ const boxesMax = 30
 
 /** Makes a box with one alert to begin with, a follow; nothing is on air yet. @returns its id */
 export async function createBox(channelId: string, name: string, canvas: Canvas): Promise<string> {
+  const draft: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+  return createBoxOf(channelId, name, draft)
+}
+
+/** Makes a box of a document; nothing is on air yet. @returns its id */
+export async function createBoxOf(channelId: string, name: string, draft: BoxDocument): Promise<string> {
   const { database, queues, onAir } = await useServices()
   if ((await countBoxes(database.db, channelId)) >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
   const id = newId('box')
-  const draft: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
   await addBox(database.db, { id, channelId, name, draft, sourceToken: newSecret('src') })
   const box = await findBox(database.db, channelId, id)
   if (box) await queues.open(box)

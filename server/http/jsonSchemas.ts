@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { composition } from '../../core/composition/schema.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
+import { manifest } from '../../core/pack/manifest.ts'
 import { eventData } from '../../core/events/schema.ts'
 
 const toSchema = (schema: z.ZodType) => z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Record<string, unknown>
@@ -17,4 +18,9 @@ export function eventSchemas(): Record<string, unknown> {
 /** JSON Schema of a composition. */
 export function compositionSchema(): Record<string, unknown> {
   return { title: 'Composition', ...toSchema(composition) }
+}
+
+/** JSON Schema of a pack's manifest. */
+export function packSchema(): Record<string, unknown> {
+  return { title: 'Manifest of a pack', ...toSchema(manifest) }
 }

@@ -55,6 +55,7 @@ export function openApi(origin: string): Record<string, unknown> {
       '/metrics': { get: { summary: 'Prometheus text', security: [{ apiKey: [] }], responses: { 200: text('Metrics'), ...problems(401) } } },
       '/schemas/events.json': { get: { summary: 'JSON Schemas of canonical events', responses: { 200: { description: 'Schemas', ...json({ type: 'object' }) } } } },
       '/schemas/composition.json': { get: { summary: 'JSON Schema of compositions', responses: { 200: { description: 'Schema', ...json({ type: 'object' }) } } } },
+      '/schemas/pack.json': { get: { summary: 'JSON Schema of the manifest of packs', responses: { 200: { description: 'Schema', ...json({ type: 'object' }) } } } },
       '/openapi.json': { get: { summary: 'This document', responses: { 200: { description: 'OpenAPI', ...json({ type: 'object' }) } } } },
       '/api/feeds/{feedId}/deliveries': {
         post: {

@@ -1,6 +1,8 @@
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
+import { err, ok, type Result } from '../../core/result.ts'
+import { newId } from '../system/ids.ts'
 import type { IntakeView } from '../../contract/media.ts'
 import type { Database } from '../db/handle.ts'
 import { addIntake, changeIntake, countWaiting, forgetOldIntake, listIntake, requeueMeasuring, takeWaiting, type IntakeRow } from '../db/queries/intake.ts'
@@ -65,6 +67,20 @@ export class MediaLibrary {
     await addIntake(this.options.db, { ...file, state: 'waiting' })
     this.changed(file.channelId)
     this.pump()
+  }
+
+  /**
+   * Measures a file that comes in a pack, by the same door as every other, and stores it; it is in no library yet.
+   * @returns its columns, or why it is refused
+   */
+  async storeForPack(bytes: Buffer): Promise<Result<PackedColumns, string>> {
+    const { measurer, store, uploadsFolder } = this.options
+    const path = join(uploadsFolder, newId('packed'))
+    await writeFile(path, bytes)
+    const answer = await measurer.measure(path).finally(() => rm(path, { force: true }))
+    if (!answer.ok) return err(`${answer.reason} ${answer.advice}`.trim())
+    const kept = answer.measurement.converted ?? bytes
+    return ok({ id: await store.put(kept), sizeBytes: kept.length, ...columnsOf(answer.measurement), ...(await this.keepPictures(answer.measurement)) })
   }
 
   async listIntake(channelId: string): Promise<IntakeView[]> {
@@ -180,6 +196,9 @@ function keepingSight(changes: Partial<MediaRow>, now: MediaRow | null): Partial
   if (now === null || changes.measured?.of !== 'picture' || changes.measured.seen !== null || seen === null) return changes
   return { ...changes, measured: { ...changes.measured, seen }, posterId: now.posterId, stripId: now.stripId }
 }
+
+/** What is known of a stored file before a channel has it. */
+export type PackedColumns = ReturnType<typeof columnsOf> & { id: string; sizeBytes: number; posterId: string | null; stripId: string | null }
 
 /** A measurement as the columns of a file. */
 function columnsOf({ kind, mime, measured }: Measurement) {

@@ -162,6 +162,8 @@ test('health, metrics, schemas and the contract itself are there', async ({ demo
   expect(await (await fetch(`${demo.url}/metrics`)).text()).toContain('thundercrest_events_total{outcome="accepted"}')
   const events = (await (await fetch(`${demo.url}/schemas/events.json`)).json()) as { $defs: Record<string, { required: string[] }> }
   expect(events.$defs.tip?.required).toContain('amountMinor')
+  const pack = (await (await fetch(`${demo.url}/schemas/pack.json`)).json()) as { properties: Record<string, unknown> }
+  expect(Object.keys(pack.properties)).toEqual(expect.arrayContaining(['format', 'version', 'box', 'media', 'dials']))
   const composition = (await (await fetch(`${demo.url}/schemas/composition.json`)).json()) as { properties: Record<string, unknown> }
   expect(Object.keys(composition.properties)).toEqual(expect.arrayContaining(['version', 'length', 'parts']))
   const contract = (await (await fetch(`${demo.url}/openapi.json`)).json()) as { openapi: string; paths: Record<string, object> }

@@ -7,12 +7,14 @@ import { everydaySample, useSampleScore } from '../../composables/useSampleScore
 import { counted } from '../../format/counted.ts'
 import { span } from '../../format/time.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
+import { useSessionStore } from '../../stores/session.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
 import ScoreTile from '../stage/ScoreTile.vue'
 
 const props = defineProps<{ box: BoxSummary }>()
 const live = useLiveStore()
+const session = useSessionStore()
 const isLookedAt = ref(false)
 const document = toRef(() => props.box.document)
 const shown = ref(0)
@@ -45,6 +47,7 @@ function next(): void {
         <h2 class="truncate font-display text-lg font-semibold"><NuxtLink :to="`/boxes/${box.id}`" class="rounded-sm hover:underline">{{ box.name }}</NuxtLink></h2>
         <p class="text-mist">{{ box.document.canvas.widthPx }} × {{ box.document.canvas.heightPx }}, {{ counted(box.document.alerts.length, 'alert') }}</p>
         <p class="mt-1 text-mist">{{ airState }}</p>
+        <p v-if="session.canEdit" class="mt-1"><a :href="`/api/boxes/${box.id}/pack`" download class="link text-mist hover:text-snow" :aria-label="`Save ${box.name} as a pack`">Save as a pack</a></p>
       </div>
       <div class="shrink-0 text-right">
         <p v-if="box.onAir" :class="box.differsFromAir ? 'text-glow' : 'text-fine'">{{ box.differsFromAir ? 'draft differs' : 'same as air' }}</p>

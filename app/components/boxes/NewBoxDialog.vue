@@ -8,6 +8,7 @@ import { wordsOf } from '../../api/request.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import FormField from '../fields/FormField.vue'
 import { firstError } from '../fields/firstError.ts'
+import PackDrop from './PackDrop.vue'
 import PaperDialog from '../frame/PaperDialog.vue'
 
 const isOpen = defineModel<boolean>('open', { required: true })
@@ -57,6 +58,7 @@ const form = useForm({
           </RadioGroupOption>
         </div>
       </RadioGroup>
+      <PackDrop />
       <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
     </form>
     <template #actions>

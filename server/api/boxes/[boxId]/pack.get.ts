@@ -1,0 +1,17 @@
+import { defineEventHandler, sendStream, setResponseHeaders } from 'h3'
+import { requireBox } from '../../../auth/access.ts'
+import { pathId } from '../../../http/pathId.ts'
+import { packOf } from '../../../packs/packOf.ts'
+import { writePack } from '../../../packs/writePack.ts'
+import { problemError } from '../../../system/problemError.ts'
+import { useServices } from '../../../system/services.ts'
+
+/** A box's draft as a pack: a zip with its manifest and every file that it needs. */
+export default defineEventHandler(async (event) => {
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
+  const { database, media } = await useServices()
+  const pack = await packOf(database.db, box, session.person.name)
+  if (!pack) throw problemError(409, 'A file that this box uses is gone for good. Give its part another one, then save the pack.')
+  setResponseHeaders(event, { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${pack.id}.pack.zip"`, 'cache-control': 'no-store' })
+  return sendStream(event, writePack(pack, media))
+})

@@ -1,0 +1,88 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { Readable } from 'node:stream'
+import { buffer } from 'node:stream/consumers'
+import AxeBuilder from '@axe-core/playwright'
+import { boxVersion } from '../../core/composition/box.ts'
+import { starterAlert } from '../../core/composition/starter.ts'
+import { lanternLook } from '../../core/look/lanternLook.ts'
+import type { Manifest } from '../../core/pack/manifest.ts'
+import { writePack } from '../../server/packs/writePack.ts'
+import { expect, testWithOwnServer as test, untilState } from '../arrange/fixtures.ts'
+import { TestServer } from '../arrange/server.ts'
+
+test.use({ startEnv: {} })
+
+const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
+
+/** A pack with one alert that shows these bytes as its picture. */
+function packWith(bytes: Buffer): Promise<Buffer> {
+  const id = createHash('sha256').update(bytes).digest('hex')
+  const manifest: Manifest = {
+    format: 'thundercrest.pack', version: 1, id: 'own-picture', release: '1.0.0', name: 'Own picture', author: 'Bram Quill', licence: 'CC0-1.0', about: '',
+    box: { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: id, soundId: null })] },
+    media: [{ id, file: `media/${id}`, name: 'Own lantern', kind: 'picture', mime: 'image/png', sizeBytes: bytes.length, licence: 'CC0-1.0' }], dials: [],
+  }
+  return buffer(writePack(manifest, { stream: () => Promise.resolve(Readable.from([bytes])) }))
+}
+
+test('a pack saved in one channel is a box in a fresh one: dropped, put on air, shown', async ({ page, server, context }) => {
+  test.slow()
+  const code = /with the code (\w+)/.exec(server.printed)?.[1] ?? ''
+  expect((await page.request.post(`${server.url}/api/welcome`, { data: { code, channelName: 'Morning market', personName: 'Bram Quill', email: 'bram@lantern-loaf.example', password: 'lantern-loaf' } })).ok()).toBe(true)
+  const from = await TestServer.start()
+  const maker = await context.browser()?.newContext()
+  if (!maker) throw new Error('there is a browser')
+  const account = from.demo.accounts.find(({ role }) => role === 'editor')
+  await maker.request.post(`${from.url}/api/session`, { data: { email: account?.email, password: account?.password } })
+  const saving = await maker.newPage()
+  await saving.goto(`${from.url}/boxes`)
+  const [download] = await Promise.all([saving.waitForEvent('download'), saving.getByRole('link', { name: 'Save Night counter as a pack' }).click()])
+  expect(download.suggestedFilename()).toBe('night-counter.pack.zip')
+  const pack = readFileSync(await download.path())
+  // The same draft is the same pack, to the byte.
+  expect((await (await maker.request.get(`${from.url}/api/boxes/${from.demo.boxes[0]?.id}/pack`)).body()).equals(pack)).toBe(true)
+  await maker.close()
+  await from.remove()
+
+  await page.goto(`${server.url}/boxes`)
+  await page.getByRole('button', { name: 'Make the first box' }).click()
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Choose a pack' }).click()])
+  await chooser.setFiles({ name: 'night-counter.pack.zip', mimeType: 'application/zip', buffer: pack })
+  await expect(page.getByText('“Night counter” is a new box now.')).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Tip', exact: true }).click()
+  await expect(page.getByText('Everyday, one of 4 cases')).toBeVisible()
+  await page.getByRole('button', { name: /^Put on air/ }).click()
+  await page.getByRole('button', { name: /on air$/ }).last().click()
+  await expect(page.getByText('On air: version 1')).toBeVisible()
+  const { boxes } = (await (await page.request.get(`${server.url}/api/boxes`)).json()) as { boxes: { id: string }[] }
+  const { url } = (await (await page.request.get(`${server.url}/api/boxes/${boxes[0]?.id}/address`)).json()) as { url: string }
+  const source = await context.newPage()
+  await source.goto(url)
+  await untilState(source, 'waiting')
+  await page.getByRole('button', { name: 'Test this case' }).click()
+  await expect(source.getByText('for the night bakers')).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText('Shown by 1 source')).toBeVisible({ timeout: 20_000 })
+})
+
+test('all of a pack is taken, or nothing', async ({ page, server }) => {
+  const code = /with the code (\w+)/.exec(server.printed)?.[1] ?? ''
+  await page.request.post(`${server.url}/api/welcome`, { data: { code, channelName: 'Morning market', personName: 'Bram Quill', email: 'bram@lantern-loaf.example', password: 'lantern-loaf' } })
+  const send = (data: Buffer, type = 'application/zip') => page.request.post(`${server.url}/api/packs`, { headers: { 'content-type': type }, data })
+  const listed = async () => ((await (await page.request.get(`${server.url}/api/channel/media`)).json()) as { media: { name: string; tags: string[] }[] }).media
+  const before = (await listed()).length
+  const png = readFileSync(new URL('../media/files/still.png', import.meta.url))
+
+  const half = await send(await packWith(png.subarray(0, 90)))
+  expect([half.status(), ((await half.json()) as { detail: string }).detail]).toEqual([422, expect.stringContaining('“Own lantern” was not taken, and with it nothing of the pack')])
+  const junk = await send(Buffer.from('hello'))
+  expect([junk.status(), ((await junk.json()) as { detail: string }).detail]).toEqual([422, 'The pack was not taken: The file is no zip, or is damaged.'])
+  expect((await send(Buffer.from('{}'), 'application/json')).status()).toBe(415)
+  expect([(await listed()).length, ((await (await page.request.get(`${server.url}/api/boxes`)).json()) as { boxes: unknown[] }).boxes.length]).toEqual([before, 0])
+
+  const good = await send(await packWith(png))
+  expect([good.status(), await good.json()]).toEqual([201, { boxId: expect.any(String), name: 'Own picture', leftAside: [] }])
+  expect((await listed()).filter(({ tags }) => tags.includes('pack'))).toMatchObject([{ name: 'Own lantern' }])
+  expect((await fetch(`${server.url}/api/packs`, { method: 'POST', body: 'x', headers: { 'content-type': 'application/zip' } })).status).toBe(401)
+})
