@@ -44,7 +44,7 @@ const form = useForm({
         <FormField :model-value="state.value" label="Name" hint="One box is what one browser source shows." :error="firstError(state.meta.errors)" @update:model-value="field.handleChange" />
       </form.Field>
       <RadioGroup v-model="chosen">
-        <RadioGroupLabel class="mb-2 block font-medium">Canvas</RadioGroupLabel>
+        <RadioGroupLabel as="p" class="mb-2 block font-medium">Canvas</RadioGroupLabel>
         <div class="grid grid-cols-3 gap-3">
           <RadioGroupOption v-for="canvas in canvases" :key="canvas.name" v-slot="{ checked }" :value="canvas" class="rounded-sm">
             <span class="block cursor-pointer rounded-sm border p-3 text-center" :class="checked ? 'border-deep-sky bg-sheet outline-2 outline-deep-sky' : 'border-rule'">
