@@ -9,6 +9,12 @@ import { useServices } from '../system/services.ts'
 
 const boxesMax = 30
 
+/** @throws 409 where a channel has as many boxes as it can have */
+export async function checkRoomForBox(channelId: string): Promise<void> {
+  const { database } = await useServices()
+  if ((await countBoxes(database.db, channelId)) >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
+}
+
 /** Makes a box with one alert to begin with, a follow; nothing is on air yet. @returns its id */
 export async function createBox(channelId: string, name: string, canvas: Canvas): Promise<string> {
   const draft: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
@@ -18,7 +24,7 @@ export async function createBox(channelId: string, name: string, canvas: Canvas)
 /** Makes a box of a document; nothing is on air yet. @returns its id */
 export async function createBoxOf(channelId: string, name: string, draft: BoxDocument): Promise<string> {
   const { database, queues, onAir } = await useServices()
-  if ((await countBoxes(database.db, channelId)) >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
+  await checkRoomForBox(channelId)
   const id = newId('box')
   await addBox(database.db, { id, channelId, name, draft, sourceToken: newSecret('src') })
   const box = await findBox(database.db, channelId, id)

@@ -1,7 +1,7 @@
 import type { BoxDocument } from '../../core/composition/box.ts'
 import { replaceMedia } from '../../core/library/mediaUses.ts'
 import { err, ok, type Result } from '../../core/result.ts'
-import { createBoxOf } from '../boxes/createBox.ts'
+import { checkRoomForBox, createBoxOf } from '../boxes/createBox.ts'
 import { addMedia, findMedia } from '../db/queries/media.ts'
 import type { PackedColumns } from '../media/library.ts'
 import { useServices } from '../system/services.ts'
@@ -28,6 +28,8 @@ interface Admitted {
  */
 export async function importPack(channelId: string, path: string): Promise<Result<ImportedPack, string>> {
   const { database, onAir, library } = await useServices()
+  // Before anything is stored for it.
+  await checkRoomForBox(channelId)
   const opened = await openPack(path)
   if (!opened.ok) return opened
   const pack = opened.value

@@ -117,7 +117,8 @@ test('a replaced address cuts its sources off at once and is refused from then o
   const old = demo.boxes[1]?.sourceUrl ?? ''
   const source = await context.newPage()
   await source.goto(old)
-  await untilState(source, 'waiting')
+  // Connected: what other tests left in its queue may be playing.
+  await source.waitForSelector('html:is([data-state=waiting], [data-state=loading], [data-state=playing])', { state: 'attached' })
   await page.goto(`${demo.url}/boxes/${demo.boxes[1]?.id}`)
   await page.getByRole('button', { name: 'Source', exact: true }).click()
   const shown = page.locator('output[aria-label="Source address"]')
@@ -134,7 +135,7 @@ test('a replaced address cuts its sources off at once and is refused from then o
   expect(await stateOf(source)).toBe('offline')
   const fresh = await context.newPage()
   await fresh.goto((await shown.textContent()) ?? '')
-  await untilState(fresh, 'waiting')
+  await fresh.waitForSelector('html:is([data-state=waiting], [data-state=loading], [data-state=playing])', { state: 'attached' })
 })
 
 test('the page is transparent, sets no cookie, loads nothing from elsewhere and needs no framework', async ({ page, demo, context }) => {
