@@ -1,8 +1,8 @@
 // Events a second that each platform's payloads are turned into, from their text, fifty things to a delivery.
 import { adapters } from '../server/feeds/adapters.ts'
 import { payloads } from '../test/feeds/payloads.ts'
-import { perSecond, whole } from './generatedRules.ts'
 import { report } from './report.ts'
+import { perSecond, whole } from './timing.ts'
 
 const perDelivery = 50
 

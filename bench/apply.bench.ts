@@ -10,6 +10,7 @@ import { sampleEvent } from '../core/events/sampleEvent.ts'
 import { lanternLook } from '../core/look/lanternLook.ts'
 import { resolveScore } from '../core/score/resolve.ts'
 import { ms, report } from './report.ts'
+import { medianMs } from './timing.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 
@@ -26,16 +27,6 @@ function boxOf(count: number): BoxDocument {
   })
   let left = count
   return { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: alerts.map((alert) => ({ ...alert, variations: alert.variations.filter(() => left-- > 0) })).filter(({ variations }) => variations.length > 0) }
-}
-
-function median(act: () => void): number {
-  act()
-  const times = Array.from({ length: 9 }, () => {
-    const startedMs = performance.now()
-    act()
-    return performance.now() - startedMs
-  })
-  return times.sort((a, b) => a - b)[4] ?? 0
 }
 
 const large = boxOf(200)
@@ -57,9 +48,9 @@ const carry = () => {
   return result.value.document
 }
 report('apply', [
-  { what: 'a colour of the look changed and checked, box of 200 variations', figures: { took: ms(median(() => void recolour(large))) } },
-  { what: '… and all 200 variations resolved with it', figures: { took: ms(median(() => resolveAll(recolour(large)))) } },
-  { what: '… and the one on the stage resolved with it', figures: { took: ms(median(() => { const document = recolour(large); const composition = document.alerts[0]?.variations[0]?.composition; if (composition) resolveScore(composition, { canvas, look: document.look, zones: [], event: sampleEvent('follow'), locale: 'en-IE', media: {} }) })) } },
-  { what: 'everything carried over to 100 cases, as one step with its undo', figures: { took: ms(median(() => void carry())) } },
-  { what: '… and all of them resolved, as their pictures before and after need', figures: { took: ms(median(() => resolveAll(carry()))) } },
+  { what: 'a colour of the look changed and checked, box of 200 variations', figures: { took: ms(medianMs(() => void recolour(large))) } },
+  { what: '… and all 200 variations resolved with it', figures: { took: ms(medianMs(() => resolveAll(recolour(large)))) } },
+  { what: '… and the one on the stage resolved with it', figures: { took: ms(medianMs(() => { const document = recolour(large); const composition = document.alerts[0]?.variations[0]?.composition; if (composition) resolveScore(composition, { canvas, look: document.look, zones: [], event: sampleEvent('follow'), locale: 'en-IE', media: {} }) })) } },
+  { what: 'everything carried over to 100 cases, as one step with its undo', figures: { took: ms(medianMs(() => void carry())) } },
+  { what: '… and all of them resolved, as their pictures before and after need', figures: { took: ms(medianMs(() => resolveAll(carry()))) } },
 ])

@@ -2,18 +2,9 @@
 import { coverageOf } from '../core/rules/coverage.ts'
 import { orderAdvice } from '../core/rules/reorder.ts'
 import { ruleHolds } from '../core/rules/matches.ts'
-import { generatedRules, resub, whole } from './generatedRules.ts'
+import { generatedRules, resub } from './generatedRules.ts'
 import { report } from './report.ts'
-
-function took(act: () => void): number {
-  act()
-  const times = Array.from({ length: 5 }, () => {
-    const startedMs = performance.now()
-    act()
-    return performance.now() - startedMs
-  })
-  return times.sort((a, b) => a - b)[2] ?? 0
-}
+import { medianMs, whole } from './timing.ts'
 
 const measured = []
 for (const count of [10, 30, 100]) {
@@ -21,11 +12,11 @@ for (const count of [10, 30, 100]) {
   const boxes = coverageOf(resub, rules).variations.reduce((sum, { plays }) => sum + plays.length, 0)
   // The smallest grid that sees every boundary: months and streaks as far as the rules go, tiers, with each word or without.
   const months = Array.from({ length: 461 }, (_, value) => value)
-  const bruteMs = took(() => {
+  const bruteMs = medianMs(() => {
     for (const value of months) for (const tier of ['1', '2', '3']) for (const message of ['', 'bread', 'rye', 'oven']) rules.find(({ rule }) => ruleHolds(rule, { months: value, tier, message, streak: 50 }))
   })
-  measured.push({ what: `${count} rules over 4 fields`, figures: { coverage: `${took(() => void coverageOf(resub, rules)).toFixed(1)} ms`, boxes: whole(boxes), 'brute force, one streak of 100': `${bruteMs.toFixed(1)} ms` } })
+  measured.push({ what: `${count} rules over 4 fields`, figures: { coverage: `${medianMs(() => void coverageOf(resub, rules)).toFixed(1)} ms`, boxes: whole(boxes), 'brute force, one streak of 100': `${bruteMs.toFixed(1)} ms` } })
 }
 const usual = generatedRules(8)
-measured.push({ what: '8 rules, advice about their order', figures: { took: `${took(() => void orderAdvice(resub, usual)).toFixed(1)} ms` } })
+measured.push({ what: '8 rules, advice about their order', figures: { took: `${medianMs(() => void orderAdvice(resub, usual)).toFixed(1)} ms` } })
 report('coverage', measured)

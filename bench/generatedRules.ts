@@ -18,17 +18,3 @@ export function generatedRules(count: number): Ruled[] {
     return { id: `v${index}`, share: null, rule: { match: 'all', of } }
   })
 }
-
-/** Runs something for a second, warmed up. @returns how often a second */
-export async function perSecond(act: (index: number) => unknown): Promise<number> {
-  for (let index = 0; index < 50; index++) await act(index)
-  const startedMs = performance.now()
-  let count = 0
-  while (performance.now() - startedMs < 1000) {
-    const answer = act(count++)
-    if (answer instanceof Promise) await answer
-  }
-  return (count * 1000) / (performance.now() - startedMs)
-}
-
-export const whole = (count: number) => Math.round(count).toLocaleString('en')

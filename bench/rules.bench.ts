@@ -4,8 +4,9 @@ import { Engine, type RuleProperties } from 'json-rules-engine'
 import { chooseVariation } from '../core/rules/choose.ts'
 import type { Ruled } from '../core/rules/coverage.ts'
 import { isComparison, type Comparison } from '../core/rules/schema.ts'
-import { generatedRules, perSecond, whole } from './generatedRules.ts'
+import { generatedRules } from './generatedRules.ts'
 import { report } from './report.ts'
+import { perSecond, whole } from './timing.ts'
 
 const comparisonsOf = ({ rule }: Ruled) => (rule?.of ?? []).filter(isComparison)
 

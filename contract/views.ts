@@ -136,7 +136,6 @@ export interface ReasonView {
 
 /** Why an event got what it got, and what it would get from the draft as it is now. */
 export interface WhyView extends ReasonView {
-  kind: EventKind
   /** Null: the very same. */
   draft: ReasonView | null
 }

@@ -3,8 +3,7 @@ import { mainKind, type Alert, type BoxDocument } from '../../core/composition/b
 import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import { dressOn, type Dress } from '../../core/look/seasons.ts'
-import { localMoment } from '../../core/time/localMoment.ts'
+import { dressAt, type Dress } from '../../core/look/seasons.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
@@ -36,7 +35,7 @@ export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Ale
     const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
     if (!document.value || !alert.value || !variation) return null
     const { canvas, zones } = document.value
-    const { look, swaps } = wanted?.value ?? dressOn(document.value, localMoment(Date.now(), channel.value.timeZone))
+    const { look, swaps } = wanted?.value ?? dressAt(document.value, Date.now(), channel.value.timeZone)
     const { viewer, kind, choice } = sample.value
     const sampleOf = (of: EventKind) => {
       const event = sampleEvent(of, viewer, Date.now())

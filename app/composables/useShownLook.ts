@@ -1,8 +1,8 @@
 import { computed } from 'vue'
 import { lanternLook } from '../../core/look/lanternLook.ts'
 import type { Look } from '../../core/look/schema.ts'
-import { dressOn, type Dress } from '../../core/look/seasons.ts'
-import { calendarDay, localMoment } from '../../core/time/localMoment.ts'
+import { dressAt, dressOn, type Dress } from '../../core/look/seasons.ts'
+import { calendarDay } from '../../core/time/localMoment.ts'
 import { useDraftStore } from '../stores/draft.ts'
 import { useRoomViewStore } from '../stores/roomView.ts'
 import { useChannel } from './useChannel.ts'
@@ -16,8 +16,7 @@ export function useShownDress() {
     const { document } = draft
     if (!document) return { look: lanternLook, swaps: [] }
     if (view.isEditingLook && view.day === null) return document.seasons.find(({ id }) => id === view.seasonId) ?? { look: document.look, swaps: [] }
-    const on = view.day ? calendarDay(Date.parse(view.day) / 86_400_000) : localMoment(Date.now(), channel.value.timeZone)
-    return dressOn(document, on)
+    return view.day ? dressOn(document, calendarDay(Date.parse(view.day) / 86_400_000)) : dressAt(document, Date.now(), channel.value.timeZone)
   })
 }
 

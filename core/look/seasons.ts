@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { calendarSpans, type CalendarScale } from '../rules/calendar.ts'
-import { calendarDay, type LocalMoment } from '../time/localMoment.ts'
+import { calendarDay, localMoment, type LocalMoment } from '../time/localMoment.ts'
 import { look, type Look } from './schema.ts'
 
 const day = z.string().regex(/^(\d{4}-)?\d\d-\d\d$/, 'a day is written as MM-DD, or as YYYY-MM-DD where it is meant once')
@@ -33,6 +33,11 @@ export type Dress = Pick<Season, 'look' | 'swaps'>
 /** What a box wears on a day: its season's look and files, else the everyday ones. */
 export function dressOn({ look: everyday, seasons }: { look: Look; seasons: readonly Season[] }, on: Pick<LocalMoment, 'dayOfYear' | 'day'>): Dress {
   return seasonOn(seasons, on) ?? { look: everyday, swaps: [] }
+}
+
+/** The same at a moment of a channel's day. The clock is only asked where there are seasons. */
+export function dressAt(box: { look: Look; seasons: readonly Season[] }, atMs: number, timeZone: string): Dress {
+  return box.seasons.length === 0 ? { look: box.look, swaps: [] } : dressOn(box, localMoment(atMs, timeZone))
 }
 
 /** A stretch of a year with one dress; null: the everyday one. */

@@ -44,7 +44,7 @@ export type Manifest = z.infer<typeof manifest>
 export const manifestText = (of: Manifest): string => `${JSON.stringify(manifest.parse(of), null, 2)}\n`
 
 /** The files that a box needs: what its parts, offers and seasons name. */
-export const neededMedia = (box: BoxDocument): string[] => [...new Set([...mediaUses(box).map((use) => use.mediaId), ...box.seasons.flatMap(({ swaps }) => swaps.map(({ to }) => to))])].sort()
+export const neededMedia = (box: BoxDocument): string[] => [...new Set(mediaUses(box).map((use) => use.mediaId))].sort()
 
 /**
  * Reads a manifest, whatever it is.

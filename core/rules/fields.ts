@@ -98,18 +98,26 @@ const saidByKind = new Map<EventKind, ReadonlySet<string>>(eventKinds.map((kind)
 /** Whether events of a kind can say a field at all. */
 export const saysField = (kind: EventKind, id: string): boolean => saidByKind.get(kind)?.has(id) ?? false
 
+/** Every comparison of a decision asks for its field; an alert is never changed in place. */
+const fieldsOfListener = new WeakMap<Listener, readonly RuleField[]>()
+
 /**
  * What rules may ask of the events of an alert: what any of its kinds says, which kind it is where there are several, and what
  * the viewer chose where the alert offers something. The first numeric one is the axis on which its coverage is drawn.
  */
-export function fieldsOf({ kinds, offer }: Listener): readonly RuleField[] {
+export function fieldsOf(listener: Listener): readonly RuleField[] {
+  const { kinds, offer } = listener
   const [first] = kinds
   if (kinds.length === 1 && first && !offer) return fieldsOfKind.get(first) ?? []
+  const known = fieldsOfListener.get(listener)
+  if (known) return known
   const fields = new Map<string, RuleField>()
   if (kinds.length > 1) fields.set('kind', { id: 'kind', type: 'choice', words: 'the event', options: kinds.map((value) => ({ value, words: kindNames[value] })), mayBeMissing: false })
   for (const kind of kinds) for (const field of fieldsOfKind.get(kind) ?? []) if (!fields.has(field.id)) fields.set(field.id, field)
   if (offer) fields.set('choice', { id: 'choice', type: 'choice', words: 'what the viewer chose', options: offer.options.map(({ id, label }) => ({ value: id, words: label })), mayBeMissing: true })
-  return [...fields.values()]
+  const made = [...fields.values()]
+  fieldsOfListener.set(listener, made)
+  return made
 }
 
 export const fieldOf = (listener: Listener, id: string): RuleField | null => fieldsOf(listener).find((field) => field.id === id) ?? null

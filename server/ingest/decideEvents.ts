@@ -3,8 +3,7 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { decide, type Choice } from '../../core/decisions/decide.ts'
 import type { Circumstances } from '../../core/rules/circumstances.ts'
-import { dressOn } from '../../core/look/seasons.ts'
-import { localMoment } from '../../core/time/localMoment.ts'
+import { dressAt } from '../../core/look/seasons.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { Ticket } from '../../core/queue/state.ts'
@@ -116,7 +115,7 @@ function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: stri
 export function scoreFor(event: KeptEvent, document: BoxDocument, variation: Variation, { locale, media, timeZone }: ChannelOnAir) {
   const { canvas, zones, alerts } = document
   // The look of the day on which it came: what waits over midnight, or is shown again, looks as it was decided.
-  const { look, swaps } = dressOn(document, localMoment(event.receivedAt.getTime(), timeZone))
+  const { look, swaps } = dressAt(document, event.receivedAt.getTime(), timeZone)
   const offer = alerts.find(({ variations }) => variations.includes(variation))?.offer ?? null
   return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), offer, swaps, locale, media })
 }

@@ -1,10 +1,17 @@
-import type { Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import type { DemoFile } from './server.ts'
 
 /** The score room of one of the demo's boxes. */
 export const box = (demo: DemoFile, index = 0) => `${demo.url}/boxes/${demo.boxes[index]?.id}`
 /** What the room says once the server has everything. */
 export const saved = (page: Page) => page.getByText(/^Saved( \d+ s ago)?$/)
+/** Puts the box that is open on air, once all of it is saved, as its version of this number. */
+export async function putOnAir(page: Page, version: number): Promise<void> {
+  await expect(saved(page)).toBeVisible()
+  await page.getByRole('button', { name: /^Put on air/ }).click()
+  await page.getByRole('button', { name: /on air$/ }).last().click()
+  await expect(page.getByText(`On air: version ${version}`)).toBeVisible()
+}
 /** What the stage has drawn of a part. */
 export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)
 

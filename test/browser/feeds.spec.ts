@@ -3,26 +3,11 @@ import type { Page } from '@playwright/test'
 import { eventKinds } from '../../core/events/kinds.ts'
 import { platforms } from '../../stand-ins/platforms/platforms.ts'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
+import { eventsOf } from '../arrange/events.ts'
 import { expect, test, untilState, watchPlays } from '../arrange/fixtures.ts'
-import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'feeds' })
 
-interface KeptEvent {
-  id: string
-  kind: string
-  source: string
-}
-async function eventsOf(page: Page, demo: DemoFile): Promise<KeptEvent[]> {
-  const all: KeptEvent[] = []
-  for (let after = 0; ; ) {
-    const answer = await page.request.get(`${demo.url}/api/events?after=${after}&limit=500`, { headers: { authorization: `Bearer ${demo.apiKey}` } })
-    const { events, nextAfter } = (await answer.json()) as { events: KeptEvent[]; nextAfter: number }
-    if (events.length === 0) return all
-    all.push(...events)
-    after = nextAfter
-  }
-}
 const simulator = (page: Page, name: string) => page.getByRole('group', { name: `Simulated ${name}` })
 
 test('every kind arrives from a feed and alerts on the source page', async ({ page, demo, signIn, context }) => {

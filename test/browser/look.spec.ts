@@ -4,19 +4,13 @@ import type { Page } from '@playwright/test'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
-import { box, part, saved } from '../arrange/room.ts'
+import { box, part, putOnAir, saved } from '../arrange/room.ts'
 
 test.use({ serverFor: 'look' })
 
 const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' })
 const openLook = (page: Page) => page.getByRole('button', { name: /^Look of this box/ }).click()
 const colourOf = (page: Page, id: string) => part(page, id).evaluate((element) => { const words = [...element.querySelectorAll('*')].filter((each) => each.textContent?.trim() && each.children.length === 0); return getComputedStyle(words[0] ?? element).color })
-async function putOnAir(page: Page, version: number): Promise<void> {
-  await expect(saved(page)).toBeVisible()
-  await page.getByRole('button', { name: /^Put on air/ }).click()
-  await page.getByRole('button', { name: /on air$/ }).last().click()
-  await expect(page.getByText(`On air: version ${version}`)).toBeVisible()
-}
 /** Sets a native colour or date field, which no keyboard types into the same everywhere. */
 const setField = (page: Page, label: string, value: string) => inspector(page).getByLabel(label, { exact: true }).fill(value)
 /** What the source shows of a test: the colour of its headline while it plays. */

@@ -1,11 +1,12 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { eventsOf } from '../arrange/events.ts'
 import { expect, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
 import type { Alert } from '../../core/composition/box.ts'
 import type { Rule } from '../../core/rules/schema.ts'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
-import { box, saved, setWords } from '../arrange/room.ts'
+import { box, putOnAir, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'rules' })
 
@@ -14,26 +15,6 @@ const send = (page: Page, demo: DemoFile, kind: string, id: string, data: object
     headers: { authorization: `Bearer ${demo.apiKey}`, 'content-type': 'application/cloudevents+json' },
     data: { specversion: '1.0', id, source: 'test', type: `thundercrest.event.${kind}.v1`, time: new Date().toISOString(), data },
   })
-interface DecidedEvent {
-  id: string
-  kind: string
-  isTest: boolean
-  data: object
-  externalId: string
-  decisions: { boxId: string; variationName: string | null; reason: string }[]
-}
-
-/** Every event of the channel with what was decided about it. */
-async function eventsOf(page: Page, demo: DemoFile): Promise<DecidedEvent[]> {
-  const all: DecidedEvent[] = []
-  for (let after = 0; ; ) {
-    const answer = await page.request.get(`${demo.url}/api/events?after=${after}&limit=100`, { headers: { authorization: `Bearer ${demo.apiKey}` } })
-    const { events, nextAfter } = (await answer.json()) as { events: DecidedEvent[]; nextAfter: number }
-    if (events.length === 0) return all
-    all.push(...events)
-    after = nextAfter
-  }
-}
 const axis = (page: Page) => page.getByRole('group', { name: /^Which case plays/ })
 const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' })
 
@@ -72,10 +53,7 @@ test('build the cases of a resub from nothing, see one that never plays, mend it
   await axis(page).getByRole('button', { name: 'months 0 to 1: Everyday' }).click()
   await expect(page.getByRole('application').locator('[data-part=headline]')).toHaveText('pip_rye, 1 months')
   expect((await new AxeBuilder({ page }).exclude('[data-part]').analyze()).violations).toEqual([])
-  await expect(saved(page)).toBeVisible()
-  await page.getByRole('button', { name: /^Put on air/ }).click()
-  await page.getByRole('button', { name: /on air$/ }).last().click()
-  await expect(page.getByText('On air: version 2')).toBeVisible()
+  await putOnAir(page, 2)
 
   const source = await context.newPage()
   await source.goto(demo.boxes[1]?.sourceUrl ?? '')
@@ -178,10 +156,7 @@ test('a case for VIPs at night, by hand: asked in sentences, drawn in rows, test
   await page.getByRole('menuitem', { name: 'Follow', exact: true }).click()
   await expect(axis(page).getByRole('button', { name: /Good friends/ }).first()).toBeVisible()
   expect((await new AxeBuilder({ page }).exclude('[data-part]').analyze()).violations).toEqual([])
-  await expect(saved(page)).toBeVisible()
-  await page.getByRole('button', { name: /^Put on air/ }).click()
-  await page.getByRole('button', { name: /on air$/ }).last().click()
-  await expect(page.getByText('On air: version 2')).toBeVisible()
+  await putOnAir(page, 2)
   const source = await context.newPage()
   const plays = await watchPlays(source)
   await source.goto(sourceUrl)

@@ -17,7 +17,9 @@ defineProps<{ disabled: boolean }>()
 const draft = useDraftStore()
 const view = useRoomViewStore()
 const look = useShownLook()
-const own = computed(() => (draft.document ? ownCount(JSON.stringify(draft.document.alerts)) : 0))
+/** A colour that is dragged changes the look many times a second, and none of these. */
+const alerts = computed(() => draft.document?.alerts ?? [])
+const own = computed(() => ownCount(JSON.stringify(alerts.value)))
 const edit = (what: string, recipe: (look: Look) => void) => draft.edit(changeLook(view.seasonId, what, recipe))
 
 /** How many values of parts do not follow the look. */

@@ -20,5 +20,5 @@ export default defineEventHandler(async (event): Promise<WhyView> => {
   const channel = await onAir.read(box.channelId)
   const { decision: now } = decide(canonicalOf(found.event), await keptCircumstances(database.db, found.event, channel), box.draft, channel)
   const isTheSame = now.reason === reason && isDeepStrictEqual(now.why, why)
-  return { kind: found.event.kind, reason, why, draft: isTheSame ? null : { reason: now.reason, why: now.why } }
+  return { reason, why, draft: isTheSame ? null : { reason: now.reason, why: now.why } }
 })
