@@ -1,5 +1,5 @@
 // What a change of look costs over a whole box, and what it costs to carry a style over to a hundred cases.
-import { boxVersion, type BoxDocument } from '../core/composition/box.ts'
+import { type BoxDocument } from '../core/composition/box.ts'
 import { starterAlert } from '../core/composition/starter.ts'
 import { starterBackdrop, starterMessage } from '../core/composition/starterParts.ts'
 import { applyToMany, carried, otherVariations } from '../core/edit/applyToMany.ts'
@@ -11,6 +11,7 @@ import { lanternLook } from '../core/look/lanternLook.ts'
 import { resolveScore } from '../core/score/resolve.ts'
 import { ms, report } from './report.ts'
 import { medianMs } from './timing.ts'
+import { plainBox } from '../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 
@@ -26,7 +27,7 @@ function boxOf(count: number): BoxDocument {
     return { ...alert, variations: Array.from({ length: perKind }, (_, index) => ({ ...structuredClone(everyday), id: `${everyday.id}-${index}` })) }
   })
   let left = count
-  return { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: alerts.map((alert) => ({ ...alert, variations: alert.variations.filter(() => left-- > 0) })).filter(({ variations }) => variations.length > 0) }
+  return plainBox(canvas, alerts.map((alert) => ({ ...alert, variations: alert.variations.filter(() => left-- > 0) })).filter(({ variations }) => variations.length > 0))
 }
 
 const large = boxOf(200)

@@ -1,6 +1,7 @@
-import { boxVersion, type Alert, type BoxDocument, type Variation } from '../core/composition/box.ts'
+import type { Alert, BoxDocument, Variation } from '../core/composition/box.ts'
 import type { Canvas } from '../core/composition/canvas.ts'
 import type { Composition } from '../core/composition/schema.ts'
+import { plainBox } from '../core/composition/plainBox.ts'
 import { starterAlert } from '../core/composition/starter.ts'
 import { starterBackdrop, starterMessage, starterParticles } from '../core/composition/starterParts.ts'
 import type { Zone } from '../core/composition/zone.ts'
@@ -141,7 +142,7 @@ const ovenCamera: Zone = { id: 'oven-cam', name: 'Oven cam', purpose: 'camera', 
 
 function documentOf(canvas: Canvas, kinds: readonly EventKind[] | null, media: MediaByFile): BoxDocument {
   const alerts = plans.filter((plan) => kinds === null || kinds.includes(plan.kind)).map((plan) => alertOf(plan, canvas, media))
-  return { version: boxVersion, canvas, look: lanternLook, seasons: [frostWindow], zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [], alerts }
+  return { ...plainBox(canvas, alerts), seasons: [frostWindow], zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [] }
 }
 
 export function demoBoxes(media: MediaByFile): { id: string; name: string; document: BoxDocument }[] {

@@ -7,10 +7,11 @@ import { changeParts } from '../../core/edit/changeParts.ts'
 import { setScoreLength } from '../../core/edit/setScoreLength.ts'
 import { lanternLook } from '../../core/look/lanternLook.ts'
 import { useDraftStore } from './draft.ts'
+import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
 const words = (template: string) => changeParts(address, ['headline'], 'line', 'words', (part) => void (part.template = template))
 const headlineOf = (document: BoxDocument | null) => document?.alerts[0]?.variations[0]?.composition.parts.find((part) => part.id === 'headline')
 

@@ -8,10 +8,11 @@ import { lanternLook } from '../../core/look/lanternLook.ts'
 import { useClipboardStore } from './clipboard.ts'
 import { useDraftStore } from './draft.ts'
 import { useScoreRoomStore } from './scoreRoom.ts'
+import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const media = { pictureId: null, soundId: null }
-const box: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media)] }
+const box: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media)])
 
 function openBox() {
   vi.stubGlobal('fetch', async () => new Response(JSON.stringify({ id: 'box', name: 'Night counter', document: box, revision: 1, airDocument: null, onAir: null, differsFromAir: true })))

@@ -4,13 +4,15 @@ import { faultOfRule } from '../rules/checkRule.ts'
 import { rule, share } from '../rules/schema.ts'
 import { look } from '../look/schema.ts'
 import { season } from '../look/seasons.ts'
+import { design } from '../pack/design.ts'
+import { takenPack } from '../pack/takenPack.ts'
 import { canvas } from './canvas.ts'
 import { offer } from './offer.ts'
 import { composition } from './schema.ts'
 import { zone } from './zone.ts'
 
 /** The version of the stored form; see `migrateBox`. */
-export const boxVersion = 6
+export const boxVersion = 7
 
 const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 
@@ -34,7 +36,7 @@ export const mainKind = ({ kinds }: Pick<Alert, 'kinds'>): EventKind => kinds[0]
 
 /** Everything that a draft changes and *Put on air* publishes, as one versioned document. */
 export const boxDocument = z
-  .object({ version: z.literal(boxVersion), canvas, look, seasons: z.array(season).max(24, 'a box has at most 24 seasons'), zones: z.array(zone).max(12, 'a canvas has at most 12 zones'), alerts: z.array(alert).max(40) })
+  .object({ version: z.literal(boxVersion), canvas, look, seasons: z.array(season).max(24, 'a box has at most 24 seasons'), zones: z.array(zone).max(12, 'a canvas has at most 12 zones'), alerts: z.array(alert).max(40), packs: z.array(takenPack).max(12, 'a box has at most 12 packs'), design: design.nullable() })
   .superRefine((value, context) => {
     const seen = new Set<string>()
     value.alerts.forEach((each, index) => {

@@ -45,6 +45,23 @@ function migrateLookTo6(look: Loose): Loose {
   return { ...look, palette: { ...palette, glow: palette.accent }, type: types, motion, speedRatio: 1 }
 }
 
+/** Version 7: types have a shadow that parts may follow, alerts share sounds, and boxes have packs. Nothing looks or sounds otherwise. */
+function migrateLookTo7(look: Loose): Loose {
+  const types = Object.fromEntries(Object.entries(look.type as Record<string, Loose>).map(([role, type]) => [role, { ...type, shadow: null }]))
+  return { ...look, type: types, sounds: { arrival: null, support: null, crowd: null } }
+}
+
+/** Changes every part of a document, wherever it stands. */
+function mapParts(document: Loose, change: (part: Loose) => Loose): Loose[] {
+  return mapList(document.alerts, (alert) => ({
+    ...alert,
+    variations: mapList(alert.variations, (variation) => {
+      const composition = variation.composition as Loose
+      return { ...variation, composition: { ...composition, parts: mapList(composition.parts, change) } }
+    }),
+  }))
+}
+
 /** Version 5 lets an alert listen to several kinds, and viewers choose. What a membership is called in rules tells it from the level of a surge. */
 function migrateAlertTo5({ kind, ...alert }: Loose): Loose {
   const isMembership = kind === 'membership' || kind === 'membershipRenewal'
@@ -104,6 +121,18 @@ const migrations: readonly Migration[] = [
   },
   { from: 4, migrate: (document) => ({ ...document, version: 5, alerts: mapList(document.alerts, migrateAlertTo5) }) },
   { from: 5, migrate: (document) => ({ ...document, version: 6, look: migrateLookTo6(document.look as Loose), seasons: [] }) },
+  {
+    from: 6,
+    migrate: (document) => ({
+      ...document,
+      version: 7,
+      look: migrateLookTo7(document.look as Loose),
+      seasons: mapList(document.seasons, (season) => ({ ...season, look: migrateLookTo7(season.look as Loose) })),
+      alerts: mapParts(document, (part) => (part.kind === 'sound' ? { ...part, role: null } : part)),
+      packs: [],
+      design: null,
+    }),
+  },
 ]
 
 /**

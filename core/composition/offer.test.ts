@@ -3,9 +3,10 @@ import { sampleEvent } from '../events/sampleEvent.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { mediaUses, replaceMedia } from '../library/mediaUses.ts'
 import { resolveScore } from '../score/resolve.ts'
-import { boxDocument, boxVersion, type BoxDocument } from './box.ts'
+import { boxDocument, type BoxDocument } from './box.ts'
 import { offer, withChoice } from './offer.ts'
 import { starterAlert } from './starter.ts'
+import { plainBox } from './plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const [own, bell, kettle] = ['a', 'b', 'c'].map((digit) => digit.repeat(64)) as [string, string, string]
@@ -13,7 +14,7 @@ const offered = { kind: 'sound' as const, options: [{ id: 'bell', label: 'oven b
 const alert = { ...starterAlert('redemption', canvas, { pictureId: own, soundId: own }), offer: offered }
 const [variation] = alert.variations
 for (const part of variation?.composition.parts ?? []) if (part.kind === 'sound' || part.kind === 'picture') part.takesChoice = true
-const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [alert] }
+const box: BoxDocument = plainBox(canvas, [alert])
 
 describe('what viewers choose', () => {
   const heard = (choice: string | undefined) => {

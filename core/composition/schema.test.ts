@@ -9,6 +9,7 @@ import { variablesOfKind } from '../events/variables.ts'
 import { variablesIn } from '../remarks/content.ts'
 import { resolveScore } from '../score/resolve.ts'
 import { parseTemplate } from '../text/template.ts'
+import { plainBox } from './plainBox.ts'
 
 const canvas = { widthPx: 1080, heightPx: 1920, framesPerSecond: 30 }
 const good = starterComposition(canvas, { headline: '{name}', second: 'joins' }, { pictureId: null, soundId: null })
@@ -30,7 +31,7 @@ describe('composition', () => {
 
   it('refuses two alerts for one kind of event', () => {
     const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
-    const box = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [alert, { ...alert, id: 'other' }] }
+    const box = plainBox(canvas, [alert, { ...alert, id: 'other' }])
     expect(boxDocument.safeParse(box).error?.issues[0]?.path).toEqual(['alerts', 1, 'kinds', 0])
   })
 })

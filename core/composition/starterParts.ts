@@ -65,6 +65,7 @@ export function starterLine(canvas: Canvas, which: 'headline' | 'second', templa
     template,
     ...starterText(canvas),
     type: { role: isHeadline ? 'display' : 'text' },
+    shadow: { role: isHeadline ? 'display' : 'text' },
     sizePx: Math.round((isHeadline ? 112 : 60) * reach(canvas)),
     floorPx: Math.round((isHeadline ? 52 : 36) * reach(canvas)),
     maxWidthPx: Math.round(canvas.widthPx * 0.86),
@@ -81,6 +82,7 @@ export function starterSound(mediaId: string | null): Sound {
     name: 'Sound',
     clip: { start: fromTheStart, end: { length: 'natural', times: 1 } },
     mediaId,
+    role: null,
     takesChoice: false,
     trimDb: 0,
     isLevelled: true,
@@ -127,7 +129,7 @@ function starterText(canvas: Canvas): TextStyle {
     ink: { role: 'body' },
     highlightInk: { role: 'accent' },
     outline: { widthPx: Math.round(6 * reach(canvas)), ink: { role: 'outline' } },
-    shadow: null,
+    shadow: { role: 'text' },
     letters: null,
   }
 }

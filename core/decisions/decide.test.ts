@@ -1,18 +1,19 @@
 import { describe, expect, it } from 'vitest'
-import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { sampleEvent } from '../events/sampleEvent.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { plainCircumstances } from '../rules/circumstances.ts'
 import { decide } from './decide.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const channel = { locale: 'en-IE', currency: 'EUR', timeZone: 'Europe/Lisbon', rates: { USD: 0.9 } }
 const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
 const [everyday] = alert.variations
 const cases = everyday ? [{ ...everyday, id: 'fire', name: 'Oven on fire', rule: { match: 'all' as const, of: [{ field: 'amount', is: 'atLeast' as const, value: 10_000 }] } }, everyday] : []
-const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [{ ...alert, variations: cases }] }
+const box: BoxDocument = plainBox(canvas, [{ ...alert, variations: cases }])
 const tip = (amountMinor: number, currency = 'EUR') => ({ ...sampleEvent('tip'), data: { viewer: null, amountMinor, currency } }) as CanonicalEvent
 
 describe('decide', () => {

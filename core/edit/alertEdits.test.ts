@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest'
-import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { freeKinds, setAlertKinds, setOffer } from './alertEdits.ts'
 import { applyPatches, changeBox } from './change.ts'
 import { changeVariation } from './variationEdits.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: ['follow', 'raid'].map((kind) => starterAlert(kind as 'follow', canvas, { pictureId: null, soundId: null })) }
+const start: BoxDocument = plainBox(canvas, ['follow', 'raid'].map((kind) => starterAlert(kind as 'follow', canvas, { pictureId: null, soundId: null })))
 const offer = { kind: 'picture' as const, options: [{ id: 'loaf', label: 'a loaf', mediaId: 'a'.repeat(64) }] }
 const kindsOf = (document: BoxDocument) => document.alerts.map(({ kinds }) => kinds)
 

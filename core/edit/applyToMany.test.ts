@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { starterBackdrop, starterMessage, starterParticles } from '../composition/starterParts.ts'
 import type { EventKind } from '../events/kinds.ts'
@@ -9,6 +9,7 @@ import { applyToMany, carried, counterpartOf, otherVariations, type Carried } fr
 import { applyPatches, changeBox, type Edit } from './change.ts'
 import { addSeason, changeLook, changeSeason, removeSeason, seasonIdFor } from './changeLook.ts'
 import { describeDifferences } from './describeDifferences.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const [picture, sound, other] = ['a', 'b', 'c'].map((digit) => digit.repeat(64)) as [string, string, string]
@@ -23,7 +24,7 @@ for (const part of tuned?.parts ?? []) {
 if (tuned) tuned.length = { rule: 'fixed', ms: 4321 }
 alerts[1]?.variations[0]?.composition.parts.unshift(starterBackdrop(canvas, ['headline']))
 alerts[1]?.variations[0]?.composition.parts.push(starterMessage(canvas), starterParticles(canvas, 'scatter'))
-const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts }
+const start: BoxDocument = plainBox(canvas, alerts)
 const source = { alertId: 'follow', variationId: 'follow-everyday' }
 const everywhere = otherVariations(start, source).map(({ address }) => address)
 const changed = (document: BoxDocument, edit: Edit) => {

@@ -33,7 +33,7 @@ const copies: Record<Exclude<Carried, 'timing'>, (from: Part, to: Part) => void>
     if (from.kind === 'picture' && to.kind === 'picture') Object.assign(to, copyOf({ mediaId: from.mediaId, colour: from.colour, extent: from.extent, crop: from.crop, repeats: from.repeats }))
   },
   sounds: (from, to) => {
-    if (from.kind === 'sound' && to.kind === 'sound') Object.assign(to, copyOf({ mediaId: from.mediaId, trimDb: from.trimDb, isLevelled: from.isLevelled, isMuted: from.isMuted, fadeInMs: from.fadeInMs, fadeOutMs: from.fadeOutMs }))
+    if (from.kind === 'sound' && to.kind === 'sound') Object.assign(to, copyOf({ mediaId: from.mediaId, role: from.role, trimDb: from.trimDb, isLevelled: from.isLevelled, isMuted: from.isMuted, fadeInMs: from.fadeInMs, fadeOutMs: from.fadeOutMs }))
   },
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boxDocument, boxVersion, type BoxDocument } from '../composition/box.ts'
+import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { eventKinds, type EventKind } from '../events/kinds.ts'
 import { variablesOfKind } from '../events/variables.ts'
@@ -11,13 +11,14 @@ import { applyPatches, changeBox } from './change.ts'
 import { alertFor, copyToKinds, together } from './copyToKinds.ts'
 import { rewordFor } from './rewordFor.ts'
 import { setAlertOn } from './setAlertOn.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const tip = starterAlert('tip', canvas, { pictureId: null, soundId: null })
 const [everyday] = tip.variations
 const fire = everyday && { ...everyday, id: 'tip-fire', name: 'Oven on fire', rule: { match: 'all' as const, of: [{ field: 'amount', is: 'atLeast' as const, value: 10_000 }] } }
 const alert = { ...tip, variations: [...(fire ? [fire] : []), ...tip.variations] }
-const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [alert] }
+const box: BoxDocument = plainBox(canvas, [alert])
 
 describe('words for another kind of event', () => {
   it.each<[string, EventKind, string]>([

@@ -14,10 +14,11 @@ import { emptyHistory, redo, remember, undo } from './history.ts'
 import { removeParts } from './removeParts.ts'
 import { setAlertOn } from './setAlertOn.ts'
 import { setScoreLength } from './setScoreLength.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
 const words = (template: string): Edit => changeParts(address, ['headline'], 'line', 'words', (part) => void (part.template = template))
 const partsOf = (document: BoxDocument) => document.alerts[0]?.variations[0]?.composition.parts ?? []
 

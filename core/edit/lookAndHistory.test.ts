@@ -13,10 +13,11 @@ import { mixedFields } from './mixedFields.ts'
 import { changeParts } from './changeParts.ts'
 import { emptyHistory, joinPatches, remember, undo } from './history.ts'
 import { replaceBox } from './replaceBox.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const media = { pictureId: null, soundId: null }
-const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)] }
+const start: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media), starterAlert('raid', canvas, media)])
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
 const changed = (document: BoxDocument, edit: Edit): { document: BoxDocument; change: Change } => {
   const result = changeBox(document, edit)

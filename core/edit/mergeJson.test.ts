@@ -5,6 +5,7 @@ import { starterAlert } from '../composition/starter.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { mergeBoxes } from './mergeBoxes.ts'
 import { mergeJson, type Json } from './mergeJson.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const member = (id: string, size: number): Json => ({ id, size })
 const json = fc.letrec<{ json: Json }>((tie) => ({
@@ -47,7 +48,7 @@ describe('merging two versions', () => {
 
 describe('merging two boxes', () => {
   const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-  const base: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+  const base: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
   it('refuses what could not stand in one box', () => {
     const add = (id: string) => ({ ...base, alerts: [...base.alerts, { ...starterAlert('tip', canvas, { pictureId: null, soundId: null }), id }] })
     expect(mergeBoxes(base, add('tip-a'), add('tip-b'))).toEqual({ ok: false, error: 'two alerts for tip' })

@@ -21,10 +21,11 @@ import { pasteMotion, pasteStyle, takesStyle } from './pasteStyle.ts'
 import { middleOf, resizeBox, turnTowards, type StageBox } from './resizeBox.ts'
 import { snapDrag } from './snap.ts'
 import { addZone, changeZone, removeZone } from './zoneEdits.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
-const start: BoxDocument = { version: 6, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
 const edited = (document: BoxDocument, edit: Edit): BoxDocument => {
   const result = changeBox(document, edit)
   if (!result.ok) throw new Error(result.error)

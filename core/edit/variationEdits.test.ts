@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { changeBox, type Edit } from './change.ts'
 import { addVariation, askLater, changeVariation, moveVariation, removeVariation, setRules, variationIdFor } from './variationEdits.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const start: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('resubscription', canvas, { pictureId: null, soundId: null })] }
+const start: BoxDocument = plainBox(canvas, [starterAlert('resubscription', canvas, { pictureId: null, soundId: null })])
 const alert = start.alerts[0]
 const alertId = alert?.id ?? ''
 const everyday = { alertId, variationId: alert?.variations[0]?.id ?? '' }

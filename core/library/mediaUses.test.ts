@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { starterParticles } from '../composition/starterParts.ts'
 import { lanternLook } from '../look/lanternLook.ts'
-import { mediaOfPart, mediaUses, replaceMedia, withSwaps } from './mediaUses.ts'
+import { mediaOfPart, mediaUses, replaceMedia, withDress } from './mediaUses.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const [picture, sound, other] = ['a', 'b', 'c'].map((digit) => digit.repeat(64)) as [string, string, string]
@@ -12,7 +13,7 @@ const follow = starterAlert('follow', canvas, { pictureId: picture, soundId: sou
 const tip = starterAlert('tip', canvas, { pictureId: picture, soundId: null })
 const [tipVariation] = tip.variations
 if (tipVariation) tipVariation.composition.parts.push({ ...starterParticles(canvas, 'scatter'), id: 'sparks', sprites: [{ from: 'picture', mediaId: other }, { from: 'picture', mediaId: picture }, { from: 'emotes' }] })
-const box: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [follow, tip] }
+const box: BoxDocument = plainBox(canvas, [follow, tip])
 const shown = (document: BoxDocument) => mediaUses(document).map(({ mediaId, kind, partId }) => `${mediaId[0]} ${kind} ${partId}`).sort()
 
 describe('where a file is used', () => {
@@ -25,9 +26,9 @@ describe('files of a season', () => {
   const seasonal = { ...box, seasons: [{ id: 'frost', from: '12-01', to: '01-06', look: lanternLook, swaps: [{ from: picture, to: other }] }] }
   it('take others’ places wherever those are used, and nowhere else', () => {
     const of = (alert: number) => seasonal.alerts[alert]?.variations[0]?.composition
-    const worn = [0, 1].map((alert) => { const composition = of(alert); return composition ? withSwaps(composition, seasonal.seasons[0]?.swaps ?? []).parts.flatMap(mediaOfPart).map((id) => id[0]) : [] })
+    const worn = [0, 1].map((alert) => { const composition = of(alert); return composition ? withDress(composition, seasonal.seasons[0] ?? { look: lanternLook, swaps: [] }).parts.flatMap(mediaOfPart).map((id) => id[0]) : [] })
     expect(worn).toEqual([['c', 'b'], ['c', 'c']])
-    expect(of(0) && withSwaps(of(0)!, [])).toBe(of(0))
+    expect(of(0) && withDress(of(0)!, { look: lanternLook, swaps: [] })).toBe(of(0))
   })
   it('count as uses, and are replaced with them, there and back', () => {
     expect(mediaUses(seasonal).filter(({ kind }) => kind === null)).toMatchObject([{ mediaId: other, partName: 'a file of the season' }])
@@ -53,5 +54,25 @@ describe('replacing a file', () => {
         expect(replaceMedia(document, to, from, places).document).toEqual(box)
       }),
     )
+  })
+})
+
+describe('shared sounds of a look', () => {
+  const look = { ...lanternLook, sounds: { ...lanternLook.sounds, arrival: other } }
+  const shared = { ...plainBox(canvas, [starterAlert('follow', canvas, { pictureId: picture, soundId: sound })]), look }
+  const [composition] = shared.alerts.flatMap(({ variations }) => variations.map((each) => each.composition))
+  const follows = { ...composition!, parts: composition!.parts.map((part) => (part.kind === 'sound' ? { ...part, role: 'arrival' as const } : part)) }
+  const heard = (worn: typeof follows) => worn.parts.find(({ kind }) => kind === 'sound')
+  it('are heard by parts that follow them, and by no others', () => {
+    expect(heard(withDress(follows, { look, swaps: [] }))).toMatchObject({ mediaId: other })
+    expect(heard(withDress(composition!, { look, swaps: [] }))).toMatchObject({ mediaId: sound })
+    expect(heard(withDress(follows, { look: lanternLook, swaps: [] }))).toMatchObject({ mediaId: sound })
+  })
+  it('may have a season’s file in their place', () => expect(heard(withDress(follows, { look, swaps: [{ from: other, to: picture }] }))).toMatchObject({ mediaId: picture }))
+  it('count as uses and are replaced, there and back', () => {
+    expect(mediaUses(shared).filter(({ kind }) => kind === null)).toMatchObject([{ mediaId: other, variationId: 'everyday', partId: 'arrival' }])
+    const { document, places } = replaceMedia(shared, other, sound, null)
+    expect(document.look.sounds.arrival).toBe(sound)
+    expect(replaceMedia(document, sound, other, places).document).toEqual(shared)
   })
 })

@@ -1,5 +1,6 @@
 import { mainKind, type Alert, type BoxDocument } from '../composition/box.ts'
 import type { Composition } from '../composition/schema.ts'
+import { soundRoles, type Look } from '../look/schema.ts'
 import type { Season } from '../look/seasons.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { Part } from '../parts/part.ts'
@@ -28,8 +29,20 @@ const seasonal = 'season'
 /** What an offer is where uses are named by variation and part. */
 const offered = { variationId: 'offer', variationName: 'what viewers choose' }
 
+/** What the shared sounds of looks are there: those of the everyday one, and of seasons by their ids. */
+const shared = 'shared'
+const everyday = 'everyday'
+
+/** The files that a look's shared sounds have. */
+function sharedUses({ sounds, name }: Look, variationId: string): MediaUse[] {
+  return soundRoles.flatMap((role) => {
+    const mediaId = sounds[role]
+    return mediaId === null ? [] : [{ mediaId, kind: null, alertId: shared, variationId, variationName: name, partId: role, partName: `the shared sound “${role}”` }]
+  })
+}
+
 /** Everything in a box that refers to a file. Linear in its parts. */
-export function mediaUses({ alerts, seasons }: BoxDocument): MediaUse[] {
+export function mediaUses({ alerts, seasons, look }: BoxDocument): MediaUse[] {
   const swapped = seasons.flatMap(({ id, look, swaps }) => swaps.map(({ to }) => ({ mediaId: to, kind: null, alertId: seasonal, variationId: id, variationName: look.name, partId: to.slice(0, 12), partName: 'a file of the season' })))
   const uses = alerts.flatMap((alert) => {
     const place = { alertId: alert.id, kind: mainKind(alert) }
@@ -39,7 +52,7 @@ export function mediaUses({ alerts, seasons }: BoxDocument): MediaUse[] {
     )
     return [...parts, ...choices]
   })
-  return [...uses, ...swapped]
+  return [...uses, ...sharedUses(look, everyday), ...seasons.flatMap((season) => sharedUses(season.look, season.id)), ...swapped]
 }
 
 /** Names a use within its box. */
@@ -53,7 +66,8 @@ export function replaceMedia(document: BoxDocument, from: string, to: string, on
   const places: string[] = []
   const changed: BoxDocument = {
     ...document,
-    seasons: document.seasons.map((season) => ({ ...season, swaps: swapsWith(season, from, to, only, places) })),
+    look: withSharedReplaced(document.look, everyday, from, to, only, places),
+    seasons: document.seasons.map((season) => ({ ...season, look: withSharedReplaced(season.look, season.id, from, to, only, places), swaps: swapsWith(season, from, to, only, places) })),
     alerts: document.alerts.map((alert) => ({
       ...alert,
       offer: replaceOffered(alert, from, to, only, places),
@@ -86,6 +100,17 @@ function replaceOffered({ id: alertId, offer }: Alert, from: string, to: string,
   }
 }
 
+function withSharedReplaced(look: Look, variationId: string, from: string, to: string, only: readonly string[] | null, places: string[]): Look {
+  const sounds = { ...look.sounds }
+  for (const role of soundRoles) {
+    const place = placeOfUse({ alertId: shared, variationId, partId: role })
+    if (sounds[role] !== from || (only && !only.includes(place))) continue
+    places.push(place)
+    sounds[role] = to
+  }
+  return { ...look, sounds }
+}
+
 /** A file of a season is replaced as a use of its own; what it takes the place of follows where parts now have another file. */
 function swapsWith({ id, swaps }: Season, from: string, to: string, only: readonly string[] | null, places: string[]): Season['swaps'] {
   const isFree = (of: string) => !swaps.some((each) => each.from === of)
@@ -99,10 +124,23 @@ function swapsWith({ id, swaps }: Season, from: string, to: string, only: readon
   })
 }
 
-/** A composition with the files of a season: whoever shows or sounds one that is swapped has the other. */
-export function withSwaps(composition: Composition, swaps: Season['swaps']): Composition {
-  if (swaps.length === 0) return composition
-  return { ...composition, parts: composition.parts.map((part) => swaps.reduce((changed, { from, to }) => (mediaOfPart(part).includes(from) ? withMedia(changed, from, to) : changed), part)) }
+/** The file that a part has in a look: a shared sound takes the place of its own. */
+function withShared(part: Part, { sounds }: Pick<Look, 'sounds'>): Part {
+  const shared = part.kind === 'sound' && part.role !== null ? sounds[part.role] : null
+  return part.kind === 'sound' && shared !== null ? { ...part, mediaId: shared } : part
+}
+
+/** A composition with the files that its dress says: shared sounds have the look's, and whoever shows or sounds a file that is swapped has the other. */
+export function withDress(composition: Composition, { look, swaps }: { look: Pick<Look, 'sounds'>; swaps: Season['swaps'] }): Composition {
+  const isPlain = swaps.length === 0 && Object.values(look.sounds).every((shared) => shared === null)
+  if (isPlain) return composition
+  return {
+    ...composition,
+    parts: composition.parts.map((plain) => {
+      const part = withShared(plain, look)
+      return swaps.reduce((changed, { from, to }) => (mediaOfPart(part).includes(from) ? withMedia(changed, from, to) : changed), part)
+    }),
+  }
 }
 
 function withMedia(part: Part, from: string, to: string): Part {

@@ -3,23 +3,32 @@ import { hexOfRgb, rgbOfHex, type Rgb } from '../colour/oklch.ts'
 import { copyOf } from '../copyOf.ts'
 import { motionRoles } from '../motion/schema.ts'
 import { err, ok, type Result } from '../result.ts'
-import { hexColour, inkRoles, look as lookSchema, typeRoles, type Look } from './schema.ts'
+import { hexColour, inkRole, inkRoles, look as lookSchema, typeRoles, type Look, type TextShadow } from './schema.ts'
 
 /*
  * Looks as design tokens: the JSON of the W3C Design Tokens Community Group (format module, 2025.10). What it has types for is
- * written in them, so that other tools read colours, typefaces and times; what it has none for stands in `$extensions`.
+ * written in them, so that other tools read colours, typefaces and times; what it has none for stands in `$extensions`. Shared sounds
+ * are files of one channel and stay there.
  */
 
 const extensionKey = 'thundercrest'
 const rounded = (value: number) => Math.round(value * 10_000) / 10_000
 
+const px = (value: number) => ({ value, unit: 'px' })
+const coloured = (hex: string) => ({ colorSpace: 'srgb', components: rgbOfHex(hex).map(rounded), hex: hex.toLowerCase() })
+
+/** A shadow's ink that follows the palette is an alias, as the format has them. */
+function shadowToken({ xPx, yPx, blurPx, ink }: TextShadow): object {
+  return { color: 'role' in ink ? `{palette.${ink.role}}` : coloured(ink.own), offsetX: px(xPx), offsetY: px(yPx), blur: px(blurPx), spread: px(0) }
+}
+
 /** A look as a design token file. */
 export function toDesignTokens(look: Look): object {
-  const colours = Object.fromEntries(inkRoles.map((role) => [role, { $value: { colorSpace: 'srgb', components: rgbOfHex(look.palette[role]).map(rounded), hex: look.palette[role].toLowerCase() } }]))
+  const colours = Object.fromEntries(inkRoles.map((role) => [role, { $value: coloured(look.palette[role]) }]))
   const types = Object.fromEntries(
     typeRoles.map((role) => {
-      const { family, weight, sizeRatio, trackingEm, outlineRatio } = look.type[role]
-      return [role, { family: { $type: 'fontFamily', $value: family }, weight: { $type: 'fontWeight', $value: weight }, size: { $type: 'number', $value: sizeRatio }, tracking: { $type: 'number', $value: trackingEm }, outline: { $type: 'number', $value: outlineRatio } }]
+      const { family, weight, sizeRatio, trackingEm, outlineRatio, shadow } = look.type[role]
+      return [role, { family: { $type: 'fontFamily', $value: family }, weight: { $type: 'fontWeight', $value: weight }, size: { $type: 'number', $value: sizeRatio }, tracking: { $type: 'number', $value: trackingEm }, outline: { $type: 'number', $value: outlineRatio }, ...(shadow ? { shadow: { $type: 'shadow', $value: shadowToken(shadow) } } : { $extensions: { [extensionKey]: { shadow: null } } }) }]
     }),
   )
   const motions = Object.fromEntries(motionRoles.map((role) => [role, { duration: { $type: 'duration', $value: { value: look.motion[role].ms, unit: 'ms' } }, $extensions: { [extensionKey]: { motion: look.motion[role].motion, easing: look.motion[role].easing } } }]))
@@ -66,6 +75,9 @@ const colourValue = z.union([
   z.object({ hex: hexColour }).transform(({ hex }) => hex),
 ])
 const durationValue = z.object({ value: z.number().min(0), unit: z.enum(['ms', 's']) }).transform(({ value, unit }) => Math.round(unit === 's' ? value * 1000 : value))
+const length = z.object({ value: z.number(), unit: z.literal('px') }).transform(({ value }) => value)
+const shadowInk = z.union([z.string().regex(/^\{palette\.\w+\}$/).transform((alias) => alias.slice(9, -1)).pipe(inkRole).transform((role) => ({ role })), colourValue.transform((own) => ({ own: own.toUpperCase() }))])
+const shadowValue = z.object({ color: shadowInk, offsetX: length, offsetY: length, blur: length }).transform(({ color, offsetX, offsetY, blur }) => ({ xPx: offsetX, yPx: offsetY, blurPx: blur, ink: color }))
 const familyValue = z.union([z.string(), z.array(z.string()).min(1).transform(([first]) => first ?? '')])
 
 /** What was taken from a token file. */
@@ -98,11 +110,13 @@ export function readDesignTokens(file: unknown, before: Look): Result<ReadTokens
   }
   for (const role of inkRoles) take(`palette.${role}`, colourValue, (hex) => void (next.palette[role] = hex.toUpperCase()))
   for (const role of typeRoles) {
+    Object.assign(next.type[role], ownExtension(isTree(file.type) ? file.type[role] : undefined))
     take(`type.${role}.family`, familyValue, (family) => void (next.type[role].family = family))
     take(`type.${role}.weight`, z.int(), (weight) => void (next.type[role].weight = weight))
     take(`type.${role}.size`, z.number(), (ratio) => void (next.type[role].sizeRatio = ratio))
     take(`type.${role}.tracking`, z.number(), (em) => void (next.type[role].trackingEm = em))
     take(`type.${role}.outline`, z.number(), (ratio) => void (next.type[role].outlineRatio = ratio))
+    take(`type.${role}.shadow`, shadowValue, (shadow) => void (next.type[role].shadow = shadow))
   }
   for (const role of motionRoles) {
     take(`motion.${role}.duration`, durationValue, (ms) => void (next.motion[role].ms = ms))

@@ -1,8 +1,11 @@
 import { usualLevel } from '../audio/level.ts'
-import type { Look } from './schema.ts'
+import type { Look, TextShadow } from './schema.ts'
+
+/** A shadow to begin with: a little down, soft, in the colour of outlines. */
+export const plainShadow: TextShadow = { xPx: 0, yPx: 4, blurPx: 6, ink: { role: 'outline' } }
 
 /** A type role that leaves texts as large and as far apart as they say themselves. */
-export const asDesigned = { sizeRatio: 1, trackingEm: 0, outlineRatio: 1 }
+export const asDesigned = { sizeRatio: 1, trackingEm: 0, outlineRatio: 1, shadow: null }
 
 /** The look a new box starts with: warm headline on a dark outline, readable over light and dark pictures alike. */
 export const lanternLook: Look = {
@@ -13,4 +16,5 @@ export const lanternLook: Look = {
   speedRatio: 1,
   soundLevel: usualLevel,
   soundTrimDb: 0,
+  sounds: { arrival: null, support: null, crowd: null },
 }

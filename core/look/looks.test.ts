@@ -8,16 +8,17 @@ import { calendarDay } from '../time/localMoment.ts'
 import { readDesignTokens, toDesignTokens } from './designTokens.ts'
 import { lanternLook } from './lanternLook.ts'
 import { paletteFrom, paletteFromColours } from './paletteFrom.ts'
-import { ownPhase, resolvePhase } from './resolveStyle.ts'
-import { look as lookSchema, type Look } from './schema.ts'
+import { ownPhase, resolvePhase, resolveShadow } from './resolveStyle.ts'
+import { inkRoles, look as lookSchema, type Look } from './schema.ts'
 import { hiddenDays, dressOn, season as seasonSchema, seasonOn, yearOf, type Season } from './seasons.ts'
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0').toUpperCase()}`)
-const type = fc.record({ family: fc.constantFrom('Fraunces', 'Syne', 'Anton'), weight: fc.integer({ min: 100, max: 900 }), sizeRatio: fc.constantFrom(0.5, 1, 1.25), trackingEm: fc.constantFrom(0, 0.1, -0.05), outlineRatio: fc.constantFrom(0, 1, 2) })
+const shadow = fc.record({ xPx: fc.integer({ min: -20, max: 20 }), yPx: fc.constantFrom(0, 6), blurPx: fc.constantFrom(0, 8.5), ink: fc.oneof(fc.record({ role: fc.constantFrom(...inkRoles) }), fc.record({ own: hex })) })
+const type = fc.record({ shadow: fc.option(shadow), family: fc.constantFrom('Fraunces', 'Syne', 'Anton'), weight: fc.integer({ min: 100, max: 900 }), sizeRatio: fc.constantFrom(0.5, 1, 1.25), trackingEm: fc.constantFrom(0, 0.1, -0.05), outlineRatio: fc.constantFrom(0, 1, 2) })
 const phase = fc.record({ motion: fc.constantFrom(...motionNames), ms: fc.integer({ min: 0, max: 9000 }), easing: fc.constant(null) })
 const anyLook: fc.Arbitrary<Look> = fc.record({
   name: fc.string({ minLength: 1, maxLength: 30 }), palette: fc.record({ headline: hex, body: hex, accent: hex, outline: hex, plate: hex, glow: hex }), type: fc.record({ display: type, text: type }),
-  motion: fc.record({ enter: phase, words: phase, leave: phase }), speedRatio: fc.constantFrom(0.5, 1, 2), soundLevel: fc.record({ targetLufs: fc.constantFrom(-20, -16), ceilingDbtp: fc.constantFrom(-3, -1) }), soundTrimDb: fc.constantFrom(-6, 0),
+  motion: fc.record({ enter: phase, words: phase, leave: phase }), speedRatio: fc.constantFrom(0.5, 1, 2), soundLevel: fc.record({ targetLufs: fc.constantFrom(-20, -16), ceilingDbtp: fc.constantFrom(-3, -1) }), soundTrimDb: fc.constantFrom(-6, 0), sounds: fc.constant(lanternLook.sounds),
 })
 
 describe('a palette from one colour', () => {
@@ -124,5 +125,16 @@ describe('motion that follows a look', () => {
     expect(resolvePhase({ role: 'enter' }, quick).ms).toBe(450)
     expect(resolvePhase({ motion: 'zoom', ms: 301, easing: null }, quick)).toEqual({ motion: 'zoom', ms: 151, easing: null })
     expect(ownPhase({ role: 'leave' }, quick)).toEqual(lanternLook.motion.leave)
+  })
+})
+
+describe('a shadow that follows a look', () => {
+  const own = { xPx: 2, yPx: 3, blurPx: 0, ink: { own: '#102030' } }
+  const look = { ...lanternLook, type: { ...lanternLook.type, display: { ...lanternLook.type.display, shadow: { ...own, ink: { role: 'glow' as const } } } } }
+  it('is the role’s with the palette’s colour, the part’s own, or none', () => {
+    expect(resolveShadow({ role: 'display' }, look)).toEqual({ xPx: 2, yPx: 3, blurPx: 0, ink: look.palette.glow })
+    expect(resolveShadow({ role: 'text' }, look)).toBeNull()
+    expect(resolveShadow(own, look)?.ink).toBe('#102030')
+    expect(resolveShadow(null, look)).toBeNull()
   })
 })

@@ -1,5 +1,5 @@
 import type { Phase, StyledPhase } from '../motion/schema.ts'
-import type { Look, RoleTypeface, StyledInk, StyledType } from './schema.ts'
+import type { Look, RoleTypeface, StyledInk, StyledShadow, StyledType, TextShadow } from './schema.ts'
 
 /** The colour to draw: a part's own value, else what its role means in this look. `#RRGGBB`. */
 export function resolveInk(ink: StyledInk, look: Look): string {
@@ -8,7 +8,7 @@ export function resolveInk(ink: StyledInk, look: Look): string {
 
 /** The typeface to draw: a part's own value as it is, else what its role means in this look. */
 export function resolveType(type: StyledType, look: Look): RoleTypeface {
-  return 'own' in type ? { ...type.own, sizeRatio: 1, trackingEm: 0, outlineRatio: 1 } : look.type[type.role]
+  return 'own' in type ? { ...type.own, sizeRatio: 1, trackingEm: 0, outlineRatio: 1, shadow: null } : look.type[type.role]
 }
 
 /** A phase as a part's own: what it is, without following anything. */
@@ -20,4 +20,10 @@ export function ownPhase(styled: StyledPhase, look: Pick<Look, 'motion'>): Phase
 export function resolvePhase(styled: StyledPhase, look: Look): Phase {
   const phase = ownPhase(styled, look)
   return look.speedRatio === 1 ? phase : { ...phase, ms: Math.round(phase.ms / look.speedRatio) }
+}
+
+/** A shadow as it is drawn, its ink settled; null: none. */
+export function resolveShadow(styled: StyledShadow | null, look: Look): (Omit<TextShadow, 'ink'> & { ink: string }) | null {
+  const shadow = styled && 'role' in styled ? look.type[styled.role].shadow : styled
+  return shadow && { xPx: shadow.xPx, yPx: shadow.yPx, blurPx: shadow.blurPx, ink: resolveInk(shadow.ink, look) }
 }

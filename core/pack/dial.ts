@@ -38,7 +38,8 @@ export const dial = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, kind: z.literal('font'), initial: z.string().min(1).max(80) }),
 ])
 export type Dial = z.infer<typeof dial>
-export type DialValue = string | number | boolean
+export const dialValue = z.union([z.string().max(2000), finite, z.boolean()])
+export type DialValue = z.infer<typeof dialValue>
 
 /** Why a dial cannot be turned to a value; null when it can. */
 export function faultOfValue(of: Dial, value: DialValue): string | null {

@@ -4,6 +4,7 @@ import { migrateBox, type StoredBox } from '../composition/migrateBox.ts'
 import { mediaUses } from '../library/mediaUses.ts'
 import { err, ok, type Result } from '../result.ts'
 import { dial } from './dial.ts'
+import { packHead } from './design.ts'
 
 /** The version of the manifest's form. What an older one holds is brought up to date where it is read. */
 export const manifestVersion = 1
@@ -27,13 +28,8 @@ export type PackedMedia = z.infer<typeof packedMedia>
 export const manifest = z.strictObject({
   format: z.literal('thundercrest.pack'),
   version: z.literal(manifestVersion),
-  /** Names the pack over all its releases. */
-  id: z.string().regex(/^[a-z0-9][a-z0-9-]{2,59}$/),
-  release: z.string().regex(/^\d{1,4}\.\d{1,4}\.\d{1,4}$/, 'a release is written as 1.0.0'),
+  ...packHead,
   name: z.string().min(1).max(80),
-  author: words(120),
-  licence: words(200),
-  about: words(2000),
   box: boxDocument,
   media: z.array(packedMedia).max(500),
   dials: z.array(dial).max(60),

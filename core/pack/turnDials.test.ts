@@ -1,17 +1,18 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { dial as dialSchema, type Dial } from './dial.ts'
 import { placesOf, readAt } from './places.ts'
 import { dialProblems, turnDials } from './turnDials.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const file = 'a'.repeat(64)
 const alerts = (['follow', 'raid'] as const).map((kind) => starterAlert(kind, canvas, { pictureId: file, soundId: file }))
 for (const alert of alerts) for (const part of alert.variations[0]?.composition.parts ?? []) if (part.kind === 'picture') part.colour = { mode: 'recolour', from: '#C4503A', to: { role: 'accent' } }
-const designed: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts }
+const designed: BoxDocument = plainBox(canvas, alerts)
 const common = { about: '', group: 'Colours' }
 const dials: Dial[] = [
   { ...common, id: 'glow', kind: 'colour', label: 'Warmth', initial: '#FFC247', bindings: [{ path: 'look.palette.accent', transform: { as: 'same' } }, { path: 'alerts.*.variations.*.parts.picture.colour', transform: { as: 'recolour' } }] },

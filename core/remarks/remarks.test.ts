@@ -18,6 +18,7 @@ import { cutUnits } from '../text/units.ts'
 import type { Remark, RemarkContext } from './remark.ts'
 import { remarksOf } from './remarksOf.ts'
 import { remarkTypes, type RemarkType } from './remarkTypes.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const pictureId = 'a'.repeat(64)
@@ -114,7 +115,7 @@ describe('remarks', () => {
     const composition = composed(triggers)
     const remark = remarked(composition, context).find((each) => each.type === type)
     if (!remark?.remedy) return
-    const box = { version: 6 as const, canvas, look: lanternLook, seasons: [], zones: [], alerts: [{ id: 'tip', kinds: ['tip' as const], isOn: true, offer: null, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition }] }] }
+    const box = plainBox(canvas, [{ id: 'tip', kinds: ['tip' as const], isOn: true, offer: null, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition }] }])
     const mended = changeBox(box, applyRemedy({ alertId: 'tip', variationId: 'v' }, remark.remedy))
     expect(mended.ok).toBe(true)
     if (!mended.ok) return

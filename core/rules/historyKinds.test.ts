@@ -1,15 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { boxVersion, type BoxDocument } from '../composition/box.ts'
+import { type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import type { EventKind } from '../events/kinds.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { historyKindsOf } from './historyKinds.ts'
 import type { Rule } from './schema.ts'
+import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 function boxAsking(kinds: EventKind[], of: Rule['of'][number]): BoxDocument {
   const alert = starterAlert(kinds[0] ?? 'follow', canvas, { pictureId: null, soundId: null })
-  return { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [{ ...alert, kinds, variations: alert.variations.map((each) => ({ ...each, rule: { match: 'any', of: [of] } })) }] }
+  return plainBox(canvas, [{ ...alert, kinds, variations: alert.variations.map((each) => ({ ...each, rule: { match: 'any', of: [of] } })) }])
 }
 
 describe('kinds whose history is asked for', () => {

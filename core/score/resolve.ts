@@ -5,7 +5,7 @@ import type { Zone } from '../composition/zone.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { valuesOf } from '../events/variables.ts'
 import { isShelved } from '../look/fontShelf.ts'
-import { withSwaps } from '../library/mediaUses.ts'
+import { withDress } from '../library/mediaUses.ts'
 import type { Season } from '../look/seasons.ts'
 import type { Look } from '../look/schema.ts'
 import { resolvePart } from '../parts/resolvePart.ts'
@@ -40,7 +40,7 @@ export interface ResolveContext {
  */
 export function resolveScore(composed: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
   const { event } = context
-  const composition = withSwaps(withChoice(composed, context.offer ?? null, event.data.choice), context.swaps ?? [])
+  const composition = withDress(withChoice(composed, context.offer ?? null, event.data.choice), { look: context.look, swaps: context.swaps ?? [] })
   const { message } = event.data
   const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '', look: context.look })
   if (!solved.ok) return solved

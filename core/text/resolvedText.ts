@@ -1,4 +1,4 @@
-import { resolveInk, resolveType } from '../look/resolveStyle.ts'
+import { resolveInk, resolveShadow, resolveType } from '../look/resolveStyle.ts'
 import type { Look } from '../look/schema.ts'
 import type { LetterMotion } from '../motion/letters.ts'
 import type { TextStyle } from './style.ts'
@@ -45,7 +45,7 @@ export function resolveText(style: TextStyle, pieces: readonly TextPiece[], look
     highlightInk: resolveInk(style.highlightInk, look),
     outlinePx: outline.widthPx * outlineRatio,
     outlineInk: resolveInk(outline.ink, look),
-    shadow: shadow && { xPx: shadow.xPx, yPx: shadow.yPx, blurPx: shadow.blurPx, ink: resolveInk(shadow.ink, look) },
+    shadow: resolveShadow(shadow, look),
     letters,
   }
 }

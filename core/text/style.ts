@@ -1,13 +1,11 @@
 import * as z from 'zod'
-import { styledInk, styledType } from '../look/schema.ts'
+import { styledInk, styledShadow, styledType } from '../look/schema.ts'
 import { letterMotion } from '../motion/letters.ts'
 
 /** What happens to text that is wider than its room: it shrinks, breaks into lines (and then shrinks), or scrolls past. */
 export const textFits = ['shrink', 'wrap', 'scroll'] as const
 export type TextFit = (typeof textFits)[number]
 export const textAligns = ['start', 'middle', 'end'] as const
-
-const shadow = z.object({ xPx: z.number().min(-100).max(100), yPx: z.number().min(-100).max(100), blurPx: z.number().min(0).max(40), ink: styledInk })
 
 /** How text looks and behaves; shared by every part that shows words. */
 export const textStyle = {
@@ -28,7 +26,8 @@ export const textStyle = {
   /** Variables are drawn in this colour. */
   highlightInk: styledInk,
   outline: z.object({ widthPx: z.number().min(0).max(40), ink: styledInk }),
-  shadow: shadow.nullable(),
+  /** Null: none. */
+  shadow: styledShadow.nullable(),
   letters: letterMotion.nullable(),
 }
 export type TextStyle = { [K in keyof typeof textStyle]: z.infer<(typeof textStyle)[K]> }

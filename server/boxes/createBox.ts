@@ -1,4 +1,4 @@
-import { boxVersion, type BoxDocument } from '../../core/composition/box.ts'
+import { type BoxDocument } from '../../core/composition/box.ts'
 import type { Canvas } from '../../core/composition/canvas.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { lanternLook } from '../../core/look/lanternLook.ts'
@@ -6,6 +6,7 @@ import { addBox, countBoxes, findBox } from '../db/queries/boxes.ts'
 import { newId, newSecret } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
+import { plainBox } from '../../core/composition/plainBox.ts'
 
 const boxesMax = 30
 
@@ -17,7 +18,7 @@ export async function checkRoomForBox(channelId: string): Promise<void> {
 
 /** Makes a box with one alert to begin with, a follow; nothing is on air yet. @returns its id */
 export async function createBox(channelId: string, name: string, canvas: Canvas): Promise<string> {
-  const draft: BoxDocument = { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+  const draft: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
   return createBoxOf(channelId, name, draft)
 }
 

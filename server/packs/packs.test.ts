@@ -6,12 +6,12 @@ import { Readable } from 'node:stream'
 import { buffer } from 'node:stream/consumers'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import yazl from 'yazl'
-import { boxVersion } from '../../core/composition/box.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { lanternLook } from '../../core/look/lanternLook.ts'
 import { manifestText, neededMedia, readManifest, type Manifest } from '../../core/pack/manifest.ts'
 import { openPack } from './readPack.ts'
 import { writePack } from './writePack.ts'
+import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const files = [Buffer.from('a lantern, drawn'), Buffer.from('an oven bell, rung')]
@@ -19,7 +19,7 @@ const idOf = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
 const [picture, sound] = files.map(idOf) as [string, string]
 const packed: Manifest = {
   format: 'thundercrest.pack', version: 1, id: 'night-counter', release: '1.0.0', name: 'Night counter', author: 'Bram Quill', licence: 'CC0-1.0', about: 'Warm words and a lantern.',
-  box: { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: picture, soundId: sound })] },
+  box: plainBox(canvas, [starterAlert('follow', canvas, { pictureId: picture, soundId: sound })]),
   media: files.map((bytes, index) => ({ id: idOf(bytes), file: `media/${idOf(bytes)}`, name: ['Lantern', 'Oven bell'][index] ?? '', kind: index === 0 ? 'picture' as const : 'sound' as const, mime: index === 0 ? 'image/png' : 'audio/wav', sizeBytes: bytes.length, licence: 'CC0-1.0' })),
   dials: [{ id: 'warmth', kind: 'colour', label: 'Warmth', about: '', group: '', initial: '#FFC247', bindings: [{ path: 'look.palette.accent', transform: { as: 'same' } }] }],
 }

@@ -3,13 +3,13 @@ import { readFileSync } from 'node:fs'
 import { Readable } from 'node:stream'
 import { buffer } from 'node:stream/consumers'
 import AxeBuilder from '@axe-core/playwright'
-import { boxVersion } from '../../core/composition/box.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { lanternLook } from '../../core/look/lanternLook.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { writePack } from '../../server/packs/writePack.ts'
 import { expect, testWithOwnServer as test, untilState } from '../arrange/fixtures.ts'
 import { TestServer } from '../arrange/server.ts'
+import { plainBox } from '../../core/composition/plainBox.ts'
 
 test.use({ startEnv: {} })
 
@@ -20,7 +20,7 @@ function packWith(bytes: Buffer): Promise<Buffer> {
   const id = createHash('sha256').update(bytes).digest('hex')
   const manifest: Manifest = {
     format: 'thundercrest.pack', version: 1, id: 'own-picture', release: '1.0.0', name: 'Own picture', author: 'Bram Quill', licence: 'CC0-1.0', about: '',
-    box: { version: boxVersion, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: id, soundId: null })] },
+    box: plainBox(canvas, [starterAlert('follow', canvas, { pictureId: id, soundId: null })]),
     media: [{ id, file: `media/${id}`, name: 'Own lantern', kind: 'picture', mime: 'image/png', sizeBytes: bytes.length, licence: 'CC0-1.0' }], dials: [],
   }
   return buffer(writePack(manifest, { stream: () => Promise.resolve(Readable.from([bytes])) }))

@@ -21,9 +21,10 @@ import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEven
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { readMigrations } from '../arrange/migrations.ts'
 import { hasPostgres, startPostgres } from '../arrange/postgres.ts'
+import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const draft = { version: 6 as const, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: null, soundId: null })] }
+const draft = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
 const follow = (externalId: string, name: SampleName = 'everyday'): IncomingEvent => ({ ...sampleEvent('follow', name), externalId, source: 'feed:x', occurredAtMs: 1000, isTest: false })
 
 const engines = [

@@ -20,6 +20,7 @@ import { replaceEverywhere } from '../../server/media/replaceEverywhere.ts'
 import { readMigrations } from '../arrange/migrations.ts'
 import { inkOfAll } from '../media/shape.ts'
 import { wav } from '../media/wav.ts'
+import { plainBox } from '../../core/composition/plainBox.ts'
 
 const channelId = 'channel-library'
 const folder = mkdtempSync(join(tmpdir(), 'thundercrest-library-'))
@@ -133,7 +134,7 @@ describe('the process that measures', () => {
 describe('files and the boxes that use them', () => {
   const [from, to] = ['1', '2'].map((digit) => digit.repeat(64)) as [string, string]
   const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-  const document = { version: 6 as const, canvas, look: lanternLook, seasons: [], zones: [], alerts: [starterAlert('follow', canvas, { pictureId: from, soundId: null })] }
+  const document = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: from, soundId: null })])
   beforeAll(() => addBox(database.db, { id: 'box-media', channelId, name: 'Box', draft: document, sourceToken: 'src-media' }))
   const pictureOf = async () => {
     const box = await findBox(database.db, channelId, 'box-media')

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { levellingOf, type MeasuredLevel, type SoundLevel } from '../../../core/audio/level.ts'
-import type { Look } from '../../../core/look/schema.ts'
+import { soundRoles, type Look } from '../../../core/look/schema.ts'
 import type { Sound } from '../../../core/parts/sound/schema.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
 import RangeField from '../fields/RangeField.vue'
@@ -13,14 +14,19 @@ import MediaField from '../library/MediaField.vue'
 import CheckRow from './CheckRow.vue'
 import ChosenRow from './ChosenRow.vue'
 import InspectorSection from './InspectorSection.vue'
+import { soundRoleWords } from './soundRoleWords.ts'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: Sound; look: Look; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 const media = useMediaStore()
-const file = computed(() => media.find(props.part.mediaId))
+/** What the look has in the place of the part's own file. */
+const shared = computed(() => props.part.role && props.look.sounds[props.part.role])
+const heardId = computed(() => shared.value ?? props.part.mediaId)
+const file = computed(() => media.find(heardId.value))
+const roleChoices = computed(() => [{ value: null, label: 'no: its own file' }, ...soundRoles.map((value) => ({ value, label: `as the look has it where ${soundRoleWords[value]}` }))])
 const wanted = computed<SoundLevel>(() => props.look.soundLevel)
-const level = computed<MeasuredLevel | null | undefined>(() => (props.part.mediaId === null ? undefined : media.measuredSounds.get(props.part.mediaId)?.level))
+const level = computed<MeasuredLevel | null | undefined>(() => (heardId.value === null ? undefined : media.measuredSounds.get(heardId.value)?.level))
 const levelling = computed(() => (level.value ? levellingOf(level.value, wanted.value) : null))
 const gainDb = computed(() => (props.part.isLevelled ? (levelling.value?.gainDb ?? 0) : 0) + props.part.trimDb + props.look.soundTrimDb)
 const heldWords = { ceiling: 'Its peaks meet the ceiling before it is as loud as wanted.', lift: 'It was recorded so quietly that lifting it more would lift its noise.' }
@@ -30,6 +36,8 @@ const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
 <template>
   <div class="space-y-2">
     <FieldRow label="File"><MediaField label="Sound" kind="sound" :media-id="part.mediaId" :disabled="disabled" @change="(mediaId) => edit('sound', (draft) => void (draft.mediaId = mediaId))" /></FieldRow>
+    <FieldRow label="Shared"><ChoiceField label="Shared sound" :value="part.role" :choices="roleChoices" :disabled="disabled" @change="(value) => edit('shared sound', (draft) => void (draft.role = soundRoles.find((each) => each === value) ?? null))" /></FieldRow>
+    <p v-if="shared" class="text-faded">The look has “{{ file?.name ?? 'a file that is gone' }}” for this; the part’s own file is heard once it has none.</p>
     <ChosenRow :part="part" :disabled="disabled" />
     <InspectorSection title="Level" :note="part.isLevelled ? `to ${wanted.targetLufs} LUFS` : 'as recorded'">
       <CheckRow label="Levelled" words="as loud as this box wants" :checked="part.isLevelled" :disabled="disabled" @change="(isLevelled) => edit('levelled', (draft) => void (draft.isLevelled = isLevelled))" />
@@ -39,7 +47,7 @@ const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
         <ListenPair :url="file.url" :gain-db="gainDb" />
       </template>
       <p v-else-if="level === null" class="text-faded">The file is silent from beginning to end.</p>
-      <p v-else-if="part.mediaId !== null" class="text-faded">{{ file ? 'It is being measured; until then it is heard as recorded.' : 'The file is not in the library any more.' }}</p>
+      <p v-else-if="heardId !== null" class="text-faded">{{ file ? 'It is being measured; until then it is heard as recorded.' : 'The file is not in the library any more.' }}</p>
       <FieldRow label="Your trim"><RangeField label="Volume" :value="part.trimDb" :shown="signed(part.trimDb)" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
       <CheckRow label="Muted" words="not heard on air" :checked="part.isMuted" :disabled="disabled" @change="(isMuted) => edit('muted', (draft) => void (draft.isMuted = isMuted))" />
     </InspectorSection>

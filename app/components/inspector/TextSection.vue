@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { plainShadow } from '../../../core/look/lanternLook.ts'
 import { typeRoles, type Look, type StyledType } from '../../../core/look/schema.ts'
 import type { TextPart } from '../../../core/parts/part.ts'
 import { textAligns, textFits } from '../../../core/text/style.ts'
@@ -10,6 +11,7 @@ import InkField from '../fields/InkField.vue'
 import NumberField from '../fields/NumberField.vue'
 import CheckRow from './CheckRow.vue'
 import InspectorSection from './InspectorSection.vue'
+import ShadowFields from './ShadowFields.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: TextPart; look: Look; disabled: boolean }>()
@@ -32,8 +34,12 @@ function setType(value: string): void {
   const type: StyledType | null = role ? { role } : own && { own }
   if (type) edit('typeface', (draft) => void (draft.type = type))
 }
-function toggleShadow(isOn: boolean): void {
-  edit('shadow', (draft) => void (draft.shadow = isOn ? { xPx: 0, yPx: 4, blurPx: 6, ink: { role: 'outline' } } : null))
+const shadowChoices = computed(() => [{ value: 'none', label: 'none' }, ...typeRoles.map((role) => ({ value: role as string, label: `${role} of the look: ${props.look.type[role].shadow ? 'has one' : 'none now'}` })), { value: 'own', label: 'its own' }])
+const shadowValue = computed(() => (props.part.shadow === null ? 'none' : 'role' in props.part.shadow ? props.part.shadow.role : 'own'))
+const ownShadow = computed(() => (props.part.shadow && !('role' in props.part.shadow) ? props.part.shadow : null))
+function setShadow(value: string): void {
+  const role = typeRoles.find((each) => each === value)
+  edit('shadow', (draft) => void (draft.shadow = role ? { role } : value === 'own' ? { ...plainShadow } : null))
 }
 </script>
 
@@ -67,16 +73,7 @@ function toggleShadow(isOn: boolean): void {
       </div>
     </FieldRow>
     <CheckRow label="Capitals" words="all letters" :checked="part.isUpperCase" :disabled="disabled" @change="(isUpperCase) => edit('capitals', (draft) => void (draft.isUpperCase = isUpperCase))" />
-    <CheckRow label="Shadow" words="under the letters" :checked="part.shadow !== null" :disabled="disabled" @change="toggleShadow" />
-    <template v-if="part.shadow">
-      <FieldRow label="Shadow in"><InkField label="Shadow in" :ink="part.shadow.ink" :look="look" :disabled="disabled" @change="(ink) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.ink = ink)))" /></FieldRow>
-      <FieldRow label="Shadow by">
-        <div class="grid grid-cols-3 gap-1">
-          <NumberField label="Shadow to the right" :value="part.shadow.xPx" unit="x" :min="-100" :max="100" :disabled="disabled" @change="(xPx) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.xPx = xPx)))" />
-          <NumberField label="Shadow down" :value="part.shadow.yPx" unit="y" :min="-100" :max="100" :disabled="disabled" @change="(yPx) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.yPx = yPx)))" />
-          <NumberField label="Shadow blur" :value="part.shadow.blurPx" unit="b" :min="0" :max="40" :disabled="disabled" @change="(blurPx) => edit('shadow', (draft) => void (draft.shadow && (draft.shadow.blurPx = blurPx)))" />
-        </div>
-      </FieldRow>
-    </template>
+    <FieldRow label="Shadow"><ChoiceField label="Shadow" :value="shadowValue" :choices="shadowChoices" :disabled="disabled" @change="setShadow" /></FieldRow>
+    <ShadowFields v-if="ownShadow" label="Shadow" :shadow="ownShadow" :look="look" :disabled="disabled" @change="(shadow) => edit('shadow', (draft) => void (draft.shadow = shadow))" />
   </InspectorSection>
 </template>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { plainShadow } from '../../../core/look/lanternLook.ts'
 import { typeRoles, type Look } from '../../../core/look/schema.ts'
 import { useTypefaces } from '../../library/useTypefaces.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import InspectorSection from '../inspector/InspectorSection.vue'
+import ShadowFields from '../inspector/ShadowFields.vue'
 
 /** The typefaces of a look, and how large, how wide apart and how outlined its texts are. */
 defineProps<{ look: Look; disabled: boolean }>()
@@ -29,6 +31,8 @@ function setFamily(role: (typeof typeRoles)[number], family: string): void {
         <NumberField :label="`Tracking of ${role}`" :value="look.type[role].trackingEm * 100" unit="% apart" :min="-20" :max="60" :disabled="disabled" @change="(percent) => emit('change', `${role} tracking`, (changed) => void (changed.type[role].trackingEm = percent / 100))" />
         <NumberField :label="`Outline of ${role}`" :value="look.type[role].outlineRatio * 100" unit="% outline" :min="0" :max="300" :step="10" :disabled="disabled" @change="(percent) => emit('change', `${role} outline`, (changed) => void (changed.type[role].outlineRatio = percent / 100))" />
       </div>
+      <label class="flex items-center gap-2 pt-0.5"><input type="checkbox" class="size-4 accent-deep-sky" :checked="look.type[role].shadow !== null" :disabled="disabled" @change="emit('change', `${role} shadow`, (changed) => void (changed.type[role].shadow = ($event.target as HTMLInputElement).checked ? { ...plainShadow } : null))">a shadow under {{ words[role] }}</label>
+      <ShadowFields v-if="look.type[role].shadow" :label="`Shadow of ${role}`" :shadow="look.type[role].shadow" :look="look" :disabled="disabled" @change="(shadow) => emit('change', `${role} shadow`, (changed) => void (changed.type[role].shadow = shadow))" />
     </div>
   </InspectorSection>
 </template>

@@ -4,7 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef } from 'vue'
 import { sampleEvent } from '../../../core/events/sampleEvent.ts'
 import { withChoice } from '../../../core/composition/offer.ts'
-import { withSwaps } from '../../../core/library/mediaUses.ts'
+import { withDress } from '../../../core/library/mediaUses.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { solveComposition } from '../../../core/score/solveComposition.ts'
@@ -59,7 +59,7 @@ const ownScene = useOwnScene(boxId, toRef(() => draft.document?.canvas ?? null))
 const remarks = useRemarks(stage.prepared, toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)))
 const messageText = computed(() => (room.alert ? (sampleEvent(room.kind, room.viewer).data.message?.text ?? '') : ''))
 /** The case with the files of the season and of the choice that it is shown with: their lengths are what the lanes show. */
-const worn = computed(() => room.composition && withSwaps(withChoice(room.composition, room.alert?.offer ?? null, room.choice ?? undefined), dress.value.swaps))
+const worn = computed(() => room.composition && withDress(withChoice(room.composition, room.alert?.offer ?? null, room.choice ?? undefined), dress.value))
 const solved = computed(() => {
   const result = worn.value && solveComposition(worn.value, { media: media.facts, messageText: messageText.value, look: look.value })
   return result?.ok ? result.value : null

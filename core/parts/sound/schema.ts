@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { soundRole } from '../../look/schema.ts'
 import { partBase } from '../../composition/visiblePart.ts'
 
 /** A sound. Its clip decides from when until when it is heard. */
@@ -7,6 +8,8 @@ export const sound = z.object({
   kind: z.literal('sound'),
   /** SHA-256 of the media file, or null while none is chosen. */
   mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
+  /** Which of the look's shared sounds takes its file's place, where the look has one. */
+  role: soundRole.nullable(),
   /** Where the alert offers viewers a choice, what they chose takes this file's place. */
   takesChoice: z.boolean(),
   /** Added to what the leveller does, in decibels. */
