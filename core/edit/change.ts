@@ -32,24 +32,31 @@ export function changeBox(document: BoxDocument, edit: Edit): Result<{ document:
   return ok({ document: next, change: { label: edit.label, mergeKey: edit.mergeKey ?? null, patches, inverse } })
 }
 
+/** What of a box can be checked without the rest of it. */
+const partsApart = { look, packs: boxDocument.shape.packs, design: boxDocument.shape.design }
+const isApart = (root: string): root is keyof typeof partsApart => Object.hasOwn(partsApart, root)
+
 /**
- * Why an edited document is not valid; null when it is. It was valid before: where all changes lie inside the look or inside
+ * Why an edited document is not valid; null when it is. It was valid before: where all changes lie inside the look, the packs or
  * compositions only those are checked, because a box holds dozens of them and a drag changes one sixty times a second.
  */
 function faultOf(next: BoxDocument, patches: Patches): string | null {
   const touched = new Set<string>()
-  let isLookTouched = false
+  const apart = new Set<keyof typeof partsApart>()
   for (const { path } of patches) {
-    if (path[0] === 'look') {
-      isLookTouched = true
+    const root = String(path[0])
+    if (isApart(root)) {
+      apart.add(root)
       continue
     }
     const [alerts, alert, variations, variation, field] = path
     if (alerts !== 'alerts' || variations !== 'variations' || field !== 'composition') return wordsOf(boxDocument.safeParse(next).error, [])
     touched.add(`${alert}/${variation}`)
   }
-  const lookFault = isLookTouched ? wordsOf(look.safeParse(next.look).error, ['look']) : null
-  if (lookFault) return lookFault
+  for (const part of apart) {
+    const fault = wordsOf(partsApart[part].safeParse(next[part]).error, [part])
+    if (fault) return fault
+  }
   for (const each of touched) {
     const [alert = 0, variation = 0] = each.split('/').map(Number)
     const fault = wordsOf(composition.safeParse(next.alerts[alert]?.variations[variation]?.composition).error, [next.alerts[alert]?.id ?? '', next.alerts[alert]?.variations[variation]?.id ?? ''])

@@ -8,7 +8,8 @@ const finite = z.number().min(-1_000_000).max(1_000_000)
 /**
  * How a dial's value becomes what stands at a place. A closed list, no code.
  * `same`: as it is. `range`: a number of one range in another, the ends included. `step`: to the nearest multiple. `turned`: a switch
- * the other way round. `choose`: what belongs to a choice. `recolour`: a picture's colour brought to the dial's, its own kept in memory.
+ * the other way round. `choose`: what belongs to a choice. `own`: as a value of the part's own in the place of a role (a colour, a
+ * typeface). `recolour`: a picture's colour brought to the dial's, its own kept in memory.
  */
 export const transform = z.discriminatedUnion('as', [
   z.strictObject({ as: z.literal('same') }),
@@ -16,6 +17,7 @@ export const transform = z.discriminatedUnion('as', [
   z.strictObject({ as: z.literal('step'), size: z.number().positive().max(1_000_000) }),
   z.strictObject({ as: z.literal('turned') }),
   z.strictObject({ as: z.literal('choose'), of: z.record(id, z.union([z.string().max(2000), finite, z.boolean()])) }),
+  z.strictObject({ as: z.literal('own') }),
   z.strictObject({ as: z.literal('recolour') }),
 ])
 export type Transform = z.infer<typeof transform>

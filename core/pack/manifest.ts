@@ -3,7 +3,7 @@ import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { migrateBox, type StoredBox } from '../composition/migrateBox.ts'
 import { mediaUses } from '../library/mediaUses.ts'
 import { err, ok, type Result } from '../result.ts'
-import { dial } from './dial.ts'
+import { dial, type Dial } from './dial.ts'
 import { packHead } from './design.ts'
 
 /** The version of the manifest's form. What an older one holds is brought up to date where it is read. */
@@ -39,8 +39,11 @@ export type Manifest = z.infer<typeof manifest>
 /** The manifest as its file: the same bytes for the same pack. */
 export const manifestText = (of: Manifest): string => `${JSON.stringify(manifest.parse(of), null, 2)}\n`
 
-/** The files that a box needs: what its parts, offers and seasons name. */
-export const neededMedia = (box: BoxDocument): string[] => [...new Set(mediaUses(box).map((use) => use.mediaId))].sort()
+/** The files that a pack needs: what parts, offers, looks and seasons name, and what dials put in their places. */
+export function neededMedia(box: BoxDocument, dials: readonly Dial[] = []): string[] {
+  const offered = dials.flatMap((dial) => (dial.kind === 'picture' || dial.kind === 'sound' ? [dial.initial] : dial.bindings.flatMap(({ transform }) => (transform.as === 'choose' ? Object.values(transform.of).filter((value): value is string => mediaId.safeParse(value).success) : []))))
+  return [...new Set([...mediaUses(box).map((use) => use.mediaId), ...offered])].sort()
+}
 
 /**
  * Reads a manifest, whatever it is.
@@ -62,11 +65,12 @@ export function readManifest(text: string): Result<Manifest, string> {
   } catch {
     return err('The alerts of the pack were made with a newer Thundercrest.')
   }
-  const checked = manifest.safeParse({ ...head.data, box })
+  // What a pack was made of is nothing that it hands on.
+  const checked = manifest.safeParse({ ...head.data, box: { ...box, packs: [], design: null } })
   const issue = checked.error?.issues[0]
   if (!checked.success) return err(`manifest.json, ${issue?.path.map(String).join(' › ') ?? ''}: ${issue?.message ?? 'does not fit'}`)
   const brought = new Set(checked.data.media.map(({ id }) => id))
-  const missing = neededMedia(checked.data.box).filter((id) => !brought.has(id))
+  const missing = neededMedia(checked.data.box, checked.data.dials).filter((id) => !brought.has(id))
   if (missing.length > 0) return err(`The pack needs ${missing.length === 1 ? 'a file' : `${missing.length} files`} that it does not bring.`)
   return ok(checked.data)
 }

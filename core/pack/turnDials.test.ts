@@ -5,14 +5,13 @@ import { starterAlert } from '../composition/starter.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { dial as dialSchema, type Dial } from './dial.ts'
 import { placesOf, readAt } from './places.ts'
-import { dialProblems, turnDials } from './turnDials.ts'
+import { dialProblems, turnDials, turned as turnedBox } from './turnDials.ts'
 import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const file = 'a'.repeat(64)
 const alerts = (['follow', 'raid'] as const).map((kind) => starterAlert(kind, canvas, { pictureId: file, soundId: file }))
 for (const alert of alerts) for (const part of alert.variations[0]?.composition.parts ?? []) if (part.kind === 'picture') part.colour = { mode: 'recolour', from: '#C4503A', to: { role: 'accent' } }
-const designed: BoxDocument = plainBox(canvas, alerts)
 const common = { about: '', group: 'Colours' }
 const dials: Dial[] = [
   { ...common, id: 'glow', kind: 'colour', label: 'Warmth', initial: '#FFC247', bindings: [{ path: 'look.palette.accent', transform: { as: 'same' } }, { path: 'alerts.*.variations.*.parts.picture.colour', transform: { as: 'recolour' } }] },
@@ -21,6 +20,9 @@ const dials: Dial[] = [
   { ...common, id: 'mood', kind: 'choice', label: 'Mood', initial: 'calm', choices: [{ id: 'calm', label: 'calm' }, { id: 'wild', label: 'wild' }], bindings: [{ path: 'look.motion.enter.motion', transform: { as: 'choose', of: { calm: 'fade', wild: 'spring' } } }] },
   { ...common, id: 'greeting', kind: 'words', label: 'Greeting', initial: 'is now following', bindings: [{ path: 'alerts.follow.variations.follow-everyday.parts.second.template', transform: { as: 'same' } }] },
 ]
+const drawn: BoxDocument = plainBox(canvas, alerts)
+/** As it stands with every dial where it begins. */
+const designed = turnedBox({ box: drawn, dials }, {})
 const turned = (values: Parameters<typeof turnDials>[2]) => {
   const result = turnDials(designed, dials, values)
   if (!result.ok) throw new Error(result.error)
@@ -73,7 +75,7 @@ describe('what a designer has to mend', () => {
       { ...common, id: 'lost', kind: 'switch', label: 'Lost', initial: true, bindings: [{ path: 'alerts.tip.isOn', transform: { as: 'same' } }] },
       { ...common, id: 'lost', kind: 'number', label: 'Too far', initial: 100, least: 0, most: 100, unit: '', bindings: [{ path: 'alerts.follow.variations.*.parts.headline.sizePx', transform: { as: 'range', from: [0, 100], to: [-50, 90] } }] },
     ]
-    expect(dialProblems(designed, broken).map(({ words }) => words)).toEqual(['nothing stands at alerts.tip.isOn', 'two dials are called “lost”', expect.stringContaining('turned to 0')])
+    expect(dialProblems(designed, broken).map(({ words }) => words)).toEqual(['nothing stands at alerts.tip.isOn', 'two dials are called “lost”', expect.stringContaining('stands otherwise'), expect.stringContaining('turned to 0')])
   })
   it.each([
     ['bindings', { ...dials[2], bindings: [] }],

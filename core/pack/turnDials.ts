@@ -1,5 +1,6 @@
+import { create } from 'mutative'
 import { boxDocument, type BoxDocument } from '../composition/box.ts'
-import { copyOf } from '../copyOf.ts'
+import { isSame } from '../isSame.ts'
 import { err, ok, type Result } from '../result.ts'
 import { faultOfValue, type Dial, type DialValue, type Transform } from './dial.ts'
 import { placesOf, readAt, writeAt } from './places.ts'
@@ -29,6 +30,8 @@ function transformed(how: Transform, value: DialValue, before: unknown): unknown
       return typeof value === 'boolean' ? !value : undefined
     case 'choose':
       return typeof value === 'string' ? how.of[value] : undefined
+    case 'own':
+      return typeof value === 'string' ? { own: value.startsWith('#') ? value : { family: value, weight: weightAt(before) } } : undefined
     case 'recolour': {
       // The engine's own recolouring: from the colour that the picture has, measured when the designer bound it.
       const from = typeof before === 'object' && before !== null && 'from' in before ? before.from : undefined
@@ -37,27 +40,53 @@ function transformed(how: Transform, value: DialValue, before: unknown): unknown
   }
 }
 
+/** The weight that a typeface of a part's own has; where it followed a role, that of words which are read. */
+function weightAt(before: unknown): number {
+  const own = typeof before === 'object' && before !== null && 'own' in before ? before.own : undefined
+  return typeof own === 'object' && own !== null && 'weight' in own && typeof own.weight === 'number' ? own.weight : 600
+}
+
+/** What dials turn, and what they are. */
+export interface Turnable {
+  box: BoxDocument
+  dials: readonly Dial[]
+}
+
+/** The value that a dial has. */
+export const valueOf = (dial: Dial, values: DialValues): DialValue => values[dial.id] ?? dial.initial
+
 /**
- * A box as its dials make it: the designer's document is left as it is, and what comes out is the same for the same values.
- * Dials that are not named have their first value; later ones win where two turn the same place.
+ * A box as its dials make it, not checked: values that fit their dials are expected. What no dial turns is the designer's own, not a
+ * copy. Dials that are not named have their first value; later ones win where two turn the same place.
+ */
+export function turned({ box, dials }: Turnable, values: DialValues): BoxDocument {
+  return create(box, (draft) => {
+    for (const dial of dials) {
+      const value = valueOf(dial, values)
+      for (const { path, transform } of dial.bindings) {
+        for (const place of placesOf(box, path)) {
+          const before = readAt(draft, place)
+          const written = transformed(transform, value, before)
+          if (written !== undefined && !isSame(written, before)) writeAt(draft, place, written)
+        }
+      }
+    }
+  })
+}
+
+/**
+ * The same, checked.
  * @returns an error in words where a value does not fit its dial, or what comes out would be no valid box
  */
 export function turnDials(designed: BoxDocument, dials: readonly Dial[], values: DialValues): Result<BoxDocument, string> {
-  const turned = copyOf(designed)
   for (const dial of dials) {
-    const value = values[dial.id] ?? dial.initial
-    const fault = faultOfValue(dial, value)
+    const fault = faultOfValue(dial, valueOf(dial, values))
     if (fault) return err(`${dial.label}: ${fault}`)
-    for (const { path, transform } of dial.bindings) {
-      for (const place of placesOf(turned, path)) {
-        const written = transformed(transform, value, readAt(turned, place))
-        if (written !== undefined) writeAt(turned, place, written)
-      }
-    }
   }
-  const checked = boxDocument.safeParse(turned)
+  const box = turned({ box: designed, dials }, values)
+  const checked = boxDocument.safeParse(box)
   const issue = checked.error?.issues[0]
-  return issue ? err(`${issue.path.map(String).join(' › ')}: ${issue.message}`) : ok(turned)
+  return issue ? err(`${issue.path.map(String).join(' › ')}: ${issue.message}`) : ok(box)
 }
 
 /** What of some dials a designer has to mend before others can turn them: ids that are there twice, places that are not, ends that break the box. */
@@ -69,12 +98,18 @@ export function dialProblems(designed: BoxDocument, dials: readonly Dial[]): Dia
     if (seen.has(dial.id)) say(`two dials are called “${dial.id}”`)
     seen.add(dial.id)
     for (const { path } of dial.bindings) if (placesOf(designed, path).length === 0) say(`nothing stands at ${path}`)
+    if (drifted(designed, dial)) say('what it turns stands otherwise than it says: turn it once')
     for (const value of endsOf(dial)) {
       const result = turnDials(designed, [dial], { [dial.id]: value })
       if (!result.ok) say(`turned to ${String(value)}: ${result.error}`)
     }
   }
   return problems
+}
+
+/** Whether something that a dial turns was changed past it. */
+function drifted(designed: BoxDocument, dial: Dial): boolean {
+  return turned({ box: designed, dials: [dial] }, {}) !== designed
 }
 
 /** The values at which a dial is tried: its first one, and wherever it can be turned at most. */
