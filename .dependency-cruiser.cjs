@@ -12,9 +12,10 @@ module.exports = {
     forbid('stand-ins-on-core', '^stand-ins/', '^(contract|player|app|server|demo)/', 'Platforms know nothing of us but what events mean.'),
     forbid('server-not-app', '^server/', '^app/|node_modules/vue/', 'The server knows no interface.'),
     forbid('drizzle-in-db', '^server/(?!db/|routes/readyz)', 'node_modules/drizzle-orm', 'Queries live in server/db.'),
+    forbid('gallery-is-made', '^(core|contract|player|app|server|demo)/', '^gallery/', 'The server reads what the build made of it.'),
     { name: 'kinds-are-strangers', severity: 'error', from: { path: '^core/parts/([^/]+)/' }, to: { path: '^core/parts/', pathNot: ['^core/parts/$1/', '^core/parts/part\\.ts$'] } },
     { name: 'kinds-not-registry', severity: 'error', from: { path: '^core/parts/[^/]+/' }, to: { path: '^core/parts/(part|resolvePart)\\.ts$' } },
-    { name: 'known-places', severity: 'error', from: {}, to: { path: '^(?!stand-ins|core|contract|player|app|server|demo|modules|node_modules|scripts|test)[^/]+/', dependencyTypesNot: ['core', 'npm', 'npm-dev', 'unknown', 'undetermined', 'aliased'] } },
+    { name: 'known-places', severity: 'error', from: {}, to: { path: '^(?!gallery|stand-ins|core|contract|player|app|server|demo|modules|node_modules|scripts|test)[^/]+/', dependencyTypesNot: ['core', 'npm', 'npm-dev', 'unknown', 'undetermined', 'aliased'] } },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -16,7 +16,7 @@ export default defineNuxtConfig({
   components: { dirs: [] },
   pinia: { storesDirs: [] },
   vite: { plugins: [tailwindcss()] },
-  typescript: { strict: true, tsConfig: { compilerOptions }, nodeTsConfig: { compilerOptions } },
+  typescript: { strict: true, tsConfig: { compilerOptions }, nodeTsConfig: { compilerOptions, include: ['../gallery/**/*'] } },
   app: {
     head: {
       title: 'Thundercrest',
@@ -35,6 +35,7 @@ export default defineNuxtConfig({
     serverAssets: [
       { baseName: 'migrations', dir: './db/migrations' },
       { baseName: 'demo', dir: '../demo/media/files' },
+      { baseName: 'gallery', dir: '../gallery/files' },
     ],
     externals: { traceInclude: ['./node_modules/@electric-sql/pglite/dist/pglite.wasm', './node_modules/@electric-sql/pglite/dist/pglite.data', './node_modules/@electric-sql/pglite/dist/initdb.wasm'] },
   },

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { root } from './root.mjs'
 
-const sources = ['app', 'contract', 'core', 'demo', 'fonts', 'modules', 'player', 'public', 'server', 'nuxt.config.ts', 'package-lock.json']
+const sources = ['app', 'contract', 'core', 'demo', 'fonts', 'gallery', 'modules', 'player', 'public', 'server', 'nuxt.config.ts', 'package-lock.json']
 
 function newestMs(path) {
   const facts = statSync(path)

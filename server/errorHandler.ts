@@ -21,6 +21,16 @@ function toProblem(error: H3Error): Problem {
   if (error.statusCode === 404) return problem(404, 'There is nothing at this address.')
   if (error.statusCode === 405) return problem(405, 'This address does not take that method.')
   if (error.statusCode >= 400 && error.statusCode < 500) return problem(error.statusCode, error.statusMessage ?? 'The request could not be taken.')
-  process.stderr.write(`${JSON.stringify({ level: 50, msg: 'unexpected error', message: error.message.slice(0, 500), stack: error.stack?.slice(0, 2000) })}\n`)
+  process.stderr.write(`${JSON.stringify({ level: 50, msg: 'unexpected error', message: loggable(error.message), cause: causesOf(error), stack: error.stack?.split('\n').filter((line) => /^\s+at /.test(line)).slice(0, 12) })}\n`)
   return problem(500, 'Something unexpected broke; it was written to the log. What was acknowledged before is safe. Try again.')
+}
+
+/** What a failed query was asked with stands in its message, and is nobody's business in a log. */
+const loggable = (message: string) => (message.split(/\nparams:/)[0] ?? '').slice(0, 500)
+
+/** Why it broke, from the outside in: a database says it in the last. */
+function causesOf(error: Error): string[] {
+  const causes: string[] = []
+  for (let cause = error.cause; cause instanceof Error && causes.length < 4; cause = cause.cause) causes.push(loggable(cause.message))
+  return causes
 }

@@ -19,6 +19,8 @@ export interface Sample {
   kind: EventKind | null
   /** What the viewer chose where the alert offers something. */
   choice: string | null
+  /** Who did it, where not the sample viewer. */
+  name?: string
 }
 
 export const everydaySample: Sample = { viewer: 'everyday', kind: null, choice: null }
@@ -36,10 +38,11 @@ export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Ale
     if (!document.value || !alert.value || !variation) return null
     const { canvas, zones } = document.value
     const { look, swaps } = wanted?.value ?? dressAt(document.value, Date.now(), channel.value.timeZone)
-    const { viewer, kind, choice } = sample.value
+    const { viewer, kind, choice, name } = sample.value
     const sampleOf = (of: EventKind) => {
       const event = sampleEvent(of, viewer, Date.now())
-      return choice === null ? event : ({ ...event, data: { ...event.data, choice } } as CanonicalEvent)
+      const named = name !== undefined && event.data.viewer ? { viewer: { ...event.data.viewer, name } } : {}
+      return { ...event, data: { ...event.data, ...named, ...(choice === null ? {} : { choice }) } } as CanonicalEvent
     }
     const first = kind ?? mainKind(alert.value)
     const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]

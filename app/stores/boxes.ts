@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { NewBoxBody } from '../../contract/bodies.ts'
 import type { BoxSummary } from '../../contract/views.ts'
-import { request, sendFile } from '../api/request.ts'
+import { request } from '../api/request.ts'
 
 /** The channel's boxes, as tiles and lists show them. */
 export const useBoxesStore = defineStore('boxes', () => {
@@ -15,10 +15,6 @@ export const useBoxesStore = defineStore('boxes', () => {
     },
     async create(body: NewBoxBody): Promise<string> {
       return (await request<{ id: string }>('POST', '/api/boxes', body)).id
-    },
-    /** Makes a box of a pack. @throws ProblemError with the reason where it is not taken */
-    async takePack(file: Blob): Promise<{ boxId: string; name: string; leftAside: string[] }> {
-      return sendFile('/api/packs', file, 'application/zip')
     },
   }
 })

@@ -5,7 +5,6 @@ import { starterAlert } from '../../core/composition/starter.ts'
 import { applyPatches } from '../../core/edit/change.ts'
 import { changeParts } from '../../core/edit/changeParts.ts'
 import { setScoreLength } from '../../core/edit/setScoreLength.ts'
-import { lanternLook } from '../../core/look/lanternLook.ts'
 import { useDraftStore } from './draft.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 

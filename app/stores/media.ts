@@ -15,6 +15,8 @@ export type ReplacedPlaces = Record<string, string[]>
 /** The channel's media library as the server has it. */
 export const useMediaStore = defineStore('media', () => {
   const files = shallowRef<MediaView[]>([])
+  /** Files that are not in the library, of packs that are looked at. */
+  const lent = shallowRef<MediaView[]>([])
   const intake = ref<IntakeView[]>([])
   const isLoaded = ref(false)
   const live = useLiveStore()
@@ -43,7 +45,7 @@ export const useMediaStore = defineStore('media', () => {
     sounds: computed(() => files.value.filter((file) => file.kind === 'sound')),
     fonts: computed(() => files.value.filter((file) => file.kind === 'font')),
     /** As the engine wants to know them. */
-    facts: computed<Record<string, MediaFacts>>(() => Object.fromEntries(files.value.map((file) => [file.id, factsOf(file)]))),
+    facts: computed<Record<string, MediaFacts>>(() => Object.fromEntries([...lent.value, ...files.value].map((file) => [file.id, factsOf(file)]))),
     names: computed<Record<string, string>>(() => Object.fromEntries(files.value.map(({ id, name }) => [id, name]))),
     find: (id: string | null) => (id === null ? undefined : byId.value.get(id)),
     /** What was measured of sounds, by file. */
@@ -55,6 +57,12 @@ export const useMediaStore = defineStore('media', () => {
     },
     ensureLoaded: () => (loading ??= load()),
     load,
+    /** Lets files be shown that the library does not have. */
+    lend(more: readonly MediaView[]): void {
+      const known = new Set(lent.value.map(({ id }) => id))
+      const added = more.filter(({ id }) => !known.has(id))
+      if (added.length > 0) lent.value = [...lent.value, ...added]
+    },
     async change(id: string, change: MediaChange): Promise<void> {
       put(await request<MediaView>('PATCH', `/api/channel/media/${id}`, change))
     },

@@ -4,13 +4,16 @@ import type { LoopRange } from '../composables/useStage.ts'
 
 const maxZoom = 8
 
+/** What the inspector shows: the selected part, or what concerns more than it. */
+export type Panel = 'part' | 'zones' | 'look' | 'cases' | 'dials'
+
 /** How the score room is looked at: nothing of it belongs to the box. */
 export const useRoomViewStore = defineStore('roomView', () => {
   /** Times the size at which the whole canvas fits. */
   const zoom = ref(1)
-  const isEditingZones = ref(false)
-  const isEditingLook = ref(false)
-  const isEditingCases = ref(false)
+  const panel = ref<Panel>('part')
+  /** Every property that can be one has a knob beside it, which makes it a dial. */
+  const isMakingDials = ref(false)
   /** Which season's look is being edited; null: the everyday one. */
   const seasonId = ref<string | null>(null)
   /** The day whose look is shown while no look is being edited; null: today. */
@@ -19,13 +22,24 @@ export const useRoomViewStore = defineStore('roomView', () => {
   const loop = ref<LoopRange | null>(null)
   return {
     zoom,
-    isEditingZones,
-    isEditingLook,
-    isEditingCases,
+    panel,
+    isMakingDials,
     seasonId,
     day,
     showsScene,
     loop,
+    /** Opens a panel, or goes back to the part where it is open. */
+    toggle(wanted: Panel): void {
+      panel.value = panel.value === wanted ? 'part' : wanted
+    },
+    /** As it is for a box that was just opened. */
+    reset(): void {
+      panel.value = 'part'
+      isMakingDials.value = false
+      seasonId.value = null
+      day.value = null
+      loop.value = null
+    },
     zoomBy(ratio: number): void {
       zoom.value = Math.min(maxZoom, Math.max(1, zoom.value * ratio))
     },

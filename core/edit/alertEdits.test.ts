@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { type BoxDocument } from '../composition/box.ts'
+import type { BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
-import { lanternLook } from '../look/lanternLook.ts'
 import { freeKinds, setAlertKinds, setOffer } from './alertEdits.ts'
 import { applyPatches, changeBox } from './change.ts'
 import { changeVariation } from './variationEdits.ts'

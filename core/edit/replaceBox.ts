@@ -11,6 +11,8 @@ export function replaceBox(by: BoxDocument, label: string): Edit {
       draft.seasons = by.seasons
       draft.zones = by.zones
       draft.alerts = by.alerts
+      draft.packs = by.packs
+      draft.design = by.design
     },
   }
 }

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { type BoxDocument } from '../composition/box.ts'
+import type { BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
-import { lanternLook } from '../look/lanternLook.ts'
 import { changeBox, type Edit } from './change.ts'
 import { addVariation, askLater, changeVariation, moveVariation, removeVariation, setRules, variationIdFor } from './variationEdits.ts'
 import { plainBox } from '../composition/plainBox.ts'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { type BoxDocument } from '../composition/box.ts'
+import type { BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { starterParticles } from '../composition/starterParts.ts'
 import { lanternLook } from '../look/lanternLook.ts'

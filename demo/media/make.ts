@@ -5,7 +5,8 @@ import sharp from 'sharp'
 import { measureFile } from '../../server/media/measure/measureFile.ts'
 import { animations } from './animation.ts'
 import { artworks } from './artwork.ts'
-import { render, sampleRateHz, syntheses, toWav } from './synthesis.ts'
+import { syntheses } from './synthesis.ts'
+import { render, sampleRateHz, toWav } from './voices.ts'
 import { recordFlames } from './video.ts'
 
 const folder = new URL('./files/', import.meta.url)

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest'
 import { animations } from './animation.ts'
 import { artworks } from './artwork.ts'
 import catalogue from './files/catalogue.json'
-import { render, sampleRateHz, syntheses, toWav } from './synthesis.ts'
+import { syntheses } from './synthesis.ts'
+import { render, sampleRateHz, toWav } from './voices.ts'
 
 const fileOf = (name: string) => readFileSync(new URL(`./files/${name}`, import.meta.url))
 const sha256 = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex')

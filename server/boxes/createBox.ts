@@ -1,7 +1,10 @@
-import { type BoxDocument } from '../../core/composition/box.ts'
+import type { BoxDocument } from '../../core/composition/box.ts'
 import type { Canvas } from '../../core/composition/canvas.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
-import { lanternLook } from '../../core/look/lanternLook.ts'
+import { changeBox } from '../../core/edit/change.ts'
+import { fitToCanvas } from '../../core/pack/fitToCanvas.ts'
+import type { Manifest } from '../../core/pack/manifest.ts'
+import { allOf, takePack } from '../../core/pack/takePack.ts'
 import { addBox, countBoxes, findBox } from '../db/queries/boxes.ts'
 import { newId, newSecret } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
@@ -32,4 +35,12 @@ export async function createBoxOf(channelId: string, name: string, draft: BoxDoc
   if (box) await queues.open(box)
   onAir.forget(channelId)
   return id
+}
+
+/** Makes a box that has taken all of a pack, on a canvas that may be another than the designer's; nothing is on air yet. @returns its id */
+export async function createBoxOfPack(channelId: string, name: string, shelfId: string, pack: Manifest, canvas: Canvas): Promise<string> {
+  const { zones } = fitToCanvas(pack.box, canvas)
+  const taken = changeBox({ ...plainBox(canvas, []), zones }, takePack(pack, shelfId, allOf(pack)))
+  if (!taken.ok) throw problemError(422, `The pack does not fit this canvas: ${taken.error}`)
+  return createBoxOf(channelId, name, taken.value.document)
 }

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
 import type { BoxDocument } from '../../core/composition/box.ts'
+import type { Manifest } from '../../core/pack/manifest.ts'
 import type { Why } from '../../core/rules/why.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
@@ -113,7 +114,8 @@ export const boxVersion = pgTable(
 export const media = pgTable(
   'media',
   {
-    channelId: text('channel_id').notNull().references(() => channel.id),
+    /** The channel in whose library it lies; or the pack that brings it, while no box took that. */
+    channelId: text('channel_id').notNull(),
     /** SHA-256 of the file. */
     id: text().notNull(),
     name: text().notNull(),
@@ -233,4 +235,24 @@ export const play = pgTable(
     index('play_open').on(table.boxId, table.enqueuedAt).where(sql`state in ('waiting', 'preparing', 'playing')`),
     index('play_ended').on(table.boxId, table.endedAt),
   ],
+)
+
+/**
+ * A pack on the shelf: of one channel, or one that ships with the product. It stays as the designer made it; boxes that took it
+ * refer to it. Its files stand in `media` under its own id as their channel, until a box takes them into the channel's library.
+ */
+export const pack = pgTable(
+  'pack',
+  {
+    id: text().primaryKey(),
+    channelId: text('channel_id').notNull(),
+    packId: text('pack_id').notNull(),
+    release: text().notNull(),
+    /** Its files by the addresses that they have here. */
+    manifest: jsonb().$type<Manifest>().notNull(),
+    /** SHA-256 of what came: the same pack is kept once. */
+    digest: text().notNull(),
+    addedAt: at('added_at').notNull().default(sql`now()`),
+  },
+  (table) => [uniqueIndex('pack_digest').on(table.channelId, table.digest)],
 )

@@ -88,6 +88,11 @@ export class MediaLibrary {
     return rows.map(({ id, name, sizeBytes, state, reason, advice, canDecodeHere, mediaId }) => ({ id, name, sizeBytes, state, reason, advice, canDecodeHere, mediaId }))
   }
 
+  /** Looks for files that are not measured yet: some were added past the door. */
+  wake(): void {
+    this.pump()
+  }
+
   /** Takes up what a stopped server left, and puts in order what is old. */
   async resume(): Promise<void> {
     const { db, now } = this.options

@@ -1,19 +1,15 @@
-import type { BoxDocument } from '../../core/composition/box.ts'
+import { createHash } from 'node:crypto'
+import type { ArrivedPack } from '../../contract/packs.ts'
 import { replaceMedia } from '../../core/library/mediaUses.ts'
+import type { Dial } from '../../core/pack/dial.ts'
+import { manifestText, type Manifest } from '../../core/pack/manifest.ts'
 import { err, ok, type Result } from '../../core/result.ts'
-import { checkRoomForBox, createBoxOf } from '../boxes/createBox.ts'
-import { addMedia, findMedia } from '../db/queries/media.ts'
+import { findMedia } from '../db/queries/media.ts'
+import { addPack, findPackByDigest } from '../db/queries/packs.ts'
 import type { PackedColumns } from '../media/library.ts'
+import { newId } from '../system/ids.ts'
 import { useServices } from '../system/services.ts'
 import { openPack, type OpenPack } from './readPack.ts'
-
-/** What became of a pack. */
-export interface ImportedPack {
-  boxId: string
-  name: string
-  /** Entries that its manifest does not name. */
-  leftAside: string[]
-}
 
 interface Admitted {
   packedId: string
@@ -23,35 +19,47 @@ interface Admitted {
 }
 
 /**
- * Takes a pack into a channel: every file is measured at the same door as files that are dropped, then all of them and a box made
- * of the design are added. All of it, or nothing: where one file is refused, what was stored for the others goes again.
+ * Puts a pack on a channel's shelf: every file is measured at the same door as files that are dropped, then all of them and the
+ * design are added. All of it, or nothing: where one file is refused, what was stored for the others goes again.
  */
-export async function importPack(channelId: string, path: string): Promise<Result<ImportedPack, string>> {
-  const { database, onAir, library } = await useServices()
-  // Before anything is stored for it.
-  await checkRoomForBox(channelId)
+export async function importPack(channelId: string, path: string): Promise<Result<ArrivedPack, string>> {
+  const { database } = await useServices()
   const opened = await openPack(path)
   if (!opened.ok) return opened
   const pack = opened.value
+  const digest = createHash('sha256').update(manifestText(pack.manifest)).digest('hex')
+  const { name } = pack.manifest
   const admitted: Admitted[] = []
   try {
+    const known = await findPackByDigest(database.db, channelId, digest)
+    if (known) return ok({ shelfId: known.id, name, isKnown: true, leftAside: pack.leftAside })
     const refusal = await admitAll(pack, admitted)
     if (refusal) {
       await forget(admitted)
       return err(refusal)
     }
-    let document: BoxDocument = pack.manifest.box
-    await database.db.transaction(async (tx) => {
-      for (const { name, licence, columns } of admitted) await addMedia(tx, { ...columns, channelId, name, licence, tags: ['pack'] })
-    })
-    // What the door made smaller or otherwise has another address here.
-    for (const { packedId, columns } of admitted) if (packedId !== columns.id) document = replaceMedia(document, packedId, columns.id, null).document
-    onAir.forget(channelId)
-    library.changed(channelId)
-    return ok({ boxId: await createBoxOf(channelId, pack.manifest.name, document), name: pack.manifest.name, leftAside: pack.leftAside })
+    const shelfId = newId('pack')
+    const files = admitted.map(({ name, licence, columns }) => ({ ...columns, name, licence, tags: ['pack'] }))
+    await addPack(database.db, { id: shelfId, channelId, digest, manifest: readdressed(pack.manifest, admitted) }, files)
+    return ok({ shelfId, name, isKnown: false, leftAside: pack.leftAside })
   } finally {
     pack.close()
   }
+}
+
+/** What the door made smaller or otherwise has another address here. */
+function readdressed(manifest: Manifest, admitted: readonly Admitted[]): Manifest {
+  let { box } = manifest
+  const addresses = new Map(admitted.map(({ packedId, columns }) => [packedId, columns.id]))
+  const here = (id: string) => addresses.get(id) ?? id
+  for (const [from, to] of addresses) if (from !== to) box = replaceMedia(box, from, to, null).document
+  const dials = manifest.dials.map((dial): Dial => (dial.kind === 'picture' || dial.kind === 'sound' ? { ...dial, initial: here(dial.initial) } : dial))
+  for (const dial of dials) for (const { transform } of dial.bindings) if (transform.as === 'choose') for (const [choice, value] of Object.entries(transform.of)) if (typeof value === 'string') transform.of[choice] = here(value)
+  const media = manifest.media.map((file) => {
+    const columns = admitted.find(({ packedId }) => packedId === file.id)?.columns
+    return columns ? { ...file, id: columns.id, file: `media/${columns.id}`, mime: columns.mime, sizeBytes: columns.sizeBytes } : file
+  })
+  return { ...manifest, box, dials, media }
 }
 
 /** Measures and stores a pack's files one by one. @returns why the first that is not taken is refused */

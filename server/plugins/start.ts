@@ -5,6 +5,7 @@ import { readWelcomeCode } from '../auth/welcomeCode.ts'
 import type { Migration } from '../db/migrate.ts'
 import { hasAnyPerson } from '../db/queries/people.ts'
 import type { MeasurerEntry } from '../media/measurer.ts'
+import type { ShippedShelf } from '../media/readyShelf.ts'
 import { readConfig } from '../system/config.ts'
 import { createLogger } from '../system/logger.ts'
 import { provideServices, startServices, type Services } from '../system/services.ts'
@@ -27,7 +28,7 @@ export default defineNitroPlugin((nitro) => {
 async function start(): Promise<Services> {
   const config = readConfig(process.env)
   const logger = createLogger(config.THUNDERCREST_LOG)
-  const services = await startServices({ config, logger, migrations: await readMigrations(), databaseTemplate: findTemplate(), measurerEntry: findMeasurer(), readShippedFile: (file) => readAsset('demo', file) })
+  const services = await startServices({ config, logger, migrations: await readMigrations(), databaseTemplate: findTemplate(), measurerEntry: findMeasurer(), readShippedFile: readAsset })
   const address = `http://${config.HOST}:${config.PORT}`
   if (config.THUNDERCREST_DEMO) {
     const { loadDemo } = await import('../../demo/loadDemo.ts')
@@ -46,7 +47,7 @@ async function readMigrations(): Promise<Migration[]> {
 }
 
 /** A file that the build put into the server; null when there is none. Text comes as a string, everything else as bytes. */
-async function readAsset(from: 'migrations' | 'demo', name: string): Promise<Uint8Array | null> {
+async function readAsset(from: 'migrations' | ShippedShelf, name: string): Promise<Uint8Array | null> {
   const content = await useStorage(`assets:${from}`).getItemRaw<string | Uint8Array>(name)
   return typeof content === 'string' ? new TextEncoder().encode(content) : (content ?? null)
 }

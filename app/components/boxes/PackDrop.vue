@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { navigateTo } from '#imports'
 import { PackageOpen } from '@lucide/vue'
 import { useDropZone, useFileDialog } from '@vueuse/core'
 import { ref } from 'vue'
 import { toast } from 'vue-sonner'
-import { useBoxesStore } from '../../stores/boxes.ts'
+import { usePacksStore } from '../../stores/packs.ts'
 
-/** A new box from a pack: dropped here, or chosen. */
-const boxes = useBoxesStore()
+/** Brings a pack to the shelf: dropped here, or chosen. It is looked at there before anything is made of it. */
+const emit = defineEmits<{ arrived: [shelfId: string] }>()
+const packs = usePacksStore()
 const zone = ref<HTMLElement>()
 const refusal = ref('')
 const isTaking = ref(false)
@@ -18,9 +18,9 @@ async function take(file: File | undefined): Promise<void> {
   refusal.value = ''
   isTaking.value = true
   try {
-    const { boxId, name, leftAside } = await boxes.takePack(file)
-    toast.success(`“${name}” is a new box now.${leftAside.length > 0 ? ` Left aside: ${leftAside.slice(0, 3).join(', ')}.` : ''}`)
-    await navigateTo(`/boxes/${boxId}`)
+    const { shelfId, name, isKnown, leftAside } = await packs.send(file)
+    toast.success(`“${name}” ${isKnown ? 'was on the shelf already' : 'is on the shelf'}.${leftAside.length > 0 ? ` Left aside: ${leftAside.slice(0, 3).join(', ')}.` : ''}`)
+    emit('arrived', shelfId)
   } catch (error) {
     refusal.value = error instanceof Error ? error.message : 'The pack was not taken.'
   }
@@ -31,9 +31,9 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: (files) => void take(file
 </script>
 
 <template>
-  <div ref="zone" class="rounded-sm border border-dashed p-3" :class="isOverDropZone ? 'border-deep-sky bg-sheet' : 'border-rule'">
-    <p class="flex flex-wrap items-center gap-x-3 gap-y-1"><span>Or begin with a <b class="font-medium">pack</b> that somebody made: drop it here, or</span><button type="button" class="button" :disabled="isTaking" @click="open()"><PackageOpen :size="15" aria-hidden="true" />Choose a pack</button></p>
-    <p role="status" class="text-faded">{{ isTaking ? 'Looking through the pack and measuring its files…' : '' }}</p>
-    <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
+  <div ref="zone" class="rounded-sm border border-dashed p-3" :class="isOverDropZone ? 'border-sky bg-ridge' : 'border-seam'">
+    <p class="flex flex-wrap items-center gap-x-3 gap-y-1"><span class="text-mist">A designer’s pack, a zip: drop it here, or</span><button type="button" class="button" :disabled="isTaking" @click="open()"><PackageOpen :size="15" aria-hidden="true" />Choose a pack</button></p>
+    <p role="status" class="text-mist">{{ isTaking ? 'Looking through the pack and measuring its files…' : '' }}</p>
+    <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
   </div>
 </template>

@@ -1,11 +1,14 @@
 <script setup lang="ts">
-/** A label and its field on one line of the inspector. */
-defineProps<{ label: string; labelId?: string }>()
+import DialKnob from '../dials/DialKnob.vue'
+
+/** A label and its field on one line of the inspector. With a path, what the field changes can be made a dial. */
+defineProps<{ label: string; labelId?: string; path?: string }>()
 </script>
 
 <template>
-  <div class="grid grid-cols-[5.75rem_minmax(0,1fr)] items-center gap-2">
+  <div class="grid grid-cols-[5.75rem_minmax(0,1fr)_auto] items-center gap-x-2">
     <span :id="labelId" class="text-faded">{{ label }}</span>
     <div class="min-w-0"><slot /></div>
+    <DialKnob v-if="path" :path="path" :label="label" />
   </div>
 </template>

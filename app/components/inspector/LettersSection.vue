@@ -47,7 +47,7 @@ function set(changes: Partial<LetterMotion>): void {
           <NumberField label="How long each takes" :value="part.letters.ms" unit="ms" :min="20" :max="10000" :step="20" :disabled="disabled" @change="(ms) => set({ ms })" />
         </div>
       </FieldRow>
-      <FieldRow label="Strength"><RangeField label="Strength" :value="part.letters.strength" :shown="`${Math.round(part.letters.strength * 100)} %`" :min="0" :max="3" :step="0.05" :disabled="disabled" @change="(strength) => set({ strength })" /></FieldRow>
+      <FieldRow label="Strength" path="letters.strength"><RangeField label="Strength" :value="part.letters.strength" :shown="`${Math.round(part.letters.strength * 100)} %`" :min="0" :max="3" :step="0.05" :disabled="disabled" @change="(strength) => set({ strength })" /></FieldRow>
     </template>
   </InspectorSection>
 </template>

@@ -2,6 +2,7 @@
 import type { EventKind } from '../../../core/events/kinds.ts'
 import type { Look } from '../../../core/look/schema.ts'
 import type { PartOf } from '../../../core/parts/part.ts'
+import DialKnob from '../dials/DialKnob.vue'
 import TemplateField from './TemplateField.vue'
 import TextSection from './TextSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
@@ -12,7 +13,7 @@ const edit = usePartEdit(() => props.part)
 
 <template>
   <div class="space-y-2">
-    <TemplateField :value="part.template" :label="`Words of ${part.name}`" :kinds="kinds" :disabled="disabled" @change="(template) => edit('words', (draft) => void (draft.template = template))" />
+    <div class="flex items-start gap-2"><TemplateField class="min-w-0 flex-1" :value="part.template" :label="`Words of ${part.name}`" :kinds="kinds" :disabled="disabled" @change="(template) => edit('words', (draft) => void (draft.template = template))" /><DialKnob path="template" label="Words" /></div>
     <TextSection :part="part" :look="look" :disabled="disabled" />
   </div>
 </template>

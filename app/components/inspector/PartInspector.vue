@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, provide } from 'vue'
 import { silenceRemark } from '../../../core/edit/silenceRemark.ts'
 import { isVisiblePart } from '../../../core/parts/part.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
@@ -12,6 +12,8 @@ import { useShownLook } from '../../composables/useShownLook.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { partKindNames } from '../score/partIcons.ts'
+import { dialScopeKey } from '../dials/dialScope.ts'
+import DialsInspector from '../dials/DialsInspector.vue'
 import RemarkList from '../stage/RemarkList.vue'
 import CasesInspector from '../roll/CasesInspector.vue'
 import SelectionBar from '../stage/SelectionBar.vue'
@@ -38,6 +40,7 @@ const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
 const look = useShownLook()
+provide(dialScopeKey, computed(() => (room.part && room.address ? { prefix: `alerts.${room.address.alertId}.variations.${room.address.variationId}.parts.${room.part.id}`, name: room.part.name } : null)))
 /** What the field of the words says itself is not said twice. */
 const own = computed(() => props.remarks.filter((remark) => room.part !== null && remark.partId === room.part.id && remark.type !== 'templateProblem' && remark.type !== 'unknownVariable'))
 const others = computed(() => {
@@ -48,6 +51,10 @@ const others = computed(() => {
 /** The parts of the same kind that are selected together, and in what they differ. */
 const alike = computed(() => room.selected.filter(({ kind }) => kind === room.part?.kind))
 const mixed = computed(() => mixedFields(alike.value))
+function stopMaking(): void {
+  view.isMakingDials = false
+  view.panel = 'dials'
+}
 function rename(event: Event): void {
   const name = (event.target as HTMLInputElement).value.trim()
   if (room.address && room.part && name) draft.edit(editParts(room.address, [room.part.id], 'name', (part) => void (part.name = name)))
@@ -56,10 +63,12 @@ function rename(event: Event): void {
 
 <template>
   <aside class="on-paper min-h-0 overflow-y-auto border-l border-rule px-4 py-3" aria-label="Inspector">
+    <p v-if="view.isMakingDials && (view.panel === 'part' || view.panel === 'look')" class="sticky -top-3 z-30 -mx-4 -mt-3 mb-2 flex items-center justify-between gap-2 border-b border-rule bg-sheet px-4 py-2" role="status"><span>Press the knob beside a property to make it a dial. Choose other parts on the stage{{ view.panel === 'look' ? '' : ', or open the look' }}.</span><button type="button" class="button shrink-0" @click="stopMaking">Done</button></p>
     <p v-if="draft.refusal" role="alert" class="mb-2 text-brick">Not possible: {{ draft.refusal }}</p>
-    <ZonesInspector v-if="view.isEditingZones && draft.document" :zones="draft.document.zones" :canvas="draft.document.canvas" :disabled="!canEdit" />
-    <CasesInspector v-else-if="view.isEditingCases && room.alert" :disabled="!canEdit" />
-    <LookInspector v-else-if="view.isEditingLook && draft.document" :disabled="!canEdit" />
+    <ZonesInspector v-if="view.panel === 'zones' && draft.document" :zones="draft.document.zones" :canvas="draft.document.canvas" :disabled="!canEdit" />
+    <CasesInspector v-else-if="view.panel === 'cases' && room.alert" :disabled="!canEdit" />
+    <LookInspector v-else-if="view.panel === 'look' && draft.document" :disabled="!canEdit" />
+    <DialsInspector v-else-if="view.panel === 'dials' && draft.document" :disabled="!canEdit" />
     <div v-else-if="room.part && draft.document && room.alert" :key="`${room.variation?.id}/${room.part.id}`" class="space-y-2">
       <div class="flex items-baseline justify-between gap-2">
         <h2 class="min-w-0 flex-1 font-display text-lg font-semibold"><input v-if="canEdit" class="w-full truncate rounded-xs border-0 bg-transparent p-0 hover:bg-sheet focus:bg-sheet" :value="room.part.name" maxlength="80" aria-label="Name of the part" @change="rename" /><template v-else>{{ room.part.name }}</template></h2>

@@ -64,8 +64,8 @@ const other = (field: (typeof ranges)[number]['field'], side: 'from' | 'to', val
     <FieldRow label="Start from"><ChoiceField label="Preset" :value="null" :choices="presetChoices" :disabled="disabled" @change="(preset) => preset && set('preset', copyOf(particlePresets[preset]))" /></FieldRow>
     <FieldRow label="Fly over"><ChoiceField label="Area" :value="areaValue" :choices="areaChoices" :disabled="disabled" @change="setArea" /></FieldRow>
     <FieldRow label="Begin"><ChoiceField label="Begin" :value="part.emitter" :choices="emitterChoices" :disabled="disabled" @change="(emitter) => set('emitter', { emitter })" /></FieldRow>
-    <FieldRow label="Strength"><RangeField label="Strength" :value="part.strength" :shown="`${Math.round(part.strength * 100)} %`" :min="0.1" :max="3" :step="0.05" :disabled="disabled" @change="(strength) => set('strength', { strength })" /></FieldRow>
-    <FieldRow label="How many">
+    <FieldRow label="Strength" path="strength"><RangeField label="Strength" :value="part.strength" :shown="`${Math.round(part.strength * 100)} %`" :min="0.1" :max="3" :step="0.05" :disabled="disabled" @change="(strength) => set('strength', { strength })" /></FieldRow>
+    <FieldRow label="How many" path="count">
       <div class="grid grid-cols-2 gap-2">
         <NumberField label="How many" :value="part.count" unit="" :min="1" :max="5000" :step="10" :disabled="disabled" @change="(count) => set('count', { count: Math.round(count) })" />
         <NumberField label="Let go over" :value="part.overMs / 1000" unit="s" :min="0" :max="60" :step="0.1" :decimals="2" :disabled="disabled" @change="(s) => set('over', { overMs: Math.round(s * 1000) })" />

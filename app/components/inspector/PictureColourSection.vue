@@ -36,7 +36,7 @@ function setTint(changes: Partial<{ hueDeg: number; saturation: number; brightne
   <InspectorSection title="Colours" :note="modeWords[part.colour.mode]" :is-folded="part.colour.mode === 'asIs'">
     <FieldRow label="Colours"><ChoiceField label="Colours of the picture" :value="part.colour.mode" :choices="choices" :disabled="disabled || part.mediaId === null" @change="setMode" /></FieldRow>
     <template v-if="part.colour.mode === 'recolour'">
-      <FieldRow label="Wanted"><InkField label="Wanted colour" :ink="part.colour.to" :look="look" :disabled="disabled" @change="(to) => edit('wanted colour', (draft) => void (draft.colour.mode === 'recolour' && (draft.colour.to = to)))" /></FieldRow>
+      <FieldRow label="Wanted" path="colour"><InkField label="Wanted colour" :ink="part.colour.to" :look="look" :disabled="disabled" @change="(to) => edit('wanted colour', (draft) => void (draft.colour.mode === 'recolour' && (draft.colour.to = to)))" /></FieldRow>
       <p class="flex items-center gap-2 text-faded"><span class="size-4 rounded-full border border-rule" :style="{ background: part.colour.from }" />its own colour, measured; turned by {{ Math.round(tint?.hueDeg ?? 0) }}°, saturation {{ Math.round((tint?.saturation ?? 1) * 100) }} %, brightness {{ Math.round((tint?.brightness ?? 1) * 100) }} %</p>
     </template>
     <template v-else-if="part.colour.mode === 'tint'">

@@ -42,7 +42,7 @@ function actualSize(): void {
 
 <template>
   <div class="space-y-2">
-    <FieldRow label="File"><MediaField label="Picture" kind="picture" :media-id="part.mediaId" :disabled="disabled" @change="setFile" /></FieldRow>
+    <FieldRow label="File" path="mediaId"><MediaField label="Picture" kind="picture" :media-id="part.mediaId" :disabled="disabled" @change="setFile" /></FieldRow>
     <ChosenRow :part="part" :disabled="disabled" />
     <SizeRow :part="part" label="Box" :disabled="disabled" />
     <FieldRow label="Fits"><ChoiceField label="Fits" :value="part.fit" :choices="fitChoices" :disabled="disabled" @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))" /></FieldRow>

@@ -26,12 +26,12 @@ const originChoices = origins.map((value) => ({ value, label: originNames[value]
           <NumberField label="Position from the top" :value="part.place.yPx" unit="y" :min="-8000" :max="16000" :disabled="disabled" @change="(yPx) => edit('position', (draft) => void (draft.place.yPx = yPx))" />
         </div>
       </FieldRow>
-      <FieldRow label="Turned"><NumberField label="Turned" :value="part.rotationDeg" unit="°" :min="-3600" :max="3600" :step="1" :decimals="1" :disabled="disabled" @change="(rotationDeg) => edit('turned', (draft) => void (draft.rotationDeg = rotationDeg))" /></FieldRow>
+      <FieldRow label="Turned" path="rotationDeg"><NumberField label="Turned" :value="part.rotationDeg" unit="°" :min="-3600" :max="3600" :step="1" :decimals="1" :disabled="disabled" @change="(rotationDeg) => edit('turned', (draft) => void (draft.rotationDeg = rotationDeg))" /></FieldRow>
       <FieldRow label="Held by">
         <ChoiceField label="Held by" :value="part.place.origin" :choices="originChoices" :disabled="disabled" @change="(origin) => edit('origin', (draft) => void (draft.place.origin = origin))" />
       </FieldRow>
     </template>
-    <FieldRow label="Opacity">
+    <FieldRow label="Opacity" path="opacity">
       <RangeField label="Opacity" :value="part.opacity" :shown="`${Math.round(part.opacity * 100)} %`" :min="0" :max="1" :step="0.01" :disabled="disabled" @change="(opacity) => edit('opacity', (draft) => void (draft.opacity = opacity))" />
     </FieldRow>
   </InspectorSection>

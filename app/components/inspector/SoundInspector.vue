@@ -35,7 +35,7 @@ const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
 
 <template>
   <div class="space-y-2">
-    <FieldRow label="File"><MediaField label="Sound" kind="sound" :media-id="part.mediaId" :disabled="disabled" @change="(mediaId) => edit('sound', (draft) => void (draft.mediaId = mediaId))" /></FieldRow>
+    <FieldRow label="File" path="mediaId"><MediaField label="Sound" kind="sound" :media-id="part.mediaId" :disabled="disabled" @change="(mediaId) => edit('sound', (draft) => void (draft.mediaId = mediaId))" /></FieldRow>
     <FieldRow label="Shared"><ChoiceField label="Shared sound" :value="part.role" :choices="roleChoices" :disabled="disabled" @change="(value) => edit('shared sound', (draft) => void (draft.role = soundRoles.find((each) => each === value) ?? null))" /></FieldRow>
     <p v-if="shared" class="text-faded">The look has “{{ file?.name ?? 'a file that is gone' }}” for this; the part’s own file is heard once it has none.</p>
     <ChosenRow :part="part" :disabled="disabled" />
@@ -48,8 +48,8 @@ const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
       </template>
       <p v-else-if="level === null" class="text-faded">The file is silent from beginning to end.</p>
       <p v-else-if="heardId !== null" class="text-faded">{{ file ? 'It is being measured; until then it is heard as recorded.' : 'The file is not in the library any more.' }}</p>
-      <FieldRow label="Your trim"><RangeField label="Volume" :value="part.trimDb" :shown="signed(part.trimDb)" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
-      <CheckRow label="Muted" words="not heard on air" :checked="part.isMuted" :disabled="disabled" @change="(isMuted) => edit('muted', (draft) => void (draft.isMuted = isMuted))" />
+      <FieldRow label="Your trim" path="trimDb"><RangeField label="Volume" :value="part.trimDb" :shown="signed(part.trimDb)" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
+      <CheckRow label="Muted" path="isMuted" words="not heard on air" :checked="part.isMuted" :disabled="disabled" @change="(isMuted) => edit('muted', (draft) => void (draft.isMuted = isMuted))" />
     </InspectorSection>
     <FieldRow label="Fades">
       <div class="grid grid-cols-2 gap-2">

@@ -31,7 +31,7 @@ function add(): void {
   <div class="space-y-3">
     <div class="flex items-baseline justify-between">
       <h2 class="font-display text-lg font-semibold">Zones</h2>
-      <button type="button" class="link text-deep-sky" @click="view.isEditingZones = false">Done</button>
+      <button type="button" class="link text-deep-sky" @click="view.panel = 'part'">Done</button>
     </div>
     <p class="text-faded">Draw on the stage where the camera, the chat or the game is. Layouts keep clear of it, remarks check it, particles can fly over it. Zones hold for all alerts of this box.</p>
     <section v-for="zone in zones" :key="zone.id" class="space-y-2 border-t border-rule pt-2" :aria-label="`Zone ${zone.name}`">

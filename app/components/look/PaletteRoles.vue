@@ -4,6 +4,7 @@ import { contrast } from '../../../core/colour/contrast.ts'
 import { paletteFrom, paletteFromColours } from '../../../core/look/paletteFrom.ts'
 import { inkRoles, type InkRole, type Look, type Palette } from '../../../core/look/schema.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import DialKnob from '../dials/DialKnob.vue'
 import InspectorSection from '../inspector/InspectorSection.vue'
 import MediaField from '../library/MediaField.vue'
 
@@ -29,7 +30,7 @@ function fromPicture(id: string | null): void {
     <div class="grid grid-cols-2 gap-x-3 gap-y-1.5">
       <label v-for="role in inkRoles" :key="role" class="flex items-center gap-2">
         <input type="color" class="h-7 w-9 shrink-0 cursor-pointer rounded-sm border border-rule bg-sheet p-0.5" :value="look.palette[role]" :disabled="disabled" :aria-label="`Colour of ${words[role]}`" @input="emit('change', `${role} colour`, (changed) => void (changed.palette[role] = valueOf($event)))">
-        <span class="leading-tight">{{ words[role] }}</span>
+        <span class="min-w-0 flex-1 leading-tight">{{ words[role] }}</span><DialKnob :path="`palette.${role}`" :label="words[role]" />
       </label>
     </div>
     <template v-if="!disabled">

@@ -5,6 +5,7 @@ import { typeRoles, type Look } from '../../../core/look/schema.ts'
 import { useTypefaces } from '../../library/useTypefaces.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
+import DialKnob from '../dials/DialKnob.vue'
 import InspectorSection from '../inspector/InspectorSection.vue'
 import ShadowFields from '../inspector/ShadowFields.vue'
 
@@ -24,7 +25,7 @@ function setFamily(role: (typeof typeRoles)[number], family: string): void {
 <template>
   <InspectorSection title="Type">
     <div v-for="role in typeRoles" :key="role" class="mb-2 space-y-1">
-      <div class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-2"><span class="text-faded">{{ words[role] }}</span><ChoiceField :label="`Typeface of ${role}`" :value="look.type[role].family" :choices="choices" :disabled="disabled" @change="(family) => setFamily(role, family)" /></div>
+      <div class="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] items-center gap-2"><span class="text-faded">{{ words[role] }}</span><ChoiceField :label="`Typeface of ${role}`" :value="look.type[role].family" :choices="choices" :disabled="disabled" @change="(family) => setFamily(role, family)" /><DialKnob :path="`type.${role}.family`" :label="`typeface of ${words[role]}`" /></div>
       <div class="grid grid-cols-2 gap-1">
         <NumberField :label="`Weight of ${role}`" :value="look.type[role].weight" unit="weight" :min="100" :max="900" :step="100" :disabled="disabled" @change="(weight) => emit('change', `${role} weight`, (changed) => void (changed.type[role].weight = Math.round(weight)))" />
         <NumberField :label="`Size of ${role}`" :value="look.type[role].sizeRatio * 100" unit="% size" :min="40" :max="200" :step="5" :disabled="disabled" @change="(percent) => emit('change', `${role} size`, (changed) => void (changed.type[role].sizeRatio = percent / 100))" />

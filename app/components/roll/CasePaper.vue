@@ -23,11 +23,6 @@ const view = useRoomViewStore()
 const isApplying = ref(false)
 const { coverage } = useCoverage(toRef(() => room.alert))
 const hidden = computed(() => (room.alert?.variations ?? []).filter(({ id }) => coverage.value?.variations.find((each) => each.id === id)?.state === 'unreachable'))
-function openCases(): void {
-  view.isEditingZones = false
-  view.isEditingLook = false
-  view.isEditingCases = !view.isEditingCases
-}
 const props = defineProps<{ canEdit: boolean; lengthMs: number }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
@@ -70,7 +65,7 @@ const ms = (s: number) => Math.round(s * 1000)
    <div class="flex items-center" :class="kindChoices.length > 1 || room.alert.offer ? 'gap-4' : 'gap-8'">
     <div class="w-44 shrink-0">
       <h1 class="font-display text-lg leading-tight font-semibold">{{ kindNames[mainKind(room.alert)] }}</h1>
-      <button type="button" class="link max-w-full truncate text-left text-deep-sky" :aria-expanded="view.isEditingCases" @click="openCases">{{ room.alert.variations.length > 1 ? `${room.variation.name}, one of ${room.alert.variations.length} cases` : `${room.variation.name}: plays for each one` }}</button>
+      <button type="button" class="link max-w-full truncate text-left text-deep-sky" :aria-expanded="view.panel === 'cases'" @click="view.toggle('cases')">{{ room.alert.variations.length > 1 ? `${room.variation.name}, one of ${room.alert.variations.length} cases` : `${room.variation.name}: plays for each one` }}</button>
     </div>
     <div class="flex items-center gap-2">
       <Switch :model-value="room.alert.isOn" :disabled="!canEdit" class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60" :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'" :aria-label="`Alert for ${kindNames[mainKind(room.alert)]}`" @update:model-value="setOn">
@@ -97,6 +92,6 @@ const ms = (s: number) => Math.round(s * 1000)
     </fieldset>
    </div>
    <CoverageAxis v-if="coverage && room.alert.variations.length > 1" class="mt-1.5" :alert="room.alert" :coverage="coverage" :chosen-id="room.variation.id" :can-edit="canEdit" @choose="room.variationId = $event" @move="moveBoundary" />
-   <p v-if="hidden.length > 0" class="text-brick" role="status">{{ hidden.map((each) => `“${each.name}”`).join(' and ') }} {{ hidden.length === 1 ? 'never plays' : 'never play' }}: another case comes first. <button type="button" class="link text-deep-sky" @click="openCases">Look at the cases</button></p>
+   <p v-if="hidden.length > 0" class="text-brick" role="status">{{ hidden.map((each) => `“${each.name}”`).join(' and ') }} {{ hidden.length === 1 ? 'never plays' : 'never play' }}: another case comes first. <button type="button" class="link text-deep-sky" @click="view.panel = 'cases'">Look at the cases</button></p>
   </section>
 </template>

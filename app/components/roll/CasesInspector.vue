@@ -61,7 +61,7 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
   <div v-if="room.alert" class="space-y-3">
     <div class="flex items-baseline justify-between">
       <h2 class="font-display text-lg font-semibold">Cases of {{ kindNames[mainKind(room.alert)] }}</h2>
-      <button type="button" class="link text-deep-sky" @click="view.isEditingCases = false">Done</button>
+      <button type="button" class="link text-deep-sky" @click="view.panel = 'part'">Done</button>
     </div>
     <ListensSection :alert="room.alert" :disabled="disabled" />
     <p class="text-faded">They are asked from top to bottom; the first that applies plays.</p>

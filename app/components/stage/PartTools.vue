@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { Frame, LayoutTemplate, Palette, Sparkles } from '@lucide/vue'
+import { Frame, LayoutTemplate, Palette, SlidersHorizontal, Sparkles } from '@lucide/vue'
 import { layoutNames } from '../../../core/arrange/layouts.ts'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import type { Part } from '../../../core/parts/part.ts'
@@ -24,16 +24,6 @@ function add(part: Part): void {
     const added = part.kind === 'backdrop' ? room.parts[0] : room.parts.at(-1)
     room.select(added?.id ?? null)
   }
-}
-function toggleZones(): void {
-  view.isEditingZones = !view.isEditingZones
-  view.isEditingLook = false
-  view.isEditingCases = false
-}
-function toggleLook(): void {
-  view.isEditingLook = !view.isEditingLook
-  view.isEditingZones = false
-  view.isEditingCases = false
 }
 </script>
 
@@ -65,8 +55,9 @@ function toggleLook(): void {
         </MenuItems>
       </Teleport>
     </Menu>
-    <button type="button" :class="[toolClass, view.isEditingZones ? 'border-sky! bg-clip' : '']" class="shrink-0" aria-label="Zones: where the camera, the chat or the game is" title="Zones: where the camera, the chat or the game is" :aria-pressed="view.isEditingZones" @click="toggleZones"><Frame :size="16" aria-hidden="true" /></button>
-    <button type="button" :class="[toolClass, view.isEditingLook ? 'border-sky! bg-clip' : '']" class="shrink-0" aria-label="Look of this box: colours, type, sound level" title="Look of this box: colours, type, sound level" :aria-pressed="view.isEditingLook" @click="toggleLook"><Palette :size="16" aria-hidden="true" /></button>
+    <button type="button" :class="[toolClass, view.panel === 'zones' ? 'border-sky! bg-clip' : '']" class="shrink-0" aria-label="Zones: where the camera, the chat or the game is" title="Zones: where the camera, the chat or the game is" :aria-pressed="view.panel === 'zones'" @click="view.toggle('zones')"><Frame :size="16" aria-hidden="true" /></button>
+    <button type="button" :class="[toolClass, view.panel === 'look' ? 'border-sky! bg-clip' : '']" class="shrink-0" aria-label="Look of this box: colours, type, sound level" title="Look of this box: colours, type, sound level" :aria-pressed="view.panel === 'look'" @click="view.toggle('look')"><Palette :size="16" aria-hidden="true" /></button>
+    <button type="button" :class="[toolClass, view.panel === 'dials' ? 'border-sky! bg-clip' : '']" class="shrink-0" aria-label="Packs and dials" title="Packs and dials" :aria-pressed="view.panel === 'dials'" @click="view.toggle('dials')"><SlidersHorizontal :size="16" aria-hidden="true" /></button>
     <SceneTool :tool-class="toolClass" @scene="emit('scene', $event)" />
   </div>
 </template>

@@ -25,7 +25,12 @@ watch(
   () => [props.atMs, stage.prepared.value] as const,
   ([atMs]) => typeof atMs === 'number' && stage.seek(atMs),
 )
-watch(stage.prepared, (prepared) => prepared && emit('prepared', prepared))
+watch(stage.prepared, (prepared) => {
+  if (!prepared) return
+  emit('prepared', prepared)
+  // What is looked at already moves as soon as it can.
+  if (props.isMoving && !stage.isPlaying.value) void stage.play()
+})
 watch(stage.isPlaying, (isPlaying) => {
   if (!isPlaying && props.isMoving) emit('ended')
 })

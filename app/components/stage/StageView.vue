@@ -31,7 +31,7 @@ const gestures = useStageGestures({ surface, scale, canvas: toRef(props, 'canvas
 
 onMounted(() => host.value && emit('host', host.value))
 
-const drawn = computed(() => (props.isPlaying || view.isEditingZones ? [] : props.scene.visuals.filter((visual) => room.partIds.includes(visual.partId))))
+const drawn = computed(() => (props.isPlaying || view.panel === 'zones' ? [] : props.scene.visuals.filter((visual) => room.partIds.includes(visual.partId))))
 const outlines = computed(() => drawn.value.map((visual) => ({ id: visual.partId, points: cornersOf(visual).map((corner) => `${corner.xPx},${corner.yPx}`).join(' ') })))
 const handled = computed(() => (props.canEdit && room.selected.length === 1 && room.part && isPlaced(room.part) ? (drawn.value[0] ?? null) : null))
 const measured = computed(() => (drawn.value.length === 1 && drawn.value[0] ? `${Math.round(drawn.value[0].widthPx)} × ${Math.round(drawn.value[0].heightPx)}` : ''))
@@ -80,7 +80,7 @@ function onWheel(event: WheelEvent): void {
       >
         <component :is="sceneIsMoving ? 'video' : 'img'" v-if="sceneUrl && view.showsScene" :src="sceneUrl" alt="" class="pointer-events-none absolute inset-0 size-full object-cover" v-bind="sceneIsMoving ? { autoplay: true, loop: true, muted: true, playsinline: true } : {}" />
         <div ref="host" class="pointer-events-none absolute top-0 left-0 origin-top-left" :style="{ transform: `scale(${scale})` }" />
-        <ZoneLayer v-if="draft.document && !isPlaying" :zones="draft.document.zones" :scale="scale" :is-editing="view.isEditingZones && canEdit" />
+        <ZoneLayer v-if="draft.document && !isPlaying" :zones="draft.document.zones" :scale="scale" :is-editing="view.panel === 'zones' && canEdit" />
         <svg class="pointer-events-none absolute inset-0 size-full" :viewBox="`0 0 ${canvas.widthPx} ${canvas.heightPx}`" aria-hidden="true">
           <rect v-if="!isPlaying" v-bind="safe" class="fill-none stroke-[#5d7397]" stroke-dasharray="10 10" stroke-width="1" vector-effect="non-scaling-stroke" />
           <line v-if="gestures.guideX.value !== null" :x1="gestures.guideX.value" :x2="gestures.guideX.value" y1="0" :y2="canvas.heightPx" class="stroke-bolt" stroke-width="1" vector-effect="non-scaling-stroke" />
@@ -93,7 +93,7 @@ function onWheel(event: WheelEvent): void {
         <p v-if="fault" role="alert" class="absolute inset-x-4 top-4 rounded-sm bg-deep/90 p-2 text-center text-wrong">{{ fault }}</p>
         <p v-else-if="isLoading" class="absolute inset-x-0 top-4 text-center text-mist">Loading media…</p>
         <p v-else-if="!hasParts && draft.document" class="absolute inset-0 grid place-items-center text-mist">Nothing on the stage yet. Add a picture, words or a sound with the tools at the left.</p>
-        <p v-if="view.isEditingZones" class="pointer-events-none absolute inset-x-0 top-2 z-20 text-center text-snow"><span class="rounded-sm bg-deep/90 px-2 py-1">Draw where the camera, the chat or the game is. Layouts keep clear of it.</span></p>
+        <p v-if="view.panel === 'zones'" class="pointer-events-none absolute inset-x-0 top-2 z-20 text-center text-snow"><span class="rounded-sm bg-deep/90 px-2 py-1">Draw where the camera, the chat or the game is. Layouts keep clear of it.</span></p>
       </div>
     </div>
     <StageZoom class="absolute right-1 bottom-1" :shown-percent="Math.round(scale * 100)" />

@@ -107,8 +107,9 @@ export function useRoomCommands(room: Room): void {
     { name: 'Larger stage', keys: '$mod+Equal', group: 'Look', run: () => view.zoomBy(1.25) },
     { name: 'Smaller stage', keys: '$mod+Minus', group: 'Look', run: () => view.zoomBy(1 / 1.25) },
     { name: 'Fit the stage', keys: '$mod+Digit0', group: 'Look', run: () => (view.zoom = 1) },
-    { name: 'Zones of the canvas', keys: 'z', group: 'Look', run: () => (view.isEditingZones = !view.isEditingZones) },
-    { name: 'Look of this box', keys: null, group: 'Look', run: () => (view.isEditingLook = !view.isEditingLook) },
+    { name: 'Zones of the canvas', keys: 'z', group: 'Look', run: () => view.toggle('zones') },
+    { name: 'Look of this box', keys: null, group: 'Look', run: () => view.toggle('look') },
+    { name: 'Packs and dials', keys: 'd', group: 'Look', run: () => view.toggle('dials') },
     { name: 'Show all keys', keys: 'Shift+?', group: 'Look', run: room.showKeys },
     { name: 'Put on air…', keys: null, group: 'Air', run: room.publish },
   ]

@@ -85,12 +85,7 @@ onBeforeRouteLeave(() => draft.save())
 
 onMounted(async () => {
   try {
-    view.loop = null
-    view.isEditingZones = false
-    view.isEditingLook = false
-    view.seasonId = null
-    view.day = null
-    view.isEditingCases = false
+    view.reset()
     room.alertId = null
     room.select(null)
     await Promise.all([media.ensureLoaded(), draft.open(boxId)])

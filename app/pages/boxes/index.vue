@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { useHead } from '#imports'
 import { Plus } from '@lucide/vue'
 import { onMounted, ref } from 'vue'
 import { wordsOf } from '../../api/request.ts'
 import BoxTile from '../../components/boxes/BoxTile.vue'
 import NextSteps from '../../components/boxes/NextSteps.vue'
-import NewBoxDialog from '../../components/boxes/NewBoxDialog.vue'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
@@ -14,7 +14,6 @@ useHead({ title: 'Boxes · Thundercrest' })
 const boxes = useBoxesStore()
 const media = useMediaStore()
 const session = useSessionStore()
-const isNewOpen = ref(false)
 const refusal = ref('')
 
 onMounted(async () => {
@@ -33,7 +32,7 @@ onMounted(async () => {
         <h1 class="font-display text-3xl font-semibold">Boxes</h1>
         <p class="mt-1 text-mist">Each box is what one browser source shows. Open one to compose its alerts, or look at a tile to see it move.</p>
       </div>
-      <button v-if="session.canEdit" type="button" class="button" @click="isNewOpen = true"><Plus :size="16" aria-hidden="true" />New box</button>
+      <NuxtLink v-if="session.canEdit" to="/boxes/new" class="button"><Plus :size="16" aria-hidden="true" />New box</NuxtLink>
     </div>
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
     <div v-else-if="boxes.boxes?.length" class="grid grid-cols-1 items-start gap-6 md:grid-cols-2 xl:grid-cols-[repeat(2,minmax(0,1fr))_20rem]">
@@ -42,11 +41,10 @@ onMounted(async () => {
     </div>
     <section v-else-if="boxes.boxes" class="on-paper mx-auto mt-16 max-w-lg rounded-sm p-8 text-center">
       <h2 class="font-display text-2xl font-semibold">No box yet</h2>
-      <p class="mt-2 text-faded">A box holds your alerts and is shown by one browser source in your broadcast program. It begins with one alert for new followers.</p>
-      <button v-if="session.canEdit" type="button" class="button button-bolt mt-5" @click="isNewOpen = true">Make the first box</button>
+      <p class="mt-2 text-faded">A box holds your alerts and is shown by one browser source in your broadcast program. It begins with a set that you choose, a designer’s pack, or one alert for new followers.</p>
+      <NuxtLink v-if="session.canEdit" to="/boxes/new" class="button button-bolt mt-5">Make the first box</NuxtLink>
       <p v-else class="mt-5">Ask an owner or an editor to make the first one.</p>
     </section>
     <p v-else class="text-mist">Loading…</p>
-    <NewBoxDialog v-model:open="isNewOpen" />
   </main>
 </template>

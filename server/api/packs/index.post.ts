@@ -4,12 +4,12 @@ import { join } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
-import { requireMember } from '../auth/access.ts'
-import { importPack } from '../packs/importPack.ts'
-import { packLimits } from '../packs/packLimits.ts'
-import { newId } from '../system/ids.ts'
-import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { requireMember } from '../../auth/access.ts'
+import { importPack } from '../../packs/importPack.ts'
+import { packLimits } from '../../packs/packLimits.ts'
+import { newId } from '../../system/ids.ts'
+import { problemError } from '../../system/problemError.ts'
+import { useServices } from '../../system/services.ts'
 
 /** Passes on what comes until it is too much. */
 function bounded(most: number): Transform {
@@ -23,7 +23,7 @@ function bounded(most: number): Transform {
   })
 }
 
-/** Takes a pack into the channel: its files into the library, its design as a new box. All of it, or nothing. */
+/** Puts a pack on the channel's shelf, to be looked at and taken. All of it, or nothing. */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   // A form of another site can send nothing of this type without asking first.

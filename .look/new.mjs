@@ -1,0 +1,10 @@
+import { open } from './look.mjs'
+const { browser, page, url } = await open()
+await page.goto(`${url}/boxes/new`)
+await page.getByText('Window ledge').first().waitFor()
+await page.waitForTimeout(2500)
+await page.screenshot({ path: '/tmp/new1.png' })
+await page.getByRole('radio', { name: /Jelly parade/ }).click()
+await page.waitForTimeout(3500)
+await page.screenshot({ path: '/tmp/new2.png' })
+await browser.close()

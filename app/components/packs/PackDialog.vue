@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { Download } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { packHead, type Design } from '../../../core/pack/design.ts'
+import { changeDesign, plainDesign } from '../../../core/pack/designEdits.ts'
+import { neededMedia } from '../../../core/pack/manifest.ts'
+import type { DialProblem } from '../../../core/pack/turnDials.ts'
+import { counted } from '../../format/counted.ts'
+import { useDraftStore } from '../../stores/draft.ts'
+import { useMediaStore } from '../../stores/media.ts'
+import { useSessionStore } from '../../stores/session.ts'
+import FieldRow from '../fields/FieldRow.vue'
+import PaperDialog from '../frame/PaperDialog.vue'
+import CheckTile from './CheckTile.vue'
+
+/** Saving the box as a pack: what it is called, what is worth mending first, and the file. */
+const props = defineProps<{ problems: readonly DialProblem[] }>()
+const isOpen = defineModel<boolean>('open', { required: true })
+const draft = useDraftStore()
+const media = useMediaStore()
+const session = useSessionStore()
+const faultOf = ref<Record<string, string>>({})
+const isSaving = ref(false)
+const start = computed(() => plainDesign(draft.view?.name ?? '', session.session?.person.name ?? ''))
+const design = computed<Design>(() => draft.document?.design ?? start.value)
+const files = computed(() => (draft.document ? neededMedia(draft.document, design.value.dials) : []))
+const missing = computed(() => files.value.filter((id) => !media.find(id)))
+const unlicensed = computed(() => files.value.flatMap((id) => media.find(id) ?? []).filter(({ licence }) => licence === '' || licence === 'own' || licence === 'unknown'))
+const cases = computed(() => (draft.document?.alerts ?? []).flatMap((alert) => alert.variations.map((variation) => ({ alert, variation }))))
+/** What is wrong with cases, as their tiles find it. */
+const wrongCounts = ref<Record<string, number>>({})
+const wrongCount = computed(() => Object.values(wrongCounts.value).reduce((sum, count) => sum + count, 0))
+const fields = [
+  { name: 'id', label: 'Id', note: 'the same for all its releases' },
+  { name: 'release', label: 'Release', note: 'count it up for a newer one' },
+  { name: 'author', label: 'By', note: '' },
+  { name: 'licence', label: 'Licence', note: 'what others may do with it, like CC0-1.0' },
+  { name: 'about', label: 'About', note: 'one or two sentences' },
+] as const
+
+function put(name: (typeof fields)[number]['name'], event: Event): void {
+  const value = (event.target as HTMLInputElement).value.trim()
+  const checked = packHead[name].safeParse(value)
+  faultOf.value = { ...faultOf.value, [name]: checked.success ? '' : (checked.error.issues[0]?.message ?? 'that does not fit') }
+  if (checked.success) draft.edit(changeDesign(name, start.value, (changed) => void (changed[name] = value)))
+}
+async function download(): Promise<void> {
+  isSaving.value = true
+  await draft.save()
+  isSaving.value = false
+  if (draft.saveState !== 'saved' || !draft.view) return
+  const link = Object.assign(document.createElement('a'), { href: `/api/boxes/${draft.view.id}/pack`, download: '' })
+  link.click()
+}
+</script>
+
+<template>
+  <PaperDialog v-model:open="isOpen" title="Save as a pack" is-wide>
+    <div class="grid grid-cols-2 gap-x-6 gap-y-2">
+      <FieldRow v-for="{ name, label, note } in fields" :key="name" :label="label" :class="name === 'about' ? 'col-span-2' : ''">
+        <input type="text" class="field" :value="design[name]" :aria-label="`${label} of the pack`" @change="put(name, $event)">
+        <p :class="faultOf[name] ? 'text-brick' : 'text-2xs text-faded'">{{ faultOf[name] || note }}</p>
+      </FieldRow>
+    </div>
+    <section class="mt-4 border-t border-rule pt-3" aria-label="Before it leaves the house">
+      <h3 class="font-semibold">Before it leaves the house</h3>
+      <ul class="mt-1 space-y-0.5 pl-4">
+        <li class="list-disc" :class="problems.length > 0 ? 'text-brick' : ''">{{ problems.length > 0 ? `${counted(problems.length, 'dial problem')}: ${problems.slice(0, 3).map(({ words }) => words).join('; ')}` : `${counted(design.dials.length, 'dial')}, each tried at its ends` }}</li>
+        <li class="list-disc" :class="missing.length > 0 ? 'text-brick' : ''">{{ missing.length > 0 ? `${counted(missing.length, 'file')} that the library does not have any more` : `${counted(files.length, 'file')}, all there` }}</li>
+        <li v-if="unlicensed.length > 0" class="list-disc">{{ counted(unlicensed.length, 'file') }} without a licence that others can rely on: {{ unlicensed.slice(0, 4).map(({ name }) => name).join(', ') }}. Say it in the library.</li>
+        <li class="list-disc" :class="wrongCount > 0 ? 'text-brick' : ''">{{ wrongCount > 0 ? `${counted(wrongCount, 'remark')} that should be mended, marked below` : 'nothing wrong in the cases below that have been looked at' }}</li>
+      </ul>
+      <ul class="mt-3 grid grid-cols-5 gap-2"><CheckTile v-for="{ alert, variation } in cases" :key="`${alert.id}/${variation.id}`" :alert="alert" :variation="variation" @wrong="(count) => (wrongCounts[`${alert.id}/${variation.id}`] = count)" /></ul>
+    </section>
+    <template #actions>
+      <button type="button" class="button" @click="isOpen = false">Close</button>
+      <button type="button" class="button button-bolt" :disabled="isSaving || missing.length > 0 || props.problems.length > 0" @click="download"><Download :size="15" aria-hidden="true" />Download {{ design.id }} {{ design.release }}</button>
+    </template>
+  </PaperDialog>
+</template>

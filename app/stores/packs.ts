@@ -1,0 +1,64 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { ArrivedPack, BoxOfPackBody, PackShelfView, PackSummary, PackView } from '../../contract/packs.ts'
+import { isNewer } from '../../core/pack/design.ts'
+import { request, sendFile } from '../api/request.ts'
+import { useMediaStore } from './media.ts'
+
+/** The shelf: sets that ship, and packs that the channel brought. */
+export const usePacksStore = defineStore('packs', () => {
+  const media = useMediaStore()
+  const shelf = ref<PackSummary[] | null>(null)
+  const opened = shallowRef<ReadonlyMap<string, PackView>>(new Map())
+  const opening = new Map<string, Promise<PackView>>()
+
+  async function load(): Promise<void> {
+    const { packs } = await request<PackShelfView>('GET', '/api/packs')
+    media.lend(packs.flatMap((pack) => pack.media))
+    shelf.value = packs
+  }
+
+  /** All of a pack; asked for once, for it never changes. */
+  function open(shelfId: string): Promise<PackView> {
+    const known = opening.get(shelfId)
+    if (known) return known
+    const asked = request<PackView>('GET', `/api/packs/${shelfId}`).then((view) => {
+      media.lend(view.media)
+      opened.value = new Map([...opened.value, [shelfId, view]])
+      return view
+    })
+    opening.set(shelfId, asked)
+    asked.catch(() => opening.delete(shelfId))
+    return asked
+  }
+
+  return {
+    shelf,
+    /** Packs that were opened, by shelf id. */
+    opened,
+    /** Of each pack the newest release, as they are offered. */
+    offered: computed(() => (shelf.value ?? []).filter((pack) => !(shelf.value ?? []).some((other) => other.id === pack.id && other.origin === pack.origin && (isNewer(other.release, pack.release) || (other.release === pack.release && other.addedAtMs > pack.addedAtMs))))),
+    /** What comes after a release of a pack, the newest; null where it is the newest. */
+    after: (packId: string, release: string) => (shelf.value ?? []).filter((pack) => pack.id === packId && isNewer(pack.release, release)).sort((a, b) => (isNewer(a.release, b.release) ? -1 : 1))[0] ?? null,
+    load,
+    open,
+    /** Puts a pack on the shelf. @throws ProblemError with the reason where it is not taken */
+    async send(file: Blob): Promise<ArrivedPack> {
+      const arrived = await sendFile<ArrivedPack>('/api/packs', file, 'application/zip')
+      await load()
+      return arrived
+    },
+    /** Puts a pack's files into the library, before a box takes it. */
+    async takeFiles(shelfId: string): Promise<void> {
+      await request('POST', `/api/packs/${shelfId}/files`)
+      await media.load()
+    },
+    async makeBox(shelfId: string, body: BoxOfPackBody): Promise<string> {
+      return (await request<{ id: string }>('POST', `/api/packs/${shelfId}/boxes`, body)).id
+    },
+    async remove(shelfId: string): Promise<void> {
+      await request('DELETE', `/api/packs/${shelfId}`)
+      await load()
+    },
+  }
+})

@@ -1,0 +1,49 @@
+import * as z from 'zod'
+import { canvas } from '../core/composition/canvas.ts'
+import type { BoxDocument } from '../core/composition/box.ts'
+import type { EventKind } from '../core/events/kinds.ts'
+import type { Manifest } from '../core/pack/manifest.ts'
+import type { MediaView } from './views.ts'
+
+/** `gallery`: ships with the product. `imported`: a channel brought it. */
+export type PackOrigin = 'gallery' | 'imported'
+
+/** A pack as a shelf shows it: what it is, and a few of its alerts to see moving. */
+export interface PackSummary extends Pick<Manifest, 'id' | 'release' | 'name' | 'author' | 'licence' | 'about'> {
+  shelfId: string
+  origin: PackOrigin
+  addedAtMs: number
+  kinds: EventKind[]
+  caseCount: number
+  dialCount: number
+  /** The names of the boxes that have taken it. */
+  usedBy: string[]
+  cover: BoxDocument
+  /** The files of the cover. */
+  media: MediaView[]
+}
+
+export interface PackShelfView {
+  packs: PackSummary[]
+}
+
+/** All of a pack, with files that need not be in the library. */
+export interface PackView {
+  shelfId: string
+  origin: PackOrigin
+  manifest: Manifest
+  media: MediaView[]
+}
+
+/** What became of a pack that was sent. */
+export interface ArrivedPack {
+  shelfId: string
+  name: string
+  /** It was on the shelf already. */
+  isKnown: boolean
+  /** Entries that its manifest does not name. */
+  leftAside: string[]
+}
+
+export const boxOfPackBody = z.object({ name: z.string().trim().min(1, 'a name to find it by').max(80), canvas: canvas.optional() })
+export type BoxOfPackBody = z.infer<typeof boxOfPackBody>

@@ -1,0 +1,45 @@
+import { and, asc, desc, eq, inArray } from 'drizzle-orm'
+import { readManifest, type Manifest } from '../../../core/pack/manifest.ts'
+import type { Database } from '../handle.ts'
+import { media, pack } from '../schema.ts'
+
+export type PackRow = typeof pack.$inferSelect
+
+/** Under this instead of a channel stand the packs that ship with the product. */
+export const galleryChannel = 'gallery'
+
+/** Manifests are read through their migrations: what an earlier version stored loads as today's. @throws for one that is newer than this program */
+function modern(row: PackRow): PackRow {
+  const read = readManifest(JSON.stringify(row.manifest))
+  if (!read.ok) throw new Error(`The pack ${row.id} cannot be read: ${read.error}`)
+  return { ...row, manifest: read.value }
+}
+
+/** What a channel can take, the newest first: its own packs, and those that ship. */
+export async function listPacks(db: Database, channelId: string): Promise<PackRow[]> {
+  return (await db.select().from(pack).where(inArray(pack.channelId, [channelId, galleryChannel])).orderBy(desc(pack.addedAt), asc(pack.id))).map(modern)
+}
+
+/** A pack that this channel can take. */
+export async function findPack(db: Database, channelId: string, id: string): Promise<PackRow | null> {
+  const [row] = await db.select().from(pack).where(and(eq(pack.id, id), inArray(pack.channelId, [channelId, galleryChannel]))).limit(1)
+  return row ? modern(row) : null
+}
+
+/** The same pack, where it is on the shelf already. */
+export async function findPackByDigest(db: Database, channelId: string, digest: string): Promise<PackRow | null> {
+  const [row] = await db.select().from(pack).where(and(eq(pack.channelId, channelId), eq(pack.digest, digest))).limit(1)
+  return row ? modern(row) : null
+}
+
+/** Puts a pack on the shelf with its files, all of it or nothing. */
+export async function addPack(db: Database, row: { id: string; channelId: string; manifest: Manifest; digest: string }, files: Omit<typeof media.$inferInsert, 'channelId'>[]): Promise<void> {
+  await db.transaction(async (tx) => {
+    if (files.length > 0) await tx.insert(media).values(files.map((file) => ({ ...file, channelId: row.id }))).onConflictDoNothing()
+    await tx.insert(pack).values({ ...row, packId: row.manifest.id, release: row.manifest.release })
+  })
+}
+
+export async function removePackRow(db: Database, id: string): Promise<void> {
+  await db.delete(pack).where(eq(pack.id, id))
+}

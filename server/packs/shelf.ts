@@ -1,0 +1,80 @@
+import type { PackShelfView, PackView } from '../../contract/packs.ts'
+import type { Manifest } from '../../core/pack/manifest.ts'
+import { listBoxes } from '../db/queries/boxes.ts'
+import type { Database } from '../db/handle.ts'
+import { addMedia, forgetMedia, listPlayableMedia } from '../db/queries/media.ts'
+import { findPack, galleryChannel, listPacks, removePackRow, type PackRow } from '../db/queries/packs.ts'
+import { mediaView } from '../media/mediaViews.ts'
+import { problemError } from '../system/problemError.ts'
+import { useServices } from '../system/services.ts'
+
+/** What a shelf shows of a pack before it is opened: so many of its alerts, moving. */
+const coverAlerts = 3
+
+const originOf = (row: PackRow) => (row.channelId === galleryChannel ? ('gallery' as const) : ('imported' as const))
+
+/** Who of a channel's boxes has taken a pack: their names. */
+async function usersOf(db: Database, channelId: string): Promise<Map<string, string[]>> {
+  const users = new Map<string, string[]>()
+  for (const { name, draft } of await listBoxes(db, channelId)) for (const { shelfId } of draft.packs) users.set(shelfId, [...(users.get(shelfId) ?? []), name])
+  return users
+}
+
+/** The shelf of a channel: of each pack all releases, the newest first. */
+export async function packShelf(db: Database, channelId: string): Promise<PackShelfView> {
+  const users = await usersOf(db, channelId)
+  const packs: PackShelfView['packs'] = []
+  for (const row of await listPacks(db, channelId)) {
+    const { id, release, name, author, licence, about, box, dials } = row.manifest
+    const cover = { ...box, alerts: box.alerts.slice(0, coverAlerts) }
+    const shown = JSON.stringify(cover)
+    const media = (await listPlayableMedia(db, row.id)).filter((file) => shown.includes(file.id)).map(mediaView)
+    packs.push({ shelfId: row.id, origin: originOf(row), addedAtMs: row.addedAt.getTime(), id, release, name, author, licence, about, dialCount: dials.length, kinds: box.alerts.flatMap(({ kinds }) => kinds), caseCount: box.alerts.reduce((sum, { variations }) => sum + variations.length, 0), usedBy: users.get(row.id) ?? [], cover, media })
+  }
+  return { packs }
+}
+
+/** All of one pack. */
+export async function packView(db: Database, row: PackRow): Promise<PackView> {
+  return { shelfId: row.id, origin: originOf(row), manifest: row.manifest, media: (await listPlayableMedia(db, row.id)).map(mediaView) }
+}
+
+/** @throws 404 as a problem document */
+export async function ownPack(channelId: string, id: string): Promise<PackRow> {
+  const { database } = await useServices()
+  const row = await findPack(database.db, channelId, id)
+  if (!row) throw problemError(404, 'There is no such pack on this channel’s shelf.')
+  return row
+}
+
+/** The designs that a box has taken, by their shelf ids. */
+export async function packsOf(db: Database, channelId: string, taken: readonly { shelfId: string }[]): Promise<Map<string, Manifest>> {
+  const packs = new Map<string, Manifest>()
+  for (const { shelfId } of taken) {
+    const row = await findPack(db, channelId, shelfId)
+    if (row) packs.set(shelfId, row.manifest)
+  }
+  return packs
+}
+
+/** Puts a pack's files into a channel's library. What is there already stays as it is there. */
+export async function takeFiles(channelId: string, row: PackRow): Promise<void> {
+  const { database, library, onAir } = await useServices()
+  await database.db.transaction(async (tx) => {
+    for (const file of await listPlayableMedia(tx, row.id)) await addMedia(tx, { ...file, channelId, tags: ['pack', row.manifest.name.slice(0, 30).toLowerCase()], addedAt: new Date(), ...(file.posterId || file.kind === 'sound' ? {} : { measuredBy: 0 }) })
+  })
+  onAir.forget(channelId)
+  library.changed(channelId)
+  // Sets that ship were measured by the build, without the small pictures that a library shows.
+  library.wake()
+}
+
+/** Takes a pack off the shelf, with files that nobody else has. @throws 409 while boxes have it, 403 for one that ships */
+export async function takeOffShelf(channelId: string, row: PackRow): Promise<void> {
+  if (originOf(row) === 'gallery') throw problemError(403, 'This set comes with Thundercrest and stays on the shelf.')
+  const { database, media } = await useServices()
+  const boxes = (await usersOf(database.db, channelId)).get(row.id) ?? []
+  if (boxes.length > 0) throw problemError(409, `${boxes.map((name) => `“${name}”`).join(', ')} ${boxes.length === 1 ? 'has' : 'have'} taken it: its dials turn there. Remove it from there first, or let go of its dials.`)
+  await removePackRow(database.db, row.id)
+  for (const file of await listPlayableMedia(database.db, row.id)) for (const id of await forgetMedia(database.db, file)) await media.remove(id)
+}
