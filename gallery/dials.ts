@@ -10,8 +10,8 @@ export function dialsOf(set: GallerySet, sounds: { arrival: string; support: str
   const { palette, type, soundTrimDb, speedRatio } = set.look
   const colour = (id: 'accent' | 'headline' | 'plate' | 'glow', label: string): Dial => ({ ...plain, id, kind: 'colour', label, group: 'Colours', initial: palette[id], bindings: [{ path: `look.palette.${id}`, transform: same }] })
   return [
-    colour('accent', 'Main colour'),
-    colour('headline', 'Names'),
+    colour('accent', 'Main colour, names'),
+    colour('headline', 'Headlines'),
     colour('plate', 'Ground'),
     colour('glow', 'Sparks and glow'),
     { ...plain, id: 'typeface', kind: 'font', label: 'Headlines', group: 'Words', initial: type.display.family, bindings: [{ path: 'look.type.display.family', transform: same }] },

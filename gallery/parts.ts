@@ -34,7 +34,7 @@ export const second = (canvas: Canvas, { words }: Seat, sizePx: number, place: P
 export const message = (canvas: Canvas, { hasMessage }: Seat, sizePx: number, place: Place, changes: Changes<PartOf<'message'>> = {}, start: Edge = at('second.entered')): PartOf<'message'>[] =>
   hasMessage ? [from(starterMessage(canvas, start), undefined, { sizePx, floorPx: Math.round(sizePx * 0.7), place, ...changes })] : []
 
-export const shape = (canvas: Canvas, id: string, widthPx: number, heightPx: number, place: Place, changes: Changes<PartOf<'shape'>> = {}, start?: Edge): PartOf<'shape'> => ({ ...from(starterShape(canvas), start, { name: id, widthPx, heightPx, place, stroke: { widthPx: 0, ink: { role: 'accent' } }, ...changes }), id })
+export const shape = (canvas: Canvas, id: string, widthPx: number, heightPx: number, place: Place, changes: Changes<PartOf<'shape'>> = {}, start?: Edge): PartOf<'shape'> => ({ ...from(starterShape(canvas), start, { name: `${id[0]?.toUpperCase()}${id.slice(1)}`, widthPx, heightPx, place, stroke: { widthPx: 0, ink: { role: 'accent' } }, ...changes }), id })
 
 export const particles = (canvas: Canvas, preset: PresetName, changes: Changes<PartOf<'particles'>> = {}, start?: Edge): PartOf<'particles'> => ({ ...from(starterParticles(canvas, preset), start, changes), id: 'sparks', name: 'Sparks' })
 

@@ -2,7 +2,6 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { Readable } from 'node:stream'
 import { buffer } from 'node:stream/consumers'
-import AxeBuilder from '@axe-core/playwright'
 import { starterAlert } from '../../core/composition/starter.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { writePack } from '../../server/packs/writePack.ts'
@@ -45,11 +44,15 @@ test('a pack saved in one channel is a box in a fresh one: dropped, put on air, 
   await from.remove()
 
   await page.goto(`${server.url}/boxes`)
-  await page.getByRole('button', { name: 'Make the first box' }).click()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await page.getByRole('link', { name: 'Make the first box' }).click()
   const [chooser] = await Promise.all([page.waitForEvent('filechooser'), page.getByRole('button', { name: 'Choose a pack' }).click()])
   await chooser.setFiles({ name: 'night-counter.pack.zip', mimeType: 'application/zip', buffer: pack })
-  await expect(page.getByText('“Night counter” is a new box now.')).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('“Night counter” is on the shelf.')).toBeVisible({ timeout: 60_000 })
+  // It is seen, and read about, before anything is made of it.
+  await expect(page.getByRole('form', { name: 'The new box' }).locator('[data-part=headline]')).toBeVisible()
+  await expect(page.getByText('12 kinds of event, 0 dials, release 1.0.0 by Bram Quill')).toBeVisible()
+  await expect(page.getByLabel('Name')).toHaveValue('Night counter')
+  await page.getByRole('button', { name: 'Make the box' }).click()
   await page.getByRole('button', { name: 'Tip', exact: true }).click()
   await expect(page.getByText('Everyday, one of 4 cases')).toBeVisible()
   await page.getByRole('button', { name: /^Put on air/ }).click()
@@ -81,7 +84,20 @@ test('all of a pack is taken, or nothing', async ({ page, server }) => {
   expect([(await listed()).length, ((await (await page.request.get(`${server.url}/api/boxes`)).json()) as { boxes: unknown[] }).boxes.length]).toEqual([before, 0])
 
   const good = await send(await packWith(png))
-  expect([good.status(), await good.json()]).toEqual([201, { boxId: expect.any(String), name: 'Own picture', leftAside: [] }])
+  const { shelfId } = (await good.json()) as { shelfId: string }
+  expect([good.status(), await (await send(await packWith(png))).json()]).toEqual([201, { shelfId, name: 'Own picture', isKnown: true, leftAside: [] }])
+  // On the shelf it is nobody's: the library has its files once a box took it.
+  expect((await listed()).length).toBe(before)
+  const made = await page.request.post(`${server.url}/api/packs/${shelfId}/boxes`, { data: { name: 'Taken' } })
+  expect(made.status()).toBe(201)
   expect((await listed()).filter(({ tags }) => tags.includes('pack'))).toMatchObject([{ name: 'Own lantern' }])
+  const kept = await page.request.delete(`${server.url}/api/packs/${shelfId}`)
+  expect([kept.status(), ((await kept.json()) as { detail: string }).detail]).toEqual([409, expect.stringContaining('“Taken” has taken it')])
+  const { id } = (await made.json()) as { id: string }
+  expect((await page.request.patch(`${server.url}/api/boxes/${id}/draft`, { data: { baseRevision: 0, patches: [{ op: 'replace', path: ['packs'], value: [] }] } })).ok()).toBe(true)
+  expect((await page.request.delete(`${server.url}/api/packs/${shelfId}`)).status()).toBe(204)
+  expect((await page.request.get(`${server.url}/api/packs/${shelfId}`)).status()).toBe(404)
+  // Its file stays, for the library has it.
+  expect((await page.request.get(`${server.url}/media/${createHash('sha256').update(png).digest('hex')}`)).status()).toBe(200)
   expect((await fetch(`${server.url}/api/packs`, { method: 'POST', body: 'x', headers: { 'content-type': 'application/zip' } })).status).toBe(401)
 })

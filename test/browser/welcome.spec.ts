@@ -17,7 +17,7 @@ test('an empty server: make the account, the first box, put it on air, see a tes
   await fill('guessed')
   await expect(page.getByText('This is not the code that the server printed')).toBeVisible()
   await fill(code)
-  await page.getByRole('button', { name: 'Make the first box' }).click()
+  await page.getByRole('link', { name: 'Make the first box' }).click()
   await page.getByLabel('Name').fill('Night counter')
   await page.getByRole('radio', { name: /Tall/ }).click()
   await page.getByRole('button', { name: 'Make the box' }).click()

@@ -4,7 +4,6 @@ import { mainKind } from '../../../core/composition/box.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import type { Dial, DialValue } from '../../../core/pack/dial.ts'
 import { placeWords } from '../../../core/pack/placeWords.ts'
-import { canDiffer } from '../../../core/pack/standing.ts'
 import { giveBack, ownPlaces, turnTaken } from '../../../core/pack/turnTaken.ts'
 import { valueOf } from '../../../core/pack/turnDials.ts'
 import type { TakenDesign } from '../../composables/useTakenPacks.ts'
@@ -21,7 +20,6 @@ const alertId = computed(() => (props.isForAlert ? (room.alert?.id ?? null) : nu
 const exception = computed(() => (alertId.value === null ? undefined : props.taken.entry.exceptions[alertId.value]?.[props.dial.id]))
 const general = computed(() => valueOf(props.dial, props.taken.entry.values))
 const value = computed<DialValue>(() => exception.value ?? general.value)
-const isShared = computed(() => props.isForAlert && !canDiffer(props.taken.pack, props.dial.id, props.taken.pack.box.look))
 const isTurned = computed(() => (props.isForAlert ? exception.value !== undefined : general.value !== props.dial.initial))
 /** Alerts in which this dial stands otherwise. */
 const elsewhere = computed(() => Object.entries(props.taken.entry.exceptions).flatMap(([id, values]) => {
@@ -29,18 +27,20 @@ const elsewhere = computed(() => Object.entries(props.taken.entry.exceptions).fl
   return alert && props.dial.id in values ? [kindNames[mainKind(alert)]] : []
 }))
 const own = computed(() => (draft.document ? ownPlaces(props.taken.pack, draft.document, props.taken.entry.id, props.dial.id) : []))
+/** Its field stands beside its name. */
+const isSmall = computed(() => props.dial.kind === 'colour' || props.dial.kind === 'switch')
 const turn = (to: DialValue | null) => draft.edit(turnTaken(props.taken.pack, props.taken.entry.id, props.dial.id, to, alertId.value))
 </script>
 
 <template>
   <div>
-    <div class="flex items-baseline justify-between gap-2">
-      <span :class="isTurned ? 'font-semibold' : ''">{{ dial.label }}</span>
+    <div class="flex items-center gap-2">
+      <span class="min-w-0 flex-1 leading-tight" :class="isTurned ? 'font-semibold' : ''">{{ dial.label }}</span>
       <button v-if="isTurned && !disabled" type="button" class="link shrink-0 text-2xs text-deep-sky" :aria-label="`${dial.label}: ${isForAlert ? 'as the whole pack' : 'as designed'}`" @click="turn(null)">{{ isForAlert ? 'as the whole pack' : 'as designed' }}</button>
+      <DialField v-if="isSmall" class="shrink-0" :dial="dial" :value="value" :disabled="disabled" @change="turn" />
     </div>
     <p v-if="dial.about" class="text-2xs text-faded">{{ dial.about }}</p>
-    <div class="mt-0.5"><DialField :dial="dial" :value="value" :disabled="disabled || isShared" @change="turn" /></div>
-    <p v-if="isShared" class="text-2xs text-faded">It turns what all alerts share.</p>
+    <div v-if="!isSmall" class="mt-0.5"><DialField :dial="dial" :value="value" :disabled="disabled" @change="turn" /></div>
     <p v-if="!isForAlert && elsewhere.length > 0" class="text-2xs text-faded">Otherwise for {{ elsewhere.join(', ') }}.</p>
     <p v-if="own.length > 0" class="text-2xs text-faded">
       <span :title="own.map((path) => placeWords(draft.document?.alerts ?? [], path.split('.'))).join('\n')">{{ counted(own.length, 'value') }} that you set by hand {{ own.length === 1 ? 'stays' : 'stay' }}.</span>

@@ -4,7 +4,9 @@ import { ArrowUp, PackageOpen } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { mainKind } from '../../../core/composition/box.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
+import { canDiffer } from '../../../core/pack/standing.ts'
 import type { TakenDesign } from '../../composables/useTakenPacks.ts'
+import { counted } from '../../format/counted.ts'
 import { usePacksStore } from '../../stores/packs.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import InspectorSection from '../inspector/InspectorSection.vue'
@@ -23,7 +25,9 @@ const isOfPack = computed(() => room.alert !== null && Object.values(props.taken
 const scopes = computed(() => [{ value: false, label: 'whole pack' }, ...(isOfPack.value && room.alert ? [{ value: true, label: `${kindNames[mainKind(room.alert)]} only` }] : [])])
 /** Dials that turn nothing here are not shown: what they turn was not taken. */
 const dials = computed(() => props.taken.pack.dials.filter(({ bindings }) => bindings.some(({ path }) => (path.startsWith('look.') ? props.taken.entry.wearsLook : path.startsWith('alerts.*') || path.split('.')[1]! in props.taken.entry.alerts))))
-const groups = computed(() => [...new Set(dials.value.map(({ group }) => group))].map((name) => ({ name: name || 'Dials', dials: dials.value.filter(({ group }) => group === name) })))
+/** For one alert only those that can stand otherwise there. */
+const shown = computed(() => (isForAlert.value && isOfPack.value ? dials.value.filter(({ id }) => canDiffer(props.taken.pack, id, props.taken.pack.box.look)) : dials.value))
+const groups = computed(() => [...new Set(shown.value.map(({ group }) => group))].map((name) => ({ name: name || 'Dials', dials: shown.value.filter(({ group }) => group === name) })))
 const newer = computed(() => packs.after(props.taken.entry.id, props.taken.entry.release))
 </script>
 
@@ -40,6 +44,7 @@ const newer = computed(() => packs.after(props.taken.entry.id, props.taken.entry
       <div class="flex min-w-0 gap-1"><RadioGroupOption v-for="scope in scopes" :key="scope.label" v-slot="{ checked }" :value="scope.value" class="min-w-0 cursor-pointer rounded-sm"><span class="block truncate rounded-sm border px-2 py-0.5" :class="checked ? 'border-ink bg-sheet font-semibold' : 'border-rule'">{{ scope.label }}</span></RadioGroupOption></div>
     </RadioGroup>
     <InspectorSection v-for="group in groups" :key="group.name" :title="group.name"><DialRow v-for="dial in group.dials" :key="dial.id" :taken="taken" :dial="dial" :is-for-alert="isForAlert && isOfPack" :disabled="disabled" /></InspectorSection>
+    <p v-if="shown.length < dials.length" class="text-2xs text-faded">{{ counted(dials.length - shown.length, 'dial') }} more {{ dials.length - shown.length === 1 ? 'turns' : 'turn' }} what all alerts share.</p>
     <p v-if="!disabled" class="border-t border-rule pt-2"><button type="button" class="link text-deep-sky" @click="isRemoveOpen = true">Remove this pack…</button></p>
     <ReleaseDialog v-if="newer" v-model:open="isReleaseOpen" :taken="taken" :release="newer" />
     <RemovePackDialog v-model:open="isRemoveOpen" :taken="taken" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, provide } from 'vue'
+import { computed, provide, ref, watch } from 'vue'
 import { silenceRemark } from '../../../core/edit/silenceRemark.ts'
 import { isVisiblePart } from '../../../core/parts/part.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
@@ -51,6 +51,9 @@ const others = computed(() => {
 /** The parts of the same kind that are selected together, and in what they differ. */
 const alike = computed(() => room.selected.filter(({ kind }) => kind === room.part?.kind))
 const mixed = computed(() => mixedFields(alike.value))
+const host = ref<HTMLElement>()
+/** Another panel is read from its top. */
+watch(() => view.panel, () => void host.value?.scrollTo({ top: 0 }))
 function stopMaking(): void {
   view.isMakingDials = false
   view.panel = 'dials'
@@ -62,7 +65,7 @@ function rename(event: Event): void {
 </script>
 
 <template>
-  <aside class="on-paper min-h-0 overflow-y-auto border-l border-rule px-4 py-3" aria-label="Inspector">
+  <aside ref="host" class="on-paper min-h-0 overflow-y-auto border-l border-rule px-4 py-3" aria-label="Inspector">
     <p v-if="view.isMakingDials && (view.panel === 'part' || view.panel === 'look')" class="sticky -top-3 z-30 -mx-4 -mt-3 mb-2 flex items-center justify-between gap-2 border-b border-rule bg-sheet px-4 py-2" role="status"><span>Press the knob beside a property to make it a dial. Choose other parts on the stage{{ view.panel === 'look' ? '' : ', or open the look' }}.</span><button type="button" class="button shrink-0" @click="stopMaking">Done</button></p>
     <p v-if="draft.refusal" role="alert" class="mb-2 text-brick">Not possible: {{ draft.refusal }}</p>
     <ZonesInspector v-if="view.panel === 'zones' && draft.document" :zones="draft.document.zones" :canvas="draft.document.canvas" :disabled="!canEdit" />

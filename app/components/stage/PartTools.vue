@@ -17,7 +17,7 @@ const emit = defineEmits<{ scene: [file: File | null] }>()
 const acts = useSelectionActs()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
-const toolClass = 'grid size-[29px] place-items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist'
+const toolClass = 'grid size-[26px] place-items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist'
 
 function add(part: Part): void {
   if (acts.add(part)) {
@@ -28,7 +28,7 @@ function add(part: Part): void {
 </script>
 
 <template>
-  <div class="flex h-full flex-col gap-[3px] overflow-y-auto pr-1" role="toolbar" aria-label="Add and arrange parts" aria-orientation="vertical">
+  <div class="flex h-full flex-col gap-[2px] overflow-y-auto pr-1" role="toolbar" aria-label="Add and arrange parts" aria-orientation="vertical">
     <button v-for="tool in newParts" :key="tool.name" type="button" :class="toolClass" class="shrink-0" :aria-label="tool.name" :title="tool.name" @click="add(tool.make(canvas, room.parts))"><component :is="tool.icon" :size="16" aria-hidden="true" /></button>
     <Menu as="div" class="relative shrink-0">
       <MenuButton :class="toolClass" aria-label="Add particles" title="Add particles"><Sparkles :size="16" aria-hidden="true" /></MenuButton>
@@ -40,7 +40,7 @@ function add(part: Part): void {
         </MenuItems>
       </Teleport>
     </Menu>
-    <hr class="w-[29px] border-seam" />
+    <hr class="w-[26px] border-seam" />
     <Menu as="div" class="relative shrink-0">
       <MenuButton :class="toolClass" aria-label="Arrange what is there" title="Layouts: arrange what is there"><LayoutTemplate :size="16" aria-hidden="true" /></MenuButton>
       <Teleport to="body">
