@@ -11,7 +11,7 @@ type Turning = { path: string; transform: Transform } & (
   | { kind: 'switch'; initial: boolean }
 )
 
-/** Which way numbers of a field go, where it is not from nothing to twice what it is: least, most, unit. */
+/** Which way numbers of a field go, where it is not from half to twice what it is: least, most, unit. */
 const ranges: Record<string, [least: number, most: number, unit: string]> = {
   opacity: [0, 1, ''], rotationDeg: [-180, 180, '°'], trimDb: [-24, 6, 'dB'], soundTrimDb: [-24, 6, 'dB'], speedRatio: [0.5, 2, '×'], sizeRatio: [0.5, 1.5, '×'], outlineRatio: [0, 2, '×'], trackingEm: [-0.05, 0.3, 'em'],
   letterSpacingEm: [-0.05, 0.4, 'em'], strength: [0.2, 2, '×'], targetLufs: [-24, -12, 'LUFS'], weight: [300, 800, ''], ms: [0, 3000, 'ms'], xPx: [0, 1920, 'px'], yPx: [0, 1080, 'px'], lineHeight: [0.9, 1.8, '×'], saturation: [0, 2, '×'], brightness: [0.3, 2, '×'],
@@ -22,7 +22,7 @@ const mediaId = /^[0-9a-f]{64}$/
 
 /** A dial's range around a number: never narrower than its field's usual one where that has one. */
 function rangeOf(field: string, initial: number): [number, number, string] {
-  const [least, most, unit] = ranges[field] ?? [0, Math.max(10, Math.round(Math.abs(initial) * 2)), /Px/.test(field) ? 'px' : '']
+  const [least, most, unit] = ranges[field] ?? [Math.round(initial / 2), initial > 0 ? Math.ceil(initial * 2) : 10, /Px/.test(field) ? 'px' : '']
   return [Math.min(least, initial), Math.max(most, initial), unit]
 }
 

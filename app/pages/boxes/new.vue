@@ -9,7 +9,7 @@ import { newBoxBody } from '../../../contract/bodies.ts'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import { wordsOf } from '../../api/request.ts'
 import CanvasChoice from '../../components/boxes/CanvasChoice.vue'
-import { canvases } from '../../components/boxes/canvases.ts'
+import { asListed, canvases, canvasesWith } from '../../components/boxes/canvases.ts'
 import PackDrop from '../../components/boxes/PackDrop.vue'
 import FormField from '../../components/fields/FormField.vue'
 import PackPreview from '../../components/packs/PackPreview.vue'
@@ -32,9 +32,9 @@ const isMaking = ref(false)
 const canvas = ref<Canvas>(canvases[0]!.canvas)
 const pack = computed(() => packs.offered.find(({ shelfId }) => shelfId === startId.value) ?? null)
 const groups = computed(() => [
-  { name: 'Packs that you brought', packs: packs.offered.filter(({ origin }) => origin === 'imported') },
-  { name: 'Sets that come with Thundercrest', packs: packs.offered.filter(({ origin }) => origin === 'gallery').sort((a, b) => a.addedAtMs - b.addedAtMs) },
-].filter((group) => group.packs.length > 0))
+  { name: 'Packs that you brought', hasNothing: false, packs: packs.offered.filter(({ origin }) => origin === 'imported') },
+  { name: 'Sets that come with Thundercrest', hasNothing: true, packs: packs.offered.filter(({ origin }) => origin === 'gallery').sort((a, b) => a.addedAtMs - b.addedAtMs) },
+].filter((group) => group.packs.length > 0 || group.hasNothing))
 
 onMounted(async () => {
   try {
@@ -45,7 +45,7 @@ onMounted(async () => {
 })
 /** A set brings its canvas; and a name, until somebody writes another. */
 watch(pack, (next, before) => {
-  if (next) canvas.value = canvases.find((each) => each.canvas.widthPx === next.cover.canvas.widthPx && each.canvas.heightPx === next.cover.canvas.heightPx)?.canvas ?? canvas.value
+  canvas.value = next ? asListed(next.cover.canvas, canvasesWith(next.cover.canvas)) : asListed(canvas.value, canvases)
   if (name.value === '' || name.value === before?.name) name.value = next?.name ?? ''
 })
 async function make(): Promise<void> {
@@ -78,21 +78,17 @@ async function forget(of: PackSummary): Promise<void> {
     <div class="min-h-0 overflow-y-auto px-8 py-6">
       <h1 class="font-display text-3xl font-semibold">A new box</h1>
       <p class="mt-1 text-mist">Begin with a set and make it yours, or with nothing. Look at one to see it move.</p>
-      <RadioGroup v-model="startId" class="mt-5 space-y-5">
-        <RadioGroupLabel class="sr-only">Begin with</RadioGroupLabel>
-        <section v-for="group in groups" :key="group.name" :aria-label="group.name">
-          <h2 class="caps mb-2 text-mist">{{ group.name }}</h2>
-          <div class="grid grid-cols-3 gap-3"><RadioGroupOption v-for="each in group.packs" :key="each.shelfId" v-slot="{ checked }" :value="each.shelfId" class="cursor-pointer rounded-sm"><PackTile :pack="each" :is-chosen="checked" class="rounded-sm border bg-ridge" :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'" /></RadioGroupOption></div>
-        </section>
-        <p v-if="packs.shelf === null && !refusal" role="status" class="text-mist">Taking the sets off the shelf…</p>
-        <section aria-label="Something of your own">
-          <h2 class="caps mb-2 text-mist">Something of your own</h2>
-          <div class="grid grid-cols-3 gap-3">
-            <RadioGroupOption v-slot="{ checked }" :value="nothing" class="cursor-pointer rounded-sm"><span class="flex h-full min-h-20 items-center gap-3 rounded-sm border bg-ridge p-3" :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'"><SquareDashed :size="26" class="shrink-0" aria-hidden="true" /><span><b class="block font-medium">Nothing</b><span class="opacity-75">an empty canvas with one alert for new followers</span></span></span></RadioGroupOption>
-            <PackDrop class="col-span-2" @arrived="startId = $event" />
-          </div>
-        </section>
+      <RadioGroup v-for="group in groups" :key="group.name" v-model="startId" class="mt-5">
+        <RadioGroupLabel as="p" class="caps mb-2 text-mist">{{ group.name }}</RadioGroupLabel>
+        <div class="grid grid-cols-3 gap-3">
+          <RadioGroupOption v-for="each in group.packs" :key="each.shelfId" v-slot="{ checked }" :value="each.shelfId" class="cursor-pointer rounded-sm"><PackTile :pack="each" :is-chosen="checked" class="rounded-sm border bg-ridge" :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'" /></RadioGroupOption>
+          <RadioGroupOption v-if="group.hasNothing" v-slot="{ checked }" :value="nothing" class="cursor-pointer rounded-sm">
+            <span class="block h-full rounded-sm border bg-ridge" :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'"><span class="bg-stage grid aspect-video place-items-center rounded-t-sm"><SquareDashed :size="40" aria-hidden="true" /></span><span class="block px-2.5 py-1.5"><b class="block font-medium">Nothing</b><span class="block opacity-75">an empty canvas, one alert</span></span></span>
+          </RadioGroupOption>
+        </div>
       </RadioGroup>
+      <p v-if="packs.shelf === null && !refusal" role="status" class="mt-5 text-mist">Taking the sets off the shelf…</p>
+      <PackDrop class="mt-5" @arrived="startId = $event" />
     </div>
     <form class="on-paper flex min-h-0 flex-col border-l border-rule" novalidate aria-label="The new box" @submit.prevent="make">
       <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-5 py-5">
@@ -107,7 +103,7 @@ async function forget(of: PackSummary): Promise<void> {
         </template>
         <p v-else class="text-faded">An empty canvas with one alert for new followers: a picture, two lines, a sound. Everything else is yours to compose.</p>
         <FormField v-model="name" label="Name" hint="One box is what one browser source shows." :error="nameFault" />
-        <CanvasChoice v-model="canvas" />
+        <CanvasChoice v-model="canvas" :designed="pack?.cover.canvas ?? null" />
       </div>
       <div class="border-t border-rule px-5 py-3">
         <p v-if="refusal" role="alert" class="mb-2 text-brick">{{ refusal }}</p>
