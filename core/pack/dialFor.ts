@@ -43,7 +43,7 @@ export function turningAt(document: BoxDocument, path: string): Turning | null {
     return { path, transform: same, kind: 'number', initial: value, least, most, unit }
   }
   if (typeof value === 'string') {
-    if (hex.test(value)) return { path, transform: same, kind: 'colour', initial: value.toUpperCase() }
+    if (hex.test(value)) return { path, transform: same, kind: 'colour', initial: value }
     if (mediaId.test(value)) return { path, transform: same, kind: field === 'mediaId' && soundAt(document, place) ? 'sound' : 'picture', initial: value }
     if (field === 'family') return { path, transform: same, kind: 'font', initial: value }
     return field === 'template' || field === 'name' ? { path, transform: same, kind: 'words', initial: value } : null
@@ -57,7 +57,7 @@ const soundAt = (document: BoxDocument, place: readonly (string | number)[]) => 
 function styled({ look }: BoxDocument, path: string, value: unknown): Turning | null {
   if (typeof value !== 'object' || value === null) return null
   if ('role' in value) return ofRole(look, String(value.role))
-  if ('own' in value && typeof value.own === 'string') return { path, transform: { as: 'own' }, kind: 'colour', initial: value.own.toUpperCase() }
+  if ('own' in value && typeof value.own === 'string') return { path, transform: { as: 'own' }, kind: 'colour', initial: value.own }
   if ('own' in value && typeof value.own === 'object' && value.own !== null && 'family' in value.own) return { path, transform: { as: 'own' }, kind: 'font', initial: String(value.own.family) }
   if ('mode' in value && value.mode === 'recolour' && 'to' in value) return styled({ look } as BoxDocument, `${path}.to`, value.to)
   return null
@@ -65,7 +65,7 @@ function styled({ look }: BoxDocument, path: string, value: unknown): Turning | 
 
 function ofRole(look: Look, role: string): Turning | null {
   const same: Transform = { as: 'same' }
-  if (inkRole.safeParse(role).success) return { path: `look.palette.${role}`, transform: same, kind: 'colour', initial: look.palette[role as InkRole].toUpperCase() }
+  if (inkRole.safeParse(role).success) return { path: `look.palette.${role}`, transform: same, kind: 'colour', initial: look.palette[role as InkRole] }
   const type = typeRole.safeParse(role)
   return type.success ? { path: `look.type.${type.data}.family`, transform: same, kind: 'font', initial: look.type[type.data].family } : null
 }

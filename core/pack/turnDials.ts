@@ -22,7 +22,8 @@ function transformed(how: Transform, value: DialValue, before: unknown): unknown
       if (typeof value !== 'number') return undefined
       const [first, last] = how.from
       const ratio = (Math.min(last, Math.max(first, value)) - first) / (last - first)
-      return how.to[0] + ratio * (how.to[1] - how.to[0])
+      // Millionths are enough; what is left of halves and thirds would look like a change.
+      return Math.round((how.to[0] + ratio * (how.to[1] - how.to[0])) * 1e6) / 1e6
     }
     case 'step':
       return typeof value === 'number' ? Math.round(value / how.size) * how.size : undefined

@@ -19,7 +19,7 @@ export const frost: GallerySet = {
   compose: (seat) =>
     score(
       seat.isGreat ? 9500 : 7500,
-      particles(wide, 'downfall', { sprites: [{ from: 'form', form: 'dot', ink: { role: 'headline' } }, { from: 'form', form: 'star', ink: { role: 'headline' } }], sizePx: { from: 8, to: 26 }, strength: seat.isGreat ? 1.6 : 0.9 }),
+      particles(wide, 'downfall', { sprites: [{ from: 'form', form: 'dot', ink: { role: 'headline' } }, { from: 'form', form: 'star', ink: { role: 'headline' } }], sizePx: { from: 8, to: 26 }, overMs: 2600, lifeMs: { from: 2800, to: 4700 }, speedPxPerS: { from: 160, to: 340 }, strength: seat.isGreat ? 1.6 : 0.9 }),
       shape(wide, 'pane', 1240, 340, on(960, 740), { form: 'rectangle', cornerPx: 40, fill: { role: 'plate' }, opacity: 0.62, stroke: { widthPx: 6, ink: { role: 'accent' } }, motion: { entrance: phase('fade', 600), exit: { role: 'leave' } } }),
       picture(wide, seat, seat.isGreat ? 460 : 380, on(960, 390), { colour: { mode: 'recolour', from: ice, to: { role: 'accent' } } }),
       headline(wide, seat, 148, on(960, 695), { maxWidthPx: 1140 }, at('picture.start', 450)),
