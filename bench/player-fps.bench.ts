@@ -1,6 +1,5 @@
 // The player at 1920 × 1080 in Debian's headless Chromium without a GPU: frames a second and long frames with 50 moving parts,
 // and with 500, 2,000 and 5,000 particles, beside the same number drawn by a well-known particle library (tsParticles).
-import type { Page } from '@playwright/test'
 import { build } from 'esbuild'
 import { starterLine, starterParticles, starterPicture } from '../core/composition/starterParts.ts'
 import { setKeyframe } from '../core/edit/setKeyframe.ts'
@@ -10,6 +9,7 @@ import type { Part } from '../core/parts/part.ts'
 import { resolveScore } from '../core/score/resolve.ts'
 import type { ResolvedScore } from '../core/score/resolved.ts'
 import { loadScore, readBox } from '../test/arrange/playerHarness.ts'
+import { frameIntervals, playing } from './frameIntervals.ts'
 import { withPlayerPage } from './playerPage.ts'
 import { percentile, report, type Measured } from './report.ts'
 
@@ -41,32 +41,6 @@ function movingParts(mediaId: string): Part[] {
 
 const particlesOf = (count: number): Part => ({ ...starterParticles(canvas, 'downfall'), count, overMs: 0, emitter: 'everywhere', lifeMs: { from: lastsMs + 500, to: lastsMs + 500 }, sizePx: { from: 14, to: 26 } })
 
-/** Frame intervals while something runs. */
-async function intervals(page: Page, start: string): Promise<number[]> {
-  return page.evaluate(
-    async ([script, forMs]) => {
-      const stop = (await new Function(`return (async () => { ${script} })()`)()) as (() => void) | undefined
-      await new Promise((resolve) => setTimeout(resolve, 400))
-      const found: number[] = []
-      let last = performance.now()
-      const until = last + Number(forMs)
-      await new Promise<void>((resolve) => {
-        const frame = (now: number) => {
-          found.push(now - last)
-          last = now
-          if (now < until) requestAnimationFrame(frame)
-          else resolve()
-        }
-        requestAnimationFrame(frame)
-      })
-      stop?.()
-      return found
-    },
-    [start, lastsMs - 1000] as const,
-  )
-}
-
-const playing = 'const h = globalThis.harness; h.playback = h.playScore(h.stage, h.prepared, null, 0, { onEnded() {} }); return () => h.playback.stop()'
 const figuresOf = (frames: readonly number[]) => ({
   'frames a second': (1000 / (frames.reduce((sum, frame) => sum + frame, 0) / frames.length)).toFixed(1),
   'p95 frame': `${percentile(frames, 0.95).toFixed(1)} ms`,
@@ -77,13 +51,13 @@ const measured: Measured[] = []
 await withPlayerPage(async (page, server) => {
   const { media } = await readBox(page, server.demo)
   const [mediaId = ''] = Object.entries(media).find(([, facts]) => facts.mime === 'image/png') ?? []
-  const idle = await intervals(page, 'return undefined')
+  const idle = await frameIntervals(page, 'return undefined', lastsMs - 1000)
   measured.push({ what: 'an empty page', figures: figuresOf(idle) })
   await loadScore(page, scoreOf(movingParts(mediaId), media))
-  measured.push({ what: '50 moving parts', figures: figuresOf(await intervals(page, playing)) })
+  measured.push({ what: '50 moving parts', figures: figuresOf(await frameIntervals(page, playing, lastsMs - 1000)) })
   for (const count of [500, 2000, 5000]) {
     await loadScore(page, scoreOf([particlesOf(count)]))
-    measured.push({ what: `${count} particles`, figures: figuresOf(await intervals(page, playing)) })
+    measured.push({ what: `${count} particles`, figures: figuresOf(await frameIntervals(page, playing, lastsMs - 1000)) })
   }
   const peer = await build({ stdin: { contents: "import { tsParticles } from '@tsparticles/engine'; import { loadSlim } from '@tsparticles/slim'; globalThis.peer = { tsParticles, loadSlim }", resolveDir: process.cwd() }, bundle: true, write: false, format: 'iife' })
   await page.addScriptTag({ content: peer.outputFiles[0]?.text ?? '' })
@@ -101,7 +75,7 @@ await withPlayerPage(async (page, server) => {
         number: { value: ${count}, density: { enable: false } }, shape: { type: 'star' }, color: { value: '#FFF4DC' }, size: { value: { min: 7, max: 13 } },
         rotate: { value: { min: 0, max: 360 }, animation: { enable: true, speed: 90 } }, move: { enable: true, speed: 3, direction: 'bottom', outModes: 'out' } } } })
       return () => made.destroy()`
-    measured.push({ what: `  peer: tsParticles, ${count}`, figures: figuresOf(await intervals(page, script)) })
+    measured.push({ what: `  peer: tsParticles, ${count}`, figures: figuresOf(await frameIntervals(page, script, lastsMs - 1000)) })
   }
 })
 report('player-fps', measured, ['Headless Chromium without a GPU: everything is drawn by the processor.'])

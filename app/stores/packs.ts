@@ -5,6 +5,9 @@ import { isNewer } from '../../core/pack/design.ts'
 import { request, sendFile } from '../api/request.ts'
 import { useMediaStore } from './media.ts'
 
+/** What a channel brought first, the newest of it first; then what ships, as it was put up. */
+const inOrder = (packs: readonly PackSummary[]) => [...packs.filter(({ origin }) => origin === 'imported').sort((a, b) => b.addedAtMs - a.addedAtMs), ...packs.filter(({ origin }) => origin === 'gallery').sort((a, b) => a.addedAtMs - b.addedAtMs)]
+
 /** The shelf: sets that ship, and packs that the channel brought. */
 export const usePacksStore = defineStore('packs', () => {
   const media = useMediaStore()
@@ -37,7 +40,7 @@ export const usePacksStore = defineStore('packs', () => {
     /** Packs that were opened, by shelf id. */
     opened,
     /** Of each pack the newest release, as they are offered. */
-    offered: computed(() => (shelf.value ?? []).filter((pack) => !(shelf.value ?? []).some((other) => other.id === pack.id && other.origin === pack.origin && (isNewer(other.release, pack.release) || (other.release === pack.release && other.addedAtMs > pack.addedAtMs))))),
+    offered: computed(() => inOrder(shelf.value ?? []).filter((pack) => !(shelf.value ?? []).some((other) => other.id === pack.id && other.origin === pack.origin && (isNewer(other.release, pack.release) || (other.release === pack.release && other.addedAtMs > pack.addedAtMs))))),
     /** What comes after a release of a pack, the newest; null where it is the newest. */
     after: (packId: string, release: string) => (shelf.value ?? []).filter((pack) => pack.id === packId && isNewer(pack.release, release)).sort((a, b) => (isNewer(a.release, b.release) ? -1 : 1))[0] ?? null,
     load,

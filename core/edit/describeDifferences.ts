@@ -29,7 +29,7 @@ export function describeDifferences(air: BoxDocument | null, draft: BoxDocument,
     list.push({ kind: null, subject: 'Canvas', what: 'size', before: canvasWords(air), after: canvasWords(draft) })
   }
   if (air && !isSame(air.look, draft.look)) list.push({ kind: null, subject: 'Look', what: 'tokens', before: air.look.name, after: draft.look.name })
-  if (air) list.push(...seasonDifferences(air, draft), ...zoneDifferences(air, draft))
+  if (air) list.push(...seasonDifferences(air, draft), ...zoneDifferences(air, draft), ...packDifferences(air, draft))
   for (const alert of draft.alerts) {
     const before = air?.alerts.find((each) => each.id === alert.id)
     if (!before) list.push({ kind: mainKind(alert), subject: 'Alert', what: 'new', before: '', after: alert.isOn ? 'on' : 'off' })
@@ -52,6 +52,20 @@ function seasonDifferences(air: BoxDocument, draft: BoxDocument): Difference[] {
     const what = !before ? 'new' : !after ? 'removed' : before.from === after.from && before.to === after.to ? 'look' : 'days'
     return [{ kind: null, subject: `Season ${(after ?? before)?.look.name ?? ''}`, what, before: daysOf(before), after: daysOf(after) }]
   })
+}
+
+/** Packs that came, went or are at another release. What their dials turn stands with the alerts and the look; what is declared for others concerns no source, and is said all the same. */
+function packDifferences(air: BoxDocument, draft: BoxDocument): Difference[] {
+  const ids = new Set([...draft.packs, ...air.packs].map(({ id }) => id))
+  const packs = [...ids].flatMap((id): Difference[] => {
+    const [before, after] = [air, draft].map(({ packs }) => packs.find((each) => each.id === id))
+    if (isSame(before, after)) return []
+    const what = !before ? 'new' : !after ? 'removed' : before.release === after.release ? 'dials' : 'release'
+    const turned = (pack: typeof before) => (pack && what === 'dials' ? `${Object.keys(pack.values).length} turned` : (pack?.release ?? ''))
+    return [{ kind: null, subject: `Pack ${(after ?? before)?.name ?? ''}`, what, before: turned(before), after: turned(after) }]
+  })
+  const dials = ({ design }: BoxDocument) => (design ? `${design.id} ${design.release}, ${design.dials.length} dials` : 'nothing')
+  return isSame(air.design, draft.design) ? packs : [...packs, { kind: null, subject: 'To hand out', what: 'pack', before: dials(air), after: dials(draft) }]
 }
 
 function zoneDifferences(air: BoxDocument, draft: BoxDocument): Difference[] {

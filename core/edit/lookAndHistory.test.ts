@@ -105,7 +105,7 @@ describe('several parts at once', () => {
     expect(now.filter(({ kind }) => kind !== 'line')).toEqual(parts.filter(({ kind }) => kind !== 'line'))
   })
   it('say in what they are mixed, and nothing of what each has for itself', () => {
-    expect(mixedFields(lines)).toEqual(['typeface', 'size', 'smallest size', 'colour', 'outline'])
+    expect(mixedFields(lines)).toEqual(['typeface', 'size', 'smallest size', 'colour', 'outline', 'shadow'])
     expect(mixedFields([lines[0]!, { ...lines[0]!, id: 'other', name: 'Other', place: { ...(lines[0] as { place: object }).place, xPx: 5 } as never }])).toEqual([])
     expect(mixedFields([])).toEqual([])
   })

@@ -41,6 +41,11 @@ export class TestServer {
     return JSON.parse(readFileSync(join(this.dataFolder, 'demo.json'), 'utf8')) as DemoFile
   }
 
+  /** Its process, while it runs. */
+  get pid(): number | undefined {
+    return this.process?.pid
+  }
+
   /** Everything that it has printed. */
   get printed(): string {
     return this.output

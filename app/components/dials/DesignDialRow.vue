@@ -18,6 +18,7 @@ const draft = useDraftStore()
 const count = computed(() => (draft.document ? boundCount(draft.document, props.dial) : 0))
 const places = computed(() => props.dial.bindings.map(({ path }) => ({ path, words: placeWords(draft.document?.alerts ?? [], path.replace('.parts.', '.composition.parts.').replace('.composition.composition.', '.composition.').split('.')), wider: everywhere(path) })))
 const edit = (what: string, recipe: (dial: Dial) => void) => draft.edit(changeDial(props.dial.id, what, recipe))
+const decimals = computed(() => (props.dial.kind === 'number' && props.dial.most - props.dial.least < 20 ? 2 : 0))
 const typed = (event: Event) => (event.target as HTMLInputElement).value.trim()
 function rename(event: Event): void {
   const label = typed(event)
@@ -38,10 +39,14 @@ function widen(path: string, wider: string): void {
     <FieldRow label="Group"><input type="text" class="field" :value="dial.group" maxlength="60" placeholder="Colours, Words, Sound…" :disabled="disabled" :aria-label="`Group of ${dial.label}`" @change="(event) => edit('group', (changed) => void (changed.group = typed(event)))"></FieldRow>
     <FieldRow label="Explained"><input type="text" class="field" :value="dial.about" maxlength="200" :disabled="disabled" :aria-label="`What ${dial.label} does`" @change="(event) => edit('explained', (changed) => void (changed.about = typed(event)))"></FieldRow>
     <FieldRow v-if="dial.kind === 'number'" label="Range">
-      <div class="grid grid-cols-3 gap-1">
-        <NumberField :label="`Least of ${dial.label}`" :value="dial.least" unit="least" :decimals="2" :disabled="disabled" @change="(least) => edit('range', (changed) => void (changed.kind === 'number' && (changed.least = least)))" />
-        <NumberField :label="`Most of ${dial.label}`" :value="dial.most" unit="most" :decimals="2" :disabled="disabled" @change="(most) => edit('range', (changed) => void (changed.kind === 'number' && (changed.most = most)))" />
-        <input type="text" class="field" :value="dial.unit" maxlength="20" placeholder="unit" :disabled="disabled" :aria-label="`Unit of ${dial.label}`" @change="(event) => edit('unit', (changed) => void (changed.kind === 'number' && (changed.unit = typed(event))))">
+      <div class="grid grid-cols-2 gap-1">
+        <NumberField :label="`Least of ${dial.label}`" :value="dial.least" unit="least" :decimals="decimals" :disabled="disabled" @change="(least) => edit('range', (changed) => void (changed.kind === 'number' && (changed.least = least)))" />
+        <NumberField :label="`Most of ${dial.label}`" :value="dial.most" unit="most" :decimals="decimals" :disabled="disabled" @change="(most) => edit('range', (changed) => void (changed.kind === 'number' && (changed.most = most)))" />
+      </div>
+    </FieldRow>
+    <FieldRow v-if="dial.kind === 'number'" label="Unit">
+      <div>
+        <input type="text" class="field" :value="dial.unit" maxlength="20" placeholder="%, px, s…" :disabled="disabled" :aria-label="`Unit of ${dial.label}`" @change="(event) => edit('unit', (changed) => void (changed.kind === 'number' && (changed.unit = typed(event))))">
       </div>
     </FieldRow>
     <div>

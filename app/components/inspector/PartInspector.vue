@@ -66,7 +66,7 @@ function rename(event: Event): void {
 
 <template>
   <aside ref="host" class="on-paper min-h-0 overflow-y-auto border-l border-rule px-4 py-3" aria-label="Inspector">
-    <p v-if="view.isMakingDials && (view.panel === 'part' || view.panel === 'look')" class="sticky -top-3 z-30 -mx-4 -mt-3 mb-2 flex items-center justify-between gap-2 border-b border-rule bg-sheet px-4 py-2" role="status"><span>Press the knob beside a property to make it a dial. Choose other parts on the stage{{ view.panel === 'look' ? '' : ', or open the look' }}.</span><button type="button" class="button shrink-0" @click="stopMaking">Done</button></p>
+    <p v-if="view.isMakingDials && (view.panel === 'part' || view.panel === 'look')" class="sticky -top-3 z-30 -mx-4 -mt-3 mb-2 flex items-center justify-between gap-2 border-b border-rule bg-sheet px-4 py-2" role="status"><span>Press the knob beside a property to make it a dial.</span><button type="button" class="button shrink-0" @click="stopMaking">Done</button></p>
     <p v-if="draft.refusal" role="alert" class="mb-2 text-brick">Not possible: {{ draft.refusal }}</p>
     <ZonesInspector v-if="view.panel === 'zones' && draft.document" :zones="draft.document.zones" :canvas="draft.document.canvas" :disabled="!canEdit" />
     <CasesInspector v-else-if="view.panel === 'cases' && room.alert" :disabled="!canEdit" />

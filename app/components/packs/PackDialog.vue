@@ -9,7 +9,6 @@ import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
-import FieldRow from '../fields/FieldRow.vue'
 import PaperDialog from '../frame/PaperDialog.vue'
 import CheckTile from './CheckTile.vue'
 
@@ -57,10 +56,11 @@ async function download(): Promise<void> {
 <template>
   <PaperDialog v-model:open="isOpen" title="Save as a pack" is-wide>
     <div class="grid grid-cols-2 gap-x-6 gap-y-2">
-      <FieldRow v-for="{ name, label, note } in fields" :key="name" :label="label" :class="name === 'about' ? 'col-span-2' : ''">
-        <input type="text" class="field" :value="design[name]" :aria-label="`${label} of the pack`" @change="put(name, $event)">
-        <p :class="faultOf[name] ? 'text-brick' : 'text-2xs text-faded'">{{ faultOf[name] || note }}</p>
-      </FieldRow>
+      <label v-for="{ name, label, note } in fields" :key="name" class="block" :class="name === 'about' ? 'col-span-2' : ''">
+        <span class="font-medium">{{ label }}</span><span v-if="note" class="ml-2 text-2xs text-faded">{{ note }}</span>
+        <input type="text" class="field mt-0.5" :value="design[name]" :aria-label="`${label} of the pack`" @change="put(name, $event)">
+        <span v-if="faultOf[name]" role="alert" class="text-brick">{{ faultOf[name] }}</span>
+      </label>
     </div>
     <section class="mt-4 border-t border-rule pt-3" aria-label="Before it leaves the house">
       <h3 class="font-semibold">Before it leaves the house</h3>

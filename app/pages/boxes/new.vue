@@ -33,7 +33,7 @@ const canvas = ref<Canvas>(canvases[0]!.canvas)
 const pack = computed(() => packs.offered.find(({ shelfId }) => shelfId === startId.value) ?? null)
 const groups = computed(() => [
   { name: 'Packs that you brought', hasNothing: false, packs: packs.offered.filter(({ origin }) => origin === 'imported') },
-  { name: 'Sets that come with Thundercrest', hasNothing: true, packs: packs.offered.filter(({ origin }) => origin === 'gallery').sort((a, b) => a.addedAtMs - b.addedAtMs) },
+  { name: 'Sets that come with Thundercrest', hasNothing: true, packs: packs.offered.filter(({ origin }) => origin === 'gallery') },
 ].filter((group) => group.packs.length > 0 || group.hasNothing))
 
 onMounted(async () => {
