@@ -16,3 +16,6 @@ export function span(ms: number): string {
 export function clockTime(ms: number): string {
   return new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 }
+
+/** A day of any year, as the channel writes it: "6 January". @param day days since 1970 */
+export const dayAndMonth = (day: number, locale: string): string => new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(day * 86_400_000)

@@ -5,7 +5,7 @@ import { starterAlert } from '../composition/starter.ts'
 import { starterBackdrop, starterMessage, starterParticles } from '../composition/starterParts.ts'
 import type { EventKind } from '../events/kinds.ts'
 import { lanternLook } from '../look/lanternLook.ts'
-import { applyToMany, carried, counterpartOf, otherVariations, type Carried } from './applyToMany.ts'
+import { applyToMany, carried, counterpartOf, fieldsIn, otherVariations, type Carried } from './applyToMany.ts'
 import { applyPatches, changeBox, type Edit } from './change.ts'
 import { addSeason, changeLook, changeSeason, removeSeason, seasonIdFor } from './changeLook.ts'
 import { describeDifferences } from './describeDifferences.ts'
@@ -93,5 +93,31 @@ describe('looks of seasons', () => {
     const later = changed(withSeason, changeSeason(id, { from: '12-05', to: '01-06' })).document
     expect(describeDifferences(start, withSeason)).toEqual([{ kind: null, subject: 'Season Frost', what: 'new', before: '', after: '12-01 to 01-06' }])
     expect(describeDifferences(withSeason, later)).toEqual([{ kind: null, subject: 'Season Frost', what: 'days', before: '12-01 to 01-06', after: '12-05 to 01-06' }])
+  })
+})
+
+describe('single properties', () => {
+  const from = { alertId: 'follow', variationId: 'follow-everyday' }
+  const raid = { alertId: 'raid', variationId: 'raid-everyday' }
+  const partIn = (document: BoxDocument, alertId: string, id: string) => document.alerts.find((alert) => alert.id === alertId)?.variations[0]?.composition.parts.find((part) => part.id === id)
+  it('are offered where some part has them', () => {
+    expect(fieldsIn(start.alerts[0]!.variations[0]!.composition)).toEqual(expect.arrayContaining(['sizePx', 'ink', 'mediaId', 'trimDb']))
+    expect(fieldsIn({ ...start.alerts[0]!.variations[0]!.composition, parts: [] })).toEqual([])
+  })
+  it('are carried alone; the rest stays, and undo gives all of it back', () => {
+    const { document, change } = changed(start, applyToMany(from, [raid], [], ['sizePx', 'trimDb']))
+    expect([partIn(document, 'raid', 'headline'), partIn(document, 'raid', 'sound')]).toMatchObject([{ sizePx: 77, ink: { role: 'headline' } }, { trimDb: -7, isMuted: false }])
+    expect(change?.label).toBe('apply size, volume to 1')
+    expect(applyPatches(document, change?.inverse ?? [])).toEqual(start)
+  })
+})
+
+describe('packs among what goes on air', () => {
+  const taken = { id: 'set', shelfId: 's', release: '1.0.0', name: 'Set', alerts: {}, wearsLook: false, values: {}, exceptions: {}, own: [] }
+  it('are said when they come, are turned, are at another release or go', () => {
+    const [none, some, turned, later] = [[], [taken], [{ ...taken, values: { warmth: 1 } }], [{ ...taken, release: '1.1.0' }]].map((packs) => ({ ...start, packs }))
+    const whats = [[none, some], [some, turned], [some, later], [later, none]].map(([before, after]) => describeDifferences(before!, after!).map(({ subject, what }) => `${subject} ${what}`))
+    expect(whats).toEqual([['Pack Set new'], ['Pack Set dials'], ['Pack Set release'], ['Pack Set removed']])
+    expect(describeDifferences(start, { ...start, design: { id: 'mine', release: '1.0.0', author: '', licence: '', about: '', dials: [] } })).toMatchObject([{ subject: 'To hand out', before: 'nothing', after: 'mine 1.0.0, 0 dials' }])
   })
 })

@@ -3,12 +3,27 @@ import type { Composition } from '../composition/schema.ts'
 import { copyOf } from '../copyOf.ts'
 import { isTextPart, isVisiblePart, type Part } from '../parts/part.ts'
 import type { Edit } from './change.ts'
+import { fieldNames } from './fieldNames.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'
 import { pasteMotion, pasteStyle } from './pasteStyle.ts'
 
 /** What can be carried over from one variation to others. */
 export const carried = ['style', 'motion', 'layout', 'pictures', 'sounds', 'timing', 'message'] as const
 export type Carried = (typeof carried)[number]
+
+/** Single properties that can be carried over: each as it is, where both parts have it. */
+export const singleFields = [
+  'type', 'sizePx', 'floorPx', 'maxWidthPx', 'maxLines', 'align', 'ink', 'highlightInk', 'outline', 'shadow', 'letters', 'letterSpacingEm', 'lineHeight', 'isUpperCase', 'opacity', 'rotationDeg', 'widthPx', 'heightPx', 'cornerPx', 'paddingPx',
+  'fill', 'stroke', 'mediaId', 'colour', 'motion', 'keyframes', 'trimDb', 'isLevelled', 'fadeInMs', 'fadeOutMs', 'count', 'strength', 'sprites', 'pxPerS',
+] as const
+export type SingleField = (typeof singleFields)[number]
+
+/** Those that some part of a composition has. */
+export const fieldsIn = ({ parts }: Composition): SingleField[] => singleFields.filter((field) => parts.some((part) => field in part))
+
+function carryFields(from: Part, to: Part, fields: readonly SingleField[]): void {
+  for (const field of fields) if (field in from && field in to) Object.assign(to, { [field]: copyOf((from as unknown as Record<string, unknown>)[field]) })
+}
 
 /**
  * The part of another composition that plays the same role: of the same kind (texts count as one) with the same id, else the same
@@ -59,9 +74,9 @@ function timeLike(from: Composition, to: Composition): void {
 }
 
 /** Carries what is ticked from one variation to others, as one step. Words stay, and so does whatever has no counterpart. */
-export function applyToMany(source: VariationAddress, targets: readonly VariationAddress[], what: readonly Carried[]): Edit {
+export function applyToMany(source: VariationAddress, targets: readonly VariationAddress[], what: readonly Carried[], fields: readonly SingleField[] = []): Edit {
   return {
-    label: `apply ${what.join(', ')} to ${targets.length}`,
+    label: `apply ${[...what, ...fields.map((field) => fieldNames[field] ?? field)].join(', ')} to ${targets.length}`,
     recipe: (draft) => {
       const from = findVariation(draft, source)?.variation.composition
       if (!from) return
@@ -71,7 +86,9 @@ export function applyToMany(source: VariationAddress, targets: readonly Variatio
         if (!to || to === from) continue
         for (const part of to.parts) {
           const like = counterpartOf(part, pattern, to)
-          if (like) for (const each of what) if (each !== 'timing') copies[each](like, part)
+          if (!like) continue
+          for (const each of what) if (each !== 'timing') copies[each](like, part)
+          carryFields(like, part, fields)
         }
         if (what.includes('timing')) timeLike(pattern, to)
       }

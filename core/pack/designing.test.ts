@@ -8,6 +8,8 @@ import { design as designSchema } from './design.ts'
 import { boundCount, changeDesign, changeDial, moveDial, packIdFor, plainDesign, removeDial, turnDesigned } from './designEdits.ts'
 import { dial as dialSchema, type Dial } from './dial.ts'
 import { dialFor, everywhere, turningAt } from './dialFor.ts'
+import { ownFamilies } from './familiesOf.ts'
+import { packNotes } from './packNotes.ts'
 import { placeWords } from './placeWords.ts'
 import { dialProblems } from './turnDials.ts'
 
@@ -105,5 +107,24 @@ describe('declaring dials', () => {
   it('says where something was changed past it', () => {
     const past = made(designed, { label: '', recipe: (draft) => void (draft.look.palette.accent = '#112233') })
     expect(dialProblems(past, past.design?.dials ?? []).map(({ dialId, words }) => [dialId, words])).toEqual([['accent', expect.stringContaining('stands otherwise')]])
+  })
+})
+
+describe('what is worth knowing of a pack', () => {
+  const text = { ...box, look: { ...box.look, type: { ...box.look.type, display: { ...box.look.type.display, family: 'Loaf Sans' } } } }
+  const changed = made(text, { label: '', recipe: (draft) => { for (const part of draft.alerts[1]?.variations[0]?.composition.parts ?? []) if (part.kind === 'line') part.template = part.id === 'second' ? '{name} left {amount}' : '{name' } })
+  const lost: Dial = { ...dialOf(box, 'look.speedRatio', 'Pace'), bindings: [{ path: 'look.pace', transform: { as: 'same' } }] }
+  const media = [{ id: file, file: `media/${file}`, name: 'Lantern', kind: 'picture' as const, mime: 'image/png', sizeBytes: 1, licence: '' }]
+  it('is nothing where all is as meant', () => expect(packNotes({ box, dials: [dialOf(box, 'look.speedRatio')], media: [] }, [])).toEqual([]))
+  it('is said: variables that never come, words that cannot be read, dials that turn nothing, typefaces and licences that are missing', () => {
+    expect(packNotes({ box: changed, dials: [lost], media }, [])).toEqual([
+      'The dial “Pace”: nothing stands at look.pace.', '“Headline” of Raid has words that cannot be read as meant.', '“Second line” of Raid leaves {amount} empty: such events never carry it.',
+      'The typeface Loaf Sans does not come with it: another stands in.', '1 of its files says nothing of a licence.',
+    ])
+    expect(packNotes({ box: changed, dials: [], media: [] }, ['Loaf Sans'])).toHaveLength(2)
+  })
+  it('typefaces are those of looks, seasons, parts and dials that do not ship', () => {
+    const font: Dial = { ...lost, id: 'font', kind: 'font', initial: 'Crumb', bindings: [{ path: 'look.type.text.family', transform: { as: 'same' } }] } as Dial
+    expect(ownFamilies({ ...text, seasons: [{ id: 'frost', from: '12-01', to: '01-06', swaps: [], look: { ...text.look, type: { ...text.look.type, text: { ...text.look.type.text, family: 'Rime' } } } }] }, [font])).toEqual(['Crumb', 'Loaf Sans', 'Rime'])
   })
 })

@@ -2,7 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import { mainKind } from '../../../core/composition/box.ts'
-import { applyToMany, carried, otherVariations, type Carried } from '../../../core/edit/applyToMany.ts'
+import { applyToMany, carried, fieldsIn, otherVariations, type Carried, type SingleField } from '../../../core/edit/applyToMany.ts'
+import { fieldNames } from '../../../core/edit/fieldNames.ts'
 import { freeKinds } from '../../../core/edit/alertEdits.ts'
 import { alertFor, copyToKinds, together } from '../../../core/edit/copyToKinds.ts'
 import { eventKinds, type EventKind } from '../../../core/events/kinds.ts'
@@ -21,6 +22,10 @@ const room = useScoreRoomStore()
 const words: Record<Carried, string> = { style: 'style of words and shapes', motion: 'motion', layout: 'where things stand', pictures: 'pictures', sounds: 'sounds', timing: 'timing', message: 'style of the viewer’s message' }
 const what = ref<Carried[]>(['style', 'motion'])
 const ticked = ref<Set<string>>(new Set())
+/** Single properties besides, for a part that is to stay otherwise as it is. */
+const fields = ref<SingleField[]>([])
+const isNothing = computed(() => what.value.length === 0 && fields.value.length === 0)
+const singles = computed(() => (room.composition ? fieldsIn(room.composition) : []))
 const source = computed(() => room.address)
 const others = computed(() => (draft.document && source.value ? otherVariations(draft.document, source.value) : []))
 const keyOf = ({ alertId, variationId }: { alertId: string; variationId: string }) => `${alertId}/${variationId}`
@@ -28,8 +33,8 @@ const groups = computed(() => (draft.document?.alerts ?? []).map((alert) => ({ a
 const chosen = computed(() => others.value.filter(({ address }) => ticked.value.has(keyOf(address))).map(({ address }) => address))
 /** What the box would be; the dry run of the very edit. */
 const after = computed(() => {
-  if (!isOpen.value || !draft.document || !source.value || what.value.length === 0) return draft.document
-  const result = changeBox(draft.document, applyToMany(source.value, others.value.map(({ address }) => address), what.value))
+  if (!isOpen.value || !draft.document || !source.value || isNothing.value) return draft.document
+  const result = changeBox(draft.document, applyToMany(source.value, others.value.map(({ address }) => address), what.value, fields.value))
   return result.ok ? result.value.document : draft.document
 })
 
@@ -40,6 +45,7 @@ const notesFor = (kind: EventKind) => (room.alert ? alertFor(room.alert, kind).n
 
 watch(isOpen, (open) => {
   newKinds.value = []
+  fields.value = []
   if (open) ticked.value = new Set(others.value.map(({ address }) => keyOf(address)))
 })
 function tick(keys: readonly string[], isTicked: boolean): void {
@@ -51,7 +57,7 @@ function tick(keys: readonly string[], isTicked: boolean): void {
 function apply(): void {
   if (!source.value) return
   const count = chosen.value.length + newKinds.value.length
-  const carry = what.value.length > 0 ? [applyToMany(source.value, chosen.value, what.value)] : []
+  const carry = isNothing.value ? [] : [applyToMany(source.value, chosen.value, what.value, fields.value)]
   const copy = newKinds.value.length > 0 ? [copyToKinds(source.value.alertId, newKinds.value)] : []
   if (!draft.edit(together(`apply to ${count}`, [...carry, ...copy]))) return
   isOpen.value = false
@@ -65,6 +71,10 @@ function apply(): void {
       <legend class="mb-1 text-faded">What is carried over. Words stay as they are.</legend>
       <div class="flex flex-wrap gap-x-4 gap-y-1"><label v-for="each in carried" :key="each" class="flex items-center gap-1.5"><input v-model="what" type="checkbox" class="size-4 accent-deep-sky" :value="each">{{ words[each] }}</label></div>
     </fieldset>
+    <details class="mt-2">
+      <summary class="cursor-pointer text-deep-sky">Or single properties{{ fields.length > 0 ? `: ${fields.map((field) => fieldNames[field] ?? field).join(', ')}` : '' }}</summary>
+      <fieldset class="mt-1 flex flex-wrap gap-x-4 gap-y-1"><legend class="sr-only">Single properties</legend><label v-for="field in singles" :key="field" class="flex items-center gap-1.5"><input v-model="fields" type="checkbox" class="size-4 accent-deep-sky" :value="field">{{ fieldNames[field] ?? field }}</label></fieldset>
+    </details>
     <div class="mt-3 flex items-center justify-between border-t border-rule pt-3">
       <p class="text-faded">{{ counted(chosen.length, 'case') }} of {{ others.length }}</p>
       <div class="flex gap-3"><button type="button" class="link text-deep-sky" @click="tick(others.map(({ address }) => keyOf(address)), true)">all</button><button type="button" class="link text-deep-sky" @click="ticked = new Set()">none</button></div>
@@ -83,7 +93,7 @@ function apply(): void {
     <p v-if="others.length === 0 && free.length === 0" class="mt-3 text-faded">There is no other case in this box yet.</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Cancel</button>
-      <button type="button" class="button button-bolt" :disabled="(chosen.length === 0 || what.length === 0) && newKinds.length === 0" @click="apply">Apply to {{ counted(chosen.length + newKinds.length, 'place') }}</button>
+      <button type="button" class="button button-bolt" :disabled="(chosen.length === 0 || isNothing) && newKinds.length === 0" @click="apply">Apply to {{ counted(chosen.length + newKinds.length, 'place') }}</button>
     </template>
   </PaperDialog>
 </template>

@@ -9,6 +9,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
 import NumberField from '../fields/NumberField.vue'
+import MissingLetters from '../look/MissingLetters.vue'
 import CheckRow from './CheckRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import ShadowFields from './ShadowFields.vue'
@@ -46,6 +47,7 @@ function setShadow(value: string): void {
 <template>
   <InspectorSection title="Style">
     <FieldRow label="Type" path="type"><ChoiceField label="Type" :value="typeValue" :choices="typeChoices" :disabled="disabled" @change="setType" /></FieldRow>
+    <MissingLetters v-if="'own' in part.type" :family="part.type.own.family" :weight="part.type.own.weight" />
     <FieldRow label="Size" path="sizePx">
       <div class="grid grid-cols-2 gap-2">
         <NumberField label="Size" :value="part.sizePx" unit="px" :min="8" :max="600" :disabled="disabled" @change="(sizePx) => edit('size', (draft) => void (draft.sizePx = sizePx))" />

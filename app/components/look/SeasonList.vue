@@ -2,9 +2,10 @@
 import { Plus, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { addSeason, changeLook, changeSeason, removeSeason, seasonIdFor } from '../../../core/edit/changeLook.ts'
-import { hiddenDays, scaleOf, seasonOn, type Season } from '../../../core/look/seasons.ts'
+import { hiddenDays, scaleOf, seasonOn, yearOf, type Season } from '../../../core/look/seasons.ts'
 import { localMoment } from '../../../core/time/localMoment.ts'
 import { useChannel } from '../../composables/useChannel.ts'
+import { dayAndMonth } from '../../format/time.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
@@ -25,6 +26,11 @@ const choices = computed(() => [{ value: '', label: `every day${today.value ? ''
 const hidden = computed(() => hiddenDays(seasons.value, new Date().getFullYear()).filter(({ id }) => id === edited.value?.id))
 const nameOf = (id: string) => seasons.value.find((each) => each.id === id)?.look.name ?? id
 const scaleChoices = [{ value: 'season', label: 'every year' }, { value: 'date', label: 'once' }] as const
+
+/** When no season is on, in words. */
+const gaps = computed(() => yearOf(seasons.value, new Date().getFullYear()).filter(({ seasonId }) => seasonId === null))
+const gapWords = computed(() => gaps.value.map(({ first, last }) => [...new Set([first, last])].map((day) => dayAndMonth(day, channel.value.locale)).join(' to ')).join(' and '))
+const gapDays = computed(() => gaps.value.reduce((sum, { first, last }) => sum + last - first + 1, 0))
 
 function add(): void {
   if (!draft.document) return
@@ -59,6 +65,7 @@ function setScale({ id, from, to }: Season, scale: 'season' | 'date'): void {
       <button v-if="!disabled && seasons.length < 24" type="button" class="button" @click="add"><Plus :size="14" aria-hidden="true" />A season</button>
     </div>
     <YearStrip v-if="seasons.length > 0" :seasons="seasons" :chosen-id="view.seasonId" @look="view.day = $event" />
+    <p v-if="seasons.length > 0" class="text-2xs text-faded">{{ gapDays === 0 ? 'Some season is on all the year.' : `No season on ${counted(gapDays, 'day')} of this year: the everyday look shows, ${gapWords}.` }}</p>
     <div v-if="edited" class="space-y-1.5 rounded-sm bg-sheet p-2">
       <div class="grid grid-cols-[minmax(0,1fr)_1.5rem] gap-1">
         <input class="field" :value="edited.look.name" maxlength="80" aria-label="Name of the season" :disabled="disabled" @change="rename">

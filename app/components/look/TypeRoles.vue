@@ -7,6 +7,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import DialKnob from '../dials/DialKnob.vue'
 import InspectorSection from '../inspector/InspectorSection.vue'
+import MissingLetters from './MissingLetters.vue'
 import ShadowFields from '../inspector/ShadowFields.vue'
 
 /** The typefaces of a look, and how large, how wide apart and how outlined its texts are. */
@@ -26,6 +27,7 @@ function setFamily(role: (typeof typeRoles)[number], family: string): void {
   <InspectorSection title="Type">
     <div v-for="role in typeRoles" :key="role" class="mb-2 space-y-1">
       <div class="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] items-center gap-2"><span class="text-faded">{{ words[role] }}</span><ChoiceField :label="`Typeface of ${role}`" :value="look.type[role].family" :choices="choices" :disabled="disabled" @change="(family) => setFamily(role, family)" /><DialKnob :path="`type.${role}.family`" :label="`typeface of ${words[role]}`" /></div>
+      <MissingLetters :family="look.type[role].family" :weight="look.type[role].weight" />
       <div class="grid grid-cols-2 gap-1">
         <NumberField :label="`Weight of ${role}`" :value="look.type[role].weight" unit="weight" :min="100" :max="900" :step="100" :disabled="disabled" @change="(weight) => emit('change', `${role} weight`, (changed) => void (changed.type[role].weight = Math.round(weight)))" />
         <NumberField :label="`Size of ${role}`" :value="look.type[role].sizeRatio * 100" unit="% size" :min="40" :max="200" :step="5" :disabled="disabled" @change="(percent) => emit('change', `${role} size`, (changed) => void (changed.type[role].sizeRatio = percent / 100))" />

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { yearOf, type Season } from '../../../core/look/seasons.ts'
 import { localMoment } from '../../../core/time/localMoment.ts'
+import { dayAndMonth } from '../../format/time.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 
 /** The year as it will look: which look on which days. Click a stretch to look at its first day. */
@@ -12,7 +13,7 @@ const year = new Date().getFullYear()
 const first = Date.UTC(year, 0, 1) / 86_400_000
 const dayCount = Date.UTC(year + 1, 0, 1) / 86_400_000 - first
 const percent = (day: number) => ((day - first) / dayCount) * 100
-const dayWords = (day: number) => new Intl.DateTimeFormat(channel.value.locale, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(day * 86_400_000)
+const dayWords = (day: number) => dayAndMonth(day, channel.value.locale)
 const today = computed(() => percent(localMoment(Date.now(), channel.value.timeZone).day))
 const stretches = computed(() =>
   yearOf(props.seasons, year).map((stretch) => {

@@ -1,0 +1,30 @@
+import { mainKind } from '../composition/box.ts'
+import { variablesOf } from '../events/variables.ts'
+import { kindNames } from '../events/kindNames.ts'
+import { variablesIn } from '../remarks/content.ts'
+import { parseTemplate } from '../text/template.ts'
+import { ownFamilies } from './familiesOf.ts'
+import type { Manifest } from './manifest.ts'
+import { dialProblems } from './turnDials.ts'
+
+/**
+ * What whoever takes a pack should know of it: what in it will not do what its designer meant. It is taken all the same.
+ * @param families the typefaces that it brings, as they are called here
+ */
+export function packNotes({ box, dials, media }: Pick<Manifest, 'box' | 'dials' | 'media'>, families: readonly string[]): string[] {
+  const words = box.alerts.flatMap((alert) =>
+    alert.variations.flatMap(({ composition }) =>
+      composition.parts.flatMap((part) => {
+        if (part.kind !== 'line' && part.kind !== 'ticker') return []
+        const { nodes, problems } = parseTemplate(part.template)
+        const where = `“${part.name}” of ${kindNames[mainKind(alert)]}`
+        const unknown = [...variablesIn(nodes)].filter((name) => !variablesOf(alert.kinds).some((each) => each.name === name)).map((name) => `${where} leaves {${name}} empty: such events never carry it.`)
+        return [...unknown, ...(problems.length > 0 ? [`${where} has words that cannot be read as meant.`] : [])]
+      }),
+    ),
+  )
+  const turning = dialProblems(box, dials).map(({ dialId, words: problem }) => `The dial “${dials.find(({ id }) => id === dialId)?.label ?? dialId}”: ${problem}.`)
+  const missing = ownFamilies(box, dials).filter((family) => !families.includes(family)).map((family) => `The typeface ${family} does not come with it: another stands in.`)
+  const unlicensed = media.filter(({ licence }) => licence === '').length
+  return [...new Set([...turning, ...words, ...missing, ...(unlicensed > 0 ? [`${unlicensed} of its files ${unlicensed === 1 ? 'says' : 'say'} nothing of a licence.`] : [])])]
+}
