@@ -1,5 +1,5 @@
-/** Two typefaces of the interface that no letter is equally wide in. */
-const standIns = ['"Martian Mono Variable"', '"Instrument Sans Variable"']
+/** Typefaces of the interface: no letter is as wide in all of them as in yet another. */
+const standIns = ['"Martian Mono Variable"', '"Instrument Sans Variable"', '"Bricolage Grotesque Variable"']
 
 /**
  * The letters that a typeface has no form for, as this browser draws them: those that are exactly as wide as what stands in for them,

@@ -28,6 +28,17 @@ export function changeDesign(what: string, start: Design, recipe: (design: Desig
   }
 }
 
+/** Declares a dial, as a step of its own; makes the box a pack where it was none. */
+export function addDial(start: Design, dial: Dial): Edit {
+  return {
+    label: `make a dial: ${dial.label}`,
+    recipe: (draft) => {
+      draft.design ??= copyOf(start)
+      draft.design.dials.push(dial)
+    },
+  }
+}
+
 /** Changes a dial; what is declared otherwise is checked where the whole is. */
 export function changeDial(dialId: string, what: string, recipe: (dial: Dial) => void): Edit {
   return {

@@ -5,7 +5,7 @@ import { plainBox } from '../composition/plainBox.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { changeBox, type Edit } from '../edit/change.ts'
 import { design as designSchema } from './design.ts'
-import { boundCount, changeDesign, changeDial, moveDial, packIdFor, plainDesign, removeDial, turnDesigned } from './designEdits.ts'
+import { addDial, boundCount, changeDesign, changeDial, moveDial, packIdFor, plainDesign, removeDial, turnDesigned } from './designEdits.ts'
 import { dial as dialSchema, type Dial } from './dial.ts'
 import { dialFor, everywhere, turningAt } from './dialFor.ts'
 import { ownFamilies } from './familiesOf.ts'
@@ -27,7 +27,7 @@ const made = (document: BoxDocument, ...edits: Edit[]) =>
     if (!result.ok) throw new Error(result.error)
     return result.value.document
   }, document)
-const add = (dial: Dial | null) => changeDesign('make a dial', plainDesign('Night counter', 'Odalys'), (design) => void (dial && design.dials.push(dial)))
+const add = (dial: Dial) => addDial(plainDesign('Night counter', 'Odalys'), dial)
 const dialOf = (document: BoxDocument, path: string, label = 'A dial') => {
   const dial = dialFor(document, path, label)
   if (!dial) throw new Error(`nothing to turn at ${path}`)
@@ -74,6 +74,11 @@ describe('declaring dials', () => {
     expect(designed.design).toMatchObject({ id: 'night-counter', release: '1.0.0', author: 'Odalys' })
     expect(designSchema.safeParse(designed.design).success).toBe(true)
     expect([packIdFor('Ünï cödé'), packIdFor('🥐'), packIdFor('a')]).toEqual([expect.stringMatching(/^[a-z0-9][a-z0-9-]{2,59}$/), 'pack-box', 'pack-a'])
+  })
+  it('says what else a pack says of itself', () => {
+    const named = made(box, changeDesign('licence', plainDesign('Night counter', 'Odalys'), (design) => void (design.licence = 'CC0-1.0')))
+    expect(named.design).toMatchObject({ licence: 'CC0-1.0', dials: [] })
+    expect(changeBox(named, changeDesign('id', plainDesign('', ''), (design) => void (design.id = 'No!'))).ok).toBe(false)
   })
   it('orders, renames and removes them; what they turned stays', () => {
     expect(idsIn(made(designed, moveDial('size', 1)))).toEqual(['accent', 'size'])

@@ -2,7 +2,7 @@
 import { CircleGauge } from '@lucide/vue'
 import { computed, inject } from 'vue'
 import { toast } from 'vue-sonner'
-import { changeDesign, plainDesign } from '../../../core/pack/designEdits.ts'
+import { addDial, plainDesign } from '../../../core/pack/designEdits.ts'
 import { dialFor, turningAt } from '../../../core/pack/dialFor.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
@@ -29,7 +29,7 @@ function make(): void {
   const dial = dialFor(draft.document, `${scope.value.prefix}.${props.path}`, followsLook || scope.value.name === '' ? props.label : `${scope.value.name}: ${props.label.toLowerCase()}`)
   if (!dial) return
   const { name } = draft.view
-  draft.edit(changeDesign('make a dial', plainDesign(name, session.session?.person.name ?? ''), (design) => void design.dials.push(dial)))
+  draft.edit(addDial(plainDesign(name, session.session?.person.name ?? ''), dial))
   toast.success(followsLook ? `“${dial.label}” is a dial now. It turns the look, which this part follows.` : `“${dial.label}” is a dial now.`, { action: { label: 'Its settings', onClick: () => (view.panel = 'dials') } })
 }
 </script>

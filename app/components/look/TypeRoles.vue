@@ -26,7 +26,7 @@ function setFamily(role: (typeof typeRoles)[number], family: string): void {
 <template>
   <InspectorSection title="Type">
     <div v-for="role in typeRoles" :key="role" class="mb-2 space-y-1">
-      <div class="grid grid-cols-[5.5rem_minmax(0,1fr)_auto] items-center gap-2"><span class="text-faded">{{ words[role] }}</span><ChoiceField :label="`Typeface of ${role}`" :value="look.type[role].family" :choices="choices" :disabled="disabled" @change="(family) => setFamily(role, family)" /><DialKnob :path="`type.${role}.family`" :label="`typeface of ${words[role]}`" /></div>
+      <div class="flex items-center gap-2"><span class="w-22 shrink-0 text-faded">{{ words[role] }}</span><ChoiceField class="min-w-0 flex-1" :label="`Typeface of ${role}`" :value="look.type[role].family" :choices="choices" :disabled="disabled" @change="(family) => setFamily(role, family)" /><DialKnob :path="`type.${role}.family`" :label="`typeface of ${words[role]}`" /></div>
       <MissingLetters :family="look.type[role].family" :weight="look.type[role].weight" />
       <div class="grid grid-cols-2 gap-1">
         <NumberField :label="`Weight of ${role}`" :value="look.type[role].weight" unit="weight" :min="100" :max="900" :step="100" :disabled="disabled" @change="(weight) => emit('change', `${role} weight`, (changed) => void (changed.type[role].weight = Math.round(weight)))" />
