@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { BoxDocument } from '../composition/box.ts'
+import { edited } from '../../test/arrange/edited.ts'
 import { plainBox } from '../composition/plainBox.ts'
 import { starterAlert } from '../composition/starter.ts'
-import { changeBox, type Edit } from '../edit/change.ts'
+import { changeBox } from '../edit/change.ts'
 import { design as designSchema } from './design.ts'
 import { addDial, boundCount, changeDesign, changeDial, moveDial, packIdFor, plainDesign, removeDial, turnDesigned } from './designEdits.ts'
 import { dial as dialSchema, type Dial } from './dial.ts'
@@ -21,12 +22,6 @@ for (const part of box.alerts[0]?.variations[0]?.composition.parts ?? []) {
   if (part.kind === 'picture') part.colour = { mode: 'recolour', from: '#C4503A', to: { own: '#7fc8e8' } }
   if (part.kind === 'line' && part.id === 'second') part.type = { own: { family: 'Syne', weight: 500 } }
 }
-const made = (document: BoxDocument, ...edits: Edit[]) =>
-  edits.reduce((before, edit) => {
-    const result = changeBox(before, edit)
-    if (!result.ok) throw new Error(result.error)
-    return result.value.document
-  }, document)
 const add = (dial: Dial) => addDial(plainDesign('Night counter', 'Odalys'), dial)
 const dialOf = (document: BoxDocument, path: string, label = 'A dial') => {
   const dial = dialFor(document, path, label)
@@ -60,7 +55,7 @@ describe('what can be a dial', () => {
   it('is called what its maker calls it, with an id that is free', () => {
     const first = dialOf(box, `${here}.headline.sizePx`, 'Größe der Namen!')
     expect([first.id, first.label]).toEqual(['gro-e-der-namen', 'Größe der Namen!'])
-    expect(dialOf(made(box, add(first)), `${here}.headline.opacity`, 'Größe der Namen!').id).toBe('gro-e-der-namen-2')
+    expect(dialOf(edited(box, add(first)), `${here}.headline.opacity`, 'Größe der Namen!').id).toBe('gro-e-der-namen-2')
     expect(dialOf(box, 'look.speedRatio', '…').id).toBe('dial')
   })
 })
@@ -68,7 +63,7 @@ describe('what can be a dial', () => {
 describe('declaring dials', () => {
   const size = dialOf(box, `${here}.headline.sizePx`, 'Size')
   const accent = dialOf(box, 'look.palette.accent', 'Accent')
-  const designed = made(box, add(size), add(accent))
+  const designed = edited(box, add(size), add(accent))
   const idsIn = (document: BoxDocument) => document.design?.dials.map(({ id }) => id)
   it('makes the box one that can be handed out, under a name made from its own', () => {
     expect(designed.design).toMatchObject({ id: 'night-counter', release: '1.0.0', author: 'Odalys' })
@@ -76,15 +71,15 @@ describe('declaring dials', () => {
     expect([packIdFor('Ünï cödé'), packIdFor('🥐'), packIdFor('a')]).toEqual([expect.stringMatching(/^[a-z0-9][a-z0-9-]{2,59}$/), 'pack-box', 'pack-a'])
   })
   it('says what else a pack says of itself', () => {
-    const named = made(box, changeDesign('licence', plainDesign('Night counter', 'Odalys'), (design) => void (design.licence = 'CC0-1.0')))
+    const named = edited(box, changeDesign('licence', plainDesign('Night counter', 'Odalys'), (design) => void (design.licence = 'CC0-1.0')))
     expect(named.design).toMatchObject({ licence: 'CC0-1.0', dials: [] })
     expect(changeBox(named, changeDesign('id', plainDesign('', ''), (design) => void (design.id = 'No!'))).ok).toBe(false)
   })
   it('orders, renames and removes them; what they turned stays', () => {
-    expect(idsIn(made(designed, moveDial('size', 1)))).toEqual(['accent', 'size'])
-    expect(idsIn(made(designed, moveDial('size', -1)))).toEqual(['size', 'accent'])
-    expect(made(designed, changeDial('size', 'name', (dial) => void (dial.label = 'How large'))).design?.dials[0]?.label).toBe('How large')
-    const removed = made(designed, turnDesigned('size', 90), removeDial('size'))
+    expect(idsIn(edited(designed, moveDial('size', 1)))).toEqual(['accent', 'size'])
+    expect(idsIn(edited(designed, moveDial('size', -1)))).toEqual(['size', 'accent'])
+    expect(edited(designed, changeDial('size', 'name', (dial) => void (dial.label = 'How large'))).design?.dials[0]?.label).toBe('How large')
+    const removed = edited(designed, turnDesigned('size', 90), removeDial('size'))
     expect([idsIn(removed), removed.alerts[0]?.variations[0]?.composition.parts.find(({ id }) => id === 'headline')]).toMatchObject([['accent'], { sizePx: 90 }])
   })
   it('refuses what no dial can be', () => {
@@ -94,30 +89,30 @@ describe('declaring dials', () => {
   it('turns what it is bound to, where it is tried: there and back is nothing', () => {
     fc.assert(
       fc.property(fc.integer({ min: 56, max: 224 }), (value) => {
-        const turned = made(designed, turnDesigned('size', value))
+        const turned = edited(designed, turnDesigned('size', value))
         expect(dialProblems(turned, turned.design?.dials ?? [])).toEqual([])
-        expect(made(turned, turnDesigned('size', 112))).toEqual(designed)
+        expect(edited(turned, turnDesigned('size', 112))).toEqual(designed)
       }),
     )
   })
   it('reaches every alert once it is bound everywhere', () => {
     const wide = everywhere(size.bindings[0]?.path ?? '')
     expect([wide, everywhere(wide), everywhere('look.speedRatio')]).toEqual(['alerts.*.variations.*.parts.headline.sizePx', wide, 'look.speedRatio'])
-    const all = made(designed, changeDial('size', 'everywhere', (dial) => dial.bindings.forEach((binding) => void (binding.path = wide))), turnDesigned('size', 70))
+    const all = edited(designed, changeDial('size', 'everywhere', (dial) => dial.bindings.forEach((binding) => void (binding.path = wide))), turnDesigned('size', 70))
     expect(all.design?.dials[0] && boundCount(all, all.design.dials[0])).toBe(2)
     expect(all.alerts.flatMap(({ variations }) => variations.flatMap(({ composition }) => composition.parts.flatMap((part) => (part.kind === 'line' && part.id === 'headline' ? [part.sizePx] : []))))).toEqual([70, 70])
     expect(placeWords(all.alerts, 'alerts.*.variations.*.composition.parts.headline.sizePx'.split('.'))).toBe('all alerts › Headline › size')
     expect(placeWords(all.alerts, ['look', 'palette', 'accent'])).toBe('look › palette › accent')
   })
   it('says where something was changed past it', () => {
-    const past = made(designed, { label: '', recipe: (draft) => void (draft.look.palette.accent = '#112233') })
+    const past = edited(designed, { label: '', recipe: (draft) => void (draft.look.palette.accent = '#112233') })
     expect(dialProblems(past, past.design?.dials ?? []).map(({ dialId, words }) => [dialId, words])).toEqual([['accent', expect.stringContaining('stands otherwise')]])
   })
 })
 
 describe('what is worth knowing of a pack', () => {
   const text = { ...box, look: { ...box.look, type: { ...box.look.type, display: { ...box.look.type.display, family: 'Loaf Sans' } } } }
-  const changed = made(text, { label: '', recipe: (draft) => { for (const part of draft.alerts[1]?.variations[0]?.composition.parts ?? []) if (part.kind === 'line') part.template = part.id === 'second' ? '{name} left {amount}' : '{name' } })
+  const changed = edited(text, { label: '', recipe: (draft) => { for (const part of draft.alerts[1]?.variations[0]?.composition.parts ?? []) if (part.kind === 'line') part.template = part.id === 'second' ? '{name} left {amount}' : '{name' } })
   const lost: Dial = { ...dialOf(box, 'look.speedRatio', 'Pace'), bindings: [{ path: 'look.pace', transform: { as: 'same' } }] }
   const media = [{ id: file, file: `media/${file}`, name: 'Lantern', kind: 'picture' as const, mime: 'image/png', sizeBytes: 1, licence: '' }]
   it('is nothing where all is as meant', () => expect(packNotes({ box, dials: [dialOf(box, 'look.speedRatio')], media: [] }, [])).toEqual([]))

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { BoxDocument } from '../composition/box.ts'
+import { edited } from '../../test/arrange/edited.ts'
 import { plainBox } from '../composition/plainBox.ts'
 import { starterAlert } from '../composition/starter.ts'
-import { changeBox, type Edit } from '../edit/change.ts'
+import { changeBox } from '../edit/change.ts'
 import { editParts } from '../edit/editParts.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { isNewer } from './design.ts'
@@ -33,13 +34,7 @@ const alertsOf = (kinds: ('follow' | 'raid' | 'tip')[]) =>
   })
 const pack: Manifest = { format: 'thundercrest.pack', version: 1, id: 'night-counter', release: '1.0.0', name: 'Night counter', author: 'Bram Quill', licence: 'CC0-1.0', about: '', box: plainBox(canvas, alertsOf(['follow', 'raid'])), media: [], dials }
 
-const made = (document: BoxDocument, ...edits: Edit[]) =>
-  edits.reduce((before, edit) => {
-    const result = changeBox(before, edit)
-    if (!result.ok) throw new Error(result.error)
-    return result.value.document
-  }, document)
-const fresh = made(plainBox(canvas, []), takePack(pack, 'shelf-1', allOf(pack)))
+const fresh = edited(plainBox(canvas, []), takePack(pack, 'shelf-1', allOf(pack)))
 const turn = (id: string, value: DialValue | null, alertId: string | null = null) => turnTaken(pack, pack.id, id, value, alertId)
 const partIn = (document: BoxDocument, alertId: string, id: string) => document.alerts.find((alert) => alert.id === alertId)?.variations[0]?.composition.parts.find((part) => part.id === id) as unknown as Record<string, unknown>
 const resize = (alertId: string, sizePx: number) => editParts({ alertId, variationId: `${alertId}-everyday` }, ['headline'], 'size', (part) => void (part.kind === 'line' && (part.sizePx = sizePx)))
@@ -54,7 +49,7 @@ describe('dials of a pack that a box has', () => {
   it('turn the look and every alert, and come back to what was', () => {
     fc.assert(
       fc.property(fc.array(fc.oneof(fc.tuple(fc.constant('size'), fc.integer({ min: 40, max: 160 })), fc.tuple(fc.constant('warmth'), fc.constantFrom('#7FC8E8', '#112233')), fc.tuple(fc.constant('greeting'), fc.constantFrom('sits down', 'hello'))), { maxLength: 8 }), (turns) => {
-        const after = made(fresh, ...turns.map(([id, value]) => turn(id, value)), turn('size', null), turn('warmth', null), turn('greeting', null))
+        const after = edited(fresh, ...turns.map(([id, value]) => turn(id, value)), turn('size', null), turn('warmth', null), turn('greeting', null))
         expect(after).toEqual(fresh)
       }),
     )
@@ -65,10 +60,10 @@ describe('dials of a pack that a box has', () => {
         fc.pre(own !== 100)
         // The first turn meets the change; where it is to that very value, nothing tells it from a place that follows.
         fc.pre(turns[0] !== 100)
-        const after = made(fresh, resize('raid', own), ...turns.map((value) => turn('size', value)))
+        const after = edited(fresh, resize('raid', own), ...turns.map((value) => turn('size', value)))
         expect(partIn(after, 'raid', 'headline').sizePx).toBe(own)
         expect(partIn(after, 'follow', 'headline').sizePx).toBe(turns.at(-1))
-        const back = made(after, giveBack(pack, pack.id, 'size'))
+        const back = edited(after, giveBack(pack, pack.id, 'size'))
         expect(partIn(back, 'raid', 'headline').sizePx).toBe(turns.at(-1))
         expect(ownPlaces(pack, back, pack.id, 'size')).toEqual([])
       }),
@@ -76,16 +71,16 @@ describe('dials of a pack that a box has', () => {
   })
   it('say where a person stands in their way', () => {
     expect(ownPlaces(pack, fresh, pack.id, 'size')).toEqual([])
-    const [place = ''] = ownPlaces(pack, made(fresh, resize('raid', 77)), pack.id, 'size')
+    const [place = ''] = ownPlaces(pack, edited(fresh, resize('raid', 77)), pack.id, 'size')
     expect(placeWords(fresh.alerts, place.split('.'))).toBe('Raid › Headline › size')
-    expect(handChanges(pack, made(fresh, resize('raid', 77)), pack.id)).toEqual({ follow: 0, raid: 1 })
+    expect(handChanges(pack, edited(fresh, resize('raid', 77)), pack.id)).toEqual({ follow: 0, raid: 1 })
   })
   it('have exceptions for single alerts: of their own places, and of the look’s colours', () => {
-    const after = made(fresh, turn('size', 60), turn('size', 150, 'raid'), turn('warmth', '#112233', 'raid'))
+    const after = edited(fresh, turn('size', 60), turn('size', 150, 'raid'), turn('warmth', '#112233', 'raid'))
     expect([partIn(after, 'follow', 'headline').sizePx, partIn(after, 'raid', 'headline').sizePx]).toEqual([60, 150])
     expect([partIn(after, 'follow', 'headline').highlightInk, partIn(after, 'raid', 'headline').highlightInk]).toEqual([{ role: 'accent' }, { own: '#112233' }])
     expect(after.look).toEqual(fresh.look)
-    expect(made(after, turn('size', null, 'raid'), turn('warmth', null, 'raid'), turn('size', null))).toEqual(fresh)
+    expect(edited(after, turn('size', null, 'raid'), turn('warmth', null, 'raid'), turn('size', null))).toEqual(fresh)
     expect(dials.map(({ id }) => canDiffer(pack, id, lanternLook))).toEqual([true, true, true])
   })
   it('are quick to undo: what a turn changed is small', () => {
@@ -102,15 +97,15 @@ describe('taking a pack', () => {
   it('puts its alerts beside those that are there, with names of their own', () => {
     const own = { ...plainBox(canvas, alertsOf(['follow', 'tip'])), look: { ...lanternLook, name: 'Mine' } }
     expect(pack.box.alerts.map((alert) => takenKinds(own, alert))).toEqual([['follow'], []])
-    const raid = made(own, takePack(pack, 'shelf-1', { alertIds: ['raid'], wearsLook: false }))
+    const raid = edited(own, takePack(pack, 'shelf-1', { alertIds: ['raid'], wearsLook: false }))
     expect(raid.alerts.map(({ id }) => id)).toEqual(['follow', 'tip', 'raid'])
     expect(raid.look.name).toBe('Mine')
     // The person's own listens to something else; that of the pack gets another name, and so do its cases.
     const elsewhere = { ...own, alerts: own.alerts.map((alert) => (alert.id === 'follow' ? { ...alert, kinds: ['applause' as const] } : alert)) }
-    const both = made(elsewhere, takePack(pack, 'shelf-1', allOf(pack)))
+    const both = edited(elsewhere, takePack(pack, 'shelf-1', allOf(pack)))
     expect(both.alerts.map(({ id, variations }) => [id, variations[0]?.id])).toEqual([['follow', 'follow-everyday'], ['tip', 'tip-everyday'], ['follow-2', 'follow-everyday-2'], ['raid', 'raid-everyday']])
     expect(both.look.name).toBe('Lantern')
-    const greeted = made(both, turn('greeting', 'sits down'), turn('size', 50))
+    const greeted = edited(both, turn('greeting', 'sits down'), turn('size', 50))
     expect([partIn(greeted, 'follow-2', 'second').template, partIn(greeted, 'follow-2', 'headline').sizePx]).toEqual(['sits down', 50])
     expect(partIn(greeted, 'follow', 'headline').sizePx).toBe(100)
     const carried = manifestOf(greeted, 'My box', 'Odalys', [], new Map([['shelf-1', pack]])).dials
@@ -122,21 +117,21 @@ describe('taking a pack', () => {
   })
   it('takes the place of what heard the same, and goes again', () => {
     const own = plainBox(canvas, alertsOf(['follow', 'tip']))
-    const after = made(own, takePack(pack, 'shelf-1', allOf(pack)))
+    const after = edited(own, takePack(pack, 'shelf-1', allOf(pack)))
     expect(after.alerts.map(({ id }) => id)).toEqual(['tip', 'follow', 'raid'])
     expect(goesWith(after, pack.id).map(({ kind }) => kind)).toEqual(['follow', 'raid'])
-    expect(made(after, removePack(pack.id))).toEqual({ ...own, alerts: own.alerts.slice(1) })
-    expect(made(after, letGoOfPack(pack.id)).alerts).toEqual(after.alerts)
-    expect(made(after, takePack(pack, 'shelf-1', allOf(pack)))).toBe(after)
+    expect(edited(after, removePack(pack.id))).toEqual({ ...own, alerts: own.alerts.slice(1) })
+    expect(edited(after, letGoOfPack(pack.id)).alerts).toEqual(after.alerts)
+    expect(edited(after, takePack(pack, 'shelf-1', allOf(pack)))).toBe(after)
   })
   it('fits another canvas, and its dials do there', () => {
     const tall = { widthPx: 1080, heightPx: 1920, framesPerSecond: 30 }
     expect(fitToCanvas(pack.box, canvas)).toBe(pack.box)
-    const fitted = made(plainBox(tall, []), takePack(pack, 'shelf-1', allOf(pack)))
+    const fitted = edited(plainBox(tall, []), takePack(pack, 'shelf-1', allOf(pack)))
     expect(partIn(fitted, 'raid', 'headline')).toMatchObject({ place: { xPx: 540, origin: 'centre' }, sizePx: 56.25, maxWidthPx: 928.69 })
-    expect(made(fitted, turn('greeting', 'sits down'), turn('greeting', null))).toEqual(fitted)
+    expect(edited(fitted, turn('greeting', 'sits down'), turn('greeting', null))).toEqual(fitted)
     expect(ownPlaces(pack, fitted, pack.id, 'size')).toEqual([])
-    expect(partIn(made(fitted, turn('size', 160)), 'raid', 'headline').sizePx).toBe(90)
+    expect(partIn(edited(fitted, turn('size', 160)), 'raid', 'headline').sizePx).toBe(90)
   })
 })
 
@@ -144,14 +139,14 @@ describe('a newer release', () => {
   const bolder = released({ box: { ...pack.box, look: { ...lanternLook, speedRatio: 2 }, alerts: alertsOf(['follow', 'raid', 'tip']).map((alert) => ({ ...alert, variations: alert.variations.map((each) => ({ ...each, name: 'Always' })) })) } })
   it('is newer by its numbers', () => expect([isNewer('1.10.0', '1.9.9'), isNewer('2.0.0', '10.0.0'), isNewer('1.0.0', '1.0.0')]).toEqual([true, false, false]))
   it('that changed nothing changes nothing but its number', () => {
-    const box = made(fresh, turn('size', 60), resize('raid', 77), turn('warmth', '#112233', 'follow'))
+    const box = edited(fresh, turn('size', 60), resize('raid', 77), turn('warmth', '#112233', 'follow'))
     const { document, conflicts, notes } = taken(box, released({}))
     expect([document, conflicts, notes]).toEqual([{ ...box, packs: [{ ...box.packs[0], release: '1.1.0', shelfId: 'shelf-2' }] }, [], []])
   })
   it('keeps every change that only one side made, and the dials', () => {
     fc.assert(
       fc.property(fc.integer({ min: 40, max: 99 }), fc.integer({ min: 101, max: 160 }), fc.boolean(), (own, turnedTo, isTurned) => {
-        const box = made(fresh, ...(isTurned ? [turn('size', turnedTo)] : []), resize('raid', own))
+        const box = edited(fresh, ...(isTurned ? [turn('size', turnedTo)] : []), resize('raid', own))
         const { document, conflicts, notes } = taken(box, bolder)
         expect(conflicts).toEqual([])
         expect(notes).toEqual(['New in it: Tip.'])
@@ -163,13 +158,13 @@ describe('a newer release', () => {
   })
   it('asks where both changed the same, and gives what was chosen', () => {
     const shorter = released({ dials: dials.slice(0, 1), box: { ...pack.box, alerts: pack.box.alerts.map((alert) => ({ ...alert, variations: alert.variations.map((each) => ({ ...each, composition: { ...each.composition, parts: each.composition.parts.map((part) => (part.kind === 'line' && part.id === 'headline' ? { ...part, sizePx: 120 } : part)) } })) })) } })
-    const box = made(fresh, resize('raid', 77))
+    const box = edited(fresh, resize('raid', 77))
     const { document, conflicts } = taken(box, shorter)
     expect(conflicts).toMatchObject([{ mine: 77, theirs: 120 }])
     expect(placeWords(box.alerts, conflicts[0]?.path ?? [])).toBe('Raid › Headline › size')
     expect(partIn(document, 'raid', 'headline').sizePx).toBe(77)
     expect(partIn(taken(box, shorter, conflicts.map(conflictKey)).document, 'raid', 'headline').sizePx).toBe(120)
-    expect(taken(made(box, turn('greeting', 'sits down')), shorter).notes[0]).toContain('A dial that you had turned')
+    expect(taken(edited(box, turn('greeting', 'sits down')), shorter).notes[0]).toContain('A dial that you had turned')
   })
   it('does not bring back what a person took away, nor take the place of what they made', () => {
     const box: BoxDocument = { ...fresh, alerts: [...fresh.alerts.filter(({ id }) => id !== 'raid'), ...alertsOf(['tip']).map((alert) => ({ ...alert, id: 'mine' }))] }
@@ -180,7 +175,7 @@ describe('a newer release', () => {
   it('takes away what it has no more, unless a person had worked on it', () => {
     const less = released({ box: { ...pack.box, alerts: pack.box.alerts.slice(0, 1) } })
     expect(taken(fresh, less)).toMatchObject({ document: { alerts: [{ id: 'follow' }] }, notes: ['Raid is not in it any more, and goes.'] })
-    expect(taken(made(fresh, resize('raid', 77)), less)).toMatchObject({ document: { alerts: [{ id: 'follow' }, { id: 'raid' }] }, conflicts: [{ theirs: undefined }] })
+    expect(taken(edited(fresh, resize('raid', 77)), less)).toMatchObject({ document: { alerts: [{ id: 'follow' }, { id: 'raid' }] }, conflicts: [{ theirs: undefined }] })
   })
 })
 

@@ -1,6 +1,10 @@
 import { readFile } from 'node:fs/promises'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { rgbOfHex } from '../../core/colour/oklch.ts'
+import { lanternLook } from '../../core/look/lanternLook.ts'
+import { paletteFrom } from '../../core/look/paletteFrom.ts'
+import type { Palette } from '../../core/look/schema.ts'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
@@ -153,4 +157,33 @@ test('several parts are changed at once, and say in what they are mixed', async 
   await expect(inspector(page).getByText('A change here reaches all 2 of them. They are alike.')).toBeVisible()
   await lanes.getByRole('button', { name: /^Line/ }).click()
   await expect(inspector(page).getByLabel('Size', { exact: true })).toHaveValue('55')
+})
+
+test('the demo’s whole set is in a season’s colours, and back in its own', async ({ page, demo, signIn }) => {
+  test.slow()
+  await signIn()
+  await page.goto(box(demo))
+  const kinds = page.getByRole('navigation', { name: 'Kinds of event' }).getByRole('button')
+  await expect(kinds.first()).toBeVisible()
+  // The last adds another.
+  const count = (await kinds.count()) - 1
+  expect(count).toBeGreaterThan(8)
+  /** The second lines of all alerts are drawn in one of these colours. */
+  const allIn = async (colours: readonly string[]) => {
+    for (let at = 0; at < count; at++) {
+      await kinds.nth(at).click()
+      await expect.poll(async () => colours.includes(await colourOf(page, 'second').catch(() => ''))).toBe(true)
+    }
+  }
+  const drawn = ({ palette }: { palette: Palette }) => [palette.body, palette.accent].map((hex) => `rgb(${rgbOfHex(hex).map((part) => Math.round(part * 255)).join(', ')})`)
+  await openLook(page)
+  await allIn(drawn(lanternLook))
+  await inspector(page).getByRole('button', { name: /^Which look/ }).click()
+  await page.getByRole('option', { name: /^Frosted window/ }).click()
+  await setField(page, 'All colours from one', '#c77fe8')
+  await allIn(drawn({ palette: paletteFrom('#C77FE8') }))
+  await setField(page, 'Show the day', '2026-06-01')
+  await page.keyboard.press('Tab')
+  await allIn(drawn(lanternLook))
+  await expect(inspector(page).getByText(/^No season on \d+ days of this year: the everyday look shows, 7 January to 30 November/)).toBeVisible()
 })
