@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { ArrivedPack, BoxOfPackBody, PackShelfView, PackSummary, PackView } from '../../contract/packs.ts'
 import { isNewer } from '../../core/pack/design.ts'
-import { request, sendFile } from '../api/request.ts'
+import { ProblemError, request, sendFile } from '../api/request.ts'
 import { useMediaStore } from './media.ts'
 
 /** What a channel brought first, the newest of it first; then what ships, as it was put up. */
@@ -13,6 +13,8 @@ export const usePacksStore = defineStore('packs', () => {
   const media = useMediaStore()
   const shelf = ref<PackSummary[] | null>(null)
   const opened = shallowRef<ReadonlyMap<string, PackView>>(new Map())
+  /** Packs that boxes refer to and that are not on the shelf any more. */
+  const missing = ref<string[]>([])
   const opening = new Map<string, Promise<PackView>>()
 
   async function load(): Promise<void> {
@@ -31,7 +33,10 @@ export const usePacksStore = defineStore('packs', () => {
       return view
     })
     opening.set(shelfId, asked)
-    asked.catch(() => opening.delete(shelfId))
+    asked.catch((error: unknown) => {
+      opening.delete(shelfId)
+      if (error instanceof ProblemError && error.status === 404 && !missing.value.includes(shelfId)) missing.value = [...missing.value, shelfId]
+    })
     return asked
   }
 
@@ -39,6 +44,7 @@ export const usePacksStore = defineStore('packs', () => {
     shelf,
     /** Packs that were opened, by shelf id. */
     opened,
+    missing,
     /** Of each pack the newest release, as they are offered. */
     offered: computed(() => inOrder(shelf.value ?? []).filter((pack) => !(shelf.value ?? []).some((other) => other.id === pack.id && other.origin === pack.origin && (isNewer(other.release, pack.release) || (other.release === pack.release && other.addedAtMs > pack.addedAtMs))))),
     /** What comes after a release of a pack, the newest; null where it is the newest. */

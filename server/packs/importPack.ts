@@ -5,10 +5,11 @@ import type { Dial } from '../../core/pack/dial.ts'
 import { manifestText, type Manifest } from '../../core/pack/manifest.ts'
 import { err, ok, type Result } from '../../core/result.ts'
 import { findMedia } from '../db/queries/media.ts'
-import { addPack, findPackByDigest } from '../db/queries/packs.ts'
+import { addPack, countPacks, findPackByDigest } from '../db/queries/packs.ts'
 import type { PackedColumns } from '../media/library.ts'
 import { newId } from '../system/ids.ts'
 import { useServices } from '../system/services.ts'
+import { packLimits } from './packLimits.ts'
 import { openPack, type OpenPack } from './readPack.ts'
 
 interface Admitted {
@@ -33,6 +34,7 @@ export async function importPack(channelId: string, path: string): Promise<Resul
   try {
     const known = await findPackByDigest(database.db, channelId, digest)
     if (known) return ok({ shelfId: known.id, name, isKnown: true, leftAside: pack.leftAside })
+    if ((await countPacks(database.db, channelId)) >= packLimits.perChannel) return err(`A shelf holds at most ${packLimits.perChannel} packs. Take some off that no box has.`)
     const refusal = await admitAll(pack, admitted)
     if (refusal) {
       await forget(admitted)

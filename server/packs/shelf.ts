@@ -1,9 +1,9 @@
-import type { PackShelfView, PackView } from '../../contract/packs.ts'
+import type { PackShelfView, PackSummary, PackView } from '../../contract/packs.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { listBoxes } from '../db/queries/boxes.ts'
 import type { Database } from '../db/handle.ts'
 import { addMedia, forgetMedia, listPlayableMedia } from '../db/queries/media.ts'
-import { findPack, galleryChannel, listPacks, removePackRow, type PackRow } from '../db/queries/packs.ts'
+import { findPack, galleryChannel, listPackIds, removePackRow, type PackRow } from '../db/queries/packs.ts'
 import { mediaView } from '../media/mediaViews.ts'
 import { problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
@@ -20,16 +20,34 @@ async function usersOf(db: Database, channelId: string): Promise<Map<string, str
   return users
 }
 
+type Summary = Omit<PackSummary, 'usedBy'>
+
+/** What was made of packs for shelves: a pack never changes, and each holds some hundred kilobytes. */
+const summaries = new Map<string, Summary>()
+const summariesKept = 500
+
+async function summaryOf(db: Database, channelId: string, shelfId: string): Promise<Summary | null> {
+  const known = summaries.get(shelfId)
+  if (known) return known
+  const row = await findPack(db, channelId, shelfId)
+  if (!row) return null
+  const { id, release, name, author, licence, about, box, dials } = row.manifest
+  const cover = { ...box, alerts: box.alerts.slice(0, coverAlerts) }
+  const shown = JSON.stringify(cover)
+  const media = (await listPlayableMedia(db, row.id)).filter((file) => shown.includes(file.id)).map(mediaView)
+  const summary: Summary = { shelfId, origin: originOf(row), addedAtMs: row.addedAt.getTime(), id, release, name, author, licence, about, dialCount: dials.length, kinds: box.alerts.flatMap(({ kinds }) => kinds), caseCount: box.alerts.reduce((sum, { variations }) => sum + variations.length, 0), cover, media }
+  if (summaries.size >= summariesKept) summaries.clear()
+  summaries.set(shelfId, summary)
+  return summary
+}
+
 /** The shelf of a channel: of each pack all releases, the newest first. */
 export async function packShelf(db: Database, channelId: string): Promise<PackShelfView> {
   const users = await usersOf(db, channelId)
-  const packs: PackShelfView['packs'] = []
-  for (const row of await listPacks(db, channelId)) {
-    const { id, release, name, author, licence, about, box, dials } = row.manifest
-    const cover = { ...box, alerts: box.alerts.slice(0, coverAlerts) }
-    const shown = JSON.stringify(cover)
-    const media = (await listPlayableMedia(db, row.id)).filter((file) => shown.includes(file.id)).map(mediaView)
-    packs.push({ shelfId: row.id, origin: originOf(row), addedAtMs: row.addedAt.getTime(), id, release, name, author, licence, about, dialCount: dials.length, kinds: box.alerts.flatMap(({ kinds }) => kinds), caseCount: box.alerts.reduce((sum, { variations }) => sum + variations.length, 0), usedBy: users.get(row.id) ?? [], cover, media })
+  const packs: PackSummary[] = []
+  for (const shelfId of await listPackIds(db, channelId)) {
+    const summary = await summaryOf(db, channelId, shelfId)
+    if (summary) packs.push({ ...summary, usedBy: users.get(shelfId) ?? [] })
   }
   return { packs }
 }
@@ -76,5 +94,6 @@ export async function takeOffShelf(channelId: string, row: PackRow): Promise<voi
   const boxes = (await usersOf(database.db, channelId)).get(row.id) ?? []
   if (boxes.length > 0) throw problemError(409, `${boxes.map((name) => `“${name}”`).join(', ')} ${boxes.length === 1 ? 'has' : 'have'} taken it: its dials turn there. Remove it from there first, or let go of its dials.`)
   await removePackRow(database.db, row.id)
+  summaries.delete(row.id)
   for (const file of await listPlayableMedia(database.db, row.id)) for (const id of await forgetMedia(database.db, file)) await media.remove(id)
 }

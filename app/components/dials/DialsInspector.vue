@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { PackageOpen } from '@lucide/vue'
 import { onMounted, ref } from 'vue'
+import { letGoOfPack } from '../../../core/pack/takePack.ts'
 import { useTakenPacks } from '../../composables/useTakenPacks.ts'
+import { useDraftStore } from '../../stores/draft.ts'
 import { usePacksStore } from '../../stores/packs.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import TakePackDialog from '../packs/TakePackDialog.vue'
@@ -12,6 +14,7 @@ import TakenSection from './TakenSection.vue'
 defineProps<{ disabled: boolean }>()
 const view = useRoomViewStore()
 const packs = usePacksStore()
+const draft = useDraftStore()
 const { taken } = useTakenPacks()
 const isTakeOpen = ref(false)
 onMounted(() => packs.load().catch(() => {}))
@@ -25,6 +28,7 @@ onMounted(() => packs.load().catch(() => {}))
     </div>
     <template v-for="{ entry, pack } in taken" :key="entry.id">
       <TakenSection v-if="pack" :taken="{ entry, pack }" :disabled="disabled" />
+      <p v-else-if="packs.missing.includes(entry.shelfId)" class="text-faded">The design of {{ entry.name }} is not on the shelf any more: its dials cannot be turned. Its alerts stay as they are.<button v-if="!disabled" type="button" class="link ml-1 text-deep-sky" @click="draft.edit(letGoOfPack(entry.id))">Let go of its dials</button></p>
       <p v-else class="text-faded">Opening {{ entry.name }}…</p>
     </template>
     <div v-if="!disabled" :class="taken.length > 0 ? 'border-t border-rule pt-3' : ''">

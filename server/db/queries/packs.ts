@@ -1,5 +1,6 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm'
-import { readManifest, type Manifest } from '../../../core/pack/manifest.ts'
+import { and, asc, count, desc, eq, inArray } from 'drizzle-orm'
+import { boxVersion } from '../../../core/composition/box.ts'
+import { manifestVersion, readManifest, type Manifest } from '../../../core/pack/manifest.ts'
 import type { Database } from '../handle.ts'
 import { media, pack } from '../schema.ts'
 
@@ -8,16 +9,25 @@ export type PackRow = typeof pack.$inferSelect
 /** Under this instead of a channel stand the packs that ship with the product. */
 export const galleryChannel = 'gallery'
 
-/** Manifests are read through their migrations: what an earlier version stored loads as today's. @throws for one that is newer than this program */
+/**
+ * Manifests are read through their migrations: what an earlier version stored loads as today's. One of today was checked when it came, and
+ * is large: it is not checked again. @throws for one that is newer than this program
+ */
 function modern(row: PackRow): PackRow {
+  if (row.manifest.version === manifestVersion && row.manifest.box.version === boxVersion) return row
   const read = readManifest(JSON.stringify(row.manifest))
   if (!read.ok) throw new Error(`The pack ${row.id} cannot be read: ${read.error}`)
   return { ...row, manifest: read.value }
 }
 
-/** What a channel can take, the newest first: its own packs, and those that ship. */
-export async function listPacks(db: Database, channelId: string): Promise<PackRow[]> {
-  return (await db.select().from(pack).where(inArray(pack.channelId, [channelId, galleryChannel])).orderBy(desc(pack.addedAt), asc(pack.id))).map(modern)
+/** What a channel can take: its own packs, and those that ship; without what they hold. */
+export async function listPackIds(db: Database, channelId: string): Promise<string[]> {
+  return (await db.select({ id: pack.id }).from(pack).where(inArray(pack.channelId, [channelId, galleryChannel])).orderBy(desc(pack.addedAt), asc(pack.id))).map(({ id }) => id)
+}
+
+export async function countPacks(db: Database, channelId: string): Promise<number> {
+  const [row] = await db.select({ count: count() }).from(pack).where(eq(pack.channelId, channelId))
+  return row?.count ?? 0
 }
 
 /** A pack that this channel can take. */
