@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Download } from '@lucide/vue'
+import { until } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { packHead, type Design } from '../../../core/pack/design.ts'
 import { changeDesign, plainDesign } from '../../../core/pack/designEdits.ts'
@@ -20,6 +21,8 @@ const media = useMediaStore()
 const session = useSessionStore()
 const faultOf = ref<Record<string, string>>({})
 const isSaving = ref(false)
+const notSaved = ref('')
+const savedWithinMs = 10_000
 const start = computed(() => plainDesign(draft.view?.name ?? '', session.session?.person.name ?? ''))
 const design = computed<Design>(() => draft.document?.design ?? start.value)
 const files = computed(() => (draft.document ? neededMedia(draft.document, design.value.dials) : []))
@@ -45,9 +48,15 @@ function put(name: (typeof fields)[number]['name'], event: Event): void {
 }
 async function download(): Promise<void> {
   isSaving.value = true
+  notSaved.value = ''
   await draft.save()
+  // A save that was under way already is waited for: the pack is made of what the server has.
+  await until(() => draft.saveState).toMatch((state) => state !== 'saving' && state !== 'waiting', { timeout: savedWithinMs })
   isSaving.value = false
-  if (draft.saveState !== 'saved' || !draft.view) return
+  if (draft.saveState !== 'saved' || !draft.view) {
+    notSaved.value = 'The last edits are not saved yet, and a pack is made of what is. Try again in a moment.'
+    return
+  }
   const link = Object.assign(document.createElement('a'), { href: `/api/boxes/${draft.view.id}/pack`, download: '' })
   link.click()
 }
@@ -72,6 +81,7 @@ async function download(): Promise<void> {
       </ul>
       <ul class="mt-3 grid grid-cols-5 gap-2"><CheckTile v-for="{ alert, variation } in cases" :key="`${alert.id}/${variation.id}`" :alert="alert" :variation="variation" @wrong="(count) => (wrongCounts[`${alert.id}/${variation.id}`] = count)" /></ul>
     </section>
+    <p v-if="notSaved" role="alert" class="mt-3 text-brick">{{ notSaved }}</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Close</button>
       <button type="button" class="button button-bolt" :disabled="isSaving || missing.length > 0 || props.problems.length > 0" @click="download"><Download :size="15" aria-hidden="true" />Download {{ design.id }} {{ design.release }}</button>
