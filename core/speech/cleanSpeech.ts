@@ -1,0 +1,184 @@
+import { findBlocked, type BlockedWords } from './blockedWords.ts'
+import type { SpeechRules } from './rules.ts'
+import { secondsOf } from './secondsOf.ts'
+import { visibleText } from './visibleText.ts'
+
+/** The steps, in the order in which they are taken. */
+export const speechSteps = ['unseen', 'links', 'blocked', 'emoji', 'numbers', 'letters', 'words', 'capitals', 'length', 'seconds'] as const
+export type SpeechStep = (typeof speechSteps)[number]
+
+/** What one step changed. */
+export interface SpeechChange {
+  step: SpeechStep
+  before: string
+  after: string
+}
+
+export interface CleanedSpeech {
+  outcome: 'kept' | 'changed' | 'refused'
+  /** What is read aloud; empty where none of it is. */
+  text: string
+  /** The same as it is spoken here: what a voice is given. */
+  spoken: string
+  changes: SpeechChange[]
+  /** Why nothing is read; null where something is. */
+  refusal: string | null
+}
+
+/** Endings by which an address without a scheme is told from two words with a full stop between them. */
+const endings = /\.(com|net|org|io|gg|tv|me|co|uk|de|fr|es|it|pt|br|nl|pl|ru|eu|us|ca|au|info|biz|xyz|link|shop|site|online|live|app|dev|club|top|ly|be|cc|to)(?=$|[/?#:])/iu
+const isLink = (word: string) => /^[a-z][a-z0-9+.-]{1,12}:\/\//iu.test(word) || /^www\./iu.test(word) || (/^[\p{L}\p{N}_-]+\./u.test(word) && endings.test(word))
+
+/** Words with the spaces between them: what is joined again is what it was. */
+const pieces = (text: string) => text.split(/(\s+)/u)
+
+/** A word without the brackets and stops around it. Letter by letter: an expression for the end would try every place of a long word. */
+function bareWord(word: string): string {
+  let [from, to] = [0, word.length]
+  while (from < to && '("\'<['.includes(word[from] ?? '')) from += 1
+  while (to > from && ')"\'>].,!?;:'.includes(word[to - 1] ?? '')) to -= 1
+  return word.slice(from, to)
+}
+
+const easeLinks = (text: string) => pieces(text).map((word) => (isLink(bareWord(word)) ? 'link' : word)).join('')
+
+/** An emoji with all that belongs to it: skin, sex, families, flags, figures in boxes. */
+const emoji = /(?:\p{Regional_Indicator}{2}|[0-9#*]\uFE0F?\u20E3|\p{Extended_Pictographic}(?:\uFE0F|\p{Emoji_Modifier})?(?:\u200D\p{Extended_Pictographic}(?:\uFE0F|\p{Emoji_Modifier})?)*)/gu
+
+/** So many of the same emoji in a row are read; more are one. */
+const emojiInARow = 2
+
+/** Long rows of the same emoji as one. */
+function emojiOnce(text: string): string {
+  const all = [...text.matchAll(emoji)].map(({ 0: each, index }) => ({ each, at: index, end: index + each.length }))
+  const rows: (typeof all)[] = []
+  for (const found of all) {
+    const before = rows.at(-1)?.at(-1)
+    if (before && before.each === found.each && text.slice(before.end, found.at).trim() === '') rows.at(-1)?.push(found)
+    else rows.push([found])
+  }
+  let left = ''
+  let at = 0
+  for (const row of rows.filter(({ length }) => length > emojiInARow)) {
+    left += text.slice(at, row[0]?.end)
+    at = row.at(-1)?.end ?? at
+  }
+  return left + text.slice(at)
+}
+
+/** Figures with what people put between them: 12 345 678, 1.000.000, +49 (89) 123-456. */
+function easeNumbers(text: string, most: number): string {
+  return text.replace(/[\p{Nd}](?:[ \u00A0.,'’()/-]{0,2}[\p{Nd}])*/gu, (number) => ((number.match(/\p{Nd}/gu)?.length ?? 0) > most ? 'a very long number' : number))
+}
+
+/** A letter that follows itself too often stands twice. */
+function easeLetters(text: string, most: number): string {
+  return text.replace(/([^\s\p{Nd}])\1{2,}/gu, (run, letter: string) => ([...run].length > most ? letter.repeat(Math.min(2, most)) : run))
+}
+
+const phraseMost = 4
+
+/** Words, or up to four words together, that follow themselves too often stand as often as they may. */
+function easeWords(text: string, most: number): string {
+  let words = text.trim().split(/\s+/u)
+  for (let length = 1; length <= phraseMost; length++) {
+    const kept: string[] = []
+    let same = 1
+    for (let at = 0; at < words.length; ) {
+      const phrase = words.slice(at, at + length)
+      const before = kept.slice(-length)
+      const isAgain = phrase.length === length && before.length === length && phrase.every((word, index) => word.toLowerCase() === before[index]?.toLowerCase())
+      same = isAgain ? same + 1 : 1
+      if (!isAgain) {
+        kept.push(words[at] ?? '')
+        at += 1
+        continue
+      }
+      if (same <= most) kept.push(...phrase)
+      at += length
+    }
+    words = kept
+  }
+  const eased = words.join(' ')
+  return eased === text.trim().replace(/\s+/gu, ' ') ? text : eased
+}
+
+const shoutedLetters = 4
+
+const easeCapitals = (text: string) => text.replace(/\p{Lu}[\p{Lu}\p{M}]+/gu, (word) => ([...word].length > shoutedLetters ? word.toLowerCase() : word))
+
+function speakAs(text: string, pronunciations: SpeechRules['pronunciations']): string {
+  const spoken = new Map(pronunciations.map(({ written, spoken: as }) => [written.toLowerCase(), as]))
+  return spoken.size === 0 ? text : text.replace(/[\p{L}\p{N}_]+/gu, (word) => spoken.get(word.toLowerCase()) ?? word)
+}
+
+const wordMost = 40
+
+/** At most so many letters, ending with a word; a word that is longer than any is cut. */
+function shorten(text: string, most: number): string {
+  const words = pieces(text).map((word) => ([...word].length > wordMost ? [...word].slice(0, wordMost).join('') : word))
+  const short = words.join('')
+  if (short.length <= most) return short
+  const cut = short.slice(0, most + 1)
+  const end = cut.search(/\s+\S*$/u)
+  // Never half of a letter that takes two units.
+  return (end > 0 ? cut.slice(0, end) : cut.slice(0, most).replace(/[\uD800-\uDBFF]$/u, '')).trimEnd()
+}
+
+function withinSeconds(text: string, most: number): string {
+  const words = text.split(/\s+/u)
+  while (words.length > 1 && secondsOf(words.join(' ')) > most) words.pop()
+  return secondsOf(text) <= most ? text : words.join(' ')
+}
+
+function leaveOut(text: string, blocked: BlockedWords): string {
+  let left = ''
+  let at = 0
+  for (const [from, to] of findBlocked(text, blocked)) {
+    if (from < at) continue
+    left += text.slice(at, from)
+    at = to
+  }
+  return at === 0 ? text : (left + text.slice(at)).replace(/\s{2,}/gu, ' ').trim()
+}
+
+const rounds = 4
+const lookedAt = 2000
+
+/**
+ * What of a message is read aloud, and what each step changed. Cleaning what was cleaned changes nothing; what comes out is never longer
+ * than the rules allow and never holds a blocked word. Steps are linear in the message; of more than two thousand letters only these are looked at: a voice reads a quarter of them at most.
+ * @param blocked the lists and the channel's own words, made ready by `blockedWords`
+ */
+export function cleanSpeech(message: string, rules: SpeechRules, blocked: BlockedWords): CleanedSpeech {
+  const start = message.slice(0, lookedAt)
+  const steps: Record<SpeechStep, (text: string) => string> = {
+    unseen: visibleText,
+    links: (text) => (rules.easesLinks ? easeLinks(text) : text),
+    blocked: (text) => (rules.blocked === 'leaveOut' ? leaveOut(text, blocked) : text),
+    emoji: (text) => (rules.emoji === 'keep' ? text : rules.emoji === 'once' ? emojiOnce(text) : text.replace(emoji, ' ').replace(/\s{2,}/gu, ' ').trim()),
+    numbers: (text) => (rules.figures > 0 ? easeNumbers(text, rules.figures) : text),
+    letters: (text) => (rules.lettersInARow > 0 ? easeLetters(text, rules.lettersInARow) : text),
+    words: (text) => (rules.wordsInARow > 0 ? easeWords(text, rules.wordsInARow) : text),
+    capitals: (text) => (rules.easesCapitals ? easeCapitals(text) : text),
+    length: (text) => shorten(text, rules.maxLetters),
+    seconds: (text) => withinSeconds(text, rules.maxSeconds),
+  }
+  const changes: SpeechChange[] = []
+  const refused = (refusal: string): CleanedSpeech => ({ outcome: 'refused', text: '', spoken: '', changes, refusal })
+  let text = start
+  // What one step leaves may be what another is for: until nothing changes.
+  for (let round = 0; round < rounds; round++) {
+    const before = text
+    for (const step of speechSteps) {
+      const after = steps[step](text)
+      if (after !== text) changes.push({ step, before: text, after })
+      text = after
+      if (step === 'unseen' && rules.blocked === 'refuse' && findBlocked(text, blocked).length > 0) return refused('It holds a blocked word.')
+    }
+    if (text === before) break
+  }
+  if (rules.blocked !== 'keep' && findBlocked(text, blocked).length > 0) return refused('It holds a blocked word.')
+  if (!/[\p{L}\p{N}\p{Extended_Pictographic}]/u.test(text)) return refused('Nothing is left to be read.')
+  return { outcome: text === message ? 'kept' : 'changed', text, spoken: speakAs(text, rules.pronunciations), changes, refusal: null }
+}
