@@ -1,8 +1,8 @@
 import { fork, type ChildProcess } from 'node:child_process'
-import { readFile } from 'node:fs/promises'
 import { setPriority } from 'node:os'
 import { measureDeadlineMs, measureMemoryBytes } from './measure/limits.ts'
 import type { MeasureAnswer } from './measure/measurement.ts'
+import { residentBytes } from '../system/residentBytes.ts'
 
 /** How the measuring process is started. */
 export interface MeasurerEntry {
@@ -93,10 +93,4 @@ export class Measurer {
     this.child = isReady ? child : null
     return this.child
   }
-}
-
-/** What a process holds in memory; 0 where the system does not tell. */
-async function residentBytes(pid: number | undefined): Promise<number> {
-  const pages = await readFile(`/proc/${pid}/statm`, 'utf8').then((text) => Number(text.split(' ')[1]), () => 0)
-  return pages * 4096
 }

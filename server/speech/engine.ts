@@ -1,0 +1,162 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { setPriority } from 'node:os'
+import { createInterface } from 'node:readline'
+import { err, ok, type Result } from '../../core/result.ts'
+import { residentBytes } from '../system/residentBytes.ts'
+
+/** A word of a text that was spoken: from one letter (code point) to before another, and when it begins. */
+export interface SpokenWord {
+  from: number
+  to: number
+  atMs: number
+}
+
+/** What an engine made of a text: mono, 16 bits. */
+export interface Spoken {
+  rateHz: number
+  samples: Int16Array
+  words: SpokenWord[]
+}
+
+export interface Voice {
+  id: string
+  /** BCP 47, as the engine has it. */
+  language: string
+  name: string
+}
+
+/** What is to be said, and how. `rate` in words a minute, `pitch` from 0 to 100. */
+export interface SpeechRequest {
+  text: string
+  voice: string
+  rate: number
+  pitch: number
+}
+
+/** Whatever can read a text aloud. Every engine passes `engines.test.ts`. */
+export interface SpeechEngine {
+  voices(): Promise<Result<Voice[], string>>
+  /** Never rejects: what goes wrong is an answer, and the alert plays without a voice. */
+  speak(request: SpeechRequest): Promise<Result<Spoken, string>>
+  close(): void
+}
+
+export interface EngineLimits {
+  deadlineMs: number
+  memoryBytes: number
+  idleMs: number
+}
+
+const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 10 * 60_000 }
+const watchEveryMs = 200
+
+type Answer = { ready?: true; error?: string; voices?: Voice[]; rateHz?: number; pcm?: string; words?: SpokenWord[] }
+
+/**
+ * An engine that runs as a program of its own and speaks JSON lines. It is started when it is first asked and asked one thing at a time;
+ * when it hangs, crashes or takes too much memory it is ended, what was asked fails with a reason, and the next question starts it again.
+ */
+export class EngineProcess implements SpeechEngine {
+  private child: ChildProcess | null = null
+  private last: Promise<unknown> = Promise.resolve()
+  private idle: ReturnType<typeof setTimeout> | null = null
+  private pending: ((answer: Answer) => void) | null = null
+  /** The most memory that any process took, in bytes; for benchmarks. */
+  peakBytes = 0
+
+  /** @param command the program and its arguments */
+  constructor(
+    private readonly command: readonly [string, ...string[]],
+    private readonly limits: EngineLimits = usualLimits,
+  ) {}
+
+  async voices(): Promise<Result<Voice[], string>> {
+    const { voices, error } = await this.ask({ ask: 'voices' })
+    return voices ? ok(voices) : err(error ?? 'The voice program answered something else.')
+  }
+
+  async speak(request: SpeechRequest): Promise<Result<Spoken, string>> {
+    const { pcm, rateHz, words, error } = await this.ask({ ask: 'speak', ...request })
+    if (pcm === undefined || rateHz === undefined) return err(error ?? 'The voice program answered something else.')
+    const bytes = Buffer.from(pcm, 'base64')
+    const samples = new Int16Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + (bytes.length & ~1)))
+    return samples.length > 0 ? ok({ rateHz, samples, words: words ?? [] }) : err('The voice said nothing.')
+  }
+
+  close(): void {
+    if (this.idle) clearTimeout(this.idle)
+    this.child?.kill('SIGKILL')
+    this.child = null
+  }
+
+  private ask(question: object): Promise<Answer> {
+    const answer = this.last.then(() => this.askNow(question))
+    this.last = answer
+    return answer
+  }
+
+  private async askNow(question: object): Promise<Answer> {
+    if (this.idle) clearTimeout(this.idle)
+    if (!this.child) {
+      const started = await this.exchange(null)
+      if (!started.ready) return { error: started.error ?? 'The voice program does not start.' }
+    }
+    const answer = await this.exchange(question)
+    this.idle = setTimeout(() => this.close(), this.limits.idleMs).unref()
+    return answer
+  }
+
+  /** Sends a line, or starts the program, and waits for a line: within the deadline, while it stays within its memory. */
+  private exchange(question: object | null): Promise<Answer> {
+    return new Promise((resolve) => {
+      const child = this.child ?? this.start()
+      const end = (answer: Answer, isOver: boolean) => {
+        if (this.pending === null) return
+        this.pending = null
+        clearTimeout(deadline)
+        clearInterval(watch)
+        if (isOver) this.close()
+        resolve(answer)
+      }
+      const deadline = setTimeout(() => end({ error: 'The voice took too long.' }, true), this.limits.deadlineMs)
+      const watch = setInterval(() => {
+        void residentBytes(child.pid).then((bytes) => {
+          this.peakBytes = Math.max(this.peakBytes, bytes)
+          if (bytes > this.limits.memoryBytes) end({ error: 'The voice took too much memory.' }, true)
+        })
+      }, watchEveryMs)
+      this.pending = (answer) => end(answer, answer === gone)
+      if (question) child.stdin?.write(`${JSON.stringify(question)}\n`)
+    })
+  }
+
+  private start(): ChildProcess {
+    const [program, ...args] = this.command
+    const child = spawn(program, args, { stdio: ['pipe', 'pipe', 'ignore'], env: { PATH: process.env.PATH } })
+    this.child = child
+    if (child.pid) setPriority(child.pid, 10)
+    if (child.stdout) createInterface({ input: child.stdout }).on('line', (line) => this.child === child && this.pending?.(read(line)))
+    for (const event of ['exit', 'error'] as const) {
+      child.once(event, () => {
+        // One that was ended before is nobody's any more: whoever waits now waits for another.
+        if (this.child !== child) return
+        this.child = null
+        this.pending?.(gone)
+      })
+    }
+    // Writing to a program that has just ended is no error of ours.
+    child.stdin?.on('error', () => undefined)
+    child.unref()
+    return child
+  }
+}
+
+const gone: Answer = { error: 'The voice program stopped.' }
+
+function read(line: string): Answer {
+  try {
+    return JSON.parse(line) as Answer
+  } catch {
+    return { error: 'The voice program answered something else.' }
+  }
+}
