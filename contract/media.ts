@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { mediaId } from '../core/composition/mediaId.ts'
 
 /** What is measured of media files, as it is stored and as the interface reads it. */
 
@@ -87,6 +88,6 @@ export const mediaChange = z.object({ name: z.string().trim().min(1).max(120).op
 export type MediaChange = z.infer<typeof mediaChange>
 
 /** A file put in another's place in all drafts, or only at these places of these boxes: what an earlier answer named. */
-export const mediaReplacement = z.object({ by: z.string().regex(/^[0-9a-f]{64}$/), partsOf: z.record(z.string().max(80), z.array(z.string().max(200)).max(2000)).optional() })
+export const mediaReplacement = z.object({ by: mediaId, partsOf: z.record(z.string().max(80), z.array(z.string().max(200)).max(2000)).optional() })
 
 export const mediaLimits = { fileBytes: 64 * 1024 * 1024, nameLetters: 120, waitingFiles: 200 } as const

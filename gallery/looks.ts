@@ -1,5 +1,6 @@
 import { usualLevel } from '../core/audio/level.ts'
-import { asDesigned, plainShadow } from '../core/look/lanternLook.ts'
+import { plainShadow } from '../core/look/lanternLook.ts'
+import { asDesigned } from '../core/look/resolveStyle.ts'
 import type { Look, Palette, RoleTypeface } from '../core/look/schema.ts'
 import type { MotionName, Phase } from '../core/motion/schema.ts'
 

@@ -1,6 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
-import { shallowRef, type Ref } from 'vue'
-import type { Alert, Variation } from '../../core/composition/box.ts'
+import { computed, shallowRef, type Ref } from 'vue'
+import { mainKind, type Alert, type Variation } from '../../core/composition/box.ts'
 import type { CanvasBox } from '../../core/composition/canvasBox.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { Remark } from '../../core/remarks/remark.ts'
@@ -43,6 +43,19 @@ export function useRemarker() {
       pictureColours: Object.fromEntries(media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []])),
       sceneColours,
     })
+}
+
+/** What should be mended in a case that a tile shows: filled once the tile has `prepared` it. */
+export function useWrongs(alert: () => Alert | null, variationId: () => string) {
+  const remark = useRemarker()
+  const prepared = shallowRef<PreparedScore | null>(null)
+  const wrongs = computed<Remark[]>(() => {
+    const of = alert()
+    const composition = of?.variations.find(({ id }) => id === variationId())?.composition
+    if (!of || !composition || !prepared.value) return []
+    return remark({ alert: of, composition, prepared: prepared.value, kind: mainKind(of), viewer: 'everyday' }).filter(({ level }) => level === 'wrong')
+  })
+  return { prepared, wrongs }
 }
 
 /** What there is to say about the variation as it is shown now, made from what the stage measured. */

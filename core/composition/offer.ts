@@ -1,11 +1,12 @@
 import * as z from 'zod'
+import { mediaId } from './mediaId.ts'
 import type { Composition } from './schema.ts'
 
 /** One of the pictures or sounds that viewers choose from. Its id is what the platform sends back. */
 const option = z.object({
   id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/),
   label: z.string().min(1, 'what do viewers read?').max(60),
-  mediaId: z.string().regex(/^[0-9a-f]{64}$/),
+  mediaId,
 })
 
 export const offeredMax = 4

@@ -1,11 +1,9 @@
 import { usualLevel } from '../audio/level.ts'
+import { asDesigned } from './resolveStyle.ts'
 import type { Look, TextShadow } from './schema.ts'
 
 /** A shadow to begin with: a little down, soft, in the colour of outlines. */
 export const plainShadow: TextShadow = { xPx: 0, yPx: 4, blurPx: 6, ink: { role: 'outline' } }
-
-/** A type role that leaves texts as large and as far apart as they say themselves. */
-export const asDesigned = { sizeRatio: 1, trackingEm: 0, outlineRatio: 1, shadow: null }
 
 /** The look a new box starts with: warm headline on a dark outline, readable over light and dark pictures alike. */
 export const lanternLook: Look = {

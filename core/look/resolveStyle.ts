@@ -6,9 +6,12 @@ export function resolveInk(ink: StyledInk, look: Look): string {
   return 'own' in ink ? ink.own : look.palette[ink.role]
 }
 
+/** A type role that leaves texts as large and as far apart as they say themselves. */
+export const asDesigned = { sizeRatio: 1, trackingEm: 0, outlineRatio: 1, shadow: null }
+
 /** The typeface to draw: a part's own value as it is, else what its role means in this look. */
 export function resolveType(type: StyledType, look: Look): RoleTypeface {
-  return 'own' in type ? { ...type.own, sizeRatio: 1, trackingEm: 0, outlineRatio: 1, shadow: null } : look.type[type.role]
+  return 'own' in type ? { ...type.own, ...asDesigned } : look.type[type.role]
 }
 
 /** A phase as a part's own: what it is, without following anything. */

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { mediaId } from '../composition/mediaId.ts'
 import { soundLevel } from '../audio/level.ts'
 import { motionRole, phase } from '../motion/schema.ts'
 
@@ -47,7 +48,7 @@ export const look = z.object({
   /** Added to every sound of the box, in decibels. */
   soundTrimDb: z.number().min(-40).max(6),
   /** The file of each shared sound; null: parts keep their own. */
-  sounds: z.record(soundRole, z.string().regex(/^[0-9a-f]{64}$/).nullable()),
+  sounds: z.record(soundRole, mediaId.nullable()),
 })
 export type Look = z.infer<typeof look>
 

@@ -1,11 +1,11 @@
 import * as z from 'zod'
+import { mediaId } from '../composition/mediaId.ts'
 import { calendarSpans, type CalendarScale } from '../rules/calendar.ts'
 import { calendarDay, localMoment, type LocalMoment } from '../time/localMoment.ts'
 import { look, type Look } from './schema.ts'
 
 const day = z.string().regex(/^(\d{4}-)?\d\d-\d\d$/, 'a day is written as MM-DD, or as YYYY-MM-DD where it is meant once')
 
-const mediaId = z.string().regex(/^[0-9a-f]{64}$/)
 /** Files that others take the place of. */
 const swap = z.object({ from: mediaId, to: mediaId })
 

@@ -1,6 +1,7 @@
 import { copyOf } from '../copyOf.ts'
 import type { BoxDocument } from '../composition/box.ts'
 import type { Edit } from '../edit/change.ts'
+import { slugOf } from '../slugOf.ts'
 import type { Design } from './design.ts'
 import type { Dial, DialValue } from './dial.ts'
 import { placesOf, readAt, writeAt } from './places.ts'
@@ -9,7 +10,7 @@ import { turned } from './turnDials.ts'
 
 /** What a pack is called after a box. */
 export function packIdFor(boxName: string): string {
-  const slug = boxName.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 50)
+  const slug = slugOf(boxName, 50)
   return slug.length >= 3 ? slug : `pack-${slug || 'box'}`
 }
 

@@ -1,8 +1,8 @@
 import * as z from 'zod'
+import { mediaId } from '../composition/mediaId.ts'
 import { hexColour } from '../look/schema.ts'
 
 const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/)
-const mediaId = z.string().regex(/^[0-9a-f]{64}$/)
 const finite = z.number().min(-1_000_000).max(1_000_000)
 
 /**

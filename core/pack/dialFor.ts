@@ -1,6 +1,8 @@
 import type { BoxDocument } from '../composition/box.ts'
+import { mediaId } from '../composition/mediaId.ts'
 import { freeId } from '../edit/freeId.ts'
-import { inkRole, typeRole, type InkRole, type Look } from '../look/schema.ts'
+import { hexColour, inkRole, typeRole, type InkRole, type Look } from '../look/schema.ts'
+import { slugOf } from '../slugOf.ts'
 import type { Dial, Transform } from './dial.ts'
 import { placesOf, readAt } from './places.ts'
 
@@ -17,8 +19,6 @@ const ranges: Record<string, [least: number, most: number, unit: string]> = {
   letterSpacingEm: [-0.05, 0.4, 'em'], strength: [0.2, 2, '×'], targetLufs: [-24, -12, 'LUFS'], weight: [300, 800, ''], ms: [0, 3000, 'ms'], xPx: [0, 1920, 'px'], yPx: [0, 1080, 'px'], lineHeight: [0.9, 1.8, '×'], saturation: [0, 2, '×'], brightness: [0.3, 2, '×'],
 }
 
-const hex = /^#[0-9a-fA-F]{6}$/
-const mediaId = /^[0-9a-f]{64}$/
 
 /** A dial's range around a number: never narrower than its field's usual one where that has one. */
 function rangeOf(field: string, initial: number): [number, number, string] {
@@ -43,23 +43,23 @@ export function turningAt(document: BoxDocument, path: string): Turning | null {
     return { path, transform: same, kind: 'number', initial: value, least, most, unit }
   }
   if (typeof value === 'string') {
-    if (hex.test(value)) return { path, transform: same, kind: 'colour', initial: value }
-    if (mediaId.test(value)) return { path, transform: same, kind: field === 'mediaId' && soundAt(document, place) ? 'sound' : 'picture', initial: value }
+    if (hexColour.safeParse(value).success) return { path, transform: same, kind: 'colour', initial: value }
+    if (mediaId.safeParse(value).success) return { path, transform: same, kind: field === 'mediaId' && soundAt(document, place) ? 'sound' : 'picture', initial: value }
     if (field === 'family') return { path, transform: same, kind: 'font', initial: value }
     return field === 'template' || field === 'name' ? { path, transform: same, kind: 'words', initial: value } : null
   }
-  return styled(document, path, value)
+  return styled(document.look, path, value)
 }
 
 const soundAt = (document: BoxDocument, place: readonly (string | number)[]) => place[0] === 'look' || (readAt(document, place.slice(0, -1)) as { kind?: string }).kind === 'sound'
 
 /** Values that follow the look or are their own: of colours, typefaces and pictures that are recoloured. */
-function styled({ look }: BoxDocument, path: string, value: unknown): Turning | null {
+function styled(look: Look, path: string, value: unknown): Turning | null {
   if (typeof value !== 'object' || value === null) return null
   if ('role' in value) return ofRole(look, String(value.role))
   if ('own' in value && typeof value.own === 'string') return { path, transform: { as: 'own' }, kind: 'colour', initial: value.own }
   if ('own' in value && typeof value.own === 'object' && value.own !== null && 'family' in value.own) return { path, transform: { as: 'own' }, kind: 'font', initial: String(value.own.family) }
-  if ('mode' in value && value.mode === 'recolour' && 'to' in value) return styled({ look } as BoxDocument, `${path}.to`, value.to)
+  if ('mode' in value && value.mode === 'recolour' && 'to' in value) return styled(look, `${path}.to`, value.to)
   return null
 }
 
@@ -75,7 +75,7 @@ export function dialFor(document: BoxDocument, path: string, label: string): Dia
   const turning = turningAt(document, path)
   if (!turning) return null
   const { path: bound, transform, ...kind } = turning
-  const wanted = label.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 34) || 'dial'
+  const wanted = slugOf(label, 34) || 'dial'
   const id = freeId(wanted, new Set(document.design?.dials.map((each) => each.id)))
   return { id, label: label.slice(0, 60), about: '', group: '', bindings: [{ path: bound, transform }], ...kind }
 }

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { mediaId } from '../composition/mediaId.ts'
 import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { migrateBox, type StoredBox } from '../composition/migrateBox.ts'
 import { mediaUses } from '../library/mediaUses.ts'
@@ -10,7 +11,6 @@ import { packHead } from './design.ts'
 export const manifestVersion = 1
 
 const words = (most: number) => z.string().max(most)
-const mediaId = z.string().regex(/^[0-9a-f]{64}$/)
 
 /** A file of a pack. Its name in the zip is made from its content. */
 const packedMedia = z.strictObject({

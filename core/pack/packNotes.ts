@@ -1,7 +1,6 @@
 import { mainKind } from '../composition/box.ts'
-import { variablesOf } from '../events/variables.ts'
 import { kindNames } from '../events/kindNames.ts'
-import { variablesIn } from '../remarks/content.ts'
+import { unknownVariables } from '../remarks/content.ts'
 import { parseTemplate } from '../text/template.ts'
 import { ownFamilies } from './familiesOf.ts'
 import type { Manifest } from './manifest.ts'
@@ -18,7 +17,7 @@ export function packNotes({ box, dials, media }: Pick<Manifest, 'box' | 'dials' 
         if (part.kind !== 'line' && part.kind !== 'ticker') return []
         const { nodes, problems } = parseTemplate(part.template)
         const where = `“${part.name}” of ${kindNames[mainKind(alert)]}`
-        const unknown = [...variablesIn(nodes)].filter((name) => !variablesOf(alert.kinds).some((each) => each.name === name)).map((name) => `${where} leaves {${name}} empty: such events never carry it.`)
+        const unknown = unknownVariables(nodes, alert.kinds).map((name) => `${where} leaves {${name}} empty: such events never carry it.`)
         return [...unknown, ...(problems.length > 0 ? [`${where} has words that cannot be read as meant.`] : [])]
       }),
     ),

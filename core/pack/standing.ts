@@ -1,4 +1,4 @@
-import type { Alert, BoxDocument } from '../composition/box.ts'
+import type { Alert } from '../composition/box.ts'
 import type { Canvas } from '../composition/canvas.ts'
 import type { Look } from '../look/schema.ts'
 import type { Season } from '../look/seasons.ts'
@@ -90,7 +90,7 @@ function withOwn(node: unknown, roles: ReadonlyMap<string, unknown>): unknown {
 const isRole = (value: unknown) => typeof value === 'object' && value !== null && 'role' in value
 
 /** Whether a dial can stand otherwise for single alerts: it turns something of theirs, or a colour or typeface that they follow. */
-export function canDiffer(pack: Turnable, dialId: string, look: BoxDocument['look']): boolean {
+export function canDiffer(pack: Turnable, dialId: string): boolean {
   const dial = pack.dials.find(({ id }) => id === dialId)
-  return dial?.bindings.some(({ path }) => path.startsWith('alerts.') || ownForRole(path, look, dial.initial as DialValue) !== null) ?? false
+  return dial?.bindings.some(({ path }) => path.startsWith('alerts.') || ownForRole(path, pack.box.look, dial.initial) !== null) ?? false
 }

@@ -65,20 +65,22 @@ export function turnTaken(pack: Turnable, packId: string, dialId: string, value:
   }
 }
 
-/** Places of a box that a dial would turn, had they not been changed by hand. */
-export function ownPlaces(pack: Turnable, document: BoxDocument, packId: string, dialId: string): string[] {
+/**
+ * Places of a box that a dial would turn, had they not been changed by hand.
+ * @param stands what the pack gives the box: whoever asks for many dials makes it once
+ */
+export function ownPlaces(pack: Turnable, document: BoxDocument, packId: string, dialId: string, stands?: Standing): string[] {
   const entry = entryOf(document, packId)
-  const dial = pack.dials.find(({ id }) => id === dialId)
-  if (!entry || !dial) return []
-  const standing = { ...document, ...standingOf(pack, entry, document.canvas) }
+  if (!entry) return []
+  const standing = { ...document, ...(stands ?? standingOf(pack, entry, document.canvas)) }
   const own = new Set(entry.own)
-  return boundPaths(pack, entry, dialId).flatMap((path) => {
-    return placesOf(standing, path).flatMap((place) => {
+  return boundPaths(pack, entry, dialId).flatMap((path) =>
+    placesOf(standing, path).flatMap((place) => {
       const exact = exactPath(standing, place)
       const [here] = placesOf(document, exact)
       return here && (own.has(exact) || !isSame(readAt(document, here), readAt(standing, place))) ? [exact] : []
-    })
-  })
+    }),
+  )
 }
 
 function boundPaths(pack: Turnable, entry: TakenPack, dialId: string): string[] {
@@ -99,7 +101,7 @@ export function giveBack(pack: Turnable, packId: string, dialId: string): Edit {
       const entry = entryOf(draft, packId)
       if (!entry) return
       const standing = standingOf(pack, copyOf(entry), draft.canvas)
-      for (const path of ownPlaces(pack, copyOf(draft) as BoxDocument, packId, dialId)) {
+      for (const path of ownPlaces(pack, copyOf(draft) as BoxDocument, packId, dialId, standing)) {
         const [[here], [there]] = [placesOf(draft, path), placesOf(standing, path)]
         if (here && there) writeAt(draft, here, copyOf(readAt(standing, there)))
         entry.own = entry.own.filter((each) => each !== path)

@@ -1,3 +1,4 @@
+import type { EventKind } from '../events/kinds.ts'
 import { variablesOf } from '../events/variables.ts'
 import type { Part } from '../parts/part.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
@@ -9,10 +10,16 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
     if (part.kind !== 'line' && part.kind !== 'ticker') return []
     const { nodes, problems } = parseTemplate(part.template)
     const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({ type: 'templateProblem', partId: part.id, level: 'wrong', words: `“${part.name}”, letter ${at + 1}: ${reason}. It is shown as typed.`, remedy: null }))
-    const unknown = [...variablesIn(nodes)].filter((name) => !variablesOf(kinds).some((each) => each.name === name))
+    const unknown = unknownVariables(nodes, kinds)
     for (const name of unknown) remarks.push({ type: 'unknownVariable', partId: part.id, level: 'wrong', words: `${kinds.length > 1 ? 'None of these events ever carries' : 'This kind of event never carries'} {${name}}: “${part.name}” leaves it empty.`, remedy: null })
     return remarks
   })
+}
+
+/** The variables that a template names and that events of these kinds never carry. */
+export function unknownVariables(nodes: readonly TemplateNode[], kinds: readonly EventKind[]): string[] {
+  const known = new Set(variablesOf(kinds).map(({ name }) => name))
+  return [...variablesIn(nodes)].filter((name) => !known.has(name))
 }
 
 /** Every variable that a template names, at any depth. */

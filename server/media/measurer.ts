@@ -2,7 +2,7 @@ import { fork, type ChildProcess } from 'node:child_process'
 import { setPriority } from 'node:os'
 import { measureDeadlineMs, measureMemoryBytes } from './measure/limits.ts'
 import type { MeasureAnswer } from './measure/measurement.ts'
-import { residentBytes } from '../system/residentBytes.ts'
+import { guardProcess } from '../system/guardProcess.ts'
 
 /** How the measuring process is started. */
 export interface MeasurerEntry {
@@ -12,7 +12,6 @@ export interface MeasurerEntry {
 }
 
 const heapMiB = 512
-const watchEveryMs = 100
 const idleMs = 30_000
 
 const stopped = (why: string): MeasureAnswer => ({ ok: false, reason: why, advice: 'Make it smaller or shorter, or export it again.', canDecodeInBrowser: false })
@@ -56,20 +55,17 @@ export class Measurer {
       const end = (answer: MeasureAnswer, isChildOver: boolean) => {
         if (isOver) return
         isOver = true
-        clearTimeout(deadline)
-        clearInterval(watch)
+        letGo()
         child.removeAllListeners('message').removeAllListeners('exit')
         if (isChildOver) this.close()
         else this.idle = setTimeout(() => this.close(), idleMs).unref()
         resolve(answer)
       }
-      const deadline = setTimeout(() => end(stopped('Measuring the file takes too long.'), true), this.limits.deadlineMs)
-      const watch = setInterval(() => {
-        void residentBytes(child.pid).then((bytes) => {
-          this.peakBytes = Math.max(this.peakBytes, bytes)
-          if (bytes > this.limits.memoryBytes) end(stopped('Measuring the file takes too much memory.'), true)
-        })
-      }, watchEveryMs)
+      const letGo = guardProcess(child.pid, this.limits, {
+        tooLong: () => end(stopped('Measuring the file takes too long.'), true),
+        tooMuch: () => end(stopped('Measuring the file takes too much memory.'), true),
+        seen: (bytes) => (this.peakBytes = Math.max(this.peakBytes, bytes)),
+      })
       child.once('message', (answer: MeasureAnswer) => end(answer, false))
       child.once('exit', () => end(stopped('The file makes the program that measures it stop.'), true))
       child.send(path)

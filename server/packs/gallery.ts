@@ -1,8 +1,8 @@
-import { createHash } from 'node:crypto'
 import type { Measured } from '../../contract/media.ts'
-import { manifest as manifestSchema, manifestText } from '../../core/pack/manifest.ts'
+import type { Manifest } from '../../core/pack/manifest.ts'
 import { addPack, findPackByDigest, galleryChannel } from '../db/queries/packs.ts'
 import { measuringVersion } from '../media/library.ts'
+import { packDigest } from './packDigest.ts'
 import type { Services } from '../system/services.ts'
 
 /** A file of the gallery as the build measured it. */
@@ -20,7 +20,7 @@ interface GalleryFile {
 }
 
 export interface GalleryCatalogue {
-  manifests: unknown[]
+  manifests: Manifest[]
   files: GalleryFile[]
 }
 
@@ -39,9 +39,8 @@ async function putUp({ database: { db }, media, readShippedFile, logger }: Servi
   const text = await readShippedFile('gallery', 'catalogue.json')
   if (!text) return logger.warn('this build has no gallery')
   const { manifests, files } = JSON.parse(new TextDecoder().decode(text)) as GalleryCatalogue
-  for (const each of manifests) {
-    const manifest = manifestSchema.parse(each)
-    const digest = createHash('sha256').update(manifestText(manifest)).digest('hex')
+  for (const manifest of manifests) {
+    const digest = packDigest(manifest)
     if (await findPackByDigest(db, galleryChannel, digest)) continue
     const needed = manifest.media.map(({ id }) => {
       const file = files.find((one) => one.id === id)

@@ -1,14 +1,14 @@
-import { createHash } from 'node:crypto'
 import type { ArrivedPack } from '../../contract/packs.ts'
 import { replaceMedia } from '../../core/library/mediaUses.ts'
 import type { Dial } from '../../core/pack/dial.ts'
-import { manifestText, type Manifest } from '../../core/pack/manifest.ts'
+import type { Manifest } from '../../core/pack/manifest.ts'
 import { err, ok, type Result } from '../../core/result.ts'
 import { findMedia } from '../db/queries/media.ts'
 import { addPack, countPacks, findPackByDigest } from '../db/queries/packs.ts'
 import type { PackedColumns } from '../media/library.ts'
 import { newId } from '../system/ids.ts'
 import { useServices } from '../system/services.ts'
+import { packDigest } from './packDigest.ts'
 import { packLimits } from './packLimits.ts'
 import { openPack, type OpenPack } from './readPack.ts'
 
@@ -28,7 +28,7 @@ export async function importPack(channelId: string, path: string): Promise<Resul
   const opened = await openPack(path)
   if (!opened.ok) return opened
   const pack = opened.value
-  const digest = createHash('sha256').update(manifestText(pack.manifest)).digest('hex')
+  const digest = packDigest(pack.manifest)
   const { name } = pack.manifest
   const admitted: Admitted[] = []
   try {

@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { setPriority } from 'node:os'
 import { createInterface } from 'node:readline'
 import { err, ok, type Result } from '../../core/result.ts'
-import { residentBytes } from '../system/residentBytes.ts'
+import { guardProcess, type ProcessLimits } from '../system/guardProcess.ts'
 
 /** A word of a text that was spoken: from one letter (code point) to before another, and when it begins. */
 export interface SpokenWord {
@@ -41,14 +41,11 @@ export interface SpeechEngine {
   close(): void
 }
 
-export interface EngineLimits {
-  deadlineMs: number
-  memoryBytes: number
+export interface EngineLimits extends ProcessLimits {
   idleMs: number
 }
 
 const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 10 * 60_000 }
-const watchEveryMs = 200
 
 type Answer = { ready?: true; error?: string; voices?: Voice[]; rateHz?: number; pcm?: string; words?: SpokenWord[] }
 
@@ -113,18 +110,15 @@ export class EngineProcess implements SpeechEngine {
       const end = (answer: Answer, isOver: boolean) => {
         if (this.pending === null) return
         this.pending = null
-        clearTimeout(deadline)
-        clearInterval(watch)
+        letGo()
         if (isOver) this.close()
         resolve(answer)
       }
-      const deadline = setTimeout(() => end({ error: 'The voice took too long.' }, true), this.limits.deadlineMs)
-      const watch = setInterval(() => {
-        void residentBytes(child.pid).then((bytes) => {
-          this.peakBytes = Math.max(this.peakBytes, bytes)
-          if (bytes > this.limits.memoryBytes) end({ error: 'The voice took too much memory.' }, true)
-        })
-      }, watchEveryMs)
+      const letGo = guardProcess(child.pid, this.limits, {
+        tooLong: () => end({ error: 'The voice took too long.' }, true),
+        tooMuch: () => end({ error: 'The voice took too much memory.' }, true),
+        seen: (bytes) => (this.peakBytes = Math.max(this.peakBytes, bytes)),
+      })
       this.pending = (answer) => end(answer, answer === gone)
       if (question) child.stdin?.write(`${JSON.stringify(question)}\n`)
     })

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { useElementVisibility } from '@vueuse/core'
-import { computed, ref, shallowRef, toRef } from 'vue'
-import type { PreparedScore } from '../../../player/prepare.ts'
-import { mainKind, type BoxDocument, type Variation } from '../../../core/composition/box.ts'
+import { computed, ref, toRef } from 'vue'
+import type { BoxDocument, Variation } from '../../../core/composition/box.ts'
 import { everydaySample, useSampleScore } from '../../composables/useSampleScore.ts'
-import { useRemarker } from '../../composables/useRemarks.ts'
+import { useWrongs } from '../../composables/useRemarks.ts'
 import { useShownDress } from '../../composables/useShownLook.ts'
 import ScoreTile from '../stage/ScoreTile.vue'
 
@@ -16,15 +15,9 @@ const isSeen = useElementVisibility(host)
 const dress = useShownDress()
 const alertIn = (document: BoxDocument) => document.alerts.find(({ id }) => id === props.alertId) ?? null
 const [variationId, sample] = [toRef(() => props.variation.id), ref(everydaySample)]
-const remark = useRemarker()
-const prepared = shallowRef<PreparedScore | null>(null)
 /** What would be wrong with it afterwards, the first two of it. */
-const faults = computed(() => {
-  const alert = alertIn(props.after)
-  const composition = alert?.variations.find(({ id }) => id === props.variation.id)?.composition
-  if (!alert || !composition || !prepared.value) return []
-  return remark({ alert, composition, prepared: prepared.value, kind: mainKind(alert), viewer: 'everyday' }).filter(({ level }) => level === 'wrong').slice(0, 2)
-})
+const { prepared, wrongs } = useWrongs(() => alertIn(props.after), () => props.variation.id)
+const faults = computed(() => wrongs.value.slice(0, 2))
 const before = useSampleScore(toRef(props, 'before'), computed(() => alertIn(props.before)), variationId, sample, dress)
 const after = useSampleScore(toRef(props, 'after'), computed(() => alertIn(props.after)), variationId, sample, dress)
 </script>

@@ -3,6 +3,7 @@ import { PackageOpen } from '@lucide/vue'
 import { useDropZone, useFileDialog } from '@vueuse/core'
 import { ref } from 'vue'
 import { toast } from 'vue-sonner'
+import { wordsOf } from '../../api/request.ts'
 import { usePacksStore } from '../../stores/packs.ts'
 
 /** Brings a pack to the shelf: dropped here, or chosen. It is looked at there before anything is made of it. */
@@ -22,7 +23,7 @@ async function take(file: File | undefined): Promise<void> {
     toast.success(`“${name}” ${isKnown ? 'was on the shelf already' : 'is on the shelf'}.${leftAside.length > 0 ? ` Left aside: ${leftAside.slice(0, 3).join(', ')}.` : ''}`)
     emit('arrived', shelfId)
   } catch (error) {
-    refusal.value = error instanceof Error ? error.message : 'The pack was not taken.'
+    refusal.value = wordsOf(error)
   }
   isTaking.value = false
 }

@@ -16,7 +16,7 @@ import DialField from './DialField.vue'
 const props = defineProps<{ dial: Dial; problems: readonly string[]; disabled: boolean }>()
 const draft = useDraftStore()
 const count = computed(() => (draft.document ? boundCount(draft.document, props.dial) : 0))
-const places = computed(() => props.dial.bindings.map(({ path }) => ({ path, words: placeWords(draft.document?.alerts ?? [], path.replace('.parts.', '.composition.parts.').replace('.composition.composition.', '.composition.').split('.')), wider: everywhere(path) })))
+const places = computed(() => props.dial.bindings.map(({ path }) => ({ path, words: placeWords(draft.document?.alerts ?? [], path.split('.')), wider: everywhere(path) })))
 const edit = (what: string, recipe: (dial: Dial) => void) => draft.edit(changeDial(props.dial.id, what, recipe))
 const decimals = computed(() => (props.dial.kind === 'number' && props.dial.most - props.dial.least < 20 ? 2 : 0))
 const typed = (event: Event) => (event.target as HTMLInputElement).value.trim()

@@ -4,6 +4,7 @@ import { mainKind } from '../../../core/composition/box.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import type { Dial, DialValue } from '../../../core/pack/dial.ts'
 import { placeWords } from '../../../core/pack/placeWords.ts'
+import type { Standing } from '../../../core/pack/standing.ts'
 import { giveBack, ownPlaces, turnTaken } from '../../../core/pack/turnTaken.ts'
 import { valueOf } from '../../../core/pack/turnDials.ts'
 import type { TakenDesign } from '../../composables/useTakenPacks.ts'
@@ -13,7 +14,7 @@ import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import DialField from './DialField.vue'
 
 /** One dial of a pack beside the stage: for all of the pack, or for the alert that is open. */
-const props = defineProps<{ taken: TakenDesign; dial: Dial; isForAlert: boolean; disabled: boolean }>()
+const props = defineProps<{ taken: TakenDesign; standing: Standing; dial: Dial; isForAlert: boolean; disabled: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const alertId = computed(() => (props.isForAlert ? (room.alert?.id ?? null) : null))
@@ -26,7 +27,7 @@ const elsewhere = computed(() => Object.entries(props.taken.entry.exceptions).fl
   const alert = draft.document?.alerts.find((each) => each.id === id)
   return alert && props.dial.id in values ? [kindNames[mainKind(alert)]] : []
 }))
-const own = computed(() => (draft.document ? ownPlaces(props.taken.pack, draft.document, props.taken.entry.id, props.dial.id) : []))
+const own = computed(() => (draft.document ? ownPlaces(props.taken.pack, draft.document, props.taken.entry.id, props.dial.id, props.standing) : []))
 /** Its field stands beside its name. */
 const isSmall = computed(() => props.dial.kind === 'colour' || props.dial.kind === 'switch')
 const turn = (to: DialValue | null) => draft.edit(turnTaken(props.taken.pack, props.taken.entry.id, props.dial.id, to, alertId.value))

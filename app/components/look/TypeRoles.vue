@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { plainShadow } from '../../../core/look/lanternLook.ts'
 import { typeRoles, type Look } from '../../../core/look/schema.ts'
 import { useTypefaces } from '../../library/useTypefaces.ts'
-import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
+import TypefaceField from '../fields/TypefaceField.vue'
 import DialKnob from '../dials/DialKnob.vue'
 import InspectorSection from '../inspector/InspectorSection.vue'
 import MissingLetters from './MissingLetters.vue'
@@ -13,8 +12,7 @@ import ShadowFields from '../inspector/ShadowFields.vue'
 /** The typefaces of a look, and how large, how wide apart and how outlined its texts are. */
 defineProps<{ look: Look; disabled: boolean }>()
 const emit = defineEmits<{ change: [what: string, recipe: (look: Look) => void] }>()
-const { families, typefaceOf } = useTypefaces()
-const choices = computed(() => families.value.map((family) => ({ value: family, label: family, family: `"${family}"` })))
+const { typefaceOf } = useTypefaces()
 const words: Record<(typeof typeRoles)[number], string> = { display: 'headlines', text: 'other words' }
 
 function setFamily(role: (typeof typeRoles)[number], family: string): void {
@@ -26,7 +24,7 @@ function setFamily(role: (typeof typeRoles)[number], family: string): void {
 <template>
   <InspectorSection title="Type">
     <div v-for="role in typeRoles" :key="role" class="mb-2 space-y-1">
-      <div class="flex items-center gap-2"><span class="w-22 shrink-0 text-faded">{{ words[role] }}</span><ChoiceField class="min-w-0 flex-1" :label="`Typeface of ${role}`" :value="look.type[role].family" :choices="choices" :disabled="disabled" @change="(family) => setFamily(role, family)" /><DialKnob :path="`type.${role}.family`" :label="`typeface of ${words[role]}`" /></div>
+      <div class="flex items-center gap-2"><span class="w-22 shrink-0 text-faded">{{ words[role] }}</span><TypefaceField class="min-w-0 flex-1" :label="`Typeface of ${role}`" :value="look.type[role].family" :disabled="disabled" @change="(family) => setFamily(role, family)" /><DialKnob :path="`type.${role}.family`" :label="`typeface of ${words[role]}`" /></div>
       <MissingLetters :family="look.type[role].family" :weight="look.type[role].weight" />
       <div class="grid grid-cols-2 gap-1">
         <NumberField :label="`Weight of ${role}`" :value="look.type[role].weight" unit="weight" :min="100" :max="900" :step="100" :disabled="disabled" @change="(weight) => emit('change', `${role} weight`, (changed) => void (changed.type[role].weight = Math.round(weight)))" />

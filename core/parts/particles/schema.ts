@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { mediaId } from '../../composition/mediaId.ts'
 import { partId } from '../../composition/clip.ts'
 import { visibleBase } from '../../composition/visiblePart.ts'
 import { styledInk } from '../../look/schema.ts'
@@ -13,7 +14,7 @@ export const spriteForms = ['dot', 'square', 'strip', 'star', 'spark'] as const
 /** What flies: a small form in a colour, a picture, or the emotes of the event (nothing where it has none). */
 const sprite = z.discriminatedUnion('from', [
   z.object({ from: z.literal('form'), form: z.enum(spriteForms), ink: styledInk }),
-  z.object({ from: z.literal('picture'), mediaId: z.string().regex(/^[0-9a-f]{64}$/) }),
+  z.object({ from: z.literal('picture'), mediaId }),
   z.object({ from: z.literal('emotes') }),
 ])
 export type Sprite = z.infer<typeof sprite>

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { mediaId } from '../../composition/mediaId.ts'
 import { visibleBase } from '../../composition/visiblePart.ts'
 import { pictureColour } from '../../colour/pictureColour.ts'
 
@@ -17,7 +18,7 @@ export const picture = z.object({
   ...visibleBase,
   kind: z.literal('picture'),
   /** SHA-256 of the media file, or null while none is chosen. */
-  mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
+  mediaId: mediaId.nullable(),
   /** Where the alert offers viewers a choice, what they chose takes this file's place. */
   takesChoice: z.boolean(),
   widthPx: z.number().min(1).max(8000),

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { mediaId } from '../../composition/mediaId.ts'
 import { soundRole } from '../../look/schema.ts'
 import { partBase } from '../../composition/visiblePart.ts'
 
@@ -7,7 +8,7 @@ export const sound = z.object({
   ...partBase,
   kind: z.literal('sound'),
   /** SHA-256 of the media file, or null while none is chosen. */
-  mediaId: z.string().regex(/^[0-9a-f]{64}$/).nullable(),
+  mediaId: mediaId.nullable(),
   /** Which of the look's shared sounds takes its file's place, where the look has one. */
   role: soundRole.nullable(),
   /** Where the alert offers viewers a choice, what they chose takes this file's place. */
