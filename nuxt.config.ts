@@ -9,7 +9,7 @@ export default defineNuxtConfig({
   // A working room behind a sign-in: rendered in the browser, so that the server's thread is left to events.
   ssr: false,
   devtools: { enabled: false },
-  modules: ['@pinia/nuxt', './modules/player', './modules/fonts', './modules/measurer'],
+  modules: ['@pinia/nuxt', './modules/player', './modules/fonts', './modules/measurer', './modules/engines'],
   css: ['~/assets/app.css'],
   // Our own code is imported explicitly; automatic imports drop exports silently in some files.
   imports: { autoImport: false },

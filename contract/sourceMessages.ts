@@ -25,6 +25,8 @@ export type ToSource =
   | { type: 'prepare'; play: PlayToShow }
   | { type: 'start'; playId: string; offsetMs: number }
   | { type: 'stop'; playId: string }
+  /** Its voices are not heard (any more); everything else goes on. */
+  | { type: 'silence'; playId: string }
   | { type: 'ping'; sentAtMs: number }
 
 /** One play with everything that a source needs to show it. */

@@ -1,6 +1,7 @@
 import type { BoxDocument } from '../core/composition/box.ts'
 import type { Why } from '../core/rules/why.ts'
 import type { Measured } from './media.ts'
+import type { Approval, PlaySpeech } from './speech.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 
 /** What the interface shows, as the server sends it. Times are epoch milliseconds. */
@@ -100,6 +101,9 @@ export interface PlayView {
   lengthMs: number
   /** How many sources confirmed showing it. */
   shownCount: number
+  approval: Approval
+  /** What is read aloud of it; null where nothing is. */
+  speech: PlaySpeech | null
 }
 
 export interface DeskView {

@@ -1,3 +1,4 @@
+import { envelopeAt, type EnvelopePoint } from './ducking.ts'
 import type { WaveformLevel } from './soundMeter.ts'
 
 /** One sound among several that are heard together. */
@@ -9,6 +10,8 @@ export interface SoundInSum {
   /** How far its file's true peak lies above the highest of its samples' stretches, at least 1. */
   overshoot: number
   waveform: WaveformLevel
+  /** How it goes down while a voice speaks; absent: it does not. */
+  duck?: readonly EnvelopePoint[] | undefined
 }
 
 /**
@@ -29,7 +32,7 @@ export function sumPeak(sounds: readonly SoundInSum[]): { amplitude: number; atM
       const peak = peakWithin(sound, atMs, atMs + stepMs)
       if (peak === 0) continue
       heard += 1
-      amplitude += (peak / 255) * sound.overshoot * 10 ** (sound.gainDb / 20)
+      amplitude += (peak / 255) * sound.overshoot * 10 ** (sound.gainDb / 20) * (sound.duck ? Math.max(envelopeAt(sound.duck, atMs), envelopeAt(sound.duck, atMs + stepMs)) : 1)
     }
     if (heard > 1 && amplitude > highest.amplitude) highest = { amplitude, atMs }
   }

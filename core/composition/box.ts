@@ -12,7 +12,7 @@ import { composition } from './schema.ts'
 import { zone } from './zone.ts'
 
 /** The version of the stored form; see `migrateBox`. */
-export const boxVersion = 7
+export const boxVersion = 8
 
 const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 

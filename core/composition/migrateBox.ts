@@ -51,6 +51,8 @@ function migrateLookTo7(look: Loose): Loose {
   return { ...look, type: types, sounds: { arrival: null, support: null, crowd: null } }
 }
 
+const hasWords = ({ kind }: Loose) => kind === 'line' || kind === 'message' || kind === 'ticker'
+
 /** Changes every part of a document, wherever it stands. */
 function mapParts(document: Loose, change: (part: Loose) => Loose): Loose[] {
   return mapList(document.alerts, (alert) => ({
@@ -133,6 +135,8 @@ const migrations: readonly Migration[] = [
       design: null,
     }),
   },
+  // Version 8: texts may light up as they are read, and alerts may have a voice. Nothing did before.
+  { from: 7, migrate: (document) => ({ ...document, version: 8, alerts: mapParts(document, (part) => (hasWords(part) ? { ...part, readAlong: null } : part)) }) },
 ]
 
 /**

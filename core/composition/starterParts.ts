@@ -7,6 +7,7 @@ import { particlePresets, type PresetName } from '../parts/particles/presets.ts'
 import type { Particles } from '../parts/particles/schema.ts'
 import type { Shape } from '../parts/shape/schema.ts'
 import type { Ticker } from '../parts/ticker/schema.ts'
+import { usualDuckDb, type Voice } from '../parts/voice/schema.ts'
 import type { TextStyle } from '../text/style.ts'
 import type { Canvas } from './canvas.ts'
 import type { Edge } from './clip.ts'
@@ -93,6 +94,25 @@ export function starterSound(mediaId: string | null): Sound {
   }
 }
 
+/** A voice that reads the viewer's message, once the first sound has been heard for a moment. */
+export function starterVoice(template = '', start: Edge = { at: 'score.start', offsetMs: 900 }): Voice {
+  return {
+    kind: 'voice',
+    id: 'voice',
+    name: 'Voice',
+    clip: { start, end: { length: 'natural', times: 1 } },
+    isLocked: false,
+    template,
+    readsMessage: true,
+    pauseMs: 350,
+    lineVoice: null,
+    messageVoice: null,
+    trimDb: 0,
+    duckDb: usualDuckDb,
+    isMuted: false,
+  }
+}
+
 /** A plate behind the given parts, as long as the whole score. */
 export function starterBackdrop(canvas: Canvas, hugs: string[], start: Edge = fromTheStart): Backdrop {
   return {
@@ -131,6 +151,7 @@ function starterText(canvas: Canvas): TextStyle {
     outline: { widthPx: Math.round(6 * reach(canvas)), ink: { role: 'outline' } },
     shadow: { role: 'text' },
     letters: null,
+    readAlong: null,
   }
 }
 

@@ -1,7 +1,9 @@
 import type { LengthRule } from '../composition/clip.ts'
 import { untilTheEnd } from '../composition/untilTheEnd.ts'
+import { usualDuckDb } from '../parts/voice/schema.ts'
 import type { Remedy } from '../remarks/remark.ts'
 import { isTextPart, isVisiblePart } from '../parts/part.ts'
+import { waitingForVoice } from './addPart.ts'
 import type { Edit } from './change.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'
 
@@ -34,12 +36,18 @@ export function applyRemedy(address: VariationAddress, remedy: Remedy): Edit {
         for (const part of composition.parts) if (remedy.partIds.includes(part.id)) part.clip.end = untilTheEnd()
         return
       }
+      if (remedy.type === 'waitForVoice') {
+        composition.length = waitingForVoice(composition.length)
+        return
+      }
       const part = composition.parts.find((each) => each.id === remedy.partId)
       if (!part) return
       if (remedy.type === 'startWhenEntered') part.clip.start = { at: `${remedy.of}.entered`, offsetMs: 0 }
       else if (remedy.type === 'lastUntilEnd') part.clip.end = untilTheEnd()
       else if (remedy.type === 'setTrim') {
-        if (part.kind === 'sound') part.trimDb = remedy.trimDb
+        if (!isVisiblePart(part)) part.trimDb = remedy.trimDb
+      } else if (remedy.type === 'duckSounds') {
+        if (part.kind === 'voice') part.duckDb = usualDuckDb
       } else if (remedy.type === 'levelSound') {
         if (part.kind === 'sound') Object.assign(part, { isLevelled: true, trimDb: 0 })
       } else if (remedy.type === 'moveBy') {

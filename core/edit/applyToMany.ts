@@ -14,7 +14,7 @@ export type Carried = (typeof carried)[number]
 /** Single properties that can be carried over: each as it is, where both parts have it. */
 export const singleFields = [
   'type', 'sizePx', 'floorPx', 'maxWidthPx', 'maxLines', 'align', 'ink', 'highlightInk', 'outline', 'shadow', 'letters', 'letterSpacingEm', 'lineHeight', 'isUpperCase', 'opacity', 'rotationDeg', 'widthPx', 'heightPx', 'cornerPx', 'paddingPx',
-  'fill', 'stroke', 'mediaId', 'colour', 'motion', 'keyframes', 'trimDb', 'isLevelled', 'fadeInMs', 'fadeOutMs', 'count', 'strength', 'sprites', 'pxPerS',
+  'fill', 'stroke', 'mediaId', 'colour', 'motion', 'keyframes', 'trimDb', 'isLevelled', 'fadeInMs', 'fadeOutMs', 'count', 'strength', 'sprites', 'pxPerS', 'readAlong', 'duckDb', 'lineVoice', 'messageVoice', 'pauseMs',
 ] as const
 export type SingleField = (typeof singleFields)[number]
 
@@ -37,7 +37,7 @@ export function counterpartOf(part: Part, from: Composition, to: Composition): P
 
 const copies: Record<Exclude<Carried, 'timing'>, (from: Part, to: Part) => void> = {
   style: (from, to) => {
-    if (to.kind !== 'sound' && to.kind !== 'message') pasteStyle(from, to)
+    if (to.kind !== 'sound' && to.kind !== 'voice' && to.kind !== 'message') pasteStyle(from, to)
   },
   message: (from, to) => {
     if (to.kind === 'message') pasteStyle(from, to)
@@ -48,6 +48,7 @@ const copies: Record<Exclude<Carried, 'timing'>, (from: Part, to: Part) => void>
     if (from.kind === 'picture' && to.kind === 'picture') Object.assign(to, copyOf({ mediaId: from.mediaId, colour: from.colour, extent: from.extent, crop: from.crop, repeats: from.repeats }))
   },
   sounds: (from, to) => {
+    if (from.kind === 'voice' && to.kind === 'voice') Object.assign(to, copyOf({ lineVoice: from.lineVoice, messageVoice: from.messageVoice, pauseMs: from.pauseMs, trimDb: from.trimDb, duckDb: from.duckDb, isMuted: from.isMuted }))
     if (from.kind === 'sound' && to.kind === 'sound') Object.assign(to, copyOf({ mediaId: from.mediaId, role: from.role, trimDb: from.trimDb, isLevelled: from.isLevelled, isMuted: from.isMuted, fadeInMs: from.fadeInMs, fadeOutMs: from.fadeOutMs }))
   },
 }

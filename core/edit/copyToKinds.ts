@@ -2,6 +2,7 @@ import type { Alert, BoxDocument, Variation } from '../composition/box.ts'
 import { copyOf } from '../copyOf.ts'
 import { kindNames } from '../events/kindNames.ts'
 import type { EventKind } from '../events/kinds.ts'
+import { hasTemplate } from '../parts/part.ts'
 import { faultOfRule } from '../rules/checkRule.ts'
 import type { Edit } from './change.ts'
 import { rewordFor } from './rewordFor.ts'
@@ -27,7 +28,7 @@ export function alertFor(from: Alert, kind: EventKind): CopiedAlert {
   const variations = some.map((variation) => {
     const copy = copyOf(variation)
     for (const part of copy.composition.parts) {
-      if (part.kind !== 'line' && part.kind !== 'ticker') continue
+      if (!hasTemplate(part)) continue
       const { template, changes } = rewordFor(part.template, kind)
       part.template = template
       notes.push(...changes.map(({ from: before, to }) => (to === null ? `{${before}} goes` : `{${before}} becomes {${to}}`)))

@@ -8,4 +8,5 @@ export const fieldNames: Record<string, string> = {
   fadeInMs: 'fade in', fadeOutMs: 'fade out', form: 'form', fill: 'fill', stroke: 'stroke', pxPerS: 'speed', gapPx: 'gap', area: 'area', emitter: 'begin', count: 'how many', overMs: 'let go over',
   lifeMs: 'life', speedPxPerS: 'speed', directionDeg: 'direction', spreadDeg: 'spread', gravityPxPerS2: 'gravity', windPxPerS: 'wind', dragPerS: 'drag', spinDegPerS: 'spin', endSizeRatio: 'size at end',
   fadeInRatio: 'fades in', fadeOutRatio: 'fades out', sprites: 'what flies', strength: 'strength', seed: 'seed',
+  readsMessage: 'reads the message', pauseMs: 'pause', lineVoice: 'voice of the line', messageVoice: 'voice of the message', duckDb: 'how far sounds go down', readAlong: 'lit as it is read',
 }

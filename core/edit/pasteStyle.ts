@@ -2,7 +2,7 @@ import { copyOf } from '../copyOf.ts'
 import type { Part } from '../parts/part.ts'
 import { isTextPart, isVisiblePart } from '../parts/part.ts'
 
-const textFields = ['type', 'sizePx', 'floorPx', 'fit', 'maxLines', 'align', 'lineHeight', 'letterSpacingEm', 'isUpperCase', 'ink', 'highlightInk', 'outline', 'shadow'] as const
+const textFields = ['type', 'sizePx', 'floorPx', 'fit', 'maxLines', 'align', 'lineHeight', 'letterSpacingEm', 'isUpperCase', 'ink', 'highlightInk', 'outline', 'shadow', 'readAlong'] as const
 
 /** Fields that make up the style of each kind that is no text: how it looks, not what it is, where or when. */
 const styleFields: Partial<Record<Part['kind'], readonly string[]>> = {
@@ -14,6 +14,7 @@ const styleFields: Partial<Record<Part['kind'], readonly string[]>> = {
     'fadeOutRatio', 'sprites', 'strength',
   ],
   sound: ['trimDb', 'isLevelled', 'fadeInMs', 'fadeOutMs'],
+  voice: ['trimDb', 'duckDb', 'pauseMs', 'lineVoice', 'messageVoice'],
 }
 
 /** Whether the style of one part means anything to another: texts share theirs, others need the same kind. */

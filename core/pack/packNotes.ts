@@ -1,5 +1,6 @@
 import { mainKind } from '../composition/box.ts'
 import { kindNames } from '../events/kindNames.ts'
+import { hasTemplate } from '../parts/part.ts'
 import { unknownVariables } from '../remarks/content.ts'
 import { parseTemplate } from '../text/template.ts'
 import { ownFamilies } from './familiesOf.ts'
@@ -14,7 +15,7 @@ export function packNotes({ box, dials, media }: Pick<Manifest, 'box' | 'dials' 
   const words = box.alerts.flatMap((alert) =>
     alert.variations.flatMap(({ composition }) =>
       composition.parts.flatMap((part) => {
-        if (part.kind !== 'line' && part.kind !== 'ticker') return []
+        if (!hasTemplate(part)) return []
         const { nodes, problems } = parseTemplate(part.template)
         const where = `“${part.name}” of ${kindNames[mainKind(alert)]}`
         const unknown = unknownVariables(nodes, alert.kinds).map((name) => `${where} leaves {${name}} empty: such events never carry it.`)

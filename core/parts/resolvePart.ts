@@ -10,6 +10,7 @@ import { resolvePicture } from './picture/resolvePicture.ts'
 import { resolveShape } from './shape/resolveShape.ts'
 import { resolveSound } from './sound/resolveSound.ts'
 import { resolveTicker } from './ticker/resolveTicker.ts'
+import { resolveVoice } from './voice/resolveVoice.ts'
 
 const resolvers: { [K in PartKind]: (part: PartOf<K>, times: SolvedClip, context: PartContext) => ResolvedPart | null } = {
   picture: resolvePicture,
@@ -20,9 +21,10 @@ const resolvers: { [K in PartKind]: (part: PartOf<K>, times: SolvedClip, context
   particles: resolveParticles,
   ticker: resolveTicker,
   shape: resolveShape,
+  voice: resolveVoice,
 }
 
-/** Settles one part. Null for what can neither be seen nor heard (hidden, muted, a sound without a file). */
+/** Settles one part. Null for what can neither be seen nor heard (hidden, muted, a sound without a file, a voice without a word). */
 export function resolvePart(part: Part, times: SolvedClip, context: PartContext): ResolvedPart | null {
   if ('isHidden' in part && part.isHidden) return null
   // The table pairs each kind with its own resolver; the compiler cannot follow one key through both.

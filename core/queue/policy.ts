@@ -10,9 +10,11 @@ export const queuePolicy = z.object({
   prepareMaxMs: z.int().min(100).max(60_000),
   /** No source ready by then: the play is given up. */
   giveUpMs: z.int().min(1_000).max(120_000),
+  /** What nobody has let be read by then is shown without being read. */
+  approvalMaxMs: z.int().min(1_000).max(3_600_000),
   /** More than this many never wait. */
   waitingMax: z.int().min(1).max(100_000),
 })
 export type QueuePolicy = z.infer<typeof queuePolicy>
 
-export const defaultPolicy: QueuePolicy = { gapMs: 400, awayMaxMs: 120_000, prepareMaxMs: 4_000, giveUpMs: 20_000, waitingMax: 3_000 }
+export const defaultPolicy: QueuePolicy = { gapMs: 400, awayMaxMs: 120_000, prepareMaxMs: 4_000, giveUpMs: 20_000, approvalMaxMs: 300_000, waitingMax: 3_000 }

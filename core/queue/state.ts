@@ -3,6 +3,8 @@ export interface Ticket {
   playId: string
   enqueuedAtMs: number
   lengthMs: number
+  /** Somebody has to let it be read first; others pass it meanwhile. */
+  isAwaiting?: boolean
 }
 
 /** How far one source is with the current play. */
@@ -41,6 +43,10 @@ export type QueueInput =
   | { type: 'sourceProgress'; sourceId: string; playId: string; progress: 'ready' | 'started' | 'done' }
   /** Taken out by a person (skipped) or because it cannot be shown (failed). */
   | { type: 'removed'; playId: string; outcome: 'skipped' | 'failed'; reason: string }
+  /** Somebody said whether it is read: it need not wait for that any more. */
+  | { type: 'released'; playId: string }
+  /** Its voices have spoken, and it is known how long it lasts. */
+  | { type: 'measured'; playId: string; lengthMs: number }
   | { type: 'held'; isHeld: boolean }
   | { type: 'ticked' }
 
@@ -56,6 +62,9 @@ export type QueueCommand =
   | { type: 'recordStarted'; playId: string; atMs: number }
   /** The first source confirmed showing it: from here on a crash must not play it again. */
   | { type: 'recordShown'; playId: string }
+  /** Nobody let it be read in time: it goes on without that. */
+  | { type: 'withhold'; playId: string; reason: string }
+  | { type: 'recordLength'; playId: string; lengthMs: number }
   | { type: 'recordReturned'; playId: string; reason: string }
   /** `shownCount`: how many sources confirmed showing it. */
   | { type: 'recordEnded'; playId: string; outcome: PlayOutcome; reason: string; shownCount: number }

@@ -13,15 +13,15 @@ const joinAtLeastMs = 500
 const doneGraceMs = 1_500
 
 /**
- * One step of a box's queue: pure, and no input is dropped silently. Plays come one at a time, in order of arrival. A play
- * passes preparing → playing → ended; with no source connected everything waits.
+ * One step of a box's queue: pure, and no input is dropped silently. Plays come one at a time, in order of arrival; one that somebody
+ * has to let be read waits aside until then. A play passes preparing → playing → ended; with no source connected everything waits.
  *
  * Promises kept, whatever the order of inputs: every ticket that enters ends in exactly one `recordEnded` or is still in
  * the state; at most one play is current; a play that a source says it has shown is never sent to that source again.
  * Cost: linear in the number of connected sources (and of waiting plays, when a source joins after absence).
  */
 export function step(state: QueueState, input: QueueInput, nowMs: number, policy: QueuePolicy): StepResult {
-  const taken = take(state, input, nowMs, policy)
+  const taken = withhold(take(state, input, nowMs, policy), nowMs, policy)
   return advance(taken, nowMs, policy)
 }
 
@@ -39,6 +39,10 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
       return remove(state, input, nowMs, policy)
     case 'held':
       return { state: { ...state, isHeld: input.isHeld }, commands: [] }
+    case 'released':
+      return { state: { ...state, waiting: state.waiting.map((each) => (each.playId === input.playId ? { ...each, isAwaiting: false } : each)) }, commands: [] }
+    case 'measured':
+      return measured(state, input)
     case 'ticked':
       return { state, commands: [] }
     default:
@@ -141,6 +145,27 @@ function remove(state: QueueState, { playId, outcome, reason }: Extract<QueueInp
   return waiting.length === state.waiting.length ? { state, commands: [] } : { state: { ...state, waiting }, commands: [ended] }
 }
 
+function measured(state: QueueState, { playId, lengthMs }: Extract<QueueInput, { type: 'measured' }>): StepResult {
+  const commands: QueueCommand[] = []
+  const change = (ticket: Ticket): Ticket => {
+    if (ticket.playId !== playId || ticket.lengthMs === lengthMs) return ticket
+    commands.push({ type: 'recordLength', playId, lengthMs })
+    return { ...ticket, lengthMs }
+  }
+  const { current } = state
+  // What plays was measured before it started; only a replay of the message could say otherwise.
+  const changed = current?.phase === 'preparing' ? { ...current, ticket: change(current.ticket) } : current
+  return { state: { ...state, current: changed, waiting: state.waiting.map(change) }, commands }
+}
+
+/** Lets go on what nobody let be read in time. */
+function withhold({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
+  const late = state.waiting.filter((each) => each.isAwaiting && nowMs - each.enqueuedAtMs >= policy.approvalMaxMs)
+  if (late.length === 0) return { state, commands }
+  for (const { playId } of late) commands.push({ type: 'withhold', playId, reason: `nobody let it be read within ${Math.round(policy.approvalMaxMs / 60_000)} minutes` })
+  return { state: { ...state, waiting: state.waiting.map((each) => (late.includes(each) ? { ...each, isAwaiting: false } : each)) }, commands }
+}
+
 /** What follows by itself: a prepared play starts, a finished one ends, a free screen takes the next. */
 function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
   const { current } = state
@@ -149,7 +174,7 @@ function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePo
     commands.push({ type: 'recordEnded', playId: current.ticket.playId, outcome: 'done', reason: 'shown to its end', shownCount: current.shownCount })
     return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
   }
-  const next = state.waiting[0]
+  const next = state.waiting.find(({ isAwaiting }) => !isAwaiting)
   const sourceIds = Object.keys(state.sources)
   if (current || !next || state.isHeld || sourceIds.length === 0 || nowMs < state.freeAtMs) return { state, commands }
   const progressBySource: Record<string, SourceProgress> = {}
@@ -158,7 +183,7 @@ function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePo
   commands.push({ type: 'recordPreparing', playId: next.playId })
   if (fresh.length > 0) commands.push({ type: 'prepare', playId: next.playId, sourceIds: fresh })
   const prepared: Current = { phase: 'preparing', ticket: next, sinceMs: nowMs, progress: progressBySource }
-  return advance({ state: { ...state, waiting: state.waiting.slice(1), current: prepared }, commands }, nowMs, policy)
+  return advance({ state: { ...state, waiting: state.waiting.filter((each) => each !== next), current: prepared }, commands }, nowMs, policy)
 }
 
 function advancePreparing(
@@ -228,12 +253,18 @@ function without<T>(record: Record<string, T>, key: string): Record<string, T> {
 
 /** When the queue must be looked at again though nothing happens; null when only an input can change it. Epoch milliseconds. */
 export function nextWakeMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
+  const awaited = state.waiting.filter(({ isAwaiting }) => isAwaiting).map(({ enqueuedAtMs }) => enqueuedAtMs + policy.approvalMaxMs)
+  const wakes = [nextPlayMs(state, nowMs, policy), ...awaited].filter((atMs) => atMs !== null)
+  return wakes.length === 0 ? null : Math.min(...wakes)
+}
+
+function nextPlayMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
   const { current } = state
   if (current?.phase === 'preparing') {
     const startsAtMs = current.sinceMs + policy.prepareMaxMs
     return nowMs < startsAtMs ? startsAtMs : current.sinceMs + policy.giveUpMs
   }
   if (current?.phase === 'playing') return current.startedAtMs + current.ticket.lengthMs + doneGraceMs
-  if (current || state.isHeld || state.waiting.length === 0 || Object.keys(state.sources).length === 0) return null
+  if (current || state.isHeld || !state.waiting.some(({ isAwaiting }) => !isAwaiting) || Object.keys(state.sources).length === 0) return null
   return Math.max(nowMs, state.freeAtMs)
 }

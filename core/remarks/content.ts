@@ -1,15 +1,15 @@
 import type { EventKind } from '../events/kinds.ts'
 import { variablesOf } from '../events/variables.ts'
-import type { Part } from '../parts/part.ts'
+import { hasTemplate, type Part } from '../parts/part.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
 import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
 
 /** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
 export function templateRemarks({ composition, kinds }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
-    if (part.kind !== 'line' && part.kind !== 'ticker') return []
+    if (!hasTemplate(part)) return []
     const { nodes, problems } = parseTemplate(part.template)
-    const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({ type: 'templateProblem', partId: part.id, level: 'wrong', words: `“${part.name}”, letter ${at + 1}: ${reason}. It is shown as typed.`, remedy: null }))
+    const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({ type: 'templateProblem', partId: part.id, level: 'wrong', words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`, remedy: null }))
     const unknown = unknownVariables(nodes, kinds)
     for (const name of unknown) remarks.push({ type: 'unknownVariable', partId: part.id, level: 'wrong', words: `${kinds.length > 1 ? 'None of these events ever carries' : 'This kind of event never carries'} {${name}}: “${part.name}” leaves it empty.`, remedy: null })
     return remarks
@@ -49,6 +49,7 @@ export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
 
 function whyUnused(part: Part): string | null {
   if (part.kind === 'sound') return part.isMuted ? 'muted' : null
+  if (part.kind === 'voice') return part.isMuted ? 'muted' : part.template.trim() === '' && !part.readsMessage ? 'given nothing to read' : null
   if (part.isHidden) return 'hidden'
   if (part.opacity === 0) return 'wholly transparent'
   if ((part.kind === 'line' || part.kind === 'ticker') && part.template.trim() === '') return 'without words'

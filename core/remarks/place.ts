@@ -1,5 +1,5 @@
 import { areaOf, boxOfZone, safeArea, sharedArea, type CanvasBox } from '../composition/canvasBox.ts'
-import { isTextPart, type ResolvedTextPart } from '../score/resolved.ts'
+import { isSeenPart, isTextPart, type ResolvedTextPart } from '../score/resolved.ts'
 import { motionScale } from '../score/standing.ts'
 import { nameOf, type Remark, type RemarkContext } from './remark.ts'
 import { restingBox } from './restingBox.ts'
@@ -46,7 +46,7 @@ export function placeRemarks(context: RemarkContext): Remark[] {
   const canvas: CanvasBox = { left: 0, top: 0, right: widthPx, bottom: heightPx }
   const safe = safeArea(score.canvas)
   return score.parts.flatMap((part): Remark[] => {
-    if (part.kind === 'sound' || part.kind === 'particles') return []
+    if (!isSeenPart(part) || part.kind === 'particles') return []
     const box = restingBox(score, layouts, part)
     if (!box) return []
     const name = nameOf(context, part.id)

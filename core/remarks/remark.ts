@@ -22,6 +22,8 @@ export type Remedy =
   | { type: 'outlineText'; partId: string; label: string }
   | { type: 'setTrim'; partId: string; trimDb: number; label: string }
   | { type: 'levelSound'; partId: string; label: string }
+  | { type: 'duckSounds'; partId: string; label: string }
+  | { type: 'waitForVoice'; label: string }
 
 /** Something that a person should look at before viewers do. */
 export interface Remark {
@@ -52,7 +54,7 @@ export interface RemarkContext {
   messageText: string
   /** What the box brings its sounds to. */
   soundLevel: SoundLevel
-  /** What was measured of each sound file. Of files that are missing here nothing is remarked. */
+  /** What was measured of each sound file, and of each recording of a voice by its address. Of files that are missing here nothing is remarked. */
   sounds: Readonly<Record<string, MeasuredSound>>
   /** Colours that a picture file shows, `#RRGGBB`, where they were measured. */
   pictureColours: Readonly<Record<string, readonly string[]>>

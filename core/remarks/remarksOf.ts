@@ -5,9 +5,10 @@ import type { Remark, RemarkContext } from './remark.ts'
 import { soundLevelRemarks } from './soundLevel.ts'
 import { soundSumRemarks } from './soundSum.ts'
 import { entranceRemarks, lengthRemarks, solverRemarks, soundLengthRemarks, textTimeRemarks } from './timing.ts'
+import { voiceRemarks } from './voice.ts'
 
 const makers: readonly ((context: RemarkContext) => Remark[])[] = [
-  lengthRemarks, entranceRemarks, soundLengthRemarks, solverRemarks, textTimeRemarks, textSizeRemarks, placeRemarks, contrastRemarks, templateRemarks, unusedRemarks, soundLevelRemarks, soundSumRemarks,
+  lengthRemarks, entranceRemarks, soundLengthRemarks, solverRemarks, textTimeRemarks, textSizeRemarks, placeRemarks, contrastRemarks, templateRemarks, unusedRemarks, soundLevelRemarks, soundSumRemarks, voiceRemarks,
 ]
 
 /** Everything to say about a score, what is wrong first. What the person has switched off is left out. Quadratic in the number of parts. */

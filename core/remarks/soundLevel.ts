@@ -1,5 +1,5 @@
 import { levellingOf } from '../audio/level.ts'
-import type { Sound } from '../parts/sound/schema.ts'
+import { isVisiblePart, type HeardPart } from '../parts/part.ts'
 import type { ResolvedSound } from '../parts/sound/resolveSound.ts'
 import { nameOf, type Remark, type RemarkContext, type Remedy } from './remark.ts'
 
@@ -7,8 +7,8 @@ import { nameOf, type Remark, type RemarkContext, type Remedy } from './remark.t
 const audibleLu = 3
 
 /** Turns a sound by so much, in steps of half a decibel and rather lower than higher. */
-export function trimTo(context: RemarkContext, sound: ResolvedSound, byDb: number, label: string): Remedy | null {
-  const part = context.composition.parts.find((each): each is Sound => each.id === sound.id && each.kind === 'sound')
+export function trimTo(context: RemarkContext, sound: { id: string }, byDb: number, label: string): Remedy | null {
+  const part = context.composition.parts.find((each): each is HeardPart => each.id === sound.id && !isVisiblePart(each))
   return part ? { type: 'setTrim', partId: sound.id, trimDb: Math.max(-60, Math.floor((part.trimDb + byDb) * 2) / 2), label } : null
 }
 

@@ -1,15 +1,14 @@
 import { overshootOf, sumPeak } from '../audio/sumPeak.ts'
-import type { ResolvedSound } from '../parts/sound/resolveSound.ts'
 import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
 import { trimTo } from './soundLevel.ts'
 
 /** Sounds that are heard together and may add up beyond the ceiling. Linear in length × sounds. */
 export function soundSumRemarks(context: RemarkContext): Remark[] {
   const { ceilingDbtp } = context.soundLevel
-  const sounds = context.score.parts.filter((part): part is ResolvedSound => part.kind === 'sound')
-  const inSum = sounds.flatMap((sound) => {
-    const measured = context.sounds[sound.mediaId]
-    return measured?.level ? [{ ...sound, waveform: measured.waveform, overshoot: overshootOf(measured.level.truePeakDbtp, measured.waveform), peakDb: sound.gainDb + measured.level.truePeakDbtp }] : []
+  const { duck } = context.score
+  const inSum = heardIn(context).flatMap(({ file, isVoice, ...sound }) => {
+    const measured = context.sounds[file]
+    return measured?.level ? [{ ...sound, duck: isVoice ? undefined : duck, waveform: measured.waveform, overshoot: overshootOf(measured.level.truePeakDbtp, measured.waveform), peakDb: sound.gainDb + measured.level.truePeakDbtp }] : []
   })
   if (inSum.length < 2) return []
   const { amplitude, atMs } = sumPeak(inSum)
@@ -31,4 +30,22 @@ export function soundSumRemarks(context: RemarkContext): Remark[] {
       remedy: trimTo(context, loudest, wantedDb - loudest.peakDb, 'Turn the louder one down'),
     },
   ]
+}
+
+interface Heard {
+  id: string
+  startMs: number
+  endMs: number
+  gainDb: number
+  repeats: boolean
+  file: string
+  isVoice: boolean
+}
+
+/** Everything that is heard, each thing that a voice says by itself. */
+function heardIn({ score }: RemarkContext): Heard[] {
+  return score.parts.flatMap((part): Heard[] => {
+    if (part.kind === 'voice') return part.utterances.map(({ startMs, endMs, gainDb, url }) => ({ id: part.id, startMs, endMs, gainDb, repeats: false, file: url, isVoice: true }))
+    return part.kind === 'sound' ? [{ id: part.id, startMs: part.startMs, endMs: part.endMs, gainDb: part.gainDb, repeats: part.repeats, file: part.mediaId, isVoice: false }] : []
+  })
 }

@@ -1,7 +1,6 @@
 import { sharedArea } from '../composition/canvasBox.ts'
 import { readingMs } from '../parts/message/readingMs.ts'
-import type { ResolvedPart, ResolvedVisiblePart } from '../score/resolved.ts'
-import { isTextPart } from '../score/resolved.ts'
+import { isSeenPart, isTextPart } from '../score/resolved.ts'
 import { arrivedAfterMs } from '../motion/lettersAt.ts'
 import { scrollNeedsMs } from '../text/evaluateText.ts'
 import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
@@ -18,12 +17,12 @@ const matchGraceMs = 500
 /** Letters that are made to come in time are done after this share of it. */
 const paceReserve = 0.8
 
-const isSeen = (part: ResolvedPart): part is ResolvedVisiblePart => part.kind !== 'sound'
-
 /** The whole is too long to hold a screen, or too short to be read. */
 export function lengthRemarks({ score }: RemarkContext): Remark[] {
   if (score.parts.length === 0) return []
-  if (score.lengthMs > longMs) return [{ type: 'tooLong', partId: null, level: 'advice', words: `${inSeconds(score.lengthMs)} hold the screen for long; six to ten seconds are usual.`, remedy: { type: 'setLength', ms: 10_000, label: 'Make it 10 s' } }]
+  // What a viewer wrote and a voice reads takes its time.
+  const isRead = score.parts.some((part) => part.kind === 'voice' && part.endMs >= longMs)
+  if (score.lengthMs > longMs && !isRead) return [{ type: 'tooLong', partId: null, level: 'advice', words: `${inSeconds(score.lengthMs)} hold the screen for long; six to ten seconds are usual.`, remedy: { type: 'setLength', ms: 10_000, label: 'Make it 10 s' } }]
   if (score.lengthMs < shortMs) return [{ type: 'tooShort', partId: null, level: 'wrong', words: `${inSeconds(score.lengthMs)} are too short to be read.`, remedy: { type: 'setLength', ms: 6000, label: 'Make it 6 s' } }]
   return []
 }
@@ -58,7 +57,7 @@ export function entranceRemarks(context: RemarkContext): Remark[] {
 /** Sound and picture end at different moments. */
 export function soundLengthRemarks(context: RemarkContext): Remark[] {
   const { score } = context
-  const seen = score.parts.filter(isSeen)
+  const seen = score.parts.filter(isSeenPart)
   if (seen.length === 0) return []
   const seenFromMs = Math.min(...seen.map((part) => part.startMs))
   const seenToMs = Math.max(...seen.map((part) => part.endMs))
@@ -83,8 +82,9 @@ export function solverRemarks(context: RemarkContext): Remark[] {
   return score.remarks.map(({ type, partId }) => {
     const name = nameOf(context, partId)
     if (type === 'phasesShrunk') return { type, partId, level: 'advice', words: `“${name}” is too short for its entrance and exit; both were shortened.`, remedy: { type: 'lastUntilEnd', partId, label: 'Let it stay until the end' } }
-    const isSound = composition.parts.find((part) => part.id === partId)?.kind === 'sound'
-    return { type, partId, level: 'wrong', words: isSound ? `“${name}” is cut off by the end of the alert and fades out.` : `“${name}” is cut off by the end of the alert before it has left.`, remedy: { type: 'fitContents', maxMs: longMs, label: 'Make the alert long enough' } }
+    const kind = composition.parts.find((part) => part.id === partId)?.kind
+    const isSound = kind === 'sound' || kind === 'voice'
+    return { type, partId, level: 'wrong', words: isSound ? `“${name}” is cut off by the end of the alert and fades out.` : `“${name}” is cut off by the end of the alert before it has left.`, remedy: kind === 'voice' ? { type: 'waitForVoice', label: 'Let the alert wait for the voice' } : { type: 'fitContents', maxMs: longMs, label: 'Make the alert long enough' } }
   })
 }
 

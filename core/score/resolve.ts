@@ -1,3 +1,4 @@
+import { duckEnvelope, type EnvelopePoint } from '../audio/ducking.ts'
 import type { Canvas } from '../composition/canvas.ts'
 import { withChoice, type Offer } from '../composition/offer.ts'
 import type { Composition } from '../composition/schema.ts'
@@ -12,6 +13,9 @@ import { resolvePart } from '../parts/resolvePart.ts'
 import { seedOf } from '../random.ts'
 import { ok, type Result } from '../result.ts'
 import type { PartContext } from '../settle/partContext.ts'
+import { readAlongOf } from '../speech/readAlongOf.ts'
+import { spokenLengths } from '../speech/sayings.ts'
+import type { SpokenParts } from '../speech/spoken.ts'
 import { fallbackFamiliesFor } from '../text/fallbackFamilies.ts'
 import { plainText } from '../text/textPiece.ts'
 import type { MediaAddress, MediaFacts } from './mediaFacts.ts'
@@ -30,6 +34,8 @@ export interface ResolveContext {
   swaps?: Season['swaps']
   /** BCP 47, for numbers and money. */
   locale: string
+  /** What its voices have said; absent, and for parts that are not in it: not asked yet, so that their length is an estimate. */
+  spoken?: SpokenParts
   media: Readonly<Record<string, MediaFacts>>
 }
 
@@ -42,7 +48,9 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
   const { event } = context
   const composition = withDress(withChoice(composed, context.offer ?? null, event.data.choice), { look: context.look, swaps: context.swaps ?? [] })
   const { message } = event.data
-  const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '', look: context.look })
+  const spoken = context.spoken ?? {}
+  const spokenMs = spokenLengths(composition, event, context.locale, spoken)
+  const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '', look: context.look, spokenMs })
   if (!solved.ok) return solved
 
   const partContext: PartContext = {
@@ -52,6 +60,7 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     values: valuesOf(event),
     message: message ? { text: message.text, emotes: message.emotes ?? [] } : null,
     media: context.media,
+    spoken,
     locale: context.locale,
     seed: seedOf(`${event.source}/${event.externalId}`),
   }
@@ -73,8 +82,20 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     ...solved.value.shrunk.map((partId) => ({ type: 'phasesShrunk' as const, partId })),
     ...solved.value.cut.map((partId) => ({ type: 'cutOff' as const, partId })),
   ]
+  const duck = lightWords(parts)
   const fonts = ownFonts(parts, context.media)
-  return ok({ version: 2, canvas: context.canvas, lengthMs: solved.value.lengthMs, parts, media, ...(fonts ? { fonts } : {}), fallbackFamilies: fallbackFamiliesFor(letters), remarks })
+  return ok({ version: 2, canvas: context.canvas, lengthMs: solved.value.lengthMs, parts, media, ...(fonts ? { fonts } : {}), ...(duck.length > 0 ? { duck } : {}), fallbackFamilies: fallbackFamiliesFor(letters), remarks })
+}
+
+/** Tells texts when their words are read, and says how sounds go down meanwhile. */
+function lightWords(parts: readonly ResolvedPart[]): EnvelopePoint[] {
+  const voices = parts.filter((part) => part.kind === 'voice')
+  for (const part of parts) {
+    if (!isTextPart(part) || !part.readAlong) continue
+    const read = readAlongOf(plainText(part.pieces), part.kind === 'message' ? 'message' : 'line', voices)
+    part.readAlong = read ? { ...part.readAlong, ...read } : null
+  }
+  return duckEnvelope(voices.flatMap(({ utterances, duckDb }) => utterances.map(({ startMs, endMs }) => ({ startMs, endMs, duckDb }))))
 }
 
 /** Where the families come from that do not ship with the product; null where all do. */

@@ -7,12 +7,16 @@ import type { ResolvedPicture } from '../parts/picture/resolvePicture.ts'
 import type { ResolvedShape } from '../parts/shape/resolveShape.ts'
 import type { ResolvedSound } from '../parts/sound/resolveSound.ts'
 import type { ResolvedTicker } from '../parts/ticker/resolveTicker.ts'
+import type { ResolvedVoice } from '../parts/voice/resolveVoice.ts'
+import type { EnvelopePoint } from '../audio/ducking.ts'
 import type { MediaAddress } from './mediaFacts.ts'
 
 /** The parts that show words: measured and fitted by the same code. */
 export type ResolvedTextPart = ResolvedLine | ResolvedMessage | ResolvedTicker
 export type ResolvedVisiblePart = ResolvedTextPart | ResolvedPicture | ResolvedBackdrop | ResolvedShape | ResolvedParticles
-export type ResolvedPart = ResolvedVisiblePart | ResolvedSound
+/** The parts that are only heard. */
+export type ResolvedHeardPart = ResolvedSound | ResolvedVoice
+export type ResolvedPart = ResolvedVisiblePart | ResolvedHeardPart
 
 /** One play, fully settled. What travels to the sources: they need neither schemas nor rules. */
 export interface ResolvedScore {
@@ -25,6 +29,8 @@ export interface ResolvedScore {
   fonts?: Record<string, FontAddress>
   /** Families beyond the parts' own that the texts need (scripts, emoji), in fallback order. */
   fallbackFamilies: string[]
+  /** How sounds go down while a voice speaks; absent where none does. */
+  duck?: EnvelopePoint[]
   remarks: SolverRemark[]
 }
 
@@ -38,6 +44,10 @@ export interface FontAddress {
 export interface SolverRemark {
   type: 'phasesShrunk' | 'cutOff'
   partId: string
+}
+
+export function isSeenPart(part: ResolvedPart): part is ResolvedVisiblePart {
+  return part.kind !== 'sound' && part.kind !== 'voice'
 }
 
 export function isTextPart(part: ResolvedPart): part is ResolvedTextPart {

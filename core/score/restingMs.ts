@@ -1,14 +1,12 @@
 import { plainText } from '../text/textPiece.ts'
-import type { ResolvedPart, ResolvedScore } from './resolved.ts'
+import { isSeenPart, type ResolvedScore, type ResolvedVisiblePart } from './resolved.ts'
 import { isWithinClip } from './standing.ts'
 
 /** Motions that bring letters in once; the others go on for as long as a text stays. */
 const arriving: ReadonlySet<string> = new Set(['typed', 'rise', 'tumble', 'bloom'])
 
-type Visible = Exclude<ResolvedPart, { kind: 'sound' }>
-
 /** When a part has come: its entrance is over, and its last letter is there. */
-function settledMs(part: Visible): number {
+function settledMs(part: ResolvedVisiblePart): number {
   const letters = 'letters' in part && part.letters && arriving.has(part.letters.motion) ? part.letters : null
   if (!letters || !('pieces' in part)) return part.startMs + part.entrance.ms
   const text = plainText(part.pieces)
@@ -21,7 +19,7 @@ function settledMs(part: Visible): number {
  * Cost: quadratic in the number of parts.
  */
 export function restingMs(score: ResolvedScore): number {
-  const visible = score.parts.filter((part): part is Visible => part.kind !== 'sound')
+  const visible = score.parts.filter(isSeenPart)
   const settled = new Map(visible.map((part) => [part, settledMs(part)]))
   let best = { atMs: 0, count: -1 }
   for (const atMs of [...settled.values()].sort((a, b) => a - b)) {

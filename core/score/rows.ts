@@ -62,7 +62,7 @@ export function scoreRows(composition: Composition, clips: Readonly<Record<strin
         caption: captionOf(part),
         ...times,
         isLocked: part.isLocked,
-        isOff: part.kind === 'sound' ? part.isMuted : part.isHidden,
+        isOff: isVisiblePart(part) ? part.isHidden : part.isMuted,
         mediaId: 'mediaId' in part ? part.mediaId : null,
         endMode: clip.end.length,
         startTie: tieTo(clip.start.at),
@@ -103,6 +103,8 @@ function captionOf(part: Part): string {
       return `${Math.round(part.count * part.strength)} particles`
     case 'shape':
       return part.form
+    case 'voice':
+      return part.isMuted ? 'muted' : [part.template, part.readsMessage ? 'what the viewer wrote' : ''].filter(Boolean).join(' + ')
   }
 }
 

@@ -1,3 +1,4 @@
+import { duckedDb } from '../audio/ducking.ts'
 import { assertNever } from '../assertNever.ts'
 import { evaluateBackdrop, type Hugged } from '../parts/backdrop/evaluateBackdrop.ts'
 import { evaluateParticles } from '../parts/particles/evaluateParticles.ts'
@@ -5,10 +6,11 @@ import { evaluatePicture } from '../parts/picture/evaluatePicture.ts'
 import { evaluateShape } from '../parts/shape/evaluateShape.ts'
 import { evaluateSound } from '../parts/sound/evaluateSound.ts'
 import { evaluateTicker } from '../parts/ticker/evaluateTicker.ts'
+import { evaluateVoice } from '../parts/voice/evaluateVoice.ts'
 import { evaluateText } from '../text/evaluateText.ts'
 import type { TextLayout } from '../text/textLayout.ts'
-import type { ResolvedScore } from './resolved.ts'
-import type { FittedTextState, SceneState } from './sceneState.ts'
+import { isSeenPart, type ResolvedScore } from './resolved.ts'
+import type { FittedTextState, SceneState, SoundState } from './sceneState.ts'
 import { isWithinClip } from './standing.ts'
 
 /** How each text of the score was fitted, by part id. */
@@ -46,8 +48,13 @@ export function sceneAt(score: ResolvedScore, layouts: TextLayouts, tMs: number)
         state.visuals.push(evaluateParticles(part, tMs, canvas))
         break
       case 'sound':
-        state.sounds.push(evaluateSound(part, tMs))
+        state.sounds.push(ducked(evaluateSound(part, tMs), score, tMs))
         break
+      case 'voice': {
+        const said = evaluateVoice(part, tMs)
+        if (said) state.sounds.push(said)
+        break
+      }
       default:
         assertNever(part)
     }
@@ -62,7 +69,12 @@ function huggedBy(ids: readonly string[], score: ResolvedScore, layouts: TextLay
     if (!ids.includes(part.id)) continue
     if (part.kind === 'picture' || part.kind === 'shape') hugged.push(part)
     const layout = part.kind === 'line' || part.kind === 'message' ? layouts.get(part.id) : undefined
-    if (layout && part.kind !== 'sound') hugged.push({ place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx })
+    if (layout && isSeenPart(part)) hugged.push({ place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx })
   }
   return hugged
+}
+
+function ducked(sound: SoundState, { duck }: ResolvedScore, tMs: number): SoundState {
+  if (duck) sound.gainDb += duckedDb(duck, tMs)
+  return sound
 }

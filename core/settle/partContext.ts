@@ -2,6 +2,7 @@ import type { Canvas } from '../composition/canvas.ts'
 import type { Zone } from '../composition/zone.ts'
 import type { Look } from '../look/schema.ts'
 import type { MediaFacts } from '../score/mediaFacts.ts'
+import type { SpokenParts } from '../speech/spoken.ts'
 import type { EmoteSpan } from '../text/messagePieces.ts'
 import type { TemplateValues } from '../text/templateValue.ts'
 
@@ -14,6 +15,8 @@ export interface PartContext {
   /** The viewer's message with its emotes; null where this event has none. */
   message: { text: string; emotes: readonly EmoteSpan[] } | null
   media: Readonly<Record<string, MediaFacts>>
+  /** What the voices said. */
+  spoken: SpokenParts
   locale: string
   /** Decides every draw of this play. */
   seed: number

@@ -44,6 +44,12 @@ function meanings(token: string): string[] {
 /** Scripts that put no space between words: there a blocked word is looked for inside of what is written. */
 const unspaced = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Thai}]/u
 
+/** In a script without spaces, shorter entries stand inside of many innocent words. */
+const insideLeast = (written: string) => (/\p{Script=Thai}/u.test(written) ? 3 : 2)
+
+/** What lists block and nobody means: kisses at the end of a message. */
+const innocent = ['xx']
+
 /** Words that are not to be read, ready to be looked for. */
 export interface BlockedWords {
   /** By the letters of their first word, each of them once in a row. */
@@ -53,14 +59,14 @@ export interface BlockedWords {
 
 /** @param words of lists and of the channel's own, also several words together @param allowed what is fine here */
 export function blockedWords(words: readonly string[], allowed: readonly string[] = []): BlockedWords {
-  const fine = new Set(allowed.map(plain))
+  const fine = new Set([...allowed, ...innocent].map(plain))
   const starts = new Map<string, Runs[][]>()
   const inside: string[] = []
   for (const entry of words) {
     const written = plain(entry).trim()
     if (written === '' || fine.has(written)) continue
     if (unspaced.test(written)) {
-      inside.push(written)
+      if ([...written].length >= insideLeast(written)) inside.push(written)
       continue
     }
     const runs = written.split(/[^\p{L}\p{N}]+/u).filter((part) => part !== '').map(runsOf)

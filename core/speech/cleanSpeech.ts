@@ -4,7 +4,7 @@ import { secondsOf } from './secondsOf.ts'
 import { visibleText } from './visibleText.ts'
 
 /** The steps, in the order in which they are taken. */
-export const speechSteps = ['unseen', 'links', 'blocked', 'emoji', 'numbers', 'letters', 'words', 'capitals', 'length', 'seconds'] as const
+export const speechSteps = ['emotes', 'unseen', 'links', 'blocked', 'emoji', 'numbers', 'letters', 'words', 'capitals', 'length', 'seconds'] as const
 export type SpeechStep = (typeof speechSteps)[number]
 
 /** What one step changed. */
@@ -104,8 +104,15 @@ function easeWords(text: string, most: number): string {
 }
 
 const shoutedLetters = 4
+/** A text is shouted where so many of its letters are capitals; a name or a word in capitals here and there is not. */
+const shoutedShare = 0.6
 
-const easeCapitals = (text: string) => text.replace(/\p{Lu}[\p{Lu}\p{M}]+/gu, (word) => ([...word].length > shoutedLetters ? word.toLowerCase() : word))
+function easeCapitals(text: string): string {
+  const capitals = text.match(/\p{Lu}/gu)?.length ?? 0
+  const small = text.match(/\p{Ll}/gu)?.length ?? 0
+  if (capitals <= (capitals + small) * shoutedShare) return text
+  return text.replace(/\p{Lu}[\p{Lu}\p{M}]+/gu, (word) => ([...word].length > shoutedLetters ? word.toLowerCase() : word))
+}
 
 function speakAs(text: string, pronunciations: SpeechRules['pronunciations']): string {
   const spoken = new Map(pronunciations.map(({ written, spoken: as }) => [written.toLowerCase(), as]))
@@ -142,6 +149,18 @@ function leaveOut(text: string, blocked: BlockedWords): string {
   return at === 0 ? text : (left + text.slice(at)).replace(/\s{2,}/gu, ' ').trim()
 }
 
+/** A message without its emotes; spans that overlap or reach beyond it are left as words. */
+function withoutEmotes(text: string, emotes: readonly { from: number; to: number }[]): string {
+  let left = ''
+  let at = 0
+  for (const { from, to } of [...emotes].sort((a, b) => a.from - b.from)) {
+    if (from < at || to <= from || to > text.length) continue
+    left += text.slice(at, from)
+    at = to
+  }
+  return at === 0 ? text : (left + text.slice(at)).replace(/\s{2,}/gu, ' ').trim()
+}
+
 const rounds = 4
 const lookedAt = 2000
 
@@ -149,10 +168,14 @@ const lookedAt = 2000
  * What of a message is read aloud, and what each step changed. Cleaning what was cleaned changes nothing; what comes out is never longer
  * than the rules allow and never holds a blocked word. Steps are linear in the message; of more than two thousand letters only these are looked at: a voice reads a quarter of them at most.
  * @param blocked the lists and the channel's own words, made ready by `blockedWords`
+ * @param emotes where the platform says that a word is a picture; UTF-16 units
  */
-export function cleanSpeech(message: string, rules: SpeechRules, blocked: BlockedWords): CleanedSpeech {
+export function cleanSpeech(message: string, rules: SpeechRules, blocked: BlockedWords, emotes: readonly { from: number; to: number }[] = []): CleanedSpeech {
   const start = message.slice(0, lookedAt)
+  const worded = rules.readsEmotes ? start : withoutEmotes(start, emotes)
   const steps: Record<SpeechStep, (text: string) => string> = {
+    // Their places are those of the message as it came: taken out once, before anything else.
+    emotes: (text) => text,
     unseen: visibleText,
     links: (text) => (rules.easesLinks ? easeLinks(text) : text),
     blocked: (text) => (rules.blocked === 'leaveOut' ? leaveOut(text, blocked) : text),
@@ -164,9 +187,9 @@ export function cleanSpeech(message: string, rules: SpeechRules, blocked: Blocke
     length: (text) => shorten(text, rules.maxLetters),
     seconds: (text) => withinSeconds(text, rules.maxSeconds),
   }
-  const changes: SpeechChange[] = []
+  const changes: SpeechChange[] = worded === start ? [] : [{ step: 'emotes', before: start, after: worded }]
   const refused = (refusal: string): CleanedSpeech => ({ outcome: 'refused', text: '', spoken: '', changes, refusal })
-  let text = start
+  let text = worded
   // What one step leaves may be what another is for: until nothing changes.
   for (let round = 0; round < rounds; round++) {
     const before = text

@@ -20,6 +20,8 @@ export const speechRules = z.object({
   /** Words in capitals are read as words, not spelled out or shouted. */
   easesCapitals: z.boolean(),
   emoji: z.enum(['keep', 'once', 'drop']),
+  /** The platform's own pictures in a message are read by their names, or left out. */
+  readsEmotes: z.boolean(),
   /** What becomes of a message with blocked words: they are left out, or none of it is read. */
   blocked: z.enum(['keep', 'leaveOut', 'refuse']),
   /** Words of the channel's own that are blocked besides the lists, and words of the lists that are fine here. */
@@ -36,7 +38,7 @@ const own = { ownBlocked: [], allowed: [], pronunciations: [] }
 
 /** The ready levels. *open* only takes away what nobody hears; *careful* is what a channel begins with. */
 export const readyRules: Record<Strictness, SpeechRules> = {
-  open: { easesLinks: false, lettersInARow: 0, wordsInARow: 0, figures: 0, easesCapitals: false, emoji: 'keep', blocked: 'keep', ...own, maxLetters: 500, maxSeconds: 60 },
-  careful: { easesLinks: true, lettersInARow: 3, wordsInARow: 3, figures: 8, easesCapitals: true, emoji: 'once', blocked: 'leaveOut', ...own, maxLetters: 300, maxSeconds: 25 },
-  strict: { easesLinks: true, lettersInARow: 2, wordsInARow: 2, figures: 5, easesCapitals: true, emoji: 'drop', blocked: 'refuse', ...own, maxLetters: 180, maxSeconds: 14 },
+  open: { easesLinks: false, lettersInARow: 0, wordsInARow: 0, figures: 0, easesCapitals: false, emoji: 'keep', readsEmotes: true, blocked: 'keep', ...own, maxLetters: 500, maxSeconds: 60 },
+  careful: { easesLinks: true, lettersInARow: 3, wordsInARow: 3, figures: 8, easesCapitals: true, emoji: 'once', readsEmotes: false, blocked: 'leaveOut', ...own, maxLetters: 300, maxSeconds: 25 },
+  strict: { easesLinks: true, lettersInARow: 2, wordsInARow: 2, figures: 5, easesCapitals: true, emoji: 'drop', readsEmotes: false, blocked: 'refuse', ...own, maxLetters: 180, maxSeconds: 14 },
 }

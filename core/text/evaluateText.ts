@@ -4,6 +4,7 @@ import { seedOf } from '../random.ts'
 import type { ResolvedVisible } from '../score/resolvedBase.ts'
 import { standingAt } from '../score/standing.ts'
 import type { VisualBase } from '../score/visualBase.ts'
+import { litAt, type LitWords } from './readAlong.ts'
 import type { ResolvedText } from './resolvedText.ts'
 import type { TextLayout } from './textLayout.ts'
 
@@ -13,6 +14,8 @@ export interface TextState extends VisualBase {
   letters: LetterState[] | null
   /** How far the text has moved past the left edge of its box, in canvas pixels; 0 unless it scrolls. */
   scrollPx: number
+  /** Which of its words are lit; null where none ever is. */
+  lit: LitWords | null
 }
 
 /** How fast text that is too long scrolls, in font sizes a second: about three words. */
@@ -27,6 +30,7 @@ export function evaluateText<K extends string>(part: ResolvedVisible & ResolvedT
   state.kind = part.kind
   state.letters = part.letters && layout.units.length > 0 ? lettersAt(part.letters, intoMs, layout.units.length, seedOf(part.id)) : null
   state.scrollPx = part.fit === 'scroll' ? scrolledPx(layout, intoMs - part.entrance.ms) : 0
+  state.lit = part.readAlong ? litAt(part.readAlong, tMs) : null
   return state
 }
 

@@ -1,6 +1,7 @@
 import { resolveInk, resolveShadow, resolveType } from '../look/resolveStyle.ts'
 import type { Look } from '../look/schema.ts'
 import type { LetterMotion } from '../motion/letters.ts'
+import type { ResolvedReadAlong } from './readAlong.ts'
 import type { TextStyle } from './style.ts'
 import type { TextPiece } from './textPiece.ts'
 
@@ -23,6 +24,8 @@ export interface ResolvedText {
   outlineInk: string
   shadow: { xPx: number; yPx: number; blurPx: number; ink: string } | null
   letters: LetterMotion | null
+  /** Words that light up as they are read; set once the voices are settled. */
+  readAlong: ResolvedReadAlong | null
 }
 
 /** Settles a text's style with a look. Capitals are made here, by the rules of the locale, so that all sources draw the same letters. */
@@ -47,5 +50,6 @@ export function resolveText(style: TextStyle, pieces: readonly TextPiece[], look
     outlineInk: resolveInk(outline.ink, look),
     shadow: resolveShadow(shadow, look),
     letters,
+    readAlong: style.readAlong ? { ink: resolveInk(style.readAlong.ink, look), keeps: style.readAlong.keeps, words: [], untilMs: 0 } : null,
   }
 }

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { styledInk, styledShadow, styledType } from '../look/schema.ts'
 import { letterMotion } from '../motion/letters.ts'
+import { readAlong } from './readAlong.ts'
 
 /** What happens to text that is wider than its room: it shrinks, breaks into lines (and then shrinks), or scrolls past. */
 export const textFits = ['shrink', 'wrap', 'scroll'] as const
@@ -29,5 +30,7 @@ export const textStyle = {
   /** Null: none. */
   shadow: styledShadow.nullable(),
   letters: letterMotion.nullable(),
+  /** Null: words do not light up as they are read. */
+  readAlong: readAlong.nullable(),
 }
 export type TextStyle = { [K in keyof typeof textStyle]: z.infer<(typeof textStyle)[K]> }

@@ -2,6 +2,7 @@ import type { BoxDocument } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import { historyKindsOf } from '../../core/rules/historyKinds.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
+import { usualSettings, type SpeechSettings } from '../../core/speech/settings.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxes } from '../db/queries/boxes.ts'
@@ -27,6 +28,8 @@ export interface ChannelOnAir {
   /** Kinds whose rules on air ask when the viewer was here last. */
   historyKinds: ReadonlySet<EventKind>
   boxes: BoxOnAir[]
+  /** How the channel reads aloud. */
+  speech: SpeechSettings
   media: Record<string, MediaFacts>
 }
 
@@ -60,6 +63,7 @@ export class OnAirCache {
     const platforms: Record<string, string> = {}
     for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
     const { locale, currency, rates, timeZone } = channel
-    return { locale, currency, rates, timeZone, platforms, historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])), boxes, media }
+    const speech = channel.speech ?? usualSettings
+    return { locale, currency, rates, timeZone, platforms, speech, historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])), boxes, media }
   }
 }

@@ -5,6 +5,8 @@ import type { Manifest } from '../../core/pack/manifest.ts'
 import type { Why } from '../../core/rules/why.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
+import type { SpeechSettings } from '../../core/speech/settings.ts'
+import type { Approval, PlaySpeech } from '../../contract/speech.ts'
 import type { IntakeView, Measured } from '../../contract/media.ts'
 import type { PlayState, Role } from '../../contract/views.ts'
 
@@ -18,6 +20,8 @@ export const channel = pgTable('channel', {
   currency: text().notNull(),
   /** What one minor unit of another currency is worth in minor units of the channel's. */
   rates: jsonb().$type<Record<string, number>>().notNull().default({}),
+  /** How it reads aloud; null: as a channel begins with. */
+  speech: jsonb().$type<SpeechSettings>(),
 })
 
 export const person = pgTable('person', {
@@ -230,10 +234,15 @@ export const play = pgTable(
     enqueuedAt: at('enqueued_at').notNull(),
     startedAt: at('started_at'),
     endedAt: at('ended_at'),
+    /** Whether what a viewer wrote may be read. */
+    approval: text().$type<Approval>().notNull().default('none'),
+    /** What is read aloud of it; null where nothing is, or where nobody has looked yet. */
+    speech: jsonb().$type<PlaySpeech>(),
   },
   (table) => [
     index('play_open').on(table.boxId, table.enqueuedAt).where(sql`state in ('waiting', 'preparing', 'playing')`),
     index('play_ended').on(table.boxId, table.endedAt),
+    index('play_spoken').on(table.enqueuedAt).where(sql`speech is not null`),
   ],
 )
 

@@ -4,6 +4,8 @@ import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { decide, type Choice } from '../../core/decisions/decide.ts'
 import type { Circumstances } from '../../core/rules/circumstances.ts'
 import { dressAt } from '../../core/look/seasons.ts'
+import { voicesOf } from '../../core/speech/sayings.ts'
+import type { SpokenParts } from '../../core/speech/spoken.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { Ticket } from '../../core/queue/state.ts'
@@ -37,7 +39,10 @@ export interface Pretended {
 export interface EarnedPlay {
   boxId: string
   ticket: Ticket
+  /** As it is before its voices have spoken. */
   show: PlayToShow
+  /** It has voices with something to say. */
+  speaks: boolean
 }
 
 /** One piece of input on its way to the database: a delivery, a batch, a test. */
@@ -95,10 +100,13 @@ function decideForBox(event: KeptEvent, { circumstances, variationId: wanted }: 
   const { boxId } = box
   const { lengthMs } = score.value
   const playId = newId('play', nowMs)
-  const play: PlayRow = { id: playId, boxId, eventId: event.id, versionId: box.version.id, alertId, variationId, variationName, lengthMs, isTest: event.isTest, ...untouchedPlay(nowMs) }
+  const voices = voicesOf(variation.composition, canonicalOf(event), onAir.locale)
+  // Whoever tests has written the words themselves.
+  const isAwaiting = onAir.speech.isOn && onAir.speech.approvesMessages && !event.isTest && voices.some(({ sayings }) => sayings.some(({ of }) => of === 'message'))
+  const play: PlayRow = { id: playId, boxId, eventId: event.id, versionId: box.version.id, alertId, variationId, variationName, lengthMs, isTest: event.isTest, ...untouchedPlay(nowMs), approval: isAwaiting ? 'awaiting' : 'none' }
   decided.rows.decisions.push({ eventId: event.id, boxId, outcome: 'plays', variationName, playId, reason, why })
   decided.rows.plays.push(play)
-  decided.plays.push({ boxId, ticket: { playId, enqueuedAtMs: nowMs, lengthMs }, show: showOf(play, score.value) })
+  decided.plays.push({ boxId, ticket: { playId, enqueuedAtMs: nowMs, lengthMs, isAwaiting }, show: showOf(play, score.value), speaks: voices.length > 0 })
 }
 
 /** The case that a test is for; where it is not the one that would be chosen, the reason says so. */
@@ -112,17 +120,17 @@ function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: stri
 }
 
 /** A variation settled for a kept event, as it stands in this version of its box. */
-export function scoreFor(event: KeptEvent, document: BoxDocument, variation: Variation, { locale, media, timeZone }: ChannelOnAir) {
+export function scoreFor(event: KeptEvent, document: BoxDocument, variation: Variation, { locale, media, timeZone }: ChannelOnAir, spoken: SpokenParts = {}) {
   const { canvas, zones, alerts } = document
   // The look of the day on which it came: what waits over midnight, or is shown again, looks as it was decided.
   const { look, swaps } = dressAt(document, event.receivedAt.getTime(), timeZone)
   const offer = alerts.find(({ variations }) => variations.includes(variation))?.offer ?? null
-  return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), offer, swaps, locale, media })
+  return resolveScore(variation.composition, { canvas, look, zones, event: canonicalOf(event), offer, swaps, locale, media, spoken })
 }
 
 /** What a play has that nobody has prepared yet. */
 export function untouchedPlay(nowMs: number) {
-  return { state: 'waiting' as const, reason: '', shownCount: 0, enqueuedAt: new Date(nowMs), startedAt: null, endedAt: null }
+  return { state: 'waiting' as const, reason: '', shownCount: 0, enqueuedAt: new Date(nowMs), startedAt: null, endedAt: null, approval: 'none' as const, speech: null }
 }
 
 export function showOf(play: Pick<PlayRow, 'id' | 'eventId' | 'variationName'>, score: ResolvedScore): PlayToShow {

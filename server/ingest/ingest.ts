@@ -76,8 +76,11 @@ export class Ingest {
     const nowMs = Date.now()
     const playId = newId('play', nowMs)
     const { event: _event, ...row } = play
-    await insertPlays(this.deps.db, [{ ...row, id: playId, ...untouchedPlay(nowMs) }])
+    // Whoever shows it again has seen what is read of it; what was not to be read is not read now either.
+    const { speech, approval } = play
+    await insertPlays(this.deps.db, [{ ...row, id: playId, ...untouchedPlay(nowMs), speech, approval: approval === 'awaiting' ? 'given' : approval }])
     this.deps.queues.of(play.boxId).input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs } })
+    if (speech) this.deps.queues.speakAhead(play.boxId, playId)
     return playId
   }
 

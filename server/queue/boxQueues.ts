@@ -1,23 +1,22 @@
 import type { Logger } from 'pino'
 import { defaultPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
-import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { DeskView } from '../../contract/views.ts'
-import type { OnAirCache } from '../boxes/onAir.ts'
 import type { Database } from '../db/handle.ts'
-import { findVersion, listAllBoxes, type BoxRow } from '../db/queries/boxes.ts'
-import { findPlay, listEndedPlays, listOpenPlays, listPlays } from '../db/queries/plays.ts'
-import { scoreFor, showOf, type EarnedPlay } from '../ingest/decideEvents.ts'
+import { listAllBoxes, type BoxRow } from '../db/queries/boxes.ts'
+import { findPlay, listEndedPlays, listOpenPlays, listPlays, updatePlay } from '../db/queries/plays.ts'
+import type { EarnedPlay } from '../ingest/decideEvents.ts'
 import type { SourceRooms } from '../realtime/sourceRooms.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 import { playView } from './playViews.ts'
+import type { Shows } from './shows.ts'
 
 export interface QueueDependencies {
   db: Database
   logger: Logger
   now: () => number
   rooms: SourceRooms
-  onAir: OnAirCache
+  shows: Shows
   onChange: (channelId: string) => void
   onStarted: (waitedMs: number) => void
 }
@@ -25,13 +24,10 @@ export interface QueueDependencies {
 /** How many waiting plays and how many ended ones the desk lists. */
 const waitingListed = 60
 const logListed = 60
-/** Scores kept at hand between decision and preparation; what fell out is built again from its version. */
-const showsKept = 500
 
 /** The queues of all boxes of this server. */
 export class BoxQueues {
   private readonly runtimes = new Map<string, { runtime: BoxRuntime; channelId: string }>()
-  private readonly shows = new Map<string, PlayToShow>()
 
   constructor(private readonly deps: QueueDependencies) {}
 
@@ -44,7 +40,7 @@ export class BoxQueues {
   async open(box: BoxRow): Promise<void> {
     const plays = await listOpenPlays(this.deps.db, box.id)
     const recorded = plays.map((play) => ({
-      ticket: { playId: play.id, enqueuedAtMs: play.enqueuedAt.getTime(), lengthMs: play.lengthMs },
+      ticket: { playId: play.id, enqueuedAtMs: play.enqueuedAt.getTime(), lengthMs: play.lengthMs, isAwaiting: play.approval === 'awaiting' },
       state: play.state as 'waiting' | 'preparing' | 'playing',
       startedAtMs: play.startedAt?.getTime() ?? null,
       shownCount: play.shownCount,
@@ -57,7 +53,8 @@ export class BoxQueues {
       now,
       policy: defaultPolicy,
       send: (boxId, sourceIds, message) => rooms.send(boxId, sourceIds, message),
-      showPlay: (playId) => this.showPlay(playId),
+      showPlay: (playId) => this.deps.shows.show(playId),
+      onWithheld: (playId, reason) => void this.setVoice(box.id, playId, false, reason).catch((error: unknown) => logger.error({ playId, err: error }, 'a play could not be let go on without its voice')),
       onChange: () => this.deps.onChange(box.channelId),
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
     })
@@ -78,9 +75,39 @@ export class BoxQueues {
   /** Puts plays into their queues; they must be durable already. */
   enqueue(plays: readonly EarnedPlay[]): void {
     for (const play of plays) {
-      this.remember(play.show)
+      if (!play.speaks) this.deps.shows.remember(play.show)
       this.of(play.boxId).input({ type: 'enqueued', ticket: play.ticket })
+      if (play.speaks) this.speakAhead(play.boxId, play.ticket.playId)
     }
+  }
+
+  /** Has the voices of a waiting play speak while it waits, so that it is known how long it lasts. */
+  speakAhead(boxId: string, playId: string): void {
+    this.deps.shows.prepareAhead(playId, (lengthMs) => this.of(boxId).input({ type: 'measured', playId, lengthMs }))
+  }
+
+  /**
+   * Lets what a viewer wrote be read, or not. Where it is being read, the voice goes silent; everything else goes on.
+   * @param why as the log says it, e.g. who did it
+   * @returns false where there is no such play in the box
+   */
+  async setVoice(boxId: string, playId: string, isRead: boolean, why: string): Promise<boolean> {
+    const play = await findPlay(this.deps.db, playId)
+    if (play?.boxId !== boxId) return false
+    const runtime = this.of(boxId)
+    const isCurrent = runtime.state.current?.ticket.playId === playId
+    if (!isRead && isCurrent) {
+      this.deps.shows.silence(playId)
+      this.deps.rooms.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
+    }
+    const note = isRead ? null : isCurrent ? `Silenced: ${why}.` : `Not read: ${why}.`
+    await updatePlay(this.deps.db, playId, { approval: isRead ? 'given' : 'withheld', ...(play.speech ? { speech: { ...play.speech, note } } : {}) })
+    if (!isCurrent) {
+      this.deps.shows.forget(playId)
+      this.speakAhead(boxId, playId)
+    }
+    runtime.input({ type: 'released', playId })
+    return true
   }
 
   async desk(boxId: string, locale: string): Promise<DeskView> {
@@ -108,28 +135,5 @@ export class BoxQueues {
 
   async close(): Promise<void> {
     await Promise.all([...this.runtimes.values()].map(({ runtime }) => runtime.close()))
-  }
-
-  private remember(show: PlayToShow): void {
-    this.shows.set(show.playId, show)
-    for (const oldest of this.shows.keys()) {
-      if (this.shows.size <= showsKept) break
-      this.shows.delete(oldest)
-    }
-  }
-
-  /** What sources need to show a play. @throws when the version it was decided with is gone. */
-  async showPlay(playId: string): Promise<PlayToShow> {
-    const kept = this.shows.get(playId)
-    if (kept) return kept
-    const play = await findPlay(this.deps.db, playId)
-    const version = play ? await findVersion(this.deps.db, play.versionId) : null
-    const variation = version?.document.alerts.find((alert) => alert.id === play?.alertId)?.variations.find((each) => each.id === play?.variationId)
-    if (!play || !version || !variation) throw new Error(`The version that play ${playId} was decided with is gone`)
-    const score = scoreFor(play.event, version.document, variation, await this.deps.onAir.read(play.event.channelId))
-    if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
-    const show = showOf(play, score.value)
-    this.remember(show)
-    return show
   }
 }

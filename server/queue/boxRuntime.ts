@@ -15,6 +15,8 @@ export interface RuntimeDependencies {
   send: (boxId: string, sourceIds: readonly string[], message: ToSource) => void
   /** Builds what sources need to show a play; rejects when it cannot be built any more. */
   showPlay: (playId: string) => Promise<PlayToShow>
+  /** Nobody let a play be read in time. */
+  onWithheld: (playId: string, reason: string) => void
   onChange: (boxId: string) => void
   onStarted: (boxId: string, waitedMs: number) => void
 }
@@ -81,6 +83,10 @@ export class BoxRuntime {
         return deps.send(boxId, command.sourceIds, { type: 'start', playId: command.playId, offsetMs: command.offsetMs })
       case 'stop':
         return deps.send(boxId, command.sourceIds, { type: 'stop', playId: command.playId })
+      case 'withhold':
+        return deps.onWithheld(command.playId, command.reason)
+      case 'recordLength':
+        return this.record({ id: command.playId, lengthMs: command.lengthMs })
       case 'recordPreparing':
         return this.record({ id: command.playId, state: 'preparing' })
       case 'recordStarted': {
@@ -102,6 +108,8 @@ export class BoxRuntime {
   private async prepare(playId: string, sourceIds: readonly string[]): Promise<void> {
     try {
       const play = await this.deps.showPlay(playId)
+      // A voice says how long it took only when it has spoken.
+      this.input({ type: 'measured', playId, lengthMs: play.score.lengthMs })
       this.deps.send(this.boxId, sourceIds, { type: 'prepare', play })
     } catch (error) {
       this.deps.logger.error({ playId, err: error }, 'a play could not be built')

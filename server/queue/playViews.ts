@@ -5,7 +5,7 @@ import { canonicalOf } from '../ingest/decideEvents.ts'
 
 /** A play as the desk shows it. */
 export function playView(play: PlayWithEvent, locale: string): PlayView {
-  const { id, boxId, variationName, state, reason, isTest, lengthMs, shownCount } = play
+  const { id, boxId, variationName, state, reason, isTest, lengthMs, shownCount, approval, speech } = play
   return {
     id,
     boxId,
@@ -21,5 +21,7 @@ export function playView(play: PlayWithEvent, locale: string): PlayView {
     endedAtMs: play.endedAt?.getTime() ?? null,
     lengthMs,
     shownCount,
+    approval,
+    speech,
   }
 }

@@ -2,19 +2,14 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { setPriority } from 'node:os'
 import { createInterface } from 'node:readline'
 import { err, ok, type Result } from '../../core/result.ts'
+import type { SpokenWord } from '../../core/speech/spoken.ts'
 import { guardProcess, type ProcessLimits } from '../system/guardProcess.ts'
-
-/** A word of a text that was spoken: from one letter (code point) to before another, and when it begins. */
-export interface SpokenWord {
-  from: number
-  to: number
-  atMs: number
-}
 
 /** What an engine made of a text: mono, 16 bits. */
 export interface Spoken {
   rateHz: number
   samples: Int16Array
+  /** Empty where the engine does not tell. */
   words: SpokenWord[]
 }
 
@@ -33,7 +28,7 @@ export interface SpeechRequest {
   pitch: number
 }
 
-/** Whatever can read a text aloud. Every engine passes `engines.test.ts`. */
+/** Whatever can read a text aloud. Every engine passes `speechEngines.test.ts`. */
 export interface SpeechEngine {
   voices(): Promise<Result<Voice[], string>>
   /** Never rejects: what goes wrong is an answer, and the alert plays without a voice. */
@@ -45,9 +40,10 @@ export interface EngineLimits extends ProcessLimits {
   idleMs: number
 }
 
-const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 10 * 60_000 }
+const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 60 * 60_000 }
 
-type Answer = { ready?: true; error?: string; voices?: Voice[]; rateHz?: number; pcm?: string; words?: SpokenWord[] }
+/** What an engine answers, over its pipe or by HTTP. */
+export type EngineAnswer = { ready?: true; error?: string; voices?: Voice[]; rateHz?: number; pcm?: string; words?: SpokenWord[] }
 
 /**
  * An engine that runs as a program of its own and speaks JSON lines. It is started when it is first asked and asked one thing at a time;
@@ -57,7 +53,7 @@ export class EngineProcess implements SpeechEngine {
   private child: ChildProcess | null = null
   private last: Promise<unknown> = Promise.resolve()
   private idle: ReturnType<typeof setTimeout> | null = null
-  private pending: ((answer: Answer) => void) | null = null
+  private pending: ((answer: EngineAnswer) => void) | null = null
   /** The most memory that any process took, in bytes; for benchmarks. */
   peakBytes = 0
 
@@ -73,11 +69,7 @@ export class EngineProcess implements SpeechEngine {
   }
 
   async speak(request: SpeechRequest): Promise<Result<Spoken, string>> {
-    const { pcm, rateHz, words, error } = await this.ask({ ask: 'speak', ...request })
-    if (pcm === undefined || rateHz === undefined) return err(error ?? 'The voice program answered something else.')
-    const bytes = Buffer.from(pcm, 'base64')
-    const samples = new Int16Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + (bytes.length & ~1)))
-    return samples.length > 0 ? ok({ rateHz, samples, words: words ?? [] }) : err('The voice said nothing.')
+    return spokenOf(await this.ask({ ask: 'speak', ...request }))
   }
 
   close(): void {
@@ -86,13 +78,13 @@ export class EngineProcess implements SpeechEngine {
     this.child = null
   }
 
-  private ask(question: object): Promise<Answer> {
+  private ask(question: object): Promise<EngineAnswer> {
     const answer = this.last.then(() => this.askNow(question))
     this.last = answer
     return answer
   }
 
-  private async askNow(question: object): Promise<Answer> {
+  private async askNow(question: object): Promise<EngineAnswer> {
     if (this.idle) clearTimeout(this.idle)
     if (!this.child) {
       const started = await this.exchange(null)
@@ -104,10 +96,10 @@ export class EngineProcess implements SpeechEngine {
   }
 
   /** Sends a line, or starts the program, and waits for a line: within the deadline, while it stays within its memory. */
-  private exchange(question: object | null): Promise<Answer> {
+  private exchange(question: object | null): Promise<EngineAnswer> {
     return new Promise((resolve) => {
       const child = this.child ?? this.start()
-      const end = (answer: Answer, isOver: boolean) => {
+      const end = (answer: EngineAnswer, isOver: boolean) => {
         if (this.pending === null) return
         this.pending = null
         letGo()
@@ -145,11 +137,19 @@ export class EngineProcess implements SpeechEngine {
   }
 }
 
-const gone: Answer = { error: 'The voice program stopped.' }
+/** What an engine's answer holds. @returns what is wrong with it, where it is no sound */
+export function spokenOf({ pcm, rateHz, words, error }: EngineAnswer): Result<Spoken, string> {
+  if (typeof pcm !== 'string' || typeof rateHz !== 'number' || rateHz < 8000 || rateHz > 96_000) return err(error ?? 'The voice program answered something else.')
+  const bytes = Buffer.from(pcm, 'base64')
+  const samples = new Int16Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + (bytes.length & ~1)))
+  return samples.length > 0 ? ok({ rateHz, samples, words: words ?? [] }) : err('The voice said nothing.')
+}
 
-function read(line: string): Answer {
+const gone: EngineAnswer = { error: 'The voice program stopped.' }
+
+function read(line: string): EngineAnswer {
   try {
-    return JSON.parse(line) as Answer
+    return JSON.parse(line) as EngineAnswer
   } catch {
     return { error: 'The voice program answered something else.' }
   }

@@ -3,6 +3,12 @@ import * as z from 'zod'
 const port = z.coerce.number().int().min(0).max(65_535)
 const flag = z.enum(['0', '1']).transform((value) => value === '1')
 
+/** Voice services by their names: `chirp=http://127.0.0.1:4410/stand-ins/voice other=…`. */
+const voiceAddresses = z
+  .string()
+  .regex(/^\s*(?:[a-z0-9][a-z0-9-]{0,39}=https?:\/\/\S+\s*)*$/, 'must be names and addresses, e.g. studio=http://127.0.0.1:5002/voice')
+  .transform((text) => Object.fromEntries(text.split(/\s+/).filter((pair) => pair !== '').map((pair) => [pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1)])))
+
 /** Every variable that an operator may set. Anything wrong stops the start with one clear line. */
 const environment = z
   .object({
@@ -19,6 +25,7 @@ const environment = z
   THUNDERCREST_S3_REGION: z.string().min(1).default('auto'),
   THUNDERCREST_S3_KEY: z.string().min(1).optional(),
   THUNDERCREST_S3_SECRET: z.string().min(1).optional(),
+  THUNDERCREST_VOICES: voiceAddresses.default({}),
   THUNDERCREST_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   })
   .refine((env) => !env.THUNDERCREST_S3_URL || (env.THUNDERCREST_S3_KEY && env.THUNDERCREST_S3_SECRET), { path: ['THUNDERCREST_S3_URL'], message: 'needs THUNDERCREST_S3_KEY and THUNDERCREST_S3_SECRET' })

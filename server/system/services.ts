@@ -21,7 +21,12 @@ import type { MediaStore } from '../media/mediaStore.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { S3Store } from '../media/s3Store.ts'
 import { Uploads } from '../media/uploads.ts'
+import { findEngines } from '../speech/engines.ts'
+import { PlayVoices } from '../speech/playVoices.ts'
+import { Speaker } from '../speech/speaker.ts'
+import { SpeechCache } from '../speech/speechCache.ts'
 import { BoxQueues } from '../queue/boxQueues.ts'
+import { Shows } from '../queue/shows.ts'
 import { ChannelStream } from '../realtime/channelStream.ts'
 import { SourceRooms } from '../realtime/sourceRooms.ts'
 import type { ChannelLive } from '../../contract/channelLive.ts'
@@ -50,6 +55,7 @@ export interface Services {
   queues: BoxQueues
   ingest: Ingest
   stream: ChannelStream
+  speaker: Speaker
   metrics: Metrics
   close(): Promise<void>
 }
@@ -86,16 +92,20 @@ export async function startServices({ config, logger, migrations, databaseTempla
   const stream = new ChannelStream(readLive, (error) => logger.error({ err: error }, 'a live view could not be read'))
   const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) => queues.of(boxId).input({ type: 'sourceLeft', sourceId }))
   const metrics = createMetrics(() => rooms.count())
+  const engines = findEngines(config.THUNDERCREST_VOICES)
+  const speaker = new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret))
+  const changed = (channelId: string) => stream.changed(channelId)
+  const shows = new Shows({ db, onAir, voices: new PlayVoices({ db, logger, speaker, now, onChange: changed }) })
   const queues: BoxQueues = new BoxQueues({
     db,
     logger,
     now,
     rooms,
-    onAir,
-    onChange: (channelId) => stream.changed(channelId),
+    shows,
+    onChange: changed,
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
   })
-  const ingest = new Ingest({ db, onAir, history, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: (channelId) => stream.changed(channelId) })
+  const ingest = new Ingest({ db, onAir, history, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: changed })
 
   const media = storeOf(config, dataFolder)
   const uploadsFolder = join(dataFolder, 'uploads')
@@ -144,8 +154,10 @@ export async function startServices({ config, logger, migrations, databaseTempla
     queues,
     ingest,
     stream,
+    speaker,
     metrics,
     async close() {
+      engines.close()
       rooms.closeAll()
       stream.close()
       library.close()

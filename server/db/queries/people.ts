@@ -1,4 +1,5 @@
 import { and, eq, gt, lt, sql } from 'drizzle-orm'
+import type { SpeechSettings } from '../../../core/speech/settings.ts'
 import type { Role, SessionView } from '../../../contract/views.ts'
 import type { Database } from '../handle.ts'
 import { apiKey, channel, membership, person, session } from '../schema.ts'
@@ -63,6 +64,11 @@ export async function findApiKey(db: Database, hash: string): Promise<{ channelI
 /** Sets what one minor unit of other currencies is worth in minor units of the channel's. */
 export async function setRates(db: Database, id: string, rates: Record<string, number>): Promise<void> {
   await db.update(channel).set({ rates }).where(eq(channel.id, id))
+}
+
+/** Sets how a channel reads aloud. */
+export async function setSpeech(db: Database, id: string, speech: SpeechSettings): Promise<void> {
+  await db.update(channel).set({ speech }).where(eq(channel.id, id))
 }
 
 export async function readChannel(db: Database, id: string) {

@@ -11,6 +11,7 @@ export interface PlayRecord {
   /** Null: it has not started after all. */
   startedAt?: Date | null
   endedAt?: Date
+  lengthMs?: number
 }
 
 /** Writes what changed about many plays in one statement; the later of two records about one play completes the earlier. */
@@ -24,9 +25,10 @@ export async function recordPlays(db: Database, records: readonly PlayRecord[]):
       reason = coalesce(given."reason", play.reason),
       shown_count = coalesce(given."shownCount", play.shown_count),
       started_at = case when given."isStartGone" then null else coalesce(given."startedAt", play.started_at) end,
-      ended_at = coalesce(given."endedAt", play.ended_at)
+      ended_at = coalesce(given."endedAt", play.ended_at),
+      length_ms = coalesce(given."lengthMs", play.length_ms)
     from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as given(
-      "id" text, "state" text, "reason" text, "shownCount" integer, "startedAt" timestamptz, "isStartGone" boolean, "endedAt" timestamptz
+      "id" text, "state" text, "reason" text, "shownCount" integer, "startedAt" timestamptz, "isStartGone" boolean, "endedAt" timestamptz, "lengthMs" integer
     )
     where play.id = given."id"`)
 }

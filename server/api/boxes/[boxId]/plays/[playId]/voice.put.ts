@@ -1,0 +1,16 @@
+import { defineEventHandler } from 'h3'
+import { voiceBody } from '../../../../../../contract/speech.ts'
+import { requireBox } from '../../../../../auth/access.ts'
+import { pathId } from '../../../../../http/pathId.ts'
+import { readChecked } from '../../../../../http/readChecked.ts'
+import { problemError } from '../../../../../system/problemError.ts'
+import { useServices } from '../../../../../system/services.ts'
+
+/** Lets what a viewer wrote be read, or not; what is being read goes silent at once. */
+export default defineEventHandler(async (event) => {
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { isRead } = await readChecked(event, voiceBody)
+  const { queues } = await useServices()
+  if (!(await queues.setVoice(box.id, pathId(event, 'playId'), isRead, session.person.name))) throw problemError(404, 'There is no such play in this box.')
+  return { isRead }
+})

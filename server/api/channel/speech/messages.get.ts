@@ -1,0 +1,24 @@
+import { defineEventHandler } from 'h3'
+import type { PastMessage } from '../../../../contract/speech.ts'
+import { kindNames } from '../../../../core/events/kindNames.ts'
+import { viewerWords } from '../../../../core/speech/sayings.ts'
+import { requireMember } from '../../../auth/access.ts'
+import { listWorded } from '../../../db/queries/readings.ts'
+import { canonicalOf } from '../../../ingest/decideEvents.ts'
+import { useServices } from '../../../system/services.ts'
+
+const listed = 60
+
+/** What viewers wrote last, newest first: to try rules on. */
+export default defineEventHandler(async (event): Promise<{ messages: PastMessage[] }> => {
+  const { channel } = await requireMember(event, 'moderator')
+  const { database } = await useServices()
+  const rows = await listWorded(database.db, channel.id, listed)
+  return {
+    messages: rows.flatMap((row) => {
+      const happened = canonicalOf(row)
+      const words = viewerWords(happened)
+      return words ? [{ eventId: row.id, name: happened.data.viewer?.name ?? 'Somebody', kind: kindNames[row.kind], text: words.text, emotes: words.emotes.map(({ from, to }) => ({ from, to })) }] : []
+    }),
+  }
+})

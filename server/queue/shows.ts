@@ -1,0 +1,103 @@
+import type { Variation } from '../../core/composition/box.ts'
+import { withoutVoices } from '../../core/score/withoutVoices.ts'
+import type { SpokenParts } from '../../core/speech/spoken.ts'
+import { voicesOf } from '../../core/speech/sayings.ts'
+import type { PlayToShow } from '../../contract/sourceMessages.ts'
+import type { ChannelOnAir, OnAirCache } from '../boxes/onAir.ts'
+import type { Database } from '../db/handle.ts'
+import { findVersion } from '../db/queries/boxes.ts'
+import { findPlay, type PlayWithEvent } from '../db/queries/plays.ts'
+import { canonicalOf, scoreFor, showOf } from '../ingest/decideEvents.ts'
+import type { PlayVoice, PlayVoices } from '../speech/playVoices.ts'
+
+interface ShowsDependencies {
+  db: Database
+  onAir: OnAirCache
+  voices: PlayVoices
+}
+
+/** So many shows are kept at hand; what fell out is built again from its version. */
+const showsKept = 500
+/** A play that has the screen waits no longer than this for its voice. */
+const voiceWaitMs = 3000
+
+/** What sources need to show plays: settled scores, with what their voices have said. */
+export class Shows {
+  private readonly kept = new Map<string, PlayToShow>()
+  /** Voices that are speaking, by play: asked ahead and asked again when the play's turn comes, they speak once. */
+  private readonly speaking = new Map<string, Promise<PlayVoice>>()
+  private readonly silenced = new Set<string>()
+  /** Asked ahead one play after another, so that what is needed now never waits behind a flood. */
+  private ahead: Promise<unknown> = Promise.resolve()
+
+  constructor(private readonly deps: ShowsDependencies) {}
+
+  remember(show: PlayToShow): void {
+    this.kept.set(show.playId, show)
+    for (const oldest of this.kept.keys()) {
+      if (this.kept.size <= showsKept) break
+      this.kept.delete(oldest)
+    }
+  }
+
+  /** What was known of a play is not true any more. */
+  forget(playId: string): void {
+    this.kept.delete(playId)
+    this.speaking.delete(playId)
+  }
+
+  /** From now on nobody hears the voices of a play; whoever joins it late neither. */
+  silence(playId: string): void {
+    this.silenced.add(playId)
+    for (const oldest of this.silenced) {
+      if (this.silenced.size <= showsKept) break
+      this.silenced.delete(oldest)
+    }
+  }
+
+  /** Has the voices of a waiting play speak before its turn. @param done told how long the play lasts */
+  prepareAhead(playId: string, done: (lengthMs: number) => void): void {
+    this.ahead = this.ahead.then(() => this.build(playId, null)).then(({ score }) => done(score.lengthMs), () => undefined)
+  }
+
+  /** What sources need to show a play now: with its voices where they have spoken in time. @throws when the version it was decided with is gone. */
+  async show(playId: string): Promise<PlayToShow> {
+    const show = this.kept.get(playId) ?? (await this.build(playId, voiceWaitMs))
+    return this.silenced.has(playId) ? { ...show, score: withoutVoices(show.score) } : show
+  }
+
+  private async build(playId: string, waitMs: number | null): Promise<PlayToShow> {
+    const kept = this.kept.get(playId)
+    if (kept) return kept
+    const play = await findPlay(this.deps.db, playId)
+    const version = play ? await findVersion(this.deps.db, play.versionId) : null
+    const variation = version?.document.alerts.find((alert) => alert.id === play?.alertId)?.variations.find((each) => each.id === play?.variationId)
+    if (!play || !version || !variation) throw new Error(`The version that play ${playId} was decided with is gone`)
+    const channel = await this.deps.onAir.read(play.event.channelId)
+    const voices = voicesOf(variation.composition, canonicalOf(play.event), channel.locale)
+    const silent: SpokenParts = Object.fromEntries(voices.map(({ part }) => [part.id, []]))
+    const voice = voices.length === 0 ? null : await this.voiceOf(play, variation, channel, waitMs)
+    const score = scoreFor(play.event, version.document, variation, channel, voice?.spoken ?? silent)
+    if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
+    // Where its turn came before its voice was ready it was shown without: for all sources, those that join late too.
+    const meanwhile = this.kept.get(playId)
+    if (meanwhile) return meanwhile
+    const show = showOf(play, score.value)
+    this.remember(show)
+    return show
+  }
+
+  /** Null: not in time. */
+  private async voiceOf(play: PlayWithEvent, variation: Variation, channel: ChannelOnAir, waitMs: number | null): Promise<PlayVoice | null> {
+    const speaking = this.speaking.get(play.id) ?? this.deps.voices.of(play, variation.composition, channel)
+    this.speaking.set(play.id, speaking)
+    const letGo = () => void (this.speaking.get(play.id) === speaking && this.speaking.delete(play.id))
+    speaking.then(letGo, letGo)
+    if (waitMs === null) return speaking
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const late = new Promise<null>((resolve) => (timer = setTimeout(resolve, waitMs, null)))
+    const voice = await Promise.race([speaking, late]).finally(() => clearTimeout(timer))
+    if (!voice) this.deps.voices.tooLate(play.id)
+    return voice
+  }
+}

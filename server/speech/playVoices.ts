@@ -1,0 +1,121 @@
+import type { Logger } from 'pino'
+import type { Composition } from '../../core/composition/schema.ts'
+import { limitReason, type Reading } from '../../core/speech/limitReason.ts'
+import { comparableMinor } from '../../core/rules/values.ts'
+import { viewerWords, voicesOf, type Saying } from '../../core/speech/sayings.ts'
+import type { SpokenParts, Utterance } from '../../core/speech/spoken.ts'
+import type { PlaySpeech, SaidView } from '../../contract/speech.ts'
+import type { CanonicalEvent } from '../../core/events/schema.ts'
+import type { ChannelOnAir } from '../boxes/onAir.ts'
+import type { Database } from '../db/handle.ts'
+import { updatePlay, type PlayWithEvent } from '../db/queries/plays.ts'
+import { listReadings } from '../db/queries/readings.ts'
+import { canonicalOf } from '../ingest/decideEvents.ts'
+import type { Speaker } from './speaker.ts'
+
+interface PlayVoicesDependencies {
+  db: Database
+  logger: Logger
+  speaker: Speaker
+  now: () => number
+  onChange: (channelId: string) => void
+}
+
+/** What voices say of one play. */
+export interface PlayVoice {
+  speech: PlaySpeech
+  spoken: SpokenParts
+}
+
+/** Longer ago than the longest limit looks back. */
+const readingsKeptMs = 24 * 3600_000
+const readingsKept = 2000
+
+/** Decides what of each play is read aloud and has it spoken. What was decided is kept with the play, so that it is read the same after a restart and when it is shown again. */
+export class PlayVoices {
+  /** What was read lately, by channel: read from the database once. */
+  private readonly readings = new Map<string, Promise<Reading[]>>()
+  /** Plays of one channel are decided one after another: each counts in the limits of the next. */
+  private readonly lines = new Map<string, Promise<unknown>>()
+
+  private readonly late = new Set<string>()
+
+  constructor(private readonly deps: PlayVoicesDependencies) {}
+
+  /** The play was shown before its voice had spoken. */
+  tooLate(playId: string): void {
+    this.late.add(playId)
+  }
+
+  /** Decides, cleans and speaks. Never rejects: where a voice fails, the play goes without it, and its speech says so. */
+  async of(play: PlayWithEvent, composition: Composition, channel: ChannelOnAir): Promise<PlayVoice> {
+    const event = canonicalOf(play.event)
+    const voices = voicesOf(composition, event, channel.locale)
+    const speech = play.speech ?? (await this.decide(play, event, voices, channel))
+    return this.speak(play, speech, voices.map(({ part }) => part.id))
+  }
+
+  private decide(play: PlayWithEvent, event: CanonicalEvent, voices: ReturnType<typeof voicesOf>, channel: ChannelOnAir): Promise<PlaySpeech> {
+    const { channelId } = play.event
+    const decided = (this.lines.get(channelId) ?? Promise.resolve()).then(async () => {
+      const sayings: SaidView[] = []
+      for (const { part, sayings: wanted } of voices) for (const saying of wanted) sayings.push({ partId: part.id, ...(await this.decideOne(saying, event, play.isTest, channel, channelId)) })
+      const speech: PlaySpeech = { sayings, state: 'making', note: null }
+      await updatePlay(this.deps.db, play.id, { speech })
+      const read = play.isTest ? undefined : sayings.find((each) => each.of === 'message' && each.outcome !== 'refused')
+      if (read) (await this.readingsOf(channelId)).push({ atMs: this.deps.now(), viewerId: event.data.viewer?.id ?? null, text: viewerWords(event)?.text ?? '' })
+      return speech
+    })
+    this.lines.set(channelId, decided.catch(() => undefined))
+    return decided
+  }
+
+  private async decideOne(saying: Saying, event: CanonicalEvent, isTest: boolean, channel: ChannelOnAir, channelId: string): Promise<Omit<SaidView, 'partId'>> {
+    const settings = channel.speech
+    const { text, outcome, changes, refusal, spoken, voice } = await this.deps.speaker.clean(saying, settings, channel.locale)
+    const base = { of: saying.of, written: saying.written, changes, voice, durationMs: null }
+    const refused = (reason: string) => ({ ...base, text: '', spoken: '', outcome: 'refused' as const, reason })
+    if (!settings.isOn) return refused('Reading aloud is switched off.')
+    if (refusal !== null) return refused(refusal)
+    if (saying.of === 'message' && !isTest) {
+      const recent = await this.readingsOf(channelId)
+      const amountMinor = 'amountMinor' in event.data ? (comparableMinor(event.data.amountMinor, event.data.currency, channel) ?? null) : null
+      const limited = limitReason(event, saying.written, amountMinor, settings.limits, recent, this.deps.now())
+      if (limited !== null) return refused(limited)
+    }
+    return { ...base, text, spoken, outcome, reason: null }
+  }
+
+  /** What was read of a channel lately; what is too old goes. */
+  private async readingsOf(channelId: string): Promise<Reading[]> {
+    const sinceMs = this.deps.now() - readingsKeptMs
+    const reading = this.readings.get(channelId) ?? listReadings(this.deps.db, channelId, new Date(sinceMs), readingsKept)
+    this.readings.set(channelId, reading)
+    const kept = await reading
+    while (kept.length > readingsKept || (kept[0] && kept[0].atMs < sinceMs)) kept.shift()
+    return kept
+  }
+
+  private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[]): Promise<PlayVoice> {
+    const spoken: Record<string, Utterance[]> = Object.fromEntries(partIds.map((id) => [id, []]))
+    const troubles: string[] = []
+    const sayings: SaidView[] = []
+    for (const saying of speech.sayings) {
+      const isRead = saying.outcome !== 'refused' && !(saying.of === 'message' && play.approval === 'withheld')
+      const made = isRead ? await this.deps.speaker.speak(saying.of, saying.spoken, saying.voice) : null
+      if (made?.ok) {
+        const { waveform: _waveform, ...utterance } = made.value
+        spoken[saying.partId]?.push(utterance)
+      } else if (made) {
+        troubles.push(made.error)
+        this.deps.logger.warn({ playId: play.id, engine: saying.voice.engine, reason: made.error }, 'a voice failed; the alert plays without it')
+      }
+      sayings.push({ ...saying, durationMs: made?.ok ? made.value.durationMs : null })
+    }
+    if (this.late.delete(play.id)) troubles.push('The voice was not ready in time.')
+    const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? speech.note }
+    await updatePlay(this.deps.db, play.id, { speech: done }).catch((error: unknown) => this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be recorded'))
+    this.deps.onChange(play.event.channelId)
+    return { speech: done, spoken }
+  }
+}

@@ -1,0 +1,63 @@
+import { err, ok, type Result } from '../../core/result.ts'
+import { cleanSpeech, type CleanedSpeech } from '../../core/speech/cleanSpeech.ts'
+import { rulesInEffect, type SpeechSettings } from '../../core/speech/settings.ts'
+import type { Saying } from '../../core/speech/sayings.ts'
+import type { SayingKind, Utterance } from '../../core/speech/spoken.ts'
+import type { VoiceChoice } from '../../core/speech/voiceChoice.ts'
+import type { SpeechEngines } from './engines.ts'
+import { guessLanguage } from './guessLanguage.ts'
+import { recordSpeech } from './recordSpeech.ts'
+import type { SpeechCache } from './speechCache.ts'
+import { blockedFor } from './wordLists.ts'
+
+/** A text as a channel would read it: cleaned, in which language, by whom. */
+export interface Cleaned extends CleanedSpeech {
+  language: string
+  voice: VoiceChoice
+}
+
+/** Cleans texts and has them spoken; the same words by the same voice once. */
+export class Speaker {
+  private readonly making = new Map<string, Promise<Result<Utterance, string>>>()
+
+  constructor(
+    readonly engines: SpeechEngines,
+    readonly cache: SpeechCache,
+  ) {}
+
+  /** Cleans a text by a channel's rules and finds the voice for it: where languages are followed, one that speaks the text's. @param locale the channel's, BCP 47 */
+  async clean({ of, written, emotes, voice: own }: Saying, settings: SpeechSettings, locale: string): Promise<Cleaned> {
+    const ownLanguage = locale.split('-')[0] ?? 'en'
+    // The line is the channel's own text with a name in it; only what viewers write may be in any language.
+    const language = of === 'message' ? guessLanguage(written, ownLanguage) : ownLanguage
+    const rules = rulesInEffect(settings)
+    const cleaned = cleanSpeech(written, rules, blockedFor(rules, [ownLanguage, language]), emotes)
+    const chosen = own ?? (of === 'line' ? settings.lineVoice : settings.messageVoice)
+    return { ...cleaned, language, voice: settings.guessesLanguage && cleaned.text !== '' ? await this.engines.voiceFor(chosen, language) : chosen }
+  }
+
+  /** Has a text spoken, or finds it where it was spoken before. Never rejects. */
+  speak(of: SayingKind, text: string, voice: VoiceChoice): Promise<Result<Utterance, string>> {
+    const key = this.cache.keyOf(text, voice)
+    const making = this.making.get(key) ?? this.make(of, key, text, voice).finally(() => this.making.delete(key))
+    this.making.set(key, making)
+    return making.then((made) => (made.ok ? ok({ ...made.value, of }) : made))
+  }
+
+  private async make(of: SayingKind, key: string, text: string, voice: VoiceChoice): Promise<Result<Utterance, string>> {
+    try {
+      const known = await this.cache.find(key)
+      if (known) return ok({ of, text, url: urlOf(key), ...known })
+      const spoken = await this.engines.speak(text, voice)
+      if (!spoken.ok) return spoken
+      const recording = await recordSpeech(text, spoken.value)
+      await this.cache.put(key, recording)
+      const { wav: _wav, ...facts } = recording
+      return ok({ of, text, url: urlOf(key), ...facts })
+    } catch (error) {
+      return err(error instanceof Error ? `The recording could not be kept: ${error.message.slice(0, 120)}` : 'The recording could not be kept.')
+    }
+  }
+}
+
+const urlOf = (key: string) => `/speech/${key}.wav`
