@@ -2,8 +2,9 @@ import type { Alert, BoxDocument, Variation } from '../core/composition/box.ts'
 import type { Canvas } from '../core/composition/canvas.ts'
 import type { Composition } from '../core/composition/schema.ts'
 import { plainBox } from '../core/composition/plainBox.ts'
+import { waitingForVoice } from '../core/edit/addPart.ts'
 import { starterAlert } from '../core/composition/starter.ts'
-import { starterBackdrop, starterMessage, starterParticles } from '../core/composition/starterParts.ts'
+import { starterBackdrop, starterMessage, starterParticles, starterVoice } from '../core/composition/starterParts.ts'
 import type { Zone } from '../core/composition/zone.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 import type { CanonicalEvent } from '../core/events/schema.ts'
@@ -38,6 +39,8 @@ interface AlertPlan {
   lengthMs?: number
   hasBackdrop?: boolean
   hasMessage?: boolean
+  /** What a voice says of it before it reads the message. */
+  said?: string
   letters?: LetterMotion
   particles?: PresetName
   /** Sounds that viewers choose from, by file and what they read. */
@@ -78,7 +81,7 @@ const plans: readonly AlertPlan[] = [
       { id: 'tray', name: 'A tray of five', rule: when('count', 'exactly', 5), second: 'a tray of five, from {name}' },
     ],
   },
-  { kind: 'tip', headline: '{name} left {amount}', second: 'for the night bakers', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000, hasMessage: true, particles: 'scatter',
+  { kind: 'tip', headline: '{name} left {amount}', second: 'for the night bakers', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000, hasMessage: true, said: '{name} left {amount}', particles: 'scatter',
     cases: [
       { id: 'fire', name: 'Oven on fire', rule: when('amount', 'atLeast', 10_000), second: 'and the oven is on fire', picture: 'oven-on-fire', sound: 'rush-hour-brass', lengthMs: 10_000 },
       { id: 'loaf', name: 'Loaf', rule: between('amount', 2000, 9999), second: 'a whole loaf for the night bakers' },
@@ -117,6 +120,11 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   }
   if (plan.hasBackdrop) composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second'], { at: 'headline.start', offsetMs: -120 }))
   if (plan.hasMessage) composition.parts.push(starterMessage(canvas, { at: 'second.entered', offsetMs: 0 }))
+  if (plan.said) {
+    composition.parts.push(starterVoice(plan.said, { at: 'headline.entered', offsetMs: 0 }))
+    composition.length = waitingForVoice(composition.length)
+    for (const part of composition.parts) if (part.kind === 'message') part.readAlong = { ink: { role: 'accent' }, keeps: true }
+  }
   if (plan.particles) composition.parts.push(starterParticles(canvas, plan.particles, { at: 'picture.entered', offsetMs: 0 }))
   alert.variations.unshift(...(plan.cases ?? []).map((each) => caseOf(each, composition, plan.kind, media)))
   return alert
@@ -125,7 +133,7 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
 /** The everyday composition with what is special about a case. */
 function caseOf({ id, name, rule, second, picture, sound, lengthMs }: CasePlan, everyday: Composition, kind: EventKind, media: MediaByFile): Variation {
   const composition = copyOf(everyday)
-  if (lengthMs) composition.length = { rule: 'fixed', ms: lengthMs }
+  if (lengthMs) composition.length = everyday.length.rule === 'fit' ? waitingForVoice({ rule: 'fixed', ms: lengthMs }) : { rule: 'fixed', ms: lengthMs }
   for (const part of composition.parts) {
     if (part.kind === 'line' && part.id === 'second') part.template = second
     if (part.kind === 'picture' && picture) part.mediaId = media(picture)
@@ -163,13 +171,13 @@ const by = (id: string, name: string) => ({ id, name })
 export const earlierTonight: readonly Earlier[] = [
   { minutesAgo: 58, kind: 'follow', data: { viewer: by('v-01', 'caraway_owl') } },
   { minutesAgo: 52, kind: 'tip', data: { viewer: by('v-02', 'Tomé Brandão'), amountMinor: 2500, currency: 'EUR', message: { text: 'o pão de centeio é o melhor da noite' } } },
-  { minutesAgo: 47, kind: 'resubscription', data: { viewer: by('v-03', 'MarrowHat'), tier: 2, months: 12 } },
+  { minutesAgo: 47, kind: 'resubscription', data: { viewer: by('v-03', 'MarrowHat'), tier: 2, months: 12, message: { text: 'twelve months of the best crust in town 🔥🔥🔥🔥🔥🔥' } } },
   { minutesAgo: 41, kind: 'raid', data: { viewer: by('v-01', 'caraway_owl'), partySize: 64 } },
   { minutesAgo: 40, kind: 'follow', data: { viewer: by('v-04', 'Juno Flint') }, ends: { state: 'expired', reason: 'no source was connected for 134 s' } },
   { minutesAgo: 33, kind: 'giftBatch', data: { viewer: by('v-05', 'sootkettle'), tier: 1, count: 5, groupId: 'g-1' } },
   { minutesAgo: 26, kind: 'follow', data: { viewer: by('v-06', 'the_person_with_an_exceptionally_long_display_name') } },
   { minutesAgo: 21, kind: 'follow', data: { viewer: by('v-07', 'نورا_خبز') } },
-  { minutesAgo: 14, kind: 'tip', data: { viewer: by('v-08', "O'Malt"), amountMinor: 300, currency: 'EUR' } },
+  { minutesAgo: 14, kind: 'tip', data: { viewer: by('v-08', "O'Malt"), amountMinor: 300, currency: 'EUR', message: { text: 'HURRY UP WITH THE CRUSTTTTTTT 11111111111111111111 www.free-loaves.example' } } },
   { minutesAgo: 9, kind: 'follow', data: { viewer: by('v-09', '🥐wisp') }, ends: { state: 'skipped', reason: 'skipped by tallowmoth' } },
   { minutesAgo: 4, kind: 'redemption', data: { viewer: by('v-10', 'kneadybeast'), reward: { id: 'bell', title: 'Ring the oven bell', costPoints: 300 } } },
 ]

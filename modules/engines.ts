@@ -1,6 +1,6 @@
 import { cp, readdir, readFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import { createResolver, defineNuxtModule } from '@nuxt/kit'
+import { addTypeTemplate, createResolver, defineNuxtModule } from '@nuxt/kit'
 
 /** Lays the speech engines beside the server, each as it is with its licence and what it depends on: they stay programs of their own. */
 export default defineNuxtModule({
@@ -19,5 +19,10 @@ export default defineNuxtModule({
         }
       })
     })
+    // The word lists come without types.
+    addTypeTemplate(
+      { filename: 'types/naughty-words.d.ts', getContents: () => "declare module 'naughty-words' {\n  const lists: Readonly<Record<string, readonly string[]>>\n  export default lists\n}\n" },
+      { nuxt: true, nitro: true, node: true },
+    )
   },
 })

@@ -12,6 +12,8 @@ export interface PlaybackListener {
 export interface Playback {
   /** Stops picture and sound at once; `onEnded` is not called. */
   stop(): void
+  /** Silences the voices; everything else goes on. */
+  silenceVoices(): void
 }
 
 /**
@@ -23,7 +25,7 @@ export function playScore(stage: Stage, prepared: PreparedScore, output: SoundOu
   const { lengthMs } = prepared.score
   const isHeard = output !== null && output.state() === 'on' && prepared.sounds.length > 0
   const startsAtMs = performance.now() + (isHeard ? output.leadMs() : 0)
-  const silence = isHeard ? output.schedule(prepared.sounds, fromMs, startsAtMs) : null
+  const scheduled = isHeard ? output.schedule(prepared.sounds, fromMs, startsAtMs, prepared.score.duck) : null
   let frame = 0
   let hasStarted = false
   let isOver = false
@@ -55,11 +57,12 @@ export function playScore(stage: Stage, prepared: PreparedScore, output: SoundOu
   }, startsAtMs - performance.now() + (lengthMs - fromMs) + 120)
   frame = requestAnimationFrame(draw)
   return {
+    silenceVoices: () => scheduled?.silenceVoices(),
     stop() {
       isOver = true
       cancelAnimationFrame(frame)
       clearTimeout(deadline)
-      silence?.()
+      scheduled?.stop()
       stage.clear()
     },
   }

@@ -48,7 +48,11 @@ function filesOf(part: ResolvedPart, { score, pictures, sprites, sounds }: Prepa
     const address = score.media[part.mediaId]
     if (!address) return [Promise.reject(new Error('unknown file'))]
     const { startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats } = part
-    return [output.load(address.url).then((buffer) => sounds.push({ buffer, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats }))]
+    return [output.load(address.url).then((buffer) => sounds.push({ buffer, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats, isVoice: false }))]
+  }
+  if (part.kind === 'voice') {
+    if (!output) return []
+    return part.utterances.map(({ url, startMs, endMs, gainDb, fadeOutMs }) => output.load(url).then((buffer) => sounds.push({ buffer, startMs, endMs, gainDb, fadeInMs: 0, fadeOutMs, repeats: false, isVoice: true })))
   }
   if (part.kind === 'particles') {
     return part.sprites.flatMap((sprite) => {

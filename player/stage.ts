@@ -130,6 +130,7 @@ function painterFor(part: ResolvedPart, prepared: PreparedScore): Painter | null
     case 'particles':
       return paintParticles(part, score.canvas, sprites) as Painter
     case 'sound':
+    case 'voice':
       return null
   }
 }

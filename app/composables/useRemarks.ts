@@ -9,6 +9,7 @@ import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { PreparedScore } from '../../player/prepare.ts'
 import { useDraftStore } from '../stores/draft.ts'
 import { useMediaStore } from '../stores/media.ts'
+import { useSpeechStore } from '../stores/speech.ts'
 import { useScoreRoomStore } from '../stores/scoreRoom.ts'
 import { useShownLook } from './useShownLook.ts'
 
@@ -29,6 +30,7 @@ interface Looked {
 export function useRemarker() {
   const draft = useDraftStore()
   const media = useMediaStore()
+  const speech = useSpeechStore()
   const shown = useShownLook()
   return ({ alert, composition, prepared, kind, viewer, sceneColours = null }: Looked): Remark[] =>
     remarksOf({
@@ -39,7 +41,7 @@ export function useRemarker() {
       zones: draft.document?.zones ?? [],
       messageText: sampleEvent(kind, viewer).data.message?.text ?? '',
       soundLevel: shown.value.soundLevel,
-      sounds: Object.fromEntries(media.measuredSounds),
+      sounds: { ...Object.fromEntries(media.measuredSounds), ...speech.measured },
       pictureColours: Object.fromEntries(media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []])),
       sceneColours,
     })

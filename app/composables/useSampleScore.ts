@@ -1,3 +1,4 @@
+import { watchDebounced } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
 import { mainKind, type Alert, type BoxDocument } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
@@ -8,7 +9,10 @@ import { exampleOf } from '../../core/rules/exampleOf.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { SolveError } from '../../core/score/solve.ts'
+import { voicesOf } from '../../core/speech/sayings.ts'
+import type { SpokenParts } from '../../core/speech/spoken.ts'
 import { useMediaStore } from '../stores/media.ts'
+import { useSpeechStore } from '../stores/speech.ts'
 import { useChannel } from './useChannel.ts'
 import { useCoverage } from './useCoverage.ts'
 
@@ -28,29 +32,42 @@ export const everydaySample: Sample = { viewer: 'everyday', kind: null, choice: 
 /**
  * An alert's variation resolved with a sample event, exactly as the server would for a real one.
  * @param wanted the look and files to show; otherwise today's
+ * @param speaks has its voices spoken by the server; otherwise they are silent and their lengths estimated
  */
-export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>, wanted?: Ref<Dress>) {
+export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>, wanted?: Ref<Dress>, speaks = false) {
   const media = useMediaStore()
+  const speech = useSpeechStore()
   const channel = useChannel()
   const { coverage } = useCoverage(alert)
-  const result = computed(() => {
-    const variation = alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0]
-    if (!document.value || !alert.value || !variation) return null
-    const { canvas, zones } = document.value
-    const { look, swaps } = wanted?.value ?? dressAt(document.value, Date.now(), channel.value.timeZone)
+  const variation = computed(() => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null)
+  /** What is shown is an event that this case would really be chosen for. */
+  const event = computed<CanonicalEvent | null>(() => {
+    if (!alert.value || !variation.value) return null
     const { viewer, kind, choice, name } = sample.value
     const sampleOf = (of: EventKind) => {
-      const event = sampleEvent(of, viewer, Date.now())
-      const named = name !== undefined && event.data.viewer ? { viewer: { ...event.data.viewer, name } } : {}
-      return { ...event, data: { ...event.data, ...named, ...(choice === null ? {} : { choice }) } } as CanonicalEvent
+      const made = sampleEvent(of, viewer, Date.now())
+      const named = name !== undefined && made.data.viewer ? { viewer: { ...made.data.viewer, name } } : {}
+      return { ...made, data: { ...made.data, ...named, ...(choice === null ? {} : { choice }) } } as CanonicalEvent
     }
     const first = kind ?? mainKind(alert.value)
     const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
-    // What is shown is an event that this case would really be chosen for.
-    const event = (coverage.value && exampleOf({ kinds, offer: alert.value.offer }, sampleOf, coverage.value, variation.id, channel.value)?.event) ?? sampleOf(first)
-    return resolveScore(variation.composition, { canvas, look, zones, event, offer: alert.value.offer, swaps, locale: channel.value.locale, media: media.facts })
+    return (coverage.value && exampleOf({ kinds, offer: alert.value.offer }, sampleOf, coverage.value, variation.value.id, channel.value)?.event) ?? sampleOf(first)
+  })
+  const voices = computed(() => (speaks && variation.value && event.value ? voicesOf(variation.value.composition, event.value, channel.value.locale) : []))
+  // Words that are being typed are not spoken letter by letter.
+  watchDebounced(voices, (wanted) => void speech.ask(wanted.flatMap(({ sayings }) => sayings)), { debounce: 350, immediate: true })
+  const spoken = computed<SpokenParts>(() => speech.spokenOf(voices.value))
+  const result = computed(() => {
+    if (!document.value || !alert.value || !variation.value || !event.value) return null
+    const { canvas, zones } = document.value
+    const { look, swaps } = wanted?.value ?? dressAt(document.value, Date.now(), channel.value.timeZone)
+    return resolveScore(variation.value.composition, { canvas, look, zones, event: event.value, offer: alert.value.offer, swaps, locale: channel.value.locale, media: media.facts, spoken: spoken.value })
   })
   return {
+    event,
+    /** What its voices say, by part. */
+    voices,
+    spoken,
     score: computed<ResolvedScore | null>(() => (result.value?.ok ? result.value.value : null)),
     fault: computed<SolveError | null>(() => (result.value && !result.value.ok ? result.value.error : null)),
   }

@@ -85,7 +85,7 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     const sounds = prepared.value?.sounds ?? []
     if (!options.isHeard.value || sounds.length === 0 || soundOutput().state() !== 'on') return
     const pieces = sounds.map((sound) => ({ ...sound, endMs: Math.min(sound.endMs, tMs.value + scrubMs) }))
-    silenceScrub = soundOutput().schedule(pieces, tMs.value, performance.now() + soundOutput().leadMs())
+    silenceScrub = soundOutput().schedule(pieces, tMs.value, performance.now() + soundOutput().leadMs(), prepared.value?.score.duck).stop
   }
 
   function start(fromMs: number): void {

@@ -1,11 +1,18 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { ref, shallowRef } from 'vue'
+import type { Saying } from '../../core/speech/sayings.ts'
+import type { SpokenParts } from '../../core/speech/spoken.ts'
 import type { LoopRange } from '../composables/useStage.ts'
 
 const maxZoom = 8
 
 /** What the inspector shows: the selected part, or what concerns more than it. */
 export type Panel = 'part' | 'zones' | 'look' | 'cases' | 'dials'
+
+export interface ShownVoices {
+  sayings: readonly { part: { id: string }; sayings: readonly Saying[] }[]
+  spoken: SpokenParts
+}
 
 /** How the score room is looked at: nothing of it belongs to the box. */
 export const useRoomViewStore = defineStore('roomView', () => {
@@ -20,6 +27,8 @@ export const useRoomViewStore = defineStore('roomView', () => {
   const day = ref<string | null>(null)
   const showsScene = ref(true)
   const loop = ref<LoopRange | null>(null)
+  /** What the voices of the shown case want read, and what they said. */
+  const voices = shallowRef<ShownVoices>({ sayings: [], spoken: {} })
   return {
     zoom,
     panel,
@@ -28,6 +37,7 @@ export const useRoomViewStore = defineStore('roomView', () => {
     day,
     showsScene,
     loop,
+    voices,
     /** Opens a panel, or goes back to the part where it is open. */
     toggle(wanted: Panel): void {
       panel.value = panel.value === wanted ? 'part' : wanted

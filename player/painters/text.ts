@@ -4,6 +4,7 @@ import type { LetterState } from '../../core/motion/lettersAt.ts'
 import type { FittedTextState } from '../../core/score/sceneState.ts'
 import type { PlacedUnit, TextLayout } from '../../core/text/textLayout.ts'
 import { placeLines } from '../placeLines.ts'
+import { lightLines, lightUnits } from '../litWords.ts'
 import { drawnNodes, styleText } from '../textNodes.ts'
 import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from './paint.ts'
 
@@ -15,8 +16,16 @@ export function paintText(part: TextPart, layout: TextLayout): Painter<FittedTex
   const writeBox = boxWriter(element, part.outlinePx)
   if (part.fit === 'scroll' && (layout.lines[0]?.widthPx ?? 0) > layout.widthPx) return paintScrolling(element, part, layout)
   if (layout.units.length === 0) {
-    element.append(...placeLines(part, layout))
-    return { element, draw: writeBox }
+    const lines = placeLines(part, layout)
+    const light = part.readAlong ? lightLines(lines, part.readAlong) : null
+    element.append(...lines)
+    return {
+      element,
+      draw(state) {
+        writeBox(state)
+        light?.(state.lit)
+      },
+    }
   }
   const writers = layout.units.map((unit) => unitLayers(part, layout, unit))
   // The text is in the document once, undrawn, as a reader or a script finds it; what is drawn are its letters one by one.
@@ -27,10 +36,12 @@ export function paintText(part: TextPart, layout: TextLayout): Painter<FittedTex
   // All outlines lie under all fills, so that no letter's outline covers its neighbour.
   for (const unit of writers) if (unit.outline) element.append(unit.outline)
   for (const unit of writers) element.append(unit.fill)
+  const light = part.readAlong ? lightUnits(layout.units, writers.map(({ fill }) => fill), layout, part.readAlong) : null
   return {
     element,
     draw(state) {
       writeBox(state)
+      light?.(state.lit)
       state.letters?.forEach((letter, index) => writers[index]?.draw(letter))
     },
   }
@@ -42,7 +53,9 @@ function paintScrolling(element: HTMLElement, part: TextPart, layout: TextLayout
   element.style.overflow = 'hidden'
   const belt = document.createElement('div')
   Object.assign(belt.style, { all: 'initial', position: 'absolute', left: '0', top: '0' })
-  belt.append(...placeLines(part, layout))
+  const lines = placeLines(part, layout)
+  const light = part.readAlong ? lightLines(lines, part.readAlong) : null
+  belt.append(...lines)
   element.append(belt)
   const write = styleWriter(belt)
   return {
@@ -50,6 +63,7 @@ function paintScrolling(element: HTMLElement, part: TextPart, layout: TextLayout
     draw(state) {
       writeBox(state)
       write('transform', `translateX(${rounded(-state.scrollPx)}px)`)
+      light?.(state.lit)
     },
   }
 }

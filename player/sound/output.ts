@@ -1,3 +1,4 @@
+import { envelopeAt, type EnvelopePoint } from '../../core/audio/ducking.ts'
 import { rememberLately } from '../preload/remember.ts'
 
 /** A sound of a score, decoded and ready to be scheduled. */
@@ -9,6 +10,16 @@ export interface LoadedSound {
   fadeInMs: number
   fadeOutMs: number
   repeats: boolean
+  /** A voice: it can be silenced by itself, and never goes down for another. */
+  isVoice: boolean
+}
+
+/** Sounds that were scheduled together. */
+export interface Scheduled {
+  /** Silences all of them, without a click in the sound. */
+  stop(): void
+  /** Silences the voices among them within a few hundredths of a second; what had gone down for them comes back. */
+  silenceVoices(): void
 }
 
 /** Where sound comes out: one audio graph per page. */
@@ -23,15 +34,19 @@ export interface SoundOutput {
   leadMs(): number
   /**
    * Schedules sounds so that score time `fromMs` is heard exactly at `startsAtMs` on the performance clock.
-   * @returns what silences them again, without a click in the sound.
+   * @param duck how all that is no voice goes down meanwhile, on the score's clock
    */
-  schedule(sounds: readonly LoadedSound[], fromMs: number, startsAtMs: number): () => void
+  schedule(sounds: readonly LoadedSound[], fromMs: number, startsAtMs: number, duck?: readonly EnvelopePoint[]): Scheduled
   /** For the editor's sound switch. 0 is silent. */
   setVolume(ratio: number): void
 }
 
 /** Whatever is cut off goes down so quickly that it is no click. */
 const fadeOutS = 0.01
+/** A voice that is silenced is gone after so long: soon enough for what must not be heard, and no click. */
+const silenceS = 0.06
+/** Sounds that had gone down for it come back over this long. */
+const returnS = 0.25
 
 /**
  * Writes a sound's fades, straight in amplitude. Times in seconds of the audio clock.
@@ -50,6 +65,14 @@ function shapeGain(gain: AudioParam, sound: LoadedSound, zeroS: number, fromS: n
     gain.setValueAtTime(Math.max(0, at(downFromS)), downFromS)
     gain.linearRampToValueAtTime(0, toS)
   }
+}
+
+/** Writes how sounds go down for a voice. @param zeroS when score time `fromMs` is heard, in seconds of the audio clock */
+function shapeDuck(gain: AudioParam, duck: readonly EnvelopePoint[], fromMs: number, zeroS: number): void {
+  if (duck.length === 0) return
+  const at = (ms: number) => Math.max(0, zeroS + (ms - fromMs) / 1000)
+  gain.setValueAtTime(envelopeAt(duck, fromMs), at(fromMs))
+  for (const { atMs, ratio } of duck) if (atMs > fromMs) gain.linearRampToValueAtTime(ratio, at(atMs))
 }
 
 export function createSoundOutput(): SoundOutput {
@@ -73,7 +96,7 @@ export function createSoundOutput(): SoundOutput {
     return (stamp.contextTime ?? 0) + (atMs - (stamp.performanceTime ?? 0)) / 1000
   }
 
-  const scheduleOne = (sound: LoadedSound, fromMs: number, startsAtMs: number): (() => void) | null => {
+  const scheduleOne = (sound: LoadedSound, fromMs: number, startsAtMs: number, into: AudioNode): (() => void) | null => {
     const bufferMs = sound.buffer.duration * 1000
     const endMs = sound.repeats ? sound.endMs : Math.min(sound.endMs, sound.startMs + bufferMs)
     if (endMs <= fromMs) return null
@@ -89,7 +112,7 @@ export function createSoundOutput(): SoundOutput {
     source.buffer = sound.buffer
     source.loop = sound.repeats
     const gain = context.createGain()
-    source.connect(gain).connect(master)
+    source.connect(gain).connect(into)
     const lastsS = (endMs - sound.startMs) / 1000 - offset
     if (lastsS <= 0) return null
     source.start(when, sound.repeats ? offset % sound.buffer.duration : offset)
@@ -108,9 +131,29 @@ export function createSoundOutput(): SoundOutput {
     resume: () => context.resume(),
     load,
     leadMs: () => 25 + Math.min(120, (context.outputLatency || context.baseLatency || 0) * 1000),
-    schedule: (sounds, fromMs, startsAtMs) => {
-      const stops = sounds.map((sound) => scheduleOne(sound, fromMs, startsAtMs)).filter((stop) => stop !== null)
-      return () => stops.forEach((stop) => stop())
+    schedule: (sounds, fromMs, startsAtMs, duck = []) => {
+      // Only where a voice speaks is there a way of their own for voices, and one for what goes down meanwhile.
+      const speaks = sounds.some(({ isVoice }) => isVoice)
+      const [voices, others] = speaks ? [context.createGain(), context.createGain()] : [null, null]
+      voices?.connect(master)
+      others?.connect(master)
+      if (others) shapeDuck(others.gain, duck, fromMs, contextTimeAt(startsAtMs))
+      const stops = sounds.map((sound) => scheduleOne(sound, fromMs, startsAtMs, (sound.isVoice ? voices : others) ?? master)).filter((stop) => stop !== null)
+      const rampTo = (gain: AudioParam | undefined, value: number, overS: number) => {
+        if (!gain) return
+        const now = context.currentTime
+        const held = gain.value
+        gain.cancelScheduledValues(now)
+        gain.setValueAtTime(held, now)
+        gain.linearRampToValueAtTime(value, now + overS)
+      }
+      return {
+        stop: () => stops.forEach((stop) => stop()),
+        silenceVoices: () => {
+          rampTo(voices?.gain, 0, silenceS)
+          rampTo(others?.gain, 1, returnS)
+        },
+      }
     },
     setVolume: (ratio) => master.gain.setTargetAtTime(ratio, context.currentTime, 0.01),
   }

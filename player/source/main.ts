@@ -14,6 +14,8 @@ interface Busy {
   play: PlayToShow
   prepared: PreparedScore | null
   playback: Playback | null
+  /** Its voices are not to be heard, whether it plays already or not. */
+  isSilenced: boolean
 }
 
 const html = document.documentElement
@@ -65,7 +67,7 @@ async function prepare(play: PlayToShow): Promise<void> {
     return
   }
   busy?.playback?.stop()
-  const mine: Busy = { play, prepared: null, playback: null }
+  const mine: Busy = { play, prepared: null, playback: null, isSilenced: false }
   busy = mine
   showState()
   const prepared = await prepareScore(play.score, output)
@@ -85,6 +87,7 @@ function start(playId: string, offsetMs: number): void {
     onStarted: () => link.send({ type: 'started', playId }),
     onEnded: () => finish(current),
   })
+  if (current.isSilenced) current.playback.silenceVoices()
   showState()
   announce('play', current.play)
 }
@@ -103,10 +106,19 @@ function stop(playId: string): void {
   finish(busy)
 }
 
+function silence(playId: string): void {
+  if (busy?.play.playId !== playId) return
+  busy.isSilenced = true
+  if (busy.playback) busy.playback.silenceVoices()
+  // Not begun yet: they are not even scheduled.
+  else if (busy.prepared) busy.prepared.sounds = busy.prepared.sounds.filter(({ isVoice }) => !isVoice)
+}
+
 function receive(message: ToSource): void {
   if (message.type === 'prepare') void prepare(message.play)
   else if (message.type === 'start') start(message.playId, message.offsetMs)
   else if (message.type === 'stop') stop(message.playId)
+  else if (message.type === 'silence') silence(message.playId)
   else link.send({ type: 'pong', sentAtMs: message.sentAtMs })
 }
 

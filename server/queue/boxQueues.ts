@@ -1,6 +1,7 @@
 import type { Logger } from 'pino'
 import { defaultPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
+import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { DeskView } from '../../contract/views.ts'
 import type { Database } from '../db/handle.ts'
 import { listAllBoxes, type BoxRow } from '../db/queries/boxes.ts'
@@ -53,7 +54,7 @@ export class BoxQueues {
       now,
       policy: defaultPolicy,
       send: (boxId, sourceIds, message) => rooms.send(boxId, sourceIds, message),
-      showPlay: (playId) => this.deps.shows.show(playId),
+      showPlay: (playId) => this.showPlay(playId),
       onWithheld: (playId, reason) => void this.setVoice(box.id, playId, false, reason).catch((error: unknown) => logger.error({ playId, err: error }, 'a play could not be let go on without its voice')),
       onChange: () => this.deps.onChange(box.channelId),
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
@@ -79,6 +80,11 @@ export class BoxQueues {
       this.of(play.boxId).input({ type: 'enqueued', ticket: play.ticket })
       if (play.speaks) this.speakAhead(play.boxId, play.ticket.playId)
     }
+  }
+
+  /** What sources need to show a play. @throws when the version it was decided with is gone. */
+  showPlay(playId: string): Promise<PlayToShow> {
+    return this.deps.shows.show(playId)
   }
 
   /** Has the voices of a waiting play speak while it waits, so that it is known how long it lasts. */

@@ -28,6 +28,7 @@ function arrange() {
     policy: defaultPolicy,
     send: (_boxId, to, message) => void sent.push({ to, message }),
     showPlay,
+    onWithheld: () => undefined,
     onChange: () => undefined,
     onStarted: () => undefined,
   })

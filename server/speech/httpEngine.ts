@@ -53,10 +53,14 @@ export class HttpEngine implements SpeechEngine {
 async function readUpTo(answer: Response, maxBytes: number): Promise<string> {
   const pieces: Uint8Array[] = []
   let length = 0
-  for await (const piece of answer.body ?? []) {
-    length += (piece as Uint8Array).length
-    if (length > maxBytes) throw new RangeError('more than is read of an answer')
-    pieces.push(piece as Uint8Array)
+  const reader = answer.body?.getReader()
+  for (let read = await reader?.read(); read && !read.done; read = await reader?.read()) {
+    length += read.value.length
+    if (length > maxBytes) {
+      await reader?.cancel()
+      throw new RangeError('more than is read of an answer')
+    }
+    pieces.push(read.value)
   }
   return Buffer.concat(pieces).toString('utf8')
 }

@@ -2,7 +2,7 @@ import naughty from 'naughty-words'
 import { blockedWords, type BlockedWords } from '../../core/speech/blockedWords.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
 
-const lists = naughty as unknown as Record<string, readonly string[]>
+const lists = naughty
 const preparedMost = 60
 const prepared = new Map<string, BlockedWords>()
 

@@ -24,6 +24,7 @@ const commands = computed<Listed[]>(() => [
   { name: 'Go to Feeds', key: '', run: () => navigateTo('/feeds') },
   { name: 'Go to Boxes', key: '', run: () => navigateTo('/boxes') },
   { name: 'Go to Desk', key: '', run: () => navigateTo('/desk') },
+  { name: 'Go to the speech desk: what voices read, and how messages are cleaned', key: '', run: () => navigateTo('/speech') },
   { name: 'Go to Media: pictures, sounds and fonts', key: '', run: () => navigateTo('/media') },
   ...(boxesStore.boxes ?? []).map((box) => ({ name: `Open box ${box.name}`, key: '', run: () => navigateTo(`/boxes/${box.id}`) })),
   ...(boxesStore.boxes ?? []).map((box) => ({ name: `Desk of ${box.name}`, key: '', run: () => navigateTo(`/desk?box=${box.id}`) })),

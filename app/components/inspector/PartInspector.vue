@@ -28,10 +28,12 @@ import MotionSection from './MotionSection.vue'
 import ParticlesInspector from './ParticlesInspector.vue'
 import PictureInspector from './PictureInspector.vue'
 import PlaceSection from './PlaceSection.vue'
+import ReadAlongSection from './ReadAlongSection.vue'
 import ShapeInspector from './ShapeInspector.vue'
 import SoundInspector from './SoundInspector.vue'
 import TickerInspector from './TickerInspector.vue'
 import TimingSection from './TimingSection.vue'
+import VoiceInspector from './VoiceInspector.vue'
 import ZonesInspector from './ZonesInspector.vue'
 
 const props = defineProps<{ canEdit: boolean; remarks: readonly Remark[]; startMs: number; tMs: number }>()
@@ -86,10 +88,14 @@ function rename(event: Event): void {
       <TickerInspector v-else-if="room.part.kind === 'ticker'" :part="room.part" :look="look" :kinds="room.alert.kinds" :disabled="!canEdit" />
       <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :look="look" :disabled="!canEdit" />
       <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :look="look" :disabled="!canEdit" />
+      <VoiceInspector v-else-if="room.part.kind === 'voice'" :part="room.part" :look="look" :kinds="room.alert.kinds" :disabled="!canEdit" />
       <ShapeInspector v-else-if="room.part.kind === 'shape'" :part="room.part" :look="look" :disabled="!canEdit" />
       <ParticlesInspector v-else-if="room.part.kind === 'particles'" :part="room.part" :look="look" :zones="draft.document.zones" :disabled="!canEdit" />
       <BackdropInspector v-else :part="room.part" :parts="room.parts" :look="look" :disabled="!canEdit" />
-      <LettersSection v-if="room.part.kind === 'line' || room.part.kind === 'message'" :part="room.part" :disabled="!canEdit" />
+      <template v-if="room.part.kind === 'line' || room.part.kind === 'message'">
+        <LettersSection :part="room.part" :disabled="!canEdit" />
+        <ReadAlongSection :part="room.part" :look="look" :has-voice="room.parts.some((part) => part.kind === 'voice')" :disabled="!canEdit" />
+      </template>
       <MotionSection v-if="isVisiblePart(room.part)" :part="room.part" :look="look" :disabled="!canEdit" />
       <TimingSection :part="room.part" :parts="room.parts" :disabled="!canEdit" />
       <KeyframeSection v-if="isVisiblePart(room.part)" :part="room.part" :start-ms="startMs" :t-ms="tMs" :disabled="!canEdit" @seek="emit('seek', $event)" />

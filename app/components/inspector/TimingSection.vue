@@ -15,7 +15,7 @@ const startChoices = computed(() => anchorChoices(props.part, props.parts, 'star
 const endChoices = computed(() => anchorChoices(props.part, props.parts, 'end'))
 const delayName = computed(() => (props.part.kind === 'line' || props.part.kind === 'message' ? 'Text delay' : 'Delay'))
 const stays = computed(() => props.part.clip.end.length)
-const naturalWords: Partial<Record<Part['kind'], string>> = { sound: 'as long as the sound', picture: 'as long as the file', message: 'as long as reading takes', particles: 'as long as they fly' }
+const naturalWords: Partial<Record<Part['kind'], string>> = { sound: 'as long as the sound', picture: 'as long as the file', message: 'as long as reading takes', particles: 'as long as they fly', voice: 'as long as it speaks' }
 const stayChoices = computed<Choice<typeof stays.value>[]>(() => {
   const natural = naturalWords[props.part.kind]
   return [

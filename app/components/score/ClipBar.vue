@@ -3,7 +3,9 @@ import { computed } from 'vue'
 import type { ClipHandle } from '../../../core/edit/clipEdits.ts'
 import type { ScoreRow } from '../../../core/score/rows.ts'
 import { seconds } from '../../format/time.ts'
+import { useMediaStore } from '../../stores/media.ts'
 import ClipFilm from './ClipFilm.vue'
+import ClipVoice from './ClipVoice.vue'
 import ClipWave from './ClipWave.vue'
 import type { TimeScale } from './timeScale.ts'
 
@@ -12,18 +14,21 @@ const emit = defineEmits<{ drag: [event: PointerEvent, handle: ClipHandle]; tie:
 
 const lengthMs = computed(() => Math.max(1, props.row.endMs - props.row.startMs))
 const share = (ms: number) => `${(ms / lengthMs.value) * 100}%`
-const isSound = computed(() => props.row.kind === 'sound')
+const media = useMediaStore()
+const isSound = computed(() => props.row.kind === 'sound' || props.row.kind === 'voice')
+const waveform = computed(() => (props.row.mediaId ? media.measuredSounds.get(props.row.mediaId)?.waveform : undefined))
 </script>
 
 <template>
   <div class="absolute inset-y-1" :style="{ left: scale.at(row.startMs), width: `max(6px, ${scale.at(lengthMs)})` }" :data-clip="row.partId">
     <div
       class="absolute inset-0 flex items-center overflow-hidden rounded-sm text-left select-none"
-      :class="[isSound ? 'bg-moss text-white' : 'bg-clip text-snow', isSelected ? 'outline-2 outline-sky' : '', row.isOff ? 'opacity-45' : '', canEdit && !row.isLocked ? 'cursor-grab' : '']"
+      :class="[row.kind === 'voice' ? 'bg-deep-sky text-white' : isSound ? 'bg-moss text-white' : 'bg-clip text-snow', isSelected ? 'outline-2 outline-sky' : '', row.isOff ? 'opacity-45' : '', canEdit && !row.isLocked ? 'cursor-grab' : '']"
       :title="`${row.name}: ${seconds(row.startMs)} to ${seconds(row.endMs)} s`"
       @pointerdown="emit('drag', $event, 'whole')"
     >
-      <ClipWave v-if="isSound && row.mediaId" :media-id="row.mediaId" :length-ms="lengthMs" class="absolute inset-0 size-full" />
+      <ClipVoice v-if="row.kind === 'voice'" :part-id="row.partId" :length-ms="lengthMs" />
+      <ClipWave v-else-if="waveform" :waveform="waveform" :length-ms="lengthMs" class="absolute inset-0 size-full" />
       <ClipFilm v-else-if="row.kind === 'picture' && row.mediaId" :media-id="row.mediaId" class="absolute inset-0 size-full" />
       <span class="hatch absolute inset-y-0 left-0" :style="{ width: share(row.entranceMs) }" />
       <span class="hatch absolute inset-y-0 right-0" :style="{ width: share(row.exitMs) }" />

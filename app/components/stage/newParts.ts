@@ -1,7 +1,7 @@
-import { Image, MessageSquareText, MoveHorizontal, RectangleHorizontal, Shapes, Type, Volume2 } from '@lucide/vue'
+import { Image, MessageSquareText, MoveHorizontal, RectangleHorizontal, Shapes, Speech, Type, Volume2 } from '@lucide/vue'
 import type { Component } from 'vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
-import { starterBackdrop, starterLine, starterMessage, starterParticles, starterPicture, starterShape, starterSound, starterTicker } from '../../../core/composition/starterParts.ts'
+import { starterBackdrop, starterLine, starterMessage, starterParticles, starterPicture, starterShape, starterSound, starterTicker, starterVoice } from '../../../core/composition/starterParts.ts'
 import type { Part } from '../../../core/parts/part.ts'
 import { presetNames, type PresetName } from '../../../core/parts/particles/presets.ts'
 
@@ -19,6 +19,7 @@ export const newParts: readonly NewPart[] = [
   { name: 'Add the viewer’s message', icon: MessageSquareText, make: (canvas) => starterMessage(canvas) },
   { name: 'Add a picture', icon: Image, make: (canvas) => starterPicture(canvas, null) },
   { name: 'Add a sound', icon: Volume2, make: () => starterSound(null) },
+  { name: 'Add a voice that reads', icon: Speech, make: () => starterVoice() },
   { name: 'Add a backdrop behind the text', icon: RectangleHorizontal, make: (canvas, parts) => starterBackdrop(canvas, wordIds(parts)) },
   { name: 'Add a shape', icon: Shapes, make: (canvas) => starterShape(canvas) },
   { name: 'Add a running line', icon: MoveHorizontal, make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}') },

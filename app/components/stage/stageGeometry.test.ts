@@ -6,7 +6,7 @@ import { applyBox, around, drawnBox, isPlaced, restBox } from './stageGeometry.t
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const base = { widthPx: 200, heightPx: 100, opacity: 1, blurPx: 0, cut: null }
-const line: VisualState = { ...base, kind: 'line', partId: 'headline', matrix: [1, 0, 0, 1, 300, 400], letters: null, scrollPx: 0 }
+const line: VisualState = { ...base, kind: 'line', partId: 'headline', matrix: [1, 0, 0, 1, 300, 400], letters: null, lit: null, scrollPx: 0 }
 const particles: VisualState = { ...base, kind: 'particles', partId: 'gust', widthPx: 1920, heightPx: 1080, matrix: [1, 0, 0, 1, 0, 0], intoMs: 0 }
 const scene: SceneState = { visuals: [line, particles], sounds: [] }
 

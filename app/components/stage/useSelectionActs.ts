@@ -17,7 +17,7 @@ import { isPlaced } from './stageGeometry.ts'
 export function useSelectionActs() {
   const draft = useDraftStore()
   const room = useScoreRoomStore()
-  const isOff = (part: Part) => (part.kind === 'sound' ? part.isMuted : part.isHidden)
+  const isOff = (part: Part) => (isVisiblePart(part) ? part.isHidden : part.isMuted)
   const onSelected = (what: string, recipe: (part: Part) => void) => void (room.address && room.partIds.length > 0 && draft.edit(editParts(room.address, room.partIds, what, recipe)))
 
   /** Puts the middle of each part on the canvas's. Text holds by its origin, which is moved to its middle. */
@@ -65,8 +65,8 @@ export function useSelectionActs() {
     toggleHidden(): void {
       const off = !areOff.value
       onSelected(off ? 'hide' : 'show', (part) => {
-        if (part.kind === 'sound') part.isMuted = off
-        else part.isHidden = off
+        if (isVisiblePart(part)) part.isHidden = off
+        else part.isMuted = off
       })
     },
     remove(): void {

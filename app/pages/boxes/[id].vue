@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, toRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, toRef, watchEffect } from 'vue'
 import { sampleEvent } from '../../../core/events/sampleEvent.ts'
 import { withChoice } from '../../../core/composition/offer.ts'
 import { withDress } from '../../../core/library/mediaUses.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
+import { spokenLengths } from '../../../core/speech/sayings.ts'
 import { solveComposition } from '../../../core/score/solveComposition.ts'
 import { wordsOf } from '../../api/request.ts'
 import PartInspector from '../../components/inspector/PartInspector.vue'
@@ -22,6 +23,7 @@ import StageSide from '../../components/stage/StageSide.vue'
 import StageView from '../../components/stage/StageView.vue'
 import { faultWords } from '../../components/stage/faultWords.ts'
 import { useRoomCommands } from '../../components/stage/useRoomCommands.ts'
+import { useChannel } from '../../composables/useChannel.ts'
 import { useOwnScene } from '../../composables/useOwnScene.ts'
 import { useRemarks } from '../../composables/useRemarks.ts'
 import { useRoomSound } from '../../composables/useRoomSound.ts'
@@ -41,6 +43,7 @@ const room = useScoreRoomStore()
 const view = useRoomViewStore()
 const media = useMediaStore()
 const session = useSessionStore()
+const channel = useChannel()
 const refusal = ref('')
 const isPublishOpen = ref(false)
 const isSourceOpen = ref(false)
@@ -52,7 +55,8 @@ const dress = useShownDress()
 const look = toRef(() => dress.value.look)
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
-const { score, fault } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample), dress)
+const { score, fault, event, voices, spoken } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample), dress, true)
+watchEffect(() => (view.voices = { sayings: voices.value, spoken: spoken.value }))
 const { isHeard, hearsSource } = useRoomSound(boxId)
 const stage = useStage(host, score, { isHeard, restingMs, loop: toRef(view, 'loop') })
 const ownScene = useOwnScene(boxId, toRef(() => draft.document?.canvas ?? null))
@@ -60,8 +64,9 @@ const remarks = useRemarks(stage.prepared, toRef(() => (ownScene.hasPixels.value
 const messageText = computed(() => (room.alert ? (sampleEvent(room.kind, room.viewer).data.message?.text ?? '') : ''))
 /** The case with the files of the season and of the choice that it is shown with: their lengths are what the lanes show. */
 const worn = computed(() => room.composition && withDress(withChoice(room.composition, room.alert?.offer ?? null, room.choice ?? undefined), dress.value))
+const spokenMs = computed(() => (worn.value && event.value ? spokenLengths(worn.value, event.value, channel.value.locale, spoken.value) : {}))
 const solved = computed(() => {
-  const result = worn.value && solveComposition(worn.value, { media: media.facts, messageText: messageText.value, look: look.value })
+  const result = worn.value && solveComposition(worn.value, { media: media.facts, messageText: messageText.value, look: look.value, spokenMs: spokenMs.value })
   return result?.ok ? result.value : null
 })
 const rows = computed(() => (worn.value && solved.value ? scoreRows(worn.value, solved.value.clips, solved.value.lengthMs) : []))

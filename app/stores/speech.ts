@@ -1,0 +1,84 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowReactive, shallowRef } from 'vue'
+import type { SayAnswer, SpeechView, VoiceView } from '../../contract/speech.ts'
+import type { MeasuredSound } from '../../core/remarks/remark.ts'
+import type { Saying } from '../../core/speech/sayings.ts'
+import type { SpeechSettings } from '../../core/speech/settings.ts'
+import type { SpokenParts } from '../../core/speech/spoken.ts'
+import { request, wordsOf } from '../api/request.ts'
+
+const keyOf = ({ of, written, voice, emotes }: Saying) => JSON.stringify([of, written, voice, emotes.map(({ from, to }) => [from, to])])
+const keptMost = 300
+const askedMost = 20
+
+/** How the channel reads aloud, its voices, and what samples sound like. */
+export const useSpeechStore = defineStore('speech', () => {
+  const view = shallowRef<SpeechView | null>(null)
+  const said = shallowReactive(new Map<string, SayAnswer>())
+  const asking = new Set<string>()
+  const refusal = ref('')
+  let loading: Promise<void> | null = null
+
+  async function load(): Promise<void> {
+    view.value = await request<SpeechView>('GET', '/api/channel/speech')
+  }
+
+  /** Keeps settings; what was said by the old ones is asked again. @throws what the server refuses, with the old ones in place */
+  async function save(settings: SpeechSettings): Promise<void> {
+    const before = view.value
+    if (!before) return
+    view.value = { ...before, settings }
+    try {
+      await request('PUT', '/api/channel/speech', settings)
+      said.clear()
+    } catch (error) {
+      view.value = before
+      throw error
+    }
+  }
+
+  /** Has samples spoken that were not yet. What fails is tried again when it is asked for again. */
+  async function ask(sayings: readonly Saying[]): Promise<void> {
+    const fresh = sayings.filter((saying) => !said.has(keyOf(saying)) && !asking.has(keyOf(saying))).slice(0, askedMost)
+    if (fresh.length === 0) return
+    const keys = fresh.map(keyOf)
+    keys.forEach((key) => asking.add(key))
+    try {
+      const { said: answers } = await request<{ said: SayAnswer[] }>('POST', '/api/channel/speech/say', { sayings: fresh.map(({ emotes, ...saying }) => ({ ...saying, emotes: emotes.map(({ from, to }) => ({ from, to })) })) })
+      answers.forEach((answer, index) => said.set(keys[index] ?? '', answer))
+      for (const oldest of said.keys()) {
+        if (said.size <= keptMost) break
+        said.delete(oldest)
+      }
+      refusal.value = ''
+    } catch (error) {
+      refusal.value = wordsOf(error)
+    } finally {
+      keys.forEach((key) => asking.delete(key))
+    }
+  }
+
+  return {
+    view,
+    refusal,
+    settings: computed(() => view.value?.settings ?? null),
+    voices: computed<VoiceView[]>(() => view.value?.voices ?? []),
+    ensureLoaded: () => (loading ??= load().catch((error: unknown) => {
+      loading = null
+      throw error
+    })),
+    save,
+    ask,
+    /** How a sample is heard; undefined while that is not known. */
+    answerOf: (saying: Saying): SayAnswer | undefined => said.get(keyOf(saying)),
+    /** What voices say of a sample. A part of which something is not known yet is left out: its length is an estimate until then. */
+    spokenOf: (voices: readonly { part: { id: string }; sayings: readonly Saying[] }[]): SpokenParts =>
+      Object.fromEntries(voices.flatMap(({ part, sayings }) => {
+        const answers = sayings.map((saying) => said.get(keyOf(saying)))
+        return answers.some((answer) => answer === undefined) ? [] : [[part.id, answers.flatMap((answer) => answer?.utterance ?? [])]]
+      })),
+    /** What was measured of recordings, by their addresses. */
+    measured: computed<Record<string, MeasuredSound>>(() =>
+      Object.fromEntries([...said.values()].flatMap(({ utterance }) => (utterance?.waveform ? [[utterance.url, { level: utterance.level, waveform: { stretchMs: utterance.waveform.stretchMs, peaks: Uint8Array.from(utterance.waveform.peaks) } }] as const] : [])))),
+  }
+})
