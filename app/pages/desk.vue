@@ -36,6 +36,8 @@ const path = (rest: string) => `/api/boxes/${box.value?.id}/${rest}`
 const hold = () => desk.value && act(request('PUT', path('held'), { isHeld: !desk.value.isHeld }))
 const skip = (play: PlayView | null | undefined) => play && act(request('DELETE', path(`plays/${play.id}`)), `Skipped ${play.name}. It stays in the log and can be replayed.`)
 const replay = (play: PlayView | undefined) => play && act(request('POST', path(`plays/${play.id}/replay`)), `${play.name} plays again.`)
+const read = (play: PlayView, isRead: boolean) => act(request('PUT', path(`plays/${play.id}/voice`), { isRead }), isRead ? `What ${play.name} wrote is read.` : `What ${play.name} wrote is not read.`)
+const silence = () => desk.value?.current && act(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
 const replayLast = () => replay(desk.value?.log.find((play) => play.state !== 'expired'))
 
 onMounted(() => void act(boxes.load()))
@@ -43,7 +45,7 @@ const key = (run: () => unknown) => (event: KeyboardEvent) => {
   if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog], [role=menu]')) return
   run()
 }
-useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast) })
+useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast), v: key(silence) })
 </script>
 
 <template>
@@ -54,8 +56,8 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
     </div>
     <template v-if="box && desk">
       <div class="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-y-auto lg:auto-rows-fr lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden">
-        <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" />
-        <OnAirColumn :key="box.id" :desk="desk" :box-name="box.name" :canvas="box.document.canvas" :now-ms="serverNow" @hold="hold" @skip="skip(desk.current)" @replay="replayLast" />
+        <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" @read="read" />
+        <OnAirColumn :key="box.id" :desk="desk" :box-name="box.name" :canvas="box.document.canvas" :now-ms="serverNow" @hold="hold" @skip="skip(desk.current)" @replay="replayLast" @silence="silence" />
         <LogColumn :key="`log-${box.id}`" :box-id="box.id" :log="desk.log" @replay="replay" />
       </div>
       <SourceStrip :desk="desk" :now-ms="nowMs" />

@@ -151,6 +151,43 @@ describe('the desk', () => {
   })
 })
 
+describe('plays that somebody has to let be read', () => {
+  const awaiting = (playId: string, atMs: number): QueueInput => ({ type: 'enqueued', ticket: { ...ticket(playId, atMs), isAwaiting: true } })
+  const { approvalMaxMs } = defaultPolicy
+
+  it('wait aside, others pass them', () => {
+    const { state, of } = run([[0, joined('a')], [0, awaiting('p1', 0)], [1, enqueued('p2', 1)]])
+    expect(of('prepare').map(({ playId }) => playId)).toEqual(['p2'])
+    expect(state.waiting.map(({ playId }) => playId)).toEqual(['p1'])
+  })
+  it('go on in their old place once somebody said so', () => {
+    const { of } = run([[0, joined('a')], [0, { type: 'held', isHeld: true }], [0, awaiting('p1', 0)], [1, enqueued('p2', 1)], [2, { type: 'released', playId: 'p1' }], [3, { type: 'held', isHeld: false }]])
+    expect(of('prepare').map(({ playId }) => playId)).toEqual(['p1'])
+  })
+  it('go on unread where nobody said anything, and the queue wakes for it', () => {
+    const before = run([[0, joined('a')], [0, awaiting('p1', 0)]])
+    expect(nextWakeMs(before.state, 10, defaultPolicy)).toBe(approvalMaxMs)
+    expect(run([[approvalMaxMs - 1, { type: 'ticked' }]], before.state).of('withhold')).toEqual([])
+    const after = run([[approvalMaxMs, { type: 'ticked' }]], before.state)
+    expect(after.of('withhold')).toMatchObject([{ playId: 'p1', reason: 'nobody let it be read within 5 minutes' }])
+    expect(after.of('prepare')).toMatchObject([{ playId: 'p1' }])
+  })
+  it('wait aside again after a restart', () => {
+    const plays = [{ ticket: { ...ticket('p1'), isAwaiting: true }, state: 'waiting' as const, startedAtMs: null, shownCount: 0 }]
+    expect(run([[1, joined('a')]], recoverQueue(plays, null, false, 0)).of('prepare')).toEqual([])
+  })
+})
+
+describe('plays whose voices have spoken', () => {
+  it('last as long as they turned out, whether they wait or are being prepared', () => {
+    const { state, of } = run([[0, joined('a')], [0, enqueued('p1', 0, 5000)], [0, enqueued('p2', 0, 5000)], [5, { type: 'measured', playId: 'p1', lengthMs: 12_000 }], [6, { type: 'measured', playId: 'p2', lengthMs: 9000 }], [7, { type: 'measured', playId: 'p2', lengthMs: 9000 }], [10, reached('a', 'p1', 'ready')], [8000, { type: 'ticked' }]])
+    expect(of('recordLength').map(({ playId, lengthMs }) => [playId, lengthMs])).toEqual([['p1', 12_000], ['p2', 9000]])
+    expect(state.current?.ticket).toMatchObject({ playId: 'p1', lengthMs: 12_000 })
+    expect(of('recordEnded')).toEqual([])
+    expect(state.waiting[0]?.lengthMs).toBe(9000)
+  })
+})
+
 describe('recoverQueue', () => {
   it('takes up what was left: confirmed plays run on, unconfirmed ones wait for a word, prepared ones go first', () => {
     const plays = [
@@ -176,6 +213,9 @@ describe('whatever happens, in whatever order', () => {
     fc.boolean().map((isHeld) => ({ type: 'held' as const, isHeld })),
     fc.constant({ type: 'ticked' as const }),
     fc.constant({ type: 'enqueued' as const, ticket: ticket('') }),
+    fc.constant({ type: 'enqueued' as const, ticket: { ...ticket(''), isAwaiting: true } }),
+    playIds.map((playId) => ({ type: 'released' as const, playId })),
+    fc.record({ type: fc.constant('measured' as const), playId: playIds, lengthMs: fc.integer({ min: 500, max: 40_000 }) }),
   )
   const nights = fc.array(fc.tuple(fc.integer({ min: 0, max: 8000 }), anyInput), { maxLength: 80 })
 
@@ -186,7 +226,7 @@ describe('whatever happens, in whatever order', () => {
         let number = 0
         const inputs = night.map(([afterMs, input]) => {
           nowMs += afterMs
-          return [nowMs, input.type === 'enqueued' ? enqueued(`p${number++}`, nowMs) : input] as const
+          return [nowMs, input.type === 'enqueued' ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } } : input] as const
         })
         const { state, commands, of } = run(inputs)
         const ended = of('recordEnded').map((command) => command.playId)
@@ -217,8 +257,8 @@ describe('whatever happens, in whatever order', () => {
         let state = emptyQueue
         for (const [afterMs, input] of night) {
           nowMs += afterMs
-          state = step(state, input.type === 'enqueued' ? enqueued(`p${number++}`, nowMs) : input, nowMs, defaultPolicy).state
-          const canGoOn = state.waiting.length > 0 && !state.isHeld && Object.keys(state.sources).length > 0
+          state = step(state, input.type === 'enqueued' ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } } : input, nowMs, defaultPolicy).state
+          const canGoOn = state.waiting.some(({ isAwaiting }) => isAwaiting) || (state.waiting.length > 0 && !state.isHeld && Object.keys(state.sources).length > 0)
           if (canGoOn) expect(nextWakeMs(state, nowMs, defaultPolicy)).not.toBeNull()
         }
       }),

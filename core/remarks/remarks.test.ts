@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Composition } from '../composition/schema.ts'
 import { starterComposition } from '../composition/starter.ts'
-import { starterBackdrop, starterMessage, starterParticles, starterSound, starterTicker } from '../composition/starterParts.ts'
+import { starterBackdrop, starterMessage, starterParticles, starterSound, starterTicker, starterVoice } from '../composition/starterParts.ts'
 import { applyRemedy } from '../edit/applyRemedy.ts'
 import { changeBox } from '../edit/change.ts'
 import { sampleEvent } from '../events/sampleEvent.ts'
@@ -33,6 +33,9 @@ const media = {
   [pictureId]: { url: '/p', mime: 'image/png', durationMs: null },
   ...Object.fromEntries(Object.entries(levels).map(([id, level]) => [id, { url: `/${id}`, mime: 'audio/wav', durationMs: id === otherSoundId ? 6000 : 2400, level }])),
 }
+/** What a voice says, where one is put in. */
+const spoken = { voice: [{ of: 'message' as const, text: 'good evening', url: '/speech/a.wav', durationMs: 2000, level: { lufs: -16, truePeakDbtp: -3 }, words: [] }] }
+const voice = (duckDb: number): Part => ({ ...starterVoice('', { at: 'score.start', offsetMs: 500 }), duckDb })
 const start = () => starterComposition(canvas, { headline: '{name}', second: 'joins the night shift' }, { pictureId, soundId })
 
 type Arrange = (parts: { [K in 'picture' | 'headline' | 'second' | 'sound']: PartOf<K extends 'picture' ? 'picture' : K extends 'sound' ? 'sound' : 'line'> }, composition: Composition) => void
@@ -48,7 +51,7 @@ function composed(change: Arrange = () => {}): Composition {
 /** Letters half as wide as they are high: good enough to judge by. */
 function contextOf(composition: Composition, changes: Partial<RemarkContext> = {}, kind: EventKind = 'tip'): RemarkContext {
   const event = sampleEvent(kind)
-  const result = resolveScore(composition, { canvas, look: lanternLook, seasons: [], zones: changes.zones ?? [], event, locale: 'en-IE', media })
+  const result = resolveScore(composition, { canvas, look: lanternLook, seasons: [], zones: changes.zones ?? [], event, locale: 'en-IE', media, spoken })
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   const layouts = new Map<string, TextLayout>()
   for (const part of result.value.parts) {
@@ -99,6 +102,8 @@ const cases: Record<RemarkType, { partId: string | null; triggers: Arrange; near
   soundOverCeiling: { partId: 'sound', triggers: ({ sound }) => { sound.trimDb = 2.5 }, nearMiss: ({ sound }) => { sound.trimDb = 2 } },
   soundBelowTarget: { partId: 'sound', triggers: ({ sound }) => { sound.mediaId = quietId }, nearMiss: ({ sound }) => { sound.mediaId = lessQuietId } },
   notLevelled: { partId: 'sound', triggers: ({ sound }) => { sound.isLevelled = false; sound.trimDb = -4 }, nearMiss: ({ sound }) => { sound.isLevelled = false; sound.trimDb = -3 } },
+  voiceOverSound: { partId: 'voice', triggers: (_parts, { parts }) => { parts.push(voice(-5)) }, nearMiss: (_parts, { parts }) => { parts.push(voice(-6)) } },
+  voiceMayBeCut: { partId: 'voice', triggers: (_parts, { parts }) => { parts.push(voice(-14)) }, nearMiss: (_parts, composition) => { composition.parts.push(voice(-14)); composition.length = { rule: 'fit', minMs: 7000, maxMs: 45_000 } } },
 }
 
 describe('remarks', () => {

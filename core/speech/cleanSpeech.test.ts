@@ -42,7 +42,7 @@ describe('cleaning', () => {
   })
   it.each<[SpeechStep, string, string]>([
     ['unseen', 'hel\u200Blo', 'hello'], ['links', 'see https://crumbs.example/a?b=c.', 'see link'], ['links', 'loaves.shop/deal is good', 'link is good'], ['blocked', 'what bollocks is this', 'what is this'],
-    ['emoji', 'fire 🔥🔥🔥 now', 'fire 🔥 now'], ['numbers', 'pay 123 456 789 012 now', 'pay a very long number now'], ['letters', 'nooooooo', 'noo'], ['words', 'ring ring ring ring ring', 'ring ring ring'], ['words', 'a b a b a b a b a b', 'a b a b a b'], ['capitals', 'BREAD is fine, NASA too', 'bread is fine, NASA too'],
+    ['emoji', 'fire 🔥🔥🔥 now', 'fire 🔥 now'], ['numbers', 'pay 123 456 789 012 now', 'pay a very long number now'], ['letters', 'nooooooo', 'noo'], ['words', 'ring ring ring ring ring', 'ring ring ring'], ['words', 'a b a b a b a b a b', 'a b a b a b'], ['capitals', 'WHERE IS THE BREAD, NASA', 'where IS THE bread, NASA'], ['capitals', 'HURRY UP, it is late TONIGHT'.toUpperCase(), 'hurry UP, IT IS LATE tonight'],
   ])('%s: %s', (step, text, expected) => {
     const cleaned = clean(text)
     expect(cleaned.text).toBe(expected)

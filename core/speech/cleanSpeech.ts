@@ -4,7 +4,7 @@ import { secondsOf } from './secondsOf.ts'
 import { visibleText } from './visibleText.ts'
 
 /** The steps, in the order in which they are taken. */
-export const speechSteps = ['emotes', 'unseen', 'links', 'blocked', 'emoji', 'numbers', 'letters', 'words', 'capitals', 'length', 'seconds'] as const
+export const speechSteps = ['emotes', 'unseen', 'links', 'capitals', 'blocked', 'emoji', 'numbers', 'letters', 'words', 'length', 'seconds'] as const
 export type SpeechStep = (typeof speechSteps)[number]
 
 /** What one step changed. */
@@ -178,12 +178,12 @@ export function cleanSpeech(message: string, rules: SpeechRules, blocked: Blocke
     emotes: (text) => text,
     unseen: visibleText,
     links: (text) => (rules.easesLinks ? easeLinks(text) : text),
+    capitals: (text) => (rules.easesCapitals ? easeCapitals(text) : text),
     blocked: (text) => (rules.blocked === 'leaveOut' ? leaveOut(text, blocked) : text),
     emoji: (text) => (rules.emoji === 'keep' ? text : rules.emoji === 'once' ? emojiOnce(text) : text.replace(emoji, ' ').replace(/\s{2,}/gu, ' ').trim()),
     numbers: (text) => (rules.figures > 0 ? easeNumbers(text, rules.figures) : text),
     letters: (text) => (rules.lettersInARow > 0 ? easeLetters(text, rules.lettersInARow) : text),
     words: (text) => (rules.wordsInARow > 0 ? easeWords(text, rules.wordsInARow) : text),
-    capitals: (text) => (rules.easesCapitals ? easeCapitals(text) : text),
     length: (text) => shorten(text, rules.maxLetters),
     seconds: (text) => withinSeconds(text, rules.maxSeconds),
   }

@@ -6,7 +6,7 @@ import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 
-const show = (playId: string) => ({ playId, eventId: 'e', variationName: 'Everyday', score: {} }) as unknown as PlayToShow
+const show = (playId: string) => ({ playId, eventId: 'e', variationName: 'Everyday', score: { lengthMs: 3000 } }) as unknown as PlayToShow
 
 function arrange() {
   const sent: { to: readonly string[]; message: ToSource }[] = []

@@ -5,6 +5,7 @@ import type { PlayState, PlayView } from '../../../contract/views.ts'
 import { clockTime } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
 import { useLiveStore } from '../../stores/live.ts'
+import { unreadWords } from './speechWords.ts'
 import EventList from './EventList.vue'
 import WhyDialog, { type AskedEvent } from './WhyDialog.vue'
 
@@ -39,6 +40,7 @@ function note(play: PlayView): string {
         <div class="min-w-0">
           <p class="truncate font-semibold"><bdi>{{ play.name }}</bdi></p>
           <p class="truncate text-faded" :title="note(play)">{{ note(play) || play.variationName }}</p>
+          <p v-if="unreadWords(play)" class="truncate text-brick" :title="unreadWords(play)">{{ unreadWords(play) }}</p>
         </div>
         <div class="flex items-center gap-1">
           <button type="button" class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100" :aria-label="`Why ${play.variationName} for ${play.name}`" title="Why?" @click="asked = play"><CircleHelp :size="14" aria-hidden="true" /></button>

@@ -8,10 +8,12 @@ import { request } from '../../api/request.ts'
 import { useCanvasScale } from '../../composables/useCanvasScale.ts'
 import { useStage } from '../../composables/useStage.ts'
 import { seconds } from '../../format/time.ts'
+import { MicOff, Speech } from '@lucide/vue'
+import { readText, unreadWords } from './speechWords.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 
 const props = defineProps<{ desk: DeskView; boxName: string; canvas: Canvas; nowMs: () => number }>()
-const emit = defineEmits<{ hold: []; skip: []; replay: [] }>()
+const emit = defineEmits<{ hold: []; skip: []; replay: []; silence: [] }>()
 
 const room = ref<HTMLElement>()
 const host = ref<HTMLElement>()
@@ -38,10 +40,14 @@ watch(stage.prepared, (prepared) => {
   if (prepared && current.value?.startedAtMs) void stage.play(Math.max(0, props.nowMs() - current.value.startedAtMs))
 })
 
+const said = computed(() => (current.value ? readText(current.value) : ''))
+const unread = computed(() => (current.value ? unreadWords(current.value) : ''))
+const isSpoken = computed(() => said.value !== '' && !current.value?.speech?.note)
 const last = computed(() => props.desk.log.find((play) => play.state !== 'expired'))
 const controls = computed(() => [
   { key: 'H', name: props.desk.isHeld ? 'Go on' : 'Hold', note: props.desk.isHeld ? 'let the line move again' : 'keep collecting', act: () => emit('hold'), isOff: false },
   { key: 'S', name: 'Skip', note: 'this one', act: () => emit('skip'), isOff: !current.value },
+  { key: 'V', name: 'Silence', note: isSpoken.value ? 'the voice, at once' : 'nothing is read', act: () => emit('silence'), isOff: !isSpoken.value },
   { key: 'R', name: 'Replay', note: last.value ? `${last.value.name}` : 'the last', act: () => emit('replay'), isOff: !last.value },
 ])
 </script>
@@ -65,7 +71,8 @@ const controls = computed(() => [
       <p class="min-w-0 truncate" aria-live="polite"><template v-if="current"><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi> <span class="text-mist">{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of {{ desk.sources.length }}</span></template></p>
       <p v-if="isRunning && current" class="shrink-0 font-mono text-xs">{{ seconds(stage.tMs.value) }} / {{ seconds(current.lengthMs) }} s</p>
     </div>
-    <div class="grid grid-cols-3 gap-3">
+    <p v-if="said || unread" class="flex max-h-16 items-start gap-2 overflow-y-auto rounded-sm bg-night px-3 py-2" tabindex="0" aria-label="What is read"><component :is="unread ? MicOff : Speech" :size="15" class="mt-0.5 shrink-0" :class="unread ? 'text-glow' : 'text-mist'" aria-hidden="true" /><span class="min-w-0 break-words" dir="auto">{{ unread || said }}</span></p>
+    <div class="grid grid-cols-2 gap-3 xl:grid-cols-4">
       <button v-for="control in controls" :key="control.key" type="button" class="rounded-sm bg-ridge p-3 text-left hover:bg-clip-dim disabled:opacity-50 disabled:hover:bg-ridge" :class="control.key === 'H' && desk.isHeld ? 'outline-2 outline-bolt' : ''" :disabled="control.isOff" @click="control.act">
         <span class="key text-mist">{{ control.key }}</span>
         <span class="mt-2 block font-display text-lg font-semibold">{{ control.name }}</span>

@@ -1,19 +1,23 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
 import { defaultPolicy } from '../../../core/queue/policy.ts'
 import type { DeskView, PlayView } from '../../../contract/views.ts'
 import { span } from '../../format/time.ts'
+import SpeechLine from './SpeechLine.vue'
 import KindMark from '../frame/KindMark.vue'
 
 const props = defineProps<{ desk: DeskView; nowMs: number }>()
-defineEmits<{ skip: [play: PlayView] }>()
+defineEmits<{ skip: [play: PlayView]; read: [play: PlayView, isRead: boolean] }>()
 
 /** When each waiting play is likely to start, from what plays now and the lengths before it. */
 const startsIn = computed(() => {
   const { current } = props.desk
   let atMs = current?.startedAtMs ? Math.max(0, current.startedAtMs + current.lengthMs - props.nowMs) : (current?.lengthMs ?? 0)
   return props.desk.waiting.map((play) => {
+    // Others pass one that waits for somebody.
+    if (play.approval === 'awaiting') return null
     atMs += defaultPolicy.gapMs
     const startMs = atMs
     atMs += play.lengthMs
@@ -21,7 +25,7 @@ const startsIn = computed(() => {
   })
 })
 const isStill = computed(() => props.desk.isHeld || props.desk.sources.length === 0)
-const why = computed(() => (props.desk.isHeld ? 'held' : props.desk.sources.length === 0 && props.desk.waitingCount > 0 ? 'waiting for a source' : props.desk.waitingCount > 0 ? `last one in ${span(startsIn.value.at(-1) ?? 0)}` : ''))
+const why = computed(() => (props.desk.isHeld ? 'held' : props.desk.sources.length === 0 && props.desk.waitingCount > 0 ? 'waiting for a source' : props.desk.waitingCount > 0 ? `last one in ${span(startsIn.value.findLast((startMs) => startMs !== null) ?? 0)}` : ''))
 </script>
 
 <template>
@@ -36,14 +40,16 @@ const why = computed(() => (props.desk.isHeld ? 'held' : props.desk.sources.leng
         <div class="min-w-0 flex-1">
           <p class="truncate font-display text-base font-semibold"><bdi>{{ play.name }}</bdi></p>
           <p class="truncate text-mist"><span v-if="play.isTest">test · </span>{{ play.detail || play.variationName }}</p>
+          <SpeechLine :play="play" @read="(isRead) => $emit('read', play, isRead)" />
         </div>
         <div class="flex shrink-0 flex-col items-end gap-1">
-          <span class="font-mono text-xs">{{ isStill ? `${span(nowMs - play.enqueuedAtMs)} so far` : `in ${span(startsIn[index] ?? 0)}` }}</span>
+          <span class="font-mono text-xs" :class="startsIn[index] === null ? 'text-glow' : ''">{{ startsIn[index] === null ? 'for you' : isStill ? `${span(nowMs - play.enqueuedAtMs)} so far` : `in ${span(startsIn[index] ?? 0)}` }}</span>
           <button type="button" class="rounded-sm p-0.5 text-mist hover:text-snow" :aria-label="`Skip ${play.name}`" @click="$emit('skip', play)"><X :size="15" /></button>
         </div>
       </li>
       <li v-if="desk.waitingCount > desk.waiting.length" class="py-1 text-center text-mist">and {{ desk.waitingCount - desk.waiting.length }} more</li>
     </ol>
     <p v-else class="rounded-sm border border-dashed border-seam p-4 text-mist">Nothing waits. Alerts that come while another plays, or while no source is connected, line up here and are kept.</p>
+    <p class="mt-auto pt-3 text-mist"><NuxtLink to="/speech" class="link hover:text-snow">Speech desk</NuxtLink>: what voices read, and how messages are cleaned</p>
   </section>
 </template>

@@ -52,7 +52,7 @@ const wave = computed(() => (utterance.value?.waveform ? wavePath(Uint8Array.fro
         </div>
         <span class="shrink-0 font-mono text-xs">{{ seconds(utterance.durationMs) }} s</span>
       </div>
-      <p class="mt-2 text-mist">{{ languageName }}, read by {{ voiceName }}. {{ answer.outcome === 'kept' ? 'Nothing was changed.' : `${answer.changes.length} ${answer.changes.length === 1 ? 'step' : 'steps'} changed it.` }}</p>
+      <p class="mt-2 text-mist">In {{ languageName }}, by the voice “{{ voiceName }}”. {{ answer.outcome === 'kept' ? 'Nothing was changed.' : `${answer.changes.length} ${answer.changes.length === 1 ? 'step' : 'steps'} changed it.` }}</p>
       <p v-if="listening.refusal.value" role="alert" class="text-wrong">{{ listening.refusal.value }}</p>
     </template>
     <template v-else>

@@ -74,10 +74,10 @@ onMounted(async () => {
 <template>
   <section class="flex min-h-0 flex-col gap-3" aria-labelledby="try-it">
     <div class="flex items-baseline justify-between gap-3"><h2 id="try-it" class="font-display text-xl font-semibold">Try it</h2><p class="text-mist" role="status">{{ isAsking ? 'Cleaning and speaking…' : '' }}</p></div>
-    <textarea class="field min-h-20 resize-none text-base" rows="3" maxlength="4000" aria-label="A message to try" placeholder="Type what a viewer might write…" dir="auto" :value="text" @input="typed" />
+    <textarea class="field min-h-14 shrink-0 resize-none text-base" rows="2" maxlength="4000" aria-label="A message to try" placeholder="Type what a viewer might write…" dir="auto" :value="text" @input="typed" />
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
     <HeardLine v-if="answer" :answer="answer" :voice-name="voiceName" :language-name="languageName" />
-    <div class="on-paper flex min-h-40 flex-1 flex-col rounded-sm p-4">
+    <div class="on-paper flex min-h-24 flex-1 flex-col rounded-sm p-4">
       <h3 class="caps mb-1 text-faded">Step by step</h3>
       <div class="min-h-0 flex-1 overflow-y-auto">
         <StepTrail v-if="answer && answer.changes.length > 0" :changes="answer.changes" />
@@ -89,7 +89,7 @@ onMounted(async () => {
       <div class="flex gap-1" role="group" aria-label="Messages to take">
         <button v-for="shelf in shelves" :key="shelf.id" type="button" class="rounded-sm border px-2 py-0.5" :class="from === shelf.id ? 'border-snow font-medium' : 'border-transparent text-mist underline underline-offset-3'" :aria-pressed="from === shelf.id" @click="from = shelf.id">{{ shelf.words }}</button>
       </div>
-      <ul v-if="picks.length > 0" class="h-28 overflow-y-auto rounded-sm border border-seam" :aria-label="shelves.find(({ id }) => id === from)?.words">
+      <ul v-if="picks.length > 0" class="h-27 overflow-y-auto rounded-sm border border-seam" :aria-label="shelves.find(({ id }) => id === from)?.words">
         <li v-for="each in picks" :key="each.key"><button type="button" class="flex w-full gap-3 px-3 py-1 text-left -outline-offset-2 hover:bg-ridge" @click="pick(each)"><span class="w-28 shrink-0 truncate text-mist">{{ each.who }}</span><span class="min-w-0 truncate" dir="auto">{{ each.text }}</span></button></li>
       </ul>
       <p v-else-if="past" class="rounded-sm border border-dashed border-seam p-3 text-mist">Nobody has written anything yet. Messages that come with tips, subscriptions and rewards are listed here.</p>

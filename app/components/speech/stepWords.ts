@@ -6,12 +6,12 @@ export const stepWords: Record<SpeechStep, string> = {
   emotes: 'The platform’s emotes are left out',
   unseen: 'What is not seen, and marks piled on letters, are taken off',
   links: 'An address becomes “link”',
+  capitals: 'Shouting is eased',
   blocked: 'Blocked words are left out',
   emoji: 'Rows of emoji become one',
   numbers: 'A long number is said shortly',
   letters: 'Held letters are shortened',
   words: 'Repeated words are shortened',
-  capitals: 'Shouting is eased',
   length: 'It is cut to the most letters',
   seconds: 'It is cut to the most seconds',
 }
