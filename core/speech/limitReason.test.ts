@@ -13,7 +13,7 @@ const event = (kind: CanonicalEvent['kind'], roles: string[] = []) => {
   return { ...made, data: { ...made.data, viewer: { id: 'v-1', name: 'MarrowHat', roles } } } as CanonicalEvent
 }
 const ask = (limits: Partial<SpeechLimits>, { of = event('tip'), text = 'good evening', amountMinor = 500, recent = [] as Reading[] } = {}) => limitReason(of, text, amountMinor, { ...free, ...limits }, recent, nowMs)
-const reading = (minutesAgo: number, changes: Partial<Reading> = {}): Reading => ({ atMs: nowMs - minutesAgo * minute, viewerId: 'v-1', text: 'something else', ...changes })
+const reading = (minutesAgo: number, changes: Partial<Reading> = {}): Reading => ({ eventId: `e-${minutesAgo}`, atMs: nowMs - minutesAgo * minute, viewerId: 'v-1', text: 'something else', ...changes })
 
 describe('limitReason', () => {
   it('lets everything be read where nothing is limited', () => expect(ask({}, { recent: [reading(1, { text: 'good evening' })] })).toBeNull())

@@ -1,8 +1,9 @@
 import type { CanonicalEvent } from '../events/schema.ts'
 import type { ReadableRole, SpeechLimits } from './settings.ts'
 
-/** Something that was read aloud lately. `viewerId` null: nobody is named. */
+/** Something that was read aloud lately: once for each event, in however many boxes it plays. `viewerId` null: nobody is named. */
 export interface Reading {
+  eventId: string
   atMs: number
   viewerId: string | null
   text: string
@@ -27,7 +28,7 @@ export const sameWords = (text: string) => text.toLowerCase().replace(/[^\p{L}\p
 /**
  * Why what a viewer wrote is not read, whatever it says: too small an amount, not a subscriber, too often, said before.
  * @param amountMinor in the channel's currency; null where the event has no amount or its currency has no rate
- * @param recent what was read of this channel lately, in any order
+ * @param recent what was read of this channel lately for other events, in any order
  * @returns one sentence; null where it may be read
  */
 export function limitReason({ kind, data }: Pick<CanonicalEvent, 'kind' | 'data'>, text: string, amountMinor: number | null, limits: SpeechLimits, recent: readonly Reading[], nowMs: number): string | null {

@@ -55,7 +55,7 @@ export class BoxQueues {
       policy: defaultPolicy,
       send: (boxId, sourceIds, message) => rooms.send(boxId, sourceIds, message),
       showPlay: (playId) => this.showPlay(playId),
-      onWithheld: (playId, reason) => void this.setVoice(box.id, playId, false, reason).catch((error: unknown) => logger.error({ playId, err: error }, 'a play could not be let go on without its voice')),
+      onWithheld: (playId, reason) => void this.setVoice(box.id, playId, false, { reason }).catch((error: unknown) => logger.error({ playId, err: error }, 'a play could not be let go on without its voice')),
       onChange: () => this.deps.onChange(box.channelId),
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
     })
@@ -94,10 +94,10 @@ export class BoxQueues {
 
   /**
    * Lets what a viewer wrote be read, or not. Where it is being read, the voice goes silent; everything else goes on.
-   * @param why as the log says it, e.g. who did it
+   * @param said who said so, or why nobody did
    * @returns false where there is no such play in the box
    */
-  async setVoice(boxId: string, playId: string, isRead: boolean, why: string): Promise<boolean> {
+  async setVoice(boxId: string, playId: string, isRead: boolean, said: { by: string } | { reason: string }): Promise<boolean> {
     const play = await findPlay(this.deps.db, playId)
     if (play?.boxId !== boxId) return false
     const runtime = this.of(boxId)
@@ -106,7 +106,7 @@ export class BoxQueues {
       this.deps.shows.silence(playId)
       this.deps.rooms.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
     }
-    const note = isRead ? null : isCurrent ? `Silenced: ${why}.` : `Not read: ${why}.`
+    const note = isRead ? null : 'reason' in said ? `Not read: ${said.reason}.` : isCurrent ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
     await updatePlay(this.deps.db, playId, { approval: isRead ? 'given' : 'withheld', ...(play.speech ? { speech: { ...play.speech, note } } : {}) })
     if (!isCurrent) {
       this.deps.shows.forget(playId)

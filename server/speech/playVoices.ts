@@ -59,18 +59,20 @@ export class PlayVoices {
     const { channelId } = play.event
     const decided = (this.lines.get(channelId) ?? Promise.resolve()).then(async () => {
       const sayings: SaidView[] = []
-      for (const { part, sayings: wanted } of voices) for (const saying of wanted) sayings.push({ partId: part.id, ...(await this.decideOne(saying, event, play.isTest, channel, channelId)) })
+      for (const { part, sayings: wanted } of voices) for (const saying of wanted) sayings.push({ partId: part.id, ...(await this.decideOne(saying, event, play, channel)) })
       const speech: PlaySpeech = { sayings, state: 'making', note: null }
       await updatePlay(this.deps.db, play.id, { speech })
       const read = play.isTest ? undefined : sayings.find((each) => each.of === 'message' && each.outcome !== 'refused')
-      if (read) (await this.readingsOf(channelId)).push({ atMs: this.deps.now(), viewerId: event.data.viewer?.id ?? null, text: viewerWords(event)?.text ?? '' })
+      const readings = await this.readingsOf(channelId)
+      // What plays in several boxes is read once.
+      if (read && !readings.some(({ eventId }) => eventId === play.eventId)) readings.push({ eventId: play.eventId, atMs: this.deps.now(), viewerId: event.data.viewer?.id ?? null, text: viewerWords(event)?.text ?? '' })
       return speech
     })
     this.lines.set(channelId, decided.catch(() => undefined))
     return decided
   }
 
-  private async decideOne(saying: Saying, event: CanonicalEvent, isTest: boolean, channel: ChannelOnAir, channelId: string): Promise<Omit<SaidView, 'partId'>> {
+  private async decideOne(saying: Saying, event: CanonicalEvent, { isTest, eventId, event: { channelId } }: PlayWithEvent, channel: ChannelOnAir): Promise<Omit<SaidView, 'partId'>> {
     const settings = channel.speech
     const { text, outcome, changes, refusal, spoken, voice } = await this.deps.speaker.clean(saying, settings, channel.locale)
     const base = { of: saying.of, written: saying.written, changes, voice, durationMs: null }
@@ -78,7 +80,7 @@ export class PlayVoices {
     if (!settings.isOn) return refused('Reading aloud is switched off.')
     if (refusal !== null) return refused(refusal)
     if (saying.of === 'message' && !isTest) {
-      const recent = await this.readingsOf(channelId)
+      const recent = (await this.readingsOf(channelId)).filter((each) => each.eventId !== eventId)
       const amountMinor = 'amountMinor' in event.data ? (comparableMinor(event.data.amountMinor, event.data.currency, channel) ?? null) : null
       const limited = limitReason(event, saying.written, amountMinor, settings.limits, recent, this.deps.now())
       if (limited !== null) return refused(limited)

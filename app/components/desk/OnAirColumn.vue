@@ -47,7 +47,7 @@ const last = computed(() => props.desk.log.find((play) => play.state !== 'expire
 const controls = computed(() => [
   { key: 'H', name: props.desk.isHeld ? 'Go on' : 'Hold', note: props.desk.isHeld ? 'let the line move again' : 'keep collecting', act: () => emit('hold'), isOff: false },
   { key: 'S', name: 'Skip', note: 'this one', act: () => emit('skip'), isOff: !current.value },
-  { key: 'V', name: 'Silence', note: isSpoken.value ? 'the voice, at once' : 'nothing is read', act: () => emit('silence'), isOff: !isSpoken.value },
+  { key: 'V', name: 'Silence', note: isSpoken.value ? 'the voice' : 'nothing is read', act: () => emit('silence'), isOff: !isSpoken.value },
   { key: 'R', name: 'Replay', note: last.value ? `${last.value.name}` : 'the last', act: () => emit('replay'), isOff: !last.value },
 ])
 </script>

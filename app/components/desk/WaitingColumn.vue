@@ -35,17 +35,17 @@ const why = computed(() => (props.desk.isHeld ? 'held' : props.desk.sources.leng
       <p class="text-mist">{{ desk.waitingCount }}{{ why ? `, ${why}` : '' }}</p>
     </div>
     <ol v-if="desk.waiting.length > 0" class="min-h-0 space-y-2 overflow-y-auto pr-1">
-      <li v-for="(play, index) in desk.waiting" :key="play.id" class="flex items-start gap-3 rounded-sm bg-ridge p-3">
+      <li v-for="(play, index) in desk.waiting" :key="play.id" class="flex flex-wrap items-start gap-x-3 rounded-sm bg-ridge p-3">
         <KindMark :kind="play.kind" />
         <div class="min-w-0 flex-1">
           <p class="truncate font-display text-base font-semibold"><bdi>{{ play.name }}</bdi></p>
           <p class="truncate text-mist"><span v-if="play.isTest">test · </span>{{ play.detail || play.variationName }}</p>
-          <SpeechLine :play="play" @read="(isRead) => $emit('read', play, isRead)" />
         </div>
         <div class="flex shrink-0 flex-col items-end gap-1">
           <span class="font-mono text-xs" :class="startsIn[index] === null ? 'text-glow' : ''">{{ startsIn[index] === null ? 'for you' : isStill ? `${span(nowMs - play.enqueuedAtMs)} so far` : `in ${span(startsIn[index] ?? 0)}` }}</span>
           <button type="button" class="rounded-sm p-0.5 text-mist hover:text-snow" :aria-label="`Skip ${play.name}`" @click="$emit('skip', play)"><X :size="15" /></button>
         </div>
+        <SpeechLine class="basis-full" :play="play" @read="(isRead) => $emit('read', play, isRead)" />
       </li>
       <li v-if="desk.waitingCount > desk.waiting.length" class="py-1 text-center text-mist">and {{ desk.waitingCount - desk.waiting.length }} more</li>
     </ol>

@@ -12,6 +12,6 @@ export function unreadWords({ speech, approval }: Pick<PlayView, 'speech' | 'app
   return speech.sayings.flatMap(({ of, reason }) => (reason === null ? [] : [`${of === 'message' ? 'The message' : 'The line'} is not read: ${reason}`])).join(' ')
 }
 
-/** Whether cleaning changed what is read, and what was written. */
+/** What was written where cleaning changed what is read; null where it did not. */
 export const writtenText = ({ speech }: Pick<PlayView, 'speech'>): string | null =>
-  speech?.sayings.some(({ outcome }) => outcome === 'changed') ? speech.sayings.map(({ written }) => written).join(' · ') : null
+  (speech?.sayings ?? []).filter(({ outcome }) => outcome === 'changed').map(({ written }) => written).join(' · ') || null

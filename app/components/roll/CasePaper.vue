@@ -79,9 +79,9 @@ const ms = (s: number) => Math.round(s * 1000)
       <span class="w-40"><ChoiceField label="How long the alert is" :value="rule.rule" :choices="ruleChoices" :disabled="!canEdit" @change="setRule" /></span>
       <span v-if="rule.rule === 'fixed'" class="w-24"><NumberField label="Duration" :value="rule.ms / 1000" unit="s" :step="0.1" :min="0.5" :max="60" :decimals="2" :disabled="!canEdit" @change="(s) => setLength({ rule: 'fixed', ms: ms(s) })" /></span>
       <template v-else>
-        <span class="w-20"><NumberField label="At least" :value="rule.minMs / 1000" unit="min" :step="0.1" :min="0" :max="rule.maxMs / 1000" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, minMs: ms(s) })" /></span>
-        <span class="w-20"><NumberField label="At most" :value="rule.maxMs / 1000" unit="max" :step="0.1" :min="Math.max(0.5, rule.minMs / 1000)" :max="60" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, maxMs: ms(s) })" /></span>
-        <span class="text-faded">now {{ seconds(lengthMs) }} s</span>
+        <span class="w-22"><NumberField label="At least" :value="rule.minMs / 1000" unit="min" :step="0.1" :min="0" :max="rule.maxMs / 1000" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, minMs: ms(s) })" /></span>
+        <span class="w-22"><NumberField label="At most" :value="rule.maxMs / 1000" unit="max" :step="0.1" :min="Math.max(0.5, rule.minMs / 1000)" :max="60" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, maxMs: ms(s) })" /></span>
+        <span class="whitespace-nowrap text-faded">now {{ seconds(lengthMs) }} s</span>
       </template>
     </div>
     <span v-if="kindChoices.length > 1" class="ml-auto w-36"><ChoiceField label="Shown for" :value="room.kind" :choices="kindChoices" @change="room.sampleKind = $event" /></span>

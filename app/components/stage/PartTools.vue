@@ -28,23 +28,23 @@ function add(part: Part): void {
 </script>
 
 <template>
-  <div class="flex h-full flex-col gap-[2px] overflow-y-auto pr-1" role="toolbar" aria-label="Add and arrange parts" aria-orientation="vertical">
+  <div class="grid max-h-full grid-cols-2 content-start gap-1 overflow-y-auto pr-1" role="toolbar" aria-label="Add and arrange parts">
     <button v-for="tool in newParts" :key="tool.name" type="button" :class="toolClass" class="shrink-0" :aria-label="tool.name" :title="tool.name" @click="add(tool.make(canvas, room.parts))"><component :is="tool.icon" :size="16" aria-hidden="true" /></button>
     <Menu as="div" class="relative shrink-0">
       <MenuButton :class="toolClass" aria-label="Add particles" title="Add particles"><Sparkles :size="16" aria-hidden="true" /></MenuButton>
       <Teleport to="body">
-        <MenuItems class="on-paper fixed bottom-56 left-14 z-40 w-64 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
+        <MenuItems class="on-paper fixed top-72 left-[5.2rem] z-40 w-64 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
           <MenuItem v-for="preset in newParticles" :key="preset.name" v-slot="{ active }">
             <button type="button" class="block w-full px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="add(preset.make(canvas))"><b class="font-medium">{{ preset.label }}</b><span class="block text-faded">{{ preset.means }}</span></button>
           </MenuItem>
         </MenuItems>
       </Teleport>
     </Menu>
-    <hr class="w-[26px] border-seam" />
+    <hr class="col-span-2 my-0.5 w-full border-seam" />
     <Menu as="div" class="relative shrink-0">
       <MenuButton :class="toolClass" aria-label="Arrange what is there" title="Layouts: arrange what is there"><LayoutTemplate :size="16" aria-hidden="true" /></MenuButton>
       <Teleport to="body">
-        <MenuItems class="on-paper fixed top-44 left-14 z-40 grid w-[22rem] grid-cols-4 gap-1 rounded-sm border border-rule p-2 shadow-lg focus:outline-none">
+        <MenuItems class="on-paper fixed top-60 left-[5.2rem] z-40 grid w-[22rem] grid-cols-4 gap-1 rounded-sm border border-rule p-2 shadow-lg focus:outline-none">
           <p class="col-span-4 px-1 pb-1 text-faded">Moves the picture and the words that are there. Shift mirrors, for a camera on the other side.</p>
           <MenuItem v-for="layout in layoutNames" :key="layout" v-slot="{ active }">
             <button type="button" class="rounded-sm p-1 text-center text-2xs" :class="active ? 'bg-rule/60' : ''" @click="acts.lay(layout, $event.shiftKey)"><LayoutSketch :layout="layout" :canvas="canvas" />{{ layoutWords[layout] }}</button>

@@ -22,7 +22,7 @@ function choose(event: Event): void {
   <Menu as="div" class="relative shrink-0">
     <MenuButton :class="toolClass" aria-label="Your own scene under the stage" title="Your own scene under the stage"><ImageDown :size="16" aria-hidden="true" /></MenuButton>
     <Teleport to="body">
-      <MenuItems class="on-paper fixed top-64 left-14 z-40 w-72 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
+      <MenuItems class="on-paper fixed top-64 left-[5.2rem] z-40 w-72 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
         <p class="px-3 py-1 text-faded">Lay a picture or a short clip of your scene under the stage, to judge size, place and contrast on what viewers see. It stays in this browser.</p>
         <MenuItem v-slot="{ active }"><button type="button" class="block w-full px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="input?.click()">Choose a picture or clip…</button></MenuItem>
         <MenuItem v-slot="{ active }"><button type="button" class="block w-full px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="view.showsScene = !view.showsScene">{{ view.showsScene ? 'Hide it' : 'Show it' }}</button></MenuItem>

@@ -108,7 +108,7 @@ onMounted(async () => {
   <main v-else class="grid h-full grid-rows-[auto_auto_minmax(0,1fr)_minmax(0,auto)]">
     <RoomBar :can-edit="session.canEdit" @publish="isPublishOpen = true" @source="isSourceOpen = true" />
     <CasePaper :can-edit="session.canEdit" :length-ms="lengthMs" />
-    <div class="grid min-h-0 grid-cols-[3.75rem_minmax(0,1fr)_13rem_19rem]">
+    <div class="grid min-h-0 grid-cols-[5.25rem_minmax(0,1fr)_13rem_19rem]">
       <div class="min-h-0 py-3 pl-3"><PartTools v-if="session.canEdit && draft.document" :canvas="draft.document.canvas" @scene="ownScene.choose" /></div>
       <div class="grid min-h-0 p-3">
         <StageView v-if="draft.document" :canvas="draft.document.canvas" :scene="stage.scene.value" :is-playing="stage.isPlaying.value" :is-loading="stage.isLoading.value" :can-edit="session.canEdit" :fault="fault ? faultWords(fault) : null" :scene-url="ownScene.url.value" :scene-is-moving="ownScene.isMoving.value" @host="host = $event" @step="(frames) => stage.seek(stage.tMs.value + (frames * 1000) / framesPerSecond)" />

@@ -6,16 +6,18 @@ import { event, play } from '../schema.ts'
 /** What viewers wrote that was read aloud since a moment, oldest first; of more than `limit` the newest. Tests do not count. */
 export async function listReadings(db: Database, channelId: string, since: Date, limit: number): Promise<Reading[]> {
   const rows = await db
-    .select({ speech: play.speech, at: play.enqueuedAt, data: event.data })
+    .select({ eventId: play.eventId, speech: play.speech, at: play.enqueuedAt, data: event.data })
     .from(play)
     .innerJoin(event, eq(event.id, play.eventId))
     .where(and(eq(event.channelId, channelId), isNotNull(play.speech), eq(play.isTest, false), gt(play.enqueuedAt, since)))
     .orderBy(desc(play.enqueuedAt))
     .limit(limit)
-  return rows.reverse().flatMap(({ speech, at, data }) => {
+  const byEvent = new Map<string, Reading>()
+  for (const { eventId, speech, at, data } of rows.reverse()) {
     const read = speech?.sayings.find(({ of, outcome }) => of === 'message' && outcome !== 'refused')
-    return read ? [{ atMs: at.getTime(), viewerId: data.viewer?.id ?? null, text: read.written }] : []
-  })
+    if (read && !byEvent.has(eventId)) byEvent.set(eventId, { eventId, atMs: at.getTime(), viewerId: data.viewer?.id ?? null, text: read.written })
+  }
+  return [...byEvent.values()]
 }
 
 /** The newest events with which a viewer wrote something, tests left out. */
