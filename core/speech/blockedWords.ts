@@ -33,12 +33,24 @@ function plain(word: string): string {
   return [...word.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase()].map(twinOf).join('')
 }
 
+/** A way in which a word can be meant. A disguise is never an accident. */
+interface Meaning extends Runs {
+  isDisguise: boolean
+}
+
+/** A Latin word with marks on more than half of its letters: nobody's language. */
+function isMarkedAllOver(token: string): boolean {
+  const parts = token.normalize('NFD')
+  return (parts.match(/\p{M}/gu)?.length ?? 0) * 2 > (parts.match(/\p{Script=Latin}/gu)?.length ?? Infinity)
+}
+
 /** The ways in which a word can be meant. Figures alone are a number, and stand for nothing. */
-function meanings(token: string): string[] {
+function meanings(token: string): Meaning[] {
   const word = plain(token)
   if (!/\p{L}/u.test(word)) return []
   const read = (table: Record<string, string>) => [...word].map((letter) => table[letter] ?? letter).join('').replace(/[^\p{L}\p{N}]/gu, '')
-  return [...new Set([read({}), read(leet), read(otherLeet)])].filter((meaning) => meaning !== '')
+  const own = read({})
+  return [...new Set([own, read(leet), read(otherLeet)])].filter((meaning) => meaning !== '').map((meaning) => ({ ...runsOf(meaning), isDisguise: meaning !== own || isMarkedAllOver(token) }))
 }
 
 /** Scripts that put no space between words: there a blocked word is looked for inside of what is written. */
@@ -55,13 +67,37 @@ export interface BlockedWords {
   /** By the letters of their first word, each of them once in a row. */
   starts: ReadonlyMap<string, readonly Runs[][]>
   inside: readonly string[]
+  /** Words of further lists, whose plain form may be innocent here: found where they are disguised. */
+  disguised: ReadonlyMap<string, readonly Runs[][]>
+  /** All of them by their length and first letter, for words with letters left out. */
+  byShape: ReadonlyMap<string, readonly string[]>
 }
 
-/** @param words of lists and of the channel's own, also several words together @param allowed what is fine here */
-export function blockedWords(words: readonly string[], allowed: readonly string[] = []): BlockedWords {
+const shapeOf = (word: string) => `${[...word].length}${[...word][0] ?? ''}`
+/** Shorter words of other languages, disguised, may be anything. */
+const disguisedLeast = 4
+/** An s at its end makes no other word of one that is so long. */
+const pluralLeast = 4
+
+/**
+ * @param words of lists and of the channel's own, also several words together
+ * @param allowed what is fine here
+ * @param others words of lists of other languages: blocked only where they are disguised
+ */
+export function blockedWords(words: readonly string[], allowed: readonly string[] = [], others: readonly string[] = []): BlockedWords {
   const fine = new Set([...allowed, ...innocent].map(plain))
   const starts = new Map<string, Runs[][]>()
+  const disguised = new Map<string, Runs[][]>()
+  const byShape = new Map<string, string[]>()
   const inside: string[] = []
+  const add = (to: Map<string, Runs[][]>, written: string) => {
+    const parts = written.split(/[^\p{L}\p{N}]+/u).filter((part) => part !== '')
+    const runs = parts.map(runsOf)
+    const [first] = runs
+    if (!first) return
+    to.set(first.letters, [...(to.get(first.letters) ?? []), runs])
+    if (parts.length === 1) byShape.set(shapeOf(written), [...(byShape.get(shapeOf(written)) ?? []), written])
+  }
   for (const entry of words) {
     const written = plain(entry).trim()
     if (written === '' || fine.has(written)) continue
@@ -69,22 +105,27 @@ export function blockedWords(words: readonly string[], allowed: readonly string[
       if ([...written].length >= insideLeast(written)) inside.push(written)
       continue
     }
-    const runs = written.split(/[^\p{L}\p{N}]+/u).filter((part) => part !== '').map(runsOf)
-    const [first] = runs
-    if (first) starts.set(first.letters, [...(starts.get(first.letters) ?? []), runs])
+    add(starts, written)
+    if (/^[a-z]+$/.test(written) && written.length >= pluralLeast && !written.endsWith('s') && !fine.has(`${written}s`)) add(starts, `${written}s`)
   }
-  return { starts, inside }
+  for (const entry of others) {
+    const written = plain(entry).trim()
+    if (written.length >= disguisedLeast && !fine.has(written) && !unspaced.test(written) && !/\s/u.test(written)) add(disguised, written)
+  }
+  return { starts, inside, disguised, byShape }
 }
 
 interface Token {
   at: number
   end: number
-  meanings: Runs[]
+  meanings: Meaning[]
   isLetter: boolean
+  /** As it was written, where letters of it are left out: sh*t. */
+  gaps: string | null
 }
 
 /** Tokens are letters with the figures and signs among them that may stand for letters. */
-const tokenPattern = /[\p{L}\p{N}][\p{L}\p{M}\p{N}@$!|€+'’]*|[@$][\p{L}\p{M}\p{N}@$!|€+'’]+/gu
+const tokenPattern = /[\p{L}\p{N}][\p{L}\p{M}\p{N}@$!|€+'’*]*|[@$][\p{L}\p{M}\p{N}@$!|€+'’*]+/gu
 
 function tokensOf(text: string): Token[] {
   return [...text.matchAll(tokenPattern)].map(({ 0: token, index }) => {
@@ -92,19 +133,19 @@ function tokensOf(text: string): Token[] {
     let to = token.length
     while (to > 1 && '!+\'’|'.includes(token[to - 1] ?? '')) to -= 1
     const bare = token.slice(0, to)
-    return { at: index, end: index + bare.length, meanings: meanings(bare).map(runsOf), isLetter: [...bare].length === 1 }
+    return { at: index, end: index + bare.length, meanings: meanings(bare.replaceAll('*', '')), isLetter: [...bare].length === 1, gaps: bare.includes('*') ? plain(bare) : null }
   })
 }
 
 /** A stretch of a text, from one letter to before another; in UTF-16 units. */
 export type Stretch = readonly [from: number, to: number]
 
-/** Where blocked words stand in a text: whole words, also stretched, in look-alikes, in figures for letters, or letter by letter. Linear in the text. */
-export function findBlocked(text: string, { starts, inside }: BlockedWords): Stretch[] {
+/** Where blocked words stand in a text: whole words, also stretched, in look-alikes, in figures for letters, with letters left out, cut in two or letter by letter. Linear in the text. */
+export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
   const found: Stretch[] = []
   const tokens = tokensOf(text)
   for (let at = 0; at < tokens.length; at++) {
-    const length = Math.max(matchAt(tokens, at, starts), spelledAt(tokens, at, starts))
+    const length = Math.max(matchAt(tokens, at, blocked), spelledAt(tokens, at, blocked), hasGaps(tokens[at], blocked) ? 1 : 0, isCutAt(tokens, at, blocked) ? 2 : 0)
     const [first, last] = [tokens[at], tokens[at + length - 1]]
     if (length > 0 && first && last) {
       found.push([first.at, last.end])
@@ -112,18 +153,19 @@ export function findBlocked(text: string, { starts, inside }: BlockedWords): Str
     }
   }
   const small = text.toLowerCase()
-  for (const word of inside) for (let at = small.indexOf(word); at >= 0; at = small.indexOf(word, at + word.length)) found.push([at, at + word.length])
+  for (const word of blocked.inside) for (let at = small.indexOf(word); at >= 0; at = small.indexOf(word, at + word.length)) found.push([at, at + word.length])
   return found.sort(([a], [b]) => a - b)
 }
 
+const isStretched = (blocked: Runs, word: Runs) => blocked.counts.some((count, at) => word.counts[at] !== count)
+
 /** How many tokens from one on are a blocked entry; 0: none. */
-function matchAt(tokens: readonly Token[], at: number, starts: BlockedWords['starts']): number {
+function matchAt(tokens: readonly Token[], at: number, { starts, disguised }: BlockedWords): number {
   let longest = 0
+  const follows = (entry: readonly Runs[]) => entry.every((part, index) => tokens[at + index]?.meanings.some((each) => each.letters === part.letters && isWithin(part, each)))
   for (const meaning of tokens[at]?.meanings ?? []) {
-    for (const entry of starts.get(meaning.letters) ?? []) {
-      const isThere = entry.every((part, index) => tokens[at + index]?.meanings.some((each) => each.letters === part.letters && isWithin(part, each)))
-      if (isThere) longest = Math.max(longest, entry.length)
-    }
+    for (const entry of starts.get(meaning.letters) ?? []) if (follows(entry)) longest = Math.max(longest, entry.length)
+    for (const [part] of disguised.get(meaning.letters) ?? []) if (part && isWithin(part, meaning) && (meaning.isDisguise || isStretched(part, meaning))) longest = Math.max(longest, 1)
   }
   return longest
 }
@@ -131,14 +173,42 @@ function matchAt(tokens: readonly Token[], at: number, starts: BlockedWords['sta
 const spelledMost = 24
 
 /** Single letters one after another that make a blocked word; how many of them. */
-function spelledAt(tokens: readonly Token[], at: number, starts: BlockedWords['starts']): number {
+function spelledAt(tokens: readonly Token[], at: number, { starts, disguised }: BlockedWords): number {
   let word = ''
   let longest = 0
   for (let index = at; index < tokens.length && index < at + spelledMost && tokens[index]?.isLetter; index++) {
     word += tokens[index]?.meanings[0]?.letters ?? ''
     if (word.length < 3) continue
     const runs = runsOf(word)
-    if ((starts.get(runs.letters) ?? []).some((entry) => entry.length === 1 && entry[0] && isWithin(entry[0], runs))) longest = index - at + 1
+    const entries = [...(starts.get(runs.letters) ?? []), ...(disguised.get(runs.letters) ?? [])]
+    if (entries.some((entry) => entry.length === 1 && entry[0] && isWithin(entry[0], runs))) longest = index - at + 1
   }
   return longest
 }
+
+/** At least so many letters must be there for the rest to be guessed. */
+const lettersLeft = 2
+
+/** Whether a word with stars for letters is a blocked one. */
+function hasGaps(token: Token | undefined, { byShape }: BlockedWords): boolean {
+  const gaps = token?.gaps
+  if (!gaps || gaps.replaceAll('*', '').length < lettersLeft) return false
+  const letters = [...gaps]
+  return (byShape.get(shapeOf(gaps)) ?? []).some((word) => [...word].every((letter, at) => letters[at] === '*' || letters[at] === letter))
+}
+
+/** Shorter ones come about by chance: "my pen is blue". */
+const cutLeast = 7
+
+/** Whether two words after another are the halves of a blocked one. */
+function isCutAt(tokens: readonly Token[], at: number, { starts }: BlockedWords): boolean {
+  const [first, second] = [tokens[at], tokens[at + 1]]
+  if (!first || !second || first.isLetter || second.isLetter) return false
+  const word = textOf(first) + textOf(second)
+  if (word.length < cutLeast) return false
+  const runs = runsOf(word)
+  return (starts.get(runs.letters) ?? []).some((entry) => entry.length === 1 && entry[0] && entry[0].counts.every((count, index) => runs.counts[index] === count))
+}
+
+/** A word as it was written, in plain letters. */
+const textOf = ({ meanings: [own] }: Token) => (own ? [...own.letters].map((letter, at) => letter.repeat(own.counts[at] ?? 1)).join('') : '')

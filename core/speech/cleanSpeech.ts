@@ -27,7 +27,7 @@ export interface CleanedSpeech {
 
 /** Endings by which an address without a scheme is told from two words with a full stop between them. */
 const endings = /\.(com|net|org|io|gg|tv|me|co|uk|de|fr|es|it|pt|br|nl|pl|ru|eu|us|ca|au|info|biz|xyz|link|shop|site|online|live|app|dev|club|top|ly|be|cc|to)(?=$|[/?#:])/iu
-const isLink = (word: string) => /^[a-z][a-z0-9+.-]{1,12}:\/\//iu.test(word) || /^www\./iu.test(word) || (/^[\p{L}\p{N}_-]+\./u.test(word) && endings.test(word))
+const isLink = (word: string) => /^\/\/[\p{L}\p{N}-]+\./u.test(word) || /^[^\s@]{1,64}@[\p{L}\p{N}-]+\.[\p{L}\p{N}.-]{2,}$/u.test(word) || /^\d{1,3}(?:\.\d{1,3}){3}(?=$|[/:])/u.test(word) || /^[a-z][a-z0-9+.-]{1,12}:\/\//iu.test(word) || /^www\./iu.test(word) || (/^[\p{L}\p{N}_-]+\./u.test(word) && endings.test(word))
 
 /** Words with the spaces between them: what is joined again is what it was. */
 const pieces = (text: string) => text.split(/(\s+)/u)
@@ -47,11 +47,16 @@ const emoji = /(?:\p{Regional_Indicator}{2}|[0-9#*]\uFE0F?\u20E3|\p{Extended_Pic
 
 /** So many of the same emoji in a row are read; more are one. */
 const emojiInARow = 2
+/** So many of them in a whole message. */
+const emojiMost = 6
 
 /** Long rows of the same emoji as one. */
 function emojiOnce(text: string): string {
   const all = [...text.matchAll(emoji)].map(({ 0: each, index }) => ({ each, at: index, end: index + each.length }))
   const rows: (typeof all)[] = []
+  // Many different ones are a wall too.
+  const beyond = all[emojiMost]
+  if (beyond) return emojiOnce(text.slice(0, beyond.at) + text.slice(beyond.at).replace(emoji, '').replace(/\s{2,}/gu, ' ')).trimEnd()
   for (const found of all) {
     const before = rows.at(-1)?.at(-1)
     if (before && before.each === found.each && text.slice(before.end, found.at).trim() === '') rows.at(-1)?.push(found)
@@ -68,17 +73,24 @@ function emojiOnce(text: string): string {
 
 /** Figures with what people put between them: 12 345 678, 1.000.000, +49 (89) 123-456. */
 function easeNumbers(text: string, most: number): string {
-  return text.replace(/[\p{Nd}](?:[ \u00A0.,'’()/-]{0,2}[\p{Nd}])*/gu, (number) => ((number.match(/\p{Nd}/gu)?.length ?? 0) > most ? 'a very long number' : number))
+  return text.replace(/[\p{Nd}](?:[ \u00A0.,:;_'’()/-]{0,2}[\p{Nd}])*/gu, (number) => ((number.match(/\p{Nd}/gu)?.length ?? 0) > most ? 'a very long number' : number))
 }
 
-/** A letter that follows itself too often stands twice. */
+/** Laughter is written so often; more is held. */
+const syllablesKept = 3
+
+/** A letter that follows itself too often stands twice, a syllable thrice. */
 function easeLetters(text: string, most: number): string {
-  return text.replace(/([^\s\p{Nd}])\1{2,}/gu, (run, letter: string) => ([...run].length > most ? letter.repeat(Math.min(2, most)) : run))
+  return text
+    .replace(/([^\s\p{Nd}])\1{2,}/gu, (run, letter: string) => ([...run].length > most ? letter.repeat(Math.min(2, most)) : run))
+    .replace(/([^\s\p{Nd}]{2,4}?)\1{5,}/gu, (_run, syllable: string) => syllable.repeat(syllablesKept))
 }
 
-const phraseMost = 4
+const phraseMost = 12
+/** From so many words on, what is said again is said once. */
+const longPhrase = 5
 
-/** Words, or up to four words together, that follow themselves too often stand as often as they may. */
+/** Words, or up to twelve words together, that follow themselves too often stand as often as they may. */
 function easeWords(text: string, most: number): string {
   let words = text.trim().split(/\s+/u)
   for (let length = 1; length <= phraseMost; length++) {
@@ -94,7 +106,7 @@ function easeWords(text: string, most: number): string {
         at += 1
         continue
       }
-      if (same <= most) kept.push(...phrase)
+      if (same <= (length >= longPhrase ? 1 : most)) kept.push(...phrase)
       at += length
     }
     words = kept

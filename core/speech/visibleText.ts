@@ -1,5 +1,7 @@
 /** Controls, formats, private letters and halves of letters: no voice says them. */
 const unseen = /[\p{Cc}\p{Cf}\p{Co}\p{Cs}]/gu
+/** Marks that enclose a letter; the one that makes a key of an emoji stays. */
+const enclosing = /(?!\u20E3)\p{Me}/gu
 /** Letters that are drawn as nothing. */
 const fillers = /\u034F|\u115F|\u1160|\u17B4|\u17B5|\u180B|\u180C|\u180D|\u3164|\uFFA0/gu
 const joiner = '\u200D'
@@ -8,8 +10,8 @@ const nonJoiner = '\u200C'
 /** Which unseen letters mean something: ends of lines and tabs, joiners, and what keeps letters apart in Persian. */
 const isMeant = (letter: string, before: string, after: string) => letter === '\n' || letter === '\r' || letter === '\t' || letter === joiner || (letter === nonJoiner && /\p{Script=Arabic}/u.test(before) && /\p{Script=Arabic}/u.test(after))
 
-/** Letters drawn in other clothes: full width, mathematical, in circles and squares. */
-const dressed = /[\uFF01-\uFF5E\u{1D400}-\u{1D7FF}\u2460-\u24FF\u{1F110}-\u{1F169}\u{1F170}-\u{1F189}\u2100-\u214F]/gu
+/** Letters and figures drawn in other clothes: full width, mathematical, in circles and squares. Signs of full width are how Chinese and Japanese are written. */
+const dressed = /[\uFF10-\uFF19\uFF21-\uFF3A\uFF41-\uFF5A\u{1D400}-\u{1D7FF}\u2460-\u24FF\u{1F110}-\u{1F169}\u{1F170}-\u{1F189}\u2100-\u214F]/gu
 /** More marks on one letter than any language writes. */
 const piledMarks = /(\p{M}{2})\p{M}+/gu
 /** A joiner that joins no emoji. */
@@ -39,6 +41,7 @@ export function visibleText(text: string): string {
     text
       .replace(unseen, (letter, at: number, whole: string) => (isMeant(letter, whole[at - 1] ?? '', whole[at + 1] ?? '') ? letter : ''))
       .replace(fillers, '')
+      .replace(enclosing, '')
       .replace(looseJoiner, '')
       .replace(dressed, (letter) => letter.normalize('NFKC'))
       .replace(piledMarks, '$1'),
