@@ -81,6 +81,18 @@ describe('a box of version 4', () => {
   it('asks surges for theirs as ever', () => expect(migrateBox({ ...before, alerts: [alertOf('surgeStarted')] } as never).alerts[0]?.variations[0]?.rule).toEqual(asks))
 })
 
+describe('a box of version 7', () => {
+  it('reads nothing aloud, and no word lights up', () => {
+    const before = { ...migrateBox(stored), version: 7 }
+    const parts = before.alerts[0]?.variations[0]?.composition.parts ?? []
+    const older = { ...before, alerts: before.alerts.map((alert) => ({ ...alert, variations: alert.variations.map((variation) => ({ ...variation, composition: { ...variation.composition, parts: parts.map((part) => Object.fromEntries(Object.entries(part).filter(([field]) => field !== 'readAlong'))) } })) })) }
+    const migrated = migrateBox(older as never)
+    expect(boxDocument.safeParse(migrated).error).toBeUndefined()
+    expect(migrated).toEqual(migrateBox(stored))
+    expect(migrated.alerts[0]?.variations[0]?.composition.parts.find(({ kind }) => kind === 'line')).toMatchObject({ readAlong: null })
+  })
+})
+
 describe('a box of today', () => {
   it('comes back as it is', () => {
     const today = migrateBox(stored)

@@ -92,6 +92,7 @@ export function openApi(origin: string): Record<string, unknown> {
         },
       },
       '/source/{token}': { get: { summary: 'The browser source page', parameters: [parameter('token', 'path')], responses: { 200: { description: 'HTML' }, 404: { description: 'An empty page: the address is not valid (any more)' } } } },
+      '/speech/{file}': { get: { summary: 'A recording of a voice, by its sealed key', parameters: [parameter('file', 'path')], responses: { 200: { description: 'RIFF WAVE' }, ...problems(404) } } },
       '/media/{id}/poster': { get: { summary: 'A small picture of a media file', parameters: [parameter('id', 'path')], responses: { 200: { description: 'WebP' }, ...problems(404) } } },
       '/media/{id}': { get: { summary: 'A media file by the SHA-256 of its content', parameters: [parameter('id', 'path')], responses: { 200: { description: 'The file' }, ...problems(404) } } },
     },

@@ -6,7 +6,7 @@ import { ridgeView } from '../boxes/boxViews.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
-import { isMediaUsed } from '../db/queries/boxes.ts'
+import { isAnyVoiceOnAir, isMediaUsed } from '../db/queries/boxes.ts'
 import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { Linking } from '../feeds/linking.ts'
@@ -134,6 +134,8 @@ export async function startServices({ config, logger, migrations, databaseTempla
   }
 
   await queues.recover()
+  // The first text after an engine's start takes as long as ten later ones.
+  if (await isAnyVoiceOnAir(db)) void engines.voices()
   await library.resume()
   await uploads.forgetUnfinished()
   return {

@@ -3,11 +3,26 @@ const rateHz = 22_050
 const syllableS = 0.16
 const gapS = 0.06
 const baseHz = 220
+const lettersMost = 600
 
 export const chirpVoices = [
   { id: 'wren', language: 'en', name: 'Wren (a stand-in that chirps)' },
   { id: 'wren-pt', language: 'pt', name: 'Wren (a stand-in that chirps)' },
 ]
+
+interface Asked {
+  text: string
+  voice: string
+  rate?: number
+  pitch?: number
+}
+
+/** What the service answers when it is asked to say something. */
+export function answerOf({ text, voice, rate = 165, pitch = 50 }: Asked): Chirped | { error: string } {
+  if (!chirpVoices.some(({ id }) => id === voice)) return { error: 'This voice is not known here.' }
+  if (text.trim() === '') return { error: 'There is nothing to say.' }
+  return [...text].length > lettersMost ? { error: `More than ${lettersMost} letters.` } : chirp(text, rate, pitch)
+}
 
 interface Chirped {
   rateHz: number
@@ -16,7 +31,7 @@ interface Chirped {
 }
 
 /** @param rate words a minute; 165 is usual @param pitch 0–100 */
-export function chirp(text: string, rate: number, pitch: number): Chirped {
+function chirp(text: string, rate: number, pitch: number): Chirped {
   const speed = Math.min(450, Math.max(80, rate)) / 165
   const words: Chirped['words'] = []
   const samples: number[] = []

@@ -3,15 +3,35 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { EngineProcess, type SpeechEngine, type Spoken } from '../../server/speech/engine.ts'
+import { HttpEngine } from '../../server/speech/httpEngine.ts'
+import { answerOf, chirpVoices } from '../../stand-ins/voice/chirp.ts'
 
 const engineAt = (name: string) => fileURLToPath(new URL(`../../engines/${name}/main.mjs`, import.meta.url))
 const engines: { name: string; make: () => SpeechEngine; voice: string; times: 'words' | 'none' }[] = [
   { name: 'espeak-ng', make: () => new EngineProcess([process.execPath, engineAt('espeak-ng')]), voice: 'gmw/en', times: 'words' },
+  { name: 'flite', make: () => new EngineProcess([process.execPath, engineAt('flite')]), voice: 'slt', times: 'none' },
+  { name: 'chirp', make: () => new HttpEngine(`http://127.0.0.1:${chirpPort}`), voice: 'wren', times: 'words' },
 ]
 const secondsOf = ({ samples, rateHz }: Spoken) => samples.length / rateHz
 /** The loudest of a stretch, 0…1. */
 const peakOf = (samples: Int16Array) => samples.reduce((largest, sample) => Math.max(largest, Math.abs(sample)), 0) / 32_768
+
+/** The voice service that ships as a stand-in, as it answers over HTTP. */
+const chirping = createServer((request, response) => {
+  if (request.url === '/voices') return void response.end(JSON.stringify({ voices: chirpVoices }))
+  const pieces: Buffer[] = []
+  request.on('data', (piece: Buffer) => pieces.push(piece))
+  request.on('end', () => response.end(JSON.stringify(answerOf(JSON.parse(Buffer.concat(pieces).toString('utf8'))))))
+}).listen(0, '127.0.0.1')
+let chirpPort = 0
+beforeAll(async () => {
+  if (!chirping.listening) await new Promise((resolve) => chirping.once('listening', resolve))
+  chirpPort = (chirping.address() as AddressInfo).port
+})
+afterAll(() => void chirping.close())
 
 describe.each(engines)('the engine $name', ({ make, voice, times }) => {
   let engine: SpeechEngine
@@ -63,7 +83,7 @@ describe.each(engines)('the engine $name', ({ make, voice, times }) => {
     expect(secondsOf(answers[1]!)).toBeGreaterThan(secondsOf(answers[0]!))
     expect(secondsOf(answers[2]!)).toBeCloseTo(secondsOf(answers[0]!), 1)
   })
-  it('reads many languages in one line', async () => expect(secondsOf(await spoken('hello olá مرحبا שלום привет γεια 今日は 你好 สวัสดี नमस्ते'))).toBeGreaterThan(1))
+  it('reads many languages in one line', async () => expect(secondsOf(await spoken('hello olá مرحبا שלום привет γεια 今日は 你好 สวัสดี नमस्ते'))).toBeGreaterThan(0.5))
 })
 
 describe('an engine that misbehaves', () => {

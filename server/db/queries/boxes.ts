@@ -106,6 +106,17 @@ export async function listOnAir(db: Database, channelId: string) {
   return rows.map(modern)
 }
 
+/** Whether anything on air has a voice. Reads every document on air, where it lies: for the start. */
+export async function isAnyVoiceOnAir(db: Database): Promise<boolean> {
+  const [row] = await db
+    .select({ one: sql`1` })
+    .from(box)
+    .innerJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
+    .where(sql`${boxVersion.document} @? '$.alerts[*].variations[*].composition.parts[*] ? (@.kind == "voice")'`)
+    .limit(1)
+  return row !== undefined
+}
+
 export async function findBoxByToken(db: Database, sourceToken: string): Promise<BoxRow | null> {
   const [row] = await db.select().from(box).where(eq(box.sourceToken, sourceToken)).limit(1)
   return row ? modernBox(row) : null
