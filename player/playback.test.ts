@@ -29,17 +29,18 @@ function arrange(state: 'on' | 'blocked' = 'on') {
   const drawn: { tMs: number; atMs: number }[] = []
   const scheduled: { fromMs: number; startsAtMs: number }[] = []
   const silence = vi.fn()
+  const hush = vi.fn()
   const stage = { seek: (tMs: number) => drawn.push({ tMs, atMs: performance.now() }), clear: vi.fn(), mount: vi.fn() } as unknown as Stage
   const output = {
     state: () => state,
     leadMs: () => 30,
     schedule: (_sounds: LoadedSound[], fromMs: number, startsAtMs: number) => {
       scheduled.push({ fromMs, startsAtMs })
-      return silence
+      return { stop: silence, silenceVoices: hush }
     },
   } as unknown as SoundOutput
   const prepared = { score: { lengthMs: 2000 } as ResolvedScore, sounds: [{} as LoadedSound] } as PreparedScore
-  return { stage, output, prepared, drawn, scheduled, silence }
+  return { stage, output, prepared, drawn, scheduled, silence, hush }
 }
 
 describe('playScore', () => {
@@ -102,6 +103,17 @@ describe('playScore', () => {
     expect(onEnded).not.toHaveBeenCalled()
     run(100)
     expect([onStarted.mock.calls.length, onEnded.mock.calls.length, drawn.length]).toEqual([1, 1, 0])
+  })
+
+  it('silences voices alone: the picture goes on to its end', () => {
+    const { run } = page()
+    const { stage, output, prepared, silence, hush } = arrange()
+    const onEnded = vi.fn()
+    const playback = playScore(stage, prepared, output, 0, { onEnded })
+    run(300)
+    playback.silenceVoices()
+    run(2500)
+    expect([hush.mock.calls.length, silence.mock.calls.length, onEnded.mock.calls.length]).toEqual([1, 0, 1])
   })
 
   it('stops picture and sound at once and says nothing more', () => {

@@ -126,7 +126,8 @@ function easeCapitals(text: string): string {
   return text.replace(/\p{Lu}[\p{Lu}\p{M}]+/gu, (word) => ([...word].length > shoutedLetters ? word.toLowerCase() : word))
 }
 
-function speakAs(text: string, pronunciations: SpeechRules['pronunciations']): string {
+/** A text as it is spoken here: names and words by their pronunciations. */
+export function speakAs(text: string, pronunciations: SpeechRules['pronunciations']): string {
   const spoken = new Map(pronunciations.map(({ written, spoken: as }) => [written.toLowerCase(), as]))
   return spoken.size === 0 ? text : text.replace(/[\p{L}\p{N}_]+/gu, (word) => spoken.get(word.toLowerCase()) ?? word)
 }

@@ -3,7 +3,6 @@ import { styledInk } from '../look/schema.ts'
 
 /** How words light up while a voice reads them: each for itself, or all that were read so far. */
 export const readAlong = z.object({ ink: styledInk, keeps: z.boolean() })
-export type ReadAlong = z.infer<typeof readAlong>
 
 /** A word of a text: from one letter to before another, blanks not counted, so that it is found again however the text is broken into lines. */
 export interface ReadWord {

@@ -2,6 +2,8 @@ import type { Logger } from 'pino'
 import type { Composition } from '../../core/composition/schema.ts'
 import { limitReason, type Reading } from '../../core/speech/limitReason.ts'
 import { comparableMinor } from '../../core/rules/values.ts'
+import type { SpeechRules } from '../../core/speech/rules.ts'
+import { rulesInEffect } from '../../core/speech/settings.ts'
 import { viewerWords, voicesOf, type Saying } from '../../core/speech/sayings.ts'
 import type { SpokenParts, Utterance } from '../../core/speech/spoken.ts'
 import type { PlaySpeech, SaidView } from '../../contract/speech.ts'
@@ -52,7 +54,7 @@ export class PlayVoices {
     const event = canonicalOf(play.event)
     const voices = voicesOf(composition, event, channel.locale)
     const speech = play.speech ?? (await this.decide(play, event, voices, channel))
-    return this.speak(play, speech, voices.map(({ part }) => part.id))
+    return this.speak(play, speech, voices.map(({ part }) => part.id), rulesInEffect(channel.speech))
   }
 
   private decide(play: PlayWithEvent, event: CanonicalEvent, voices: ReturnType<typeof voicesOf>, channel: ChannelOnAir): Promise<PlaySpeech> {
@@ -98,13 +100,14 @@ export class PlayVoices {
     return kept
   }
 
-  private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[]): Promise<PlayVoice> {
+  private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[], rules: SpeechRules): Promise<PlayVoice> {
     const spoken: Record<string, Utterance[]> = Object.fromEntries(partIds.map((id) => [id, []]))
     const troubles: string[] = []
     const sayings: SaidView[] = []
     for (const saying of speech.sayings) {
       const isRead = saying.outcome !== 'refused' && !(saying.of === 'message' && play.approval === 'withheld')
-      const made = isRead ? await this.deps.speaker.speak(saying.of, saying.spoken, saying.voice) : null
+      const read = isRead ? await this.deps.speaker.speakWithin(saying.of, saying, rules) : null
+      const made = read?.made
       if (made?.ok) {
         const { waveform: _waveform, ...utterance } = made.value
         spoken[saying.partId]?.push(utterance)
@@ -112,7 +115,8 @@ export class PlayVoices {
         troubles.push(made.error)
         this.deps.logger.warn({ playId: play.id, engine: saying.voice.engine, reason: made.error }, 'a voice failed; the alert plays without it')
       }
-      sayings.push({ ...saying, durationMs: made?.ok ? made.value.durationMs : null })
+      const cut = read && read.cut.length > 0 ? { text: read.text, spoken: read.spoken, outcome: 'changed' as const, changes: [...saying.changes, ...read.cut] } : {}
+      sayings.push({ ...saying, ...cut, durationMs: made?.ok ? made.value.durationMs : null })
     }
     if (this.late.delete(play.id)) troubles.push('The voice was not ready in time.')
     const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? speech.note }

@@ -1,5 +1,6 @@
 import { err, ok, type Result } from '../../core/result.ts'
-import { cleanSpeech, type CleanedSpeech } from '../../core/speech/cleanSpeech.ts'
+import { cleanSpeech, speakAs, type CleanedSpeech, type SpeechChange } from '../../core/speech/cleanSpeech.ts'
+import type { SpeechRules } from '../../core/speech/rules.ts'
 import { rulesInEffect, type SpeechSettings } from '../../core/speech/settings.ts'
 import type { Saying } from '../../core/speech/sayings.ts'
 import type { SayingKind, Utterance } from '../../core/speech/spoken.ts'
@@ -15,6 +16,18 @@ export interface Cleaned extends CleanedSpeech {
   language: string
   voice: VoiceChoice
 }
+
+/** What was read in the end. */
+interface SpokenWithin {
+  text: string
+  spoken: string
+  made: Result<Utterance, string>
+  cut: SpeechChange[]
+}
+
+/** Words differ in length: a little less is kept than fits, and after so many tries it is as it is. */
+const cutReserve = 0.97
+const cutTries = 4
 
 /** Cleans texts and has them spoken; the same words by the same voice once. */
 export class Speaker {
@@ -42,6 +55,25 @@ export class Speaker {
     const making = this.making.get(key) ?? this.make(of, key, text, voice).finally(() => this.making.delete(key))
     this.making.set(key, making)
     return making.then((made) => (made.ok ? ok({ ...made.value, of }) : made))
+  }
+
+  /**
+   * The same, of a cleaned text that may turn out longer than the rules allow, because its seconds were only estimated: words go from its
+   * end until the voice is done in time.
+   * @returns what is read in the end, with the step that cut it where one did
+   */
+  async speakWithin(of: SayingKind, { text, spoken, voice }: Pick<Cleaned, 'text' | 'spoken' | 'voice'>, { maxSeconds, pronunciations }: SpeechRules): Promise<SpokenWithin> {
+    let read = { text, spoken }
+    let made = await this.speak(of, spoken, voice)
+    for (let tries = 0; tries < cutTries && made.ok && made.value.durationMs > maxSeconds * 1000; tries++) {
+      const words = read.text.split(/\s+/u)
+      const kept = Math.min(words.length - 1, Math.floor((words.length * maxSeconds * 1000 * cutReserve) / made.value.durationMs))
+      if (kept < 1) break
+      const shorter = words.slice(0, kept).join(' ')
+      read = { text: shorter, spoken: speakAs(shorter, pronunciations) }
+      made = await this.speak(of, read.spoken, voice)
+    }
+    return { ...read, made, cut: read.text === text ? [] : [{ step: 'seconds', before: text, after: read.text }] }
   }
 
   private async make(of: SayingKind, key: string, text: string, voice: VoiceChoice): Promise<Result<Utterance, string>> {

@@ -83,6 +83,15 @@ describe('the speaker', () => {
     expect(speak).toHaveBeenCalledTimes(1)
     expect(both.map((each) => each.ok && each.value.of)).toEqual(['line', 'message'])
   })
+  it('cuts what turns out longer than it may be, by whole words', async () => {
+    // A slow voice: a third of a second for each word.
+    speak.mockImplementation(async ({ text }) => ok(tone(text.split(' ').length * 330)))
+    const { text, cut, made } = await speaker.speakWithin('message', { text: 'one two three four five six seven eight nine ten', spoken: 'one two three four five six seven eight nine ten', voice: usualVoice }, { ...usualSettings.rules, maxSeconds: 2, pronunciations: [{ written: 'two', spoken: 'too' }] })
+    expect([text, cut.map(({ step }) => step)]).toEqual(['one two three four five', ['seconds']])
+    expect(made.ok && made.value.durationMs).toBeLessThanOrEqual(2000)
+    expect(speak.mock.lastCall?.[0].text).toBe('one too three four five')
+    speak.mockImplementation(async ({ text: said }) => (said === 'broken' ? err('The voice program stopped.') : ok(tone(300))))
+  })
   it('says what failed, and asks again the next time', async () => {
     speak.mockClear()
     expect([await speaker.speak('line', 'broken', usualVoice), await speaker.speak('line', 'broken', usualVoice)]).toEqual([err('The voice program stopped.'), err('The voice program stopped.')])

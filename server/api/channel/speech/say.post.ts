@@ -1,5 +1,6 @@
 import { defineEventHandler } from 'h3'
 import { sayBody, type SayAnswer } from '../../../../contract/speech.ts'
+import { rulesInEffect } from '../../../../core/speech/settings.ts'
 import { requireMember } from '../../../auth/access.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { useServices } from '../../../system/services.ts'
@@ -10,11 +11,12 @@ export default defineEventHandler(async (event): Promise<{ said: SayAnswer[] }> 
   const { sayings, settings } = await readChecked(event, sayBody, 512 * 1024)
   const { onAir, speaker } = await useServices()
   const used = settings ?? (await onAir.read(channel.id)).speech
+  const rules = rulesInEffect(used)
   const said: SayAnswer[] = []
   for (const saying of sayings) {
     const { text, spoken, outcome, changes, refusal, language, voice } = await speaker.clean(saying, used, channel.locale)
-    const made = refusal === null ? await speaker.speak(saying.of, spoken, voice) : null
-    said.push({ text, outcome, changes, reason: refusal, language, voice, utterance: made?.ok ? made.value : null, trouble: made && !made.ok ? made.error : null })
+    const read = refusal === null ? await speaker.speakWithin(saying.of, { text, spoken, voice }, rules) : null
+    said.push({ text: read?.text ?? text, outcome: read && read.cut.length > 0 ? 'changed' : outcome, changes: [...changes, ...(read?.cut ?? [])], reason: refusal, language, voice, utterance: read?.made.ok ? read.made.value : null, trouble: read && !read.made.ok ? read.made.error : null })
   }
   return { said }
 })

@@ -1,0 +1,65 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { SayAnswer } from '../../contract/speech.ts'
+import { usualSettings } from '../../core/speech/settings.ts'
+import { usualVoice } from '../../core/speech/voiceChoice.ts'
+import { useSpeechStore } from './speech.ts'
+
+const saying = (written: string) => ({ of: 'line' as const, written, emotes: [], voice: null })
+const answerTo = (written: string): SayAnswer => ({ text: written, outcome: 'kept', changes: [], reason: null, language: 'en', voice: usualVoice, trouble: null, utterance: { of: 'line', text: written, url: `/speech/${written}.wav`, durationMs: 500, level: null, words: [], waveform: { stretchMs: 40, peaks: [1, 2] } } })
+
+describe('samples of voices', () => {
+  const asked: string[][] = []
+  let fails = false
+  beforeEach(() => {
+    setActivePinia(createPinia())
+    asked.length = 0
+    fails = false
+    vi.stubGlobal('fetch', async (path: string, { body, method }: { body?: string; method: string }) => {
+      if (fails) return new Response('{"detail":"The server is full."}', { status: 503 })
+      if (path.endsWith('/say')) {
+        const written = (JSON.parse(body ?? '{}') as { sayings: { written: string }[] }).sayings.map((each) => each.written)
+        asked.push(written)
+        return Response.json({ said: written.map(answerTo) })
+      }
+      return Response.json(method === 'GET' ? { settings: usualSettings, voices: [], troubles: [] } : {})
+    })
+  })
+  afterEach(() => vi.unstubAllGlobals())
+
+  it('are asked for once, also while the answer is still to come', async () => {
+    const speech = useSpeechStore()
+    await Promise.all([speech.ask([saying('a'), saying('b')]), speech.ask([saying('b'), saying('c')])])
+    await speech.ask([saying('a')])
+    expect(asked).toEqual([['a', 'b'], ['c']])
+    expect(speech.answerOf(saying('b'))?.utterance?.url).toBe('/speech/b.wav')
+    expect(speech.measured['/speech/a.wav']?.waveform.peaks).toEqual(Uint8Array.from([1, 2]))
+  })
+  it('leave a part out until all that it says is known', async () => {
+    const speech = useSpeechStore()
+    const voices = [{ part: { id: 'voice' }, sayings: [saying('a'), saying('b')] }]
+    await speech.ask([saying('a')])
+    expect(speech.spokenOf(voices)).toEqual({})
+    await speech.ask([saying('b')])
+    expect(speech.spokenOf(voices)['voice']?.map(({ text }) => text)).toEqual(['a', 'b'])
+  })
+  it('that failed are said to have, and asked for again', async () => {
+    const speech = useSpeechStore()
+    fails = true
+    await speech.ask([saying('a')])
+    expect(speech.refusal).toBe('The server is full.')
+    fails = false
+    await speech.ask([saying('a')])
+    expect([speech.refusal, asked]).toEqual(['', [['a']]])
+  })
+  it('are asked for anew when the rules changed; rules that the server refuses stay as they were', async () => {
+    const speech = useSpeechStore()
+    await speech.ensureLoaded()
+    await speech.ask([saying('a')])
+    await speech.save({ ...usualSettings, isOn: false })
+    expect([speech.settings?.isOn, speech.answerOf(saying('a'))]).toEqual([false, undefined])
+    fails = true
+    await expect(speech.save(usualSettings)).rejects.toThrow('full')
+    expect(speech.settings?.isOn).toBe(false)
+  })
+})
