@@ -49,6 +49,11 @@ export interface PlaySpeech {
   note: string | null
 }
 
+/** The same as the desk shows it: without what each step changed. */
+export interface DeskSpeech extends Pick<PlaySpeech, 'state' | 'note'> {
+  sayings: Pick<SaidView, 'of' | 'written' | 'text' | 'outcome' | 'reason' | 'durationMs'>[]
+}
+
 /** Whether what a viewer wrote may be read: nobody has to be asked, somebody has, they said yes, they said no. */
 export const approvals = ['none', 'awaiting', 'given', 'withheld'] as const
 export type Approval = (typeof approvals)[number]

@@ -1,7 +1,7 @@
 import type { BoxDocument } from '../core/composition/box.ts'
 import type { Why } from '../core/rules/why.ts'
 import type { Measured } from './media.ts'
-import type { Approval, PlaySpeech } from './speech.ts'
+import type { Approval, DeskSpeech } from './speech.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 
 /** What the interface shows, as the server sends it. Times are epoch milliseconds. */
@@ -103,7 +103,7 @@ export interface PlayView {
   shownCount: number
   approval: Approval
   /** What is read aloud of it; null where nothing is. */
-  speech: PlaySpeech | null
+  speech: DeskSpeech | null
 }
 
 export interface DeskView {

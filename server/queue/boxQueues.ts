@@ -101,17 +101,20 @@ export class BoxQueues {
     const play = await findPlay(this.deps.db, playId)
     if (play?.boxId !== boxId) return false
     const runtime = this.of(boxId)
-    const isCurrent = runtime.state.current?.ticket.playId === playId
-    if (!isRead && isCurrent) {
+    const isCurrent = () => runtime.state.current?.ticket.playId === playId
+    const wasCurrent = isCurrent()
+    const silence = () => {
       this.deps.shows.silence(playId)
       this.deps.rooms.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
     }
-    const note = isRead ? null : 'reason' in said ? `Not read: ${said.reason}.` : isCurrent ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
+    // Before anything is written: it is being heard.
+    if (!isRead && wasCurrent) silence()
+    const note = isRead ? null : 'reason' in said ? `Not read: ${said.reason}.` : wasCurrent ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
     await updatePlay(this.deps.db, playId, { approval: isRead ? 'given' : 'withheld', ...(play.speech ? { speech: { ...play.speech, note } } : {}) })
-    if (!isCurrent) {
-      this.deps.shows.forget(playId)
-      this.speakAhead(boxId, playId)
-    }
+    if (!wasCurrent) this.deps.shows.forget(playId)
+    // Its turn came while that was written.
+    if (!isRead && !wasCurrent && isCurrent()) silence()
+    else if (!wasCurrent) this.speakAhead(boxId, playId)
     runtime.input({ type: 'released', playId })
     return true
   }

@@ -3,6 +3,9 @@ import type { PlayView } from '../../contract/views.ts'
 import type { PlayWithEvent } from '../db/queries/plays.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
 
+/** Of what was written so much is shown beside what is read. */
+const writtenShown = 400
+
 /** A play as the desk shows it. */
 export function playView(play: PlayWithEvent, locale: string): PlayView {
   const { id, boxId, variationName, state, reason, isTest, lengthMs, shownCount, approval, speech } = play
@@ -22,6 +25,6 @@ export function playView(play: PlayWithEvent, locale: string): PlayView {
     lengthMs,
     shownCount,
     approval,
-    speech,
+    speech: speech && { state: speech.state, note: speech.note, sayings: speech.sayings.map(({ of, written, text, outcome, reason, durationMs }) => ({ of, written: written.slice(0, writtenShown), text, outcome, reason, durationMs })) },
   }
 }

@@ -27,6 +27,8 @@ export class Shows {
   /** Voices that are speaking, by play: asked ahead and asked again when the play's turn comes, they speak once. */
   private readonly speaking = new Map<string, Promise<PlayVoice>>()
   private readonly silenced = new Set<string>()
+  /** How often each play was forgotten: what was begun before is not remembered after. */
+  private readonly forgotten = new Map<string, number>()
   /** Asked ahead one play after another, so that what is needed now never waits behind a flood. */
   private ahead: Promise<unknown> = Promise.resolve()
 
@@ -44,6 +46,11 @@ export class Shows {
   forget(playId: string): void {
     this.kept.delete(playId)
     this.speaking.delete(playId)
+    this.forgotten.set(playId, (this.forgotten.get(playId) ?? 0) + 1)
+    for (const oldest of this.forgotten.keys()) {
+      if (this.forgotten.size <= showsKept) break
+      this.forgotten.delete(oldest)
+    }
   }
 
   /** From now on nobody hears the voices of a play; whoever joins it late neither. */
@@ -69,6 +76,7 @@ export class Shows {
   private async build(playId: string, waitMs: number | null): Promise<PlayToShow> {
     const kept = this.kept.get(playId)
     if (kept) return kept
+    const times = this.forgotten.get(playId)
     const play = await findPlay(this.deps.db, playId)
     const version = play ? await findVersion(this.deps.db, play.versionId) : null
     const variation = version?.document.alerts.find((alert) => alert.id === play?.alertId)?.variations.find((each) => each.id === play?.variationId)
@@ -77,6 +85,8 @@ export class Shows {
     const voices = voicesOf(variation.composition, canonicalOf(play.event), channel.locale)
     const silent: SpokenParts = Object.fromEntries(voices.map(({ part }) => [part.id, []]))
     const voice = voices.length === 0 ? null : await this.voiceOf(play, variation, channel, waitMs)
+    // Somebody said meanwhile that it is not to be read, or that it is.
+    if (this.forgotten.get(playId) !== times) return this.build(playId, waitMs)
     const score = scoreFor(play.event, version.document, variation, channel, voice?.spoken ?? silent)
     if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
     // Where its turn came before its voice was ready it was shown without: for all sources, those that join late too.

@@ -1,5 +1,6 @@
 import type { Logger } from 'pino'
 import type { Composition } from '../../core/composition/schema.ts'
+import type { SpeechChange } from '../../core/speech/cleanSpeech.ts'
 import { limitReason, type Reading } from '../../core/speech/limitReason.ts'
 import { comparableMinor } from '../../core/rules/values.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
@@ -21,13 +22,21 @@ interface PlayVoicesDependencies {
   speaker: Speaker
   now: () => number
   onChange: (channelId: string) => void
+  /** Nothing of what a viewer wrote is read: nobody has to be asked. */
+  onNothingToApprove: (boxId: string, playId: string) => void
 }
+
+const silence = (partIds: readonly string[]): Record<string, Utterance[]> => Object.fromEntries(partIds.map((id) => [id, []]))
 
 /** What voices say of one play. */
 export interface PlayVoice {
   speech: PlaySpeech
   spoken: SpokenParts
 }
+
+/** Of what a step changed so much is kept with a play. */
+const changeKept = 300
+const kept = ({ step, before, after }: SpeechChange): SpeechChange => ({ step, before: before.slice(0, changeKept), after: after.slice(0, changeKept) })
 
 /** Longer ago than the longest limit looks back. */
 const readingsKeptMs = 24 * 3600_000
@@ -53,8 +62,14 @@ export class PlayVoices {
   async of(play: PlayWithEvent, composition: Composition, channel: ChannelOnAir): Promise<PlayVoice> {
     const event = canonicalOf(play.event)
     const voices = voicesOf(composition, event, channel.locale)
-    const speech = play.speech ?? (await this.decide(play, event, voices, channel))
-    return this.speak(play, speech, voices.map(({ part }) => part.id), rulesInEffect(channel.speech))
+    const partIds = voices.map(({ part }) => part.id)
+    try {
+      const speech = play.speech ?? (await this.decide(play, event, voices, channel))
+      return await this.speak(play, speech, partIds, rulesInEffect(channel.speech))
+    } catch (error) {
+      this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be decided; the alert plays without a voice')
+      return { speech: { sayings: [], state: 'ready', note: 'What is read could not be decided.' }, spoken: silence(partIds) }
+    }
   }
 
   private decide(play: PlayWithEvent, event: CanonicalEvent, voices: ReturnType<typeof voicesOf>, channel: ChannelOnAir): Promise<PlaySpeech> {
@@ -63,8 +78,11 @@ export class PlayVoices {
       const sayings: SaidView[] = []
       for (const { part, sayings: wanted } of voices) for (const saying of wanted) sayings.push({ partId: part.id, ...(await this.decideOne(saying, event, play, channel)) })
       const speech: PlaySpeech = { sayings, state: 'making', note: null }
-      await updatePlay(this.deps.db, play.id, { speech })
-      const read = play.isTest ? undefined : sayings.find((each) => each.of === 'message' && each.outcome !== 'refused')
+      const message = sayings.find((each) => each.of === 'message' && each.outcome !== 'refused')
+      const needsNobody = play.approval === 'awaiting' && !message
+      await updatePlay(this.deps.db, play.id, { speech, ...(needsNobody ? { approval: 'none' as const } : {}) })
+      if (needsNobody) this.deps.onNothingToApprove(play.boxId, play.id)
+      const read = play.isTest ? undefined : message
       const readings = await this.readingsOf(channelId)
       // What plays in several boxes is read once.
       if (read && !readings.some(({ eventId }) => eventId === play.eventId)) readings.push({ eventId: play.eventId, atMs: this.deps.now(), viewerId: event.data.viewer?.id ?? null, text: viewerWords(event)?.text ?? '' })
@@ -77,7 +95,7 @@ export class PlayVoices {
   private async decideOne(saying: Saying, event: CanonicalEvent, { isTest, eventId, event: { channelId } }: PlayWithEvent, channel: ChannelOnAir): Promise<Omit<SaidView, 'partId'>> {
     const settings = channel.speech
     const { text, outcome, changes, refusal, spoken, voice } = await this.deps.speaker.clean(saying, settings, channel.locale)
-    const base = { of: saying.of, written: saying.written, changes, voice, durationMs: null }
+    const base = { of: saying.of, written: saying.written, changes: changes.map(kept), voice, durationMs: null }
     const refused = (reason: string) => ({ ...base, text: '', spoken: '', outcome: 'refused' as const, reason })
     if (!settings.isOn) return refused('Reading aloud is switched off.')
     if (refusal !== null) return refused(refusal)
@@ -95,13 +113,13 @@ export class PlayVoices {
     const sinceMs = this.deps.now() - readingsKeptMs
     const reading = this.readings.get(channelId) ?? listReadings(this.deps.db, channelId, new Date(sinceMs), readingsKept)
     this.readings.set(channelId, reading)
-    const kept = await reading
-    while (kept.length > readingsKept || (kept[0] && kept[0].atMs < sinceMs)) kept.shift()
-    return kept
+    const recent = await reading
+    while (recent.length > readingsKept || (recent[0] && recent[0].atMs < sinceMs)) recent.shift()
+    return recent
   }
 
   private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[], rules: SpeechRules): Promise<PlayVoice> {
-    const spoken: Record<string, Utterance[]> = Object.fromEntries(partIds.map((id) => [id, []]))
+    const spoken = silence(partIds)
     const troubles: string[] = []
     const sayings: SaidView[] = []
     for (const saying of speech.sayings) {
@@ -115,7 +133,7 @@ export class PlayVoices {
         troubles.push(made.error)
         this.deps.logger.warn({ playId: play.id, engine: saying.voice.engine, reason: made.error }, 'a voice failed; the alert plays without it')
       }
-      const cut = read && read.cut.length > 0 ? { text: read.text, spoken: read.spoken, outcome: 'changed' as const, changes: [...saying.changes, ...read.cut] } : {}
+      const cut = read && read.cut.length > 0 ? { text: read.text, spoken: read.spoken, outcome: 'changed' as const, changes: [...saying.changes, ...read.cut.map(kept)] } : {}
       sayings.push({ ...saying, ...cut, durationMs: made?.ok ? made.value.durationMs : null })
     }
     if (this.late.delete(play.id)) troubles.push('The voice was not ready in time.')

@@ -95,7 +95,7 @@ export async function startServices({ config, logger, migrations, databaseTempla
   const engines = findEngines(config.THUNDERCREST_VOICES)
   const speaker = new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret))
   const changed = (channelId: string) => stream.changed(channelId)
-  const shows = new Shows({ db, onAir, voices: new PlayVoices({ db, logger, speaker, now, onChange: changed }) })
+  const shows = new Shows({ db, onAir, voices: new PlayVoices({ db, logger, speaker, now, onChange: changed, onNothingToApprove: (boxId, playId) => queues.of(boxId).input({ type: 'released', playId }) }) })
   const queues: BoxQueues = new BoxQueues({
     db,
     logger,

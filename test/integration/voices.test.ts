@@ -50,9 +50,10 @@ async function started() {
   const onAir = new OnAirCache(handle.db)
   const logger = { warn: vi.fn(), error: vi.fn() } as unknown as Logger
   const speaker = new Speaker(new SpeechEngines(new Map([['espeak-ng', engine]])), new SpeechCache(join(folder, `cache-${number++}`), 'secret'))
-  const shows = new Shows({ db: handle.db, onAir, voices: new PlayVoices({ db: handle.db, logger, speaker, now: Date.now, onChange: () => undefined }) })
+  const onNothingToApprove = (of: string, playId: string) => queues.of(of).input({ type: 'released', playId })
+  const shows = new Shows({ db: handle.db, onAir, voices: new PlayVoices({ db: handle.db, logger, speaker, now: Date.now, onChange: () => undefined, onNothingToApprove }) })
   const rooms = new SourceRooms(Date.now, () => undefined)
-  const queues = new BoxQueues({ db: handle.db, logger, now: Date.now, rooms, shows, onChange: () => undefined, onStarted: () => undefined })
+  const queues: BoxQueues = new BoxQueues({ db: handle.db, logger, now: Date.now, rooms, shows, onChange: () => undefined, onStarted: () => undefined })
   const row = await findBox(handle.db, channelId, boxId)
   if (row) await queues.open(row)
   /** Keeps a tip and puts what it earned into the queue. */
@@ -182,6 +183,23 @@ describe('what somebody has to let be read', () => {
     expect(score.lengthMs).toBeLessThan(whole)
     expect(await queues.setVoice(boxId, playId, true, { by: 'tallowmoth' })).toBe(true)
     expect((await shows.show(playId)).score.lengthMs).toBe(whole)
+  })
+  it('is not waited for where nothing of it is read', async () => {
+    const { tip, ready, ticket } = await started()
+    const playId = await tip('bollocks')
+    await ready(playId)
+    expect([ticket(playId)?.isAwaiting, (await findPlay(handle.db, playId))?.approval]).toEqual([false, 'none'])
+  })
+  it('withheld while its voice is still speaking, it is not read all the same', async () => {
+    const { tip, ready, queues, shows } = await started()
+    let say: () => void = () => undefined
+    speak.mockImplementation(({ text }) => (text.includes('left') ? Promise.resolve(spoken(text)) : new Promise((resolve) => (say = () => resolve(spoken(text))))))
+    const playId = await tip('nobody wants to hear this')
+    await vi.waitFor(() => expect(speak).toHaveBeenCalledTimes(2), 8000)
+    await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })
+    say()
+    await ready(playId)
+    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
   })
   it('is of its own box only', async () => {
     const { tip, queues } = await started()

@@ -18,7 +18,7 @@ const hasMessage = computed(() => props.play.speech?.sayings.some(({ of, outcome
 
 <template>
   <div v-if="play.speech || isAwaiting" class="mt-1.5 border-t border-seam pt-1.5">
-    <p v-if="text" class="flex items-start gap-1.5"><Speech :size="14" class="mt-0.5 shrink-0 text-mist" aria-label="will be read" /><span class="min-w-0 break-words" dir="auto">{{ text }}<span class="ml-1.5 font-mono text-2xs text-mist">{{ play.speech?.state === 'making' ? 'being spoken…' : `${seconds(lengthMs)} s` }}</span></span></p>
+    <p v-if="text" class="flex min-w-0 items-start gap-1.5"><Speech :size="14" class="mt-0.5 shrink-0 text-mist" aria-label="will be read" /><span class="min-w-0 break-words" dir="auto">{{ text }}<span class="ml-1.5 font-mono text-2xs text-mist">{{ play.speech?.state === 'making' ? 'being spoken…' : `${seconds(lengthMs)} s` }}</span></span></p>
     <p v-if="unread" class="flex items-start gap-1.5 text-glow"><MicOff :size="14" class="mt-0.5 shrink-0" aria-hidden="true" />{{ unread }}</p>
     <p v-if="written" class="mt-0.5 line-clamp-2 text-2xs break-words text-mist">written: <bdi>{{ written }}</bdi></p>
     <div v-if="isAwaiting" class="mt-2 flex flex-wrap gap-2"><button type="button" class="button button-bolt min-h-7! px-2.5!" @click="$emit('read', true)">Let it be read</button><button type="button" class="button min-h-7! px-2.5!" @click="$emit('read', false)">Show it unread</button></div>

@@ -25,7 +25,14 @@ const startsIn = computed(() => {
   })
 })
 const isStill = computed(() => props.desk.isHeld || props.desk.sources.length === 0)
-const why = computed(() => (props.desk.isHeld ? 'held' : props.desk.sources.length === 0 && props.desk.waitingCount > 0 ? 'waiting for a source' : props.desk.waitingCount > 0 ? `last one in ${span(startsIn.value.findLast((startMs) => startMs !== null) ?? 0)}` : ''))
+const areAllAwaiting = computed(() => props.desk.waiting.length > 0 && props.desk.waiting.every(({ approval }) => approval === 'awaiting'))
+const why = computed(() => {
+  const { isHeld, sources, waitingCount } = props.desk
+  if (isHeld) return 'held'
+  if (waitingCount === 0) return ''
+  if (sources.length === 0) return 'waiting for a source'
+  return areAllAwaiting.value ? 'waiting for you' : `last one in ${span(startsIn.value.findLast((startMs) => startMs !== null) ?? 0)}`
+})
 </script>
 
 <template>

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { PlaySpeech, SaidView } from '../../../contract/speech.ts'
-import { usualVoice } from '../../../core/speech/voiceChoice.ts'
+import type { DeskSpeech } from '../../../contract/speech.ts'
 import { readText, unreadWords, writtenText } from './speechWords.ts'
 
-const said = (changes: Partial<SaidView> = {}): SaidView => ({ partId: 'voice', of: 'message', written: 'good evening', text: 'good evening', outcome: 'kept', changes: [], reason: null, spoken: 'good evening', voice: usualVoice, durationMs: 900, ...changes })
-const play = (sayings: SaidView[], changes: Partial<PlaySpeech> = {}, approval: 'none' | 'withheld' = 'none') => ({ approval, speech: { sayings, state: 'ready' as const, note: null, ...changes } })
+type Said = DeskSpeech['sayings'][number]
+const said = (changes: Partial<Said> = {}): Said => ({ of: 'message', written: 'good evening', text: 'good evening', outcome: 'kept', reason: null, durationMs: 900, ...changes })
+const play = (sayings: Said[], changes: Partial<DeskSpeech> = {}, approval: 'none' | 'withheld' = 'none') => ({ approval, speech: { sayings, state: 'ready' as const, note: null, ...changes } })
 const line = said({ of: 'line', text: 'pip_rye left €5.00', written: 'pip_rye left €5.00' })
 
 describe('what the desk says of a voice', () => {
