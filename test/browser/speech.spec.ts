@@ -56,7 +56,7 @@ test('what will be said is read at the desk before it is; it is let through, sho
 
   await tip(page, demo, 'MarrowHat', 'please read 111111111111111111111 this long message aloud, it goes on and on, with the rye, and the walnuts, and the kettle, and the lantern')
   await expect(waiting.getByText(/please read a very long number this long message/)).toBeVisible()
-  await expect(waiting.getByText('for you')).toBeVisible()
+  await expect(waiting.getByText('for you', { exact: true })).toBeVisible()
   await source.waitForTimeout(1200)
   expect(await source.evaluate(() => document.documentElement.dataset.state)).toBe('waiting')
   await waiting.getByRole('button', { name: 'Let it be read' }).click()

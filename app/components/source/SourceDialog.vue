@@ -22,13 +22,14 @@ const sources = computed(() => live.deskOf(props.boxId)?.sources ?? [])
 const masked = computed(() => (isShown.value ? address.value : address.value.replace(/src\w+$/, '•'.repeat(24))))
 
 // Forgotten when the dialog closes: the address is a secret, and the screen may be on a stream.
+// Opened before the box was loaded, it is there only once it is open.
 watch(isOpen, async (open) => {
   isShown.value = false
   isReplacing.value = false
   refusal.value = ''
   address.value = ''
   if (open) await ask('GET')
-})
+}, { immediate: true })
 
 async function ask(method: 'GET' | 'POST'): Promise<void> {
   try {
