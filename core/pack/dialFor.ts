@@ -15,7 +15,7 @@ type Turning = { path: string; transform: Transform } & (
 
 /** Which way numbers of a field go, where it is not from half to twice what it is: least, most, unit. */
 const ranges: Record<string, [least: number, most: number, unit: string]> = {
-  opacity: [0, 1, ''], rotationDeg: [-180, 180, '°'], trimDb: [-24, 6, 'dB'], soundTrimDb: [-24, 6, 'dB'], speedRatio: [0.5, 2, '×'], sizeRatio: [0.5, 1.5, '×'], outlineRatio: [0, 2, '×'], trackingEm: [-0.05, 0.3, 'em'],
+  opacity: [0, 1, ''], rotationDeg: [-180, 180, '°'], trimDb: [-24, 6, 'dB'], duckDb: [-30, 0, 'dB'], pauseMs: [0, 3000, 'ms'], soundTrimDb: [-24, 6, 'dB'], speedRatio: [0.5, 2, '×'], sizeRatio: [0.5, 1.5, '×'], outlineRatio: [0, 2, '×'], trackingEm: [-0.05, 0.3, 'em'],
   letterSpacingEm: [-0.05, 0.4, 'em'], strength: [0.2, 2, '×'], targetLufs: [-24, -12, 'LUFS'], weight: [300, 800, ''], ms: [0, 3000, 'ms'], xPx: [0, 1920, 'px'], yPx: [0, 1080, 'px'], lineHeight: [0.9, 1.8, '×'], saturation: [0, 2, '×'], brightness: [0.3, 2, '×'],
 }
 

@@ -6,6 +6,7 @@ import { starterMessage, starterVoice } from '../../composition/starterParts.ts'
 import { addPart } from '../../edit/addPart.ts'
 import { changeBox } from '../../edit/change.ts'
 import { plainBox } from '../../composition/plainBox.ts'
+import { dialFor } from '../../pack/dialFor.ts'
 import { sampleEvent } from '../../events/sampleEvent.ts'
 import { lanternLook } from '../../look/lanternLook.ts'
 import { resolveScore } from '../../score/resolve.ts'
@@ -93,6 +94,13 @@ describe('a voice', () => {
   it('reads what a reward asked for', () => {
     const asked = { ...sampleEvent('redemption') }
     expect(sayingsOf(starterVoice('{name} called'), asked, 'en').map(({ of, written }) => [of, written])).toEqual([['line', 'pip_rye called'], ['message', 'Crumbelina']])
+  })
+  it('can be turned by dials, within what it may be', () => {
+    const box = plainBox(canvas, [{ id: 'tip', kinds: ['tip'], isOn: true, offer: null, variations: [{ id: 'v', name: 'V', rule: null, share: null, composition: spoken({ template: '{name} rang' }) }] }])
+    const at = (field: string) => dialFor(box, `alerts.tip.variations.v.parts.voice.${field}`, field)
+    expect(at('duckDb')).toMatchObject({ kind: 'number', initial: -14, least: -30, most: 0 })
+    expect(at('template')).toMatchObject({ kind: 'words', initial: '{name} rang' })
+    expect(at('lineVoice')).toBeNull()
   })
   it('makes the alert wait for it when it is put in', () => {
     const composition = starterComposition(canvas, { headline: '{name}', second: '' }, { pictureId: null, soundId: null })

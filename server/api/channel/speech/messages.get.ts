@@ -9,16 +9,19 @@ import { useServices } from '../../../system/services.ts'
 
 const listed = 60
 
-/** What viewers wrote last, newest first: to try rules on. */
+/** What viewers wrote last, newest first, the same words once: to try rules on. */
 export default defineEventHandler(async (event): Promise<{ messages: PastMessage[] }> => {
   const { channel } = await requireMember(event, 'moderator')
   const { database } = await useServices()
   const rows = await listWorded(database.db, channel.id, listed)
+  const seen = new Set<string>()
   return {
     messages: rows.flatMap((row) => {
       const happened = canonicalOf(row)
       const words = viewerWords(happened)
-      return words ? [{ eventId: row.id, name: happened.data.viewer?.name ?? 'Somebody', kind: kindNames[row.kind], text: words.text, emotes: words.emotes.map(({ from, to }) => ({ from, to })) }] : []
+      const isNew = words !== null && !seen.has(words.text)
+      if (words) seen.add(words.text)
+      return words && isNew ? [{ eventId: row.id, name: happened.data.viewer?.name ?? 'Somebody', kind: kindNames[row.kind], text: words.text, emotes: words.emotes.map(({ from, to }) => ({ from, to })) }] : []
     }),
   }
 })
