@@ -7,4 +7,6 @@ export interface ChannelLive {
   desks: DeskView[]
   /** Counts up with every change of the media library. */
   libraryRevision: number
+  /** Whether anything is read aloud. */
+  voicesAreOn: boolean
 }

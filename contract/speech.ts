@@ -58,6 +58,9 @@ export interface DeskSpeech extends Pick<PlaySpeech, 'state' | 'note'> {
 export const approvals = ['none', 'awaiting', 'given', 'withheld'] as const
 export type Approval = (typeof approvals)[number]
 
+/** Whether anything of the channel is read aloud. */
+export const voicesOnBody = z.object({ isOn: z.boolean() })
+
 /** Whether a play's words are to be read. */
 export const voiceBody = z.object({ isRead: z.boolean() })
 

@@ -12,11 +12,13 @@ import WaitingColumn from '../components/desk/WaitingColumn.vue'
 import { useKeys } from '../composables/useKeys.ts'
 import { useBoxesStore } from '../stores/boxes.ts'
 import { useLiveStore } from '../stores/live.ts'
+import { useSpeechStore } from '../stores/speech.ts'
 
 useHead({ title: 'Desk · Thundercrest' })
 const route = useRoute()
 const boxes = useBoxesStore()
 const live = useLiveStore()
+const speech = useSpeechStore()
 const clock = useNow({ interval: 500 })
 const serverNow = () => Date.now() + live.serverAheadMs
 const nowMs = computed(() => clock.value.getTime() + live.serverAheadMs)
@@ -56,7 +58,7 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
     </div>
     <template v-if="box && desk">
       <div class="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-y-auto lg:auto-rows-fr lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden">
-        <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" @read="read" />
+        <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" @read="read" @voices="(isOn) => act(speech.turn(isOn), isOn ? 'Messages are read aloud again.' : 'All voices are off. Alerts play without them.')" />
         <OnAirColumn :key="box.id" :desk="desk" :box-name="box.name" :canvas="box.document.canvas" :now-ms="serverNow" @hold="hold" @skip="skip(desk.current)" @replay="replayLast" @silence="silence" />
         <LogColumn :key="`log-${box.id}`" :box-id="box.id" :log="desk.log" @replay="replay" />
       </div>

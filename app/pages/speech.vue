@@ -2,6 +2,7 @@
 import { useHead } from '#imports'
 import { Switch, SwitchGroup, SwitchLabel } from '@headlessui/vue'
 import { onMounted, ref } from 'vue'
+import { toast } from 'vue-sonner'
 import { wordsOf } from '../api/request.ts'
 import LevelPaper from '../components/speech/LevelPaper.vue'
 import LimitsSection from '../components/speech/LimitsSection.vue'
@@ -16,7 +17,7 @@ import { useSpeechStore } from '../stores/speech.ts'
 useHead({ title: 'Speech desk · Thundercrest' })
 const speech = useSpeechStore()
 const session = useSessionStore()
-const { settings, change } = useSpeechSettings()
+const { settings } = useSpeechSettings()
 const refusal = ref('')
 onMounted(async () => {
   try {
@@ -25,7 +26,14 @@ onMounted(async () => {
     refusal.value = wordsOf(error)
   }
 })
-const turn = (isOn: boolean) => void change({ isOn }, isOn ? 'Messages are read aloud.' : 'Nothing is read aloud any more.')
+async function turn(isOn: boolean): Promise<void> {
+  try {
+    await speech.turn(isOn)
+    toast.success(isOn ? 'Messages are read aloud.' : 'Nothing is read aloud any more.', { id: 'voices', action: { label: 'Undo', onClick: () => void turn(!isOn) } })
+  } catch (error) {
+    toast.error(wordsOf(error))
+  }
+}
 </script>
 
 <template>
@@ -37,7 +45,7 @@ const turn = (isOn: boolean) => void change({ isOn }, isOn ? 'Messages are read 
       </div>
       <SwitchGroup v-if="settings" as="div" class="flex shrink-0 items-center gap-2 pt-1">
         <SwitchLabel>{{ settings.isOn ? 'Reading aloud is on' : 'Reading aloud is off' }}</SwitchLabel>
-        <Switch :model-value="settings.isOn" :disabled="!session.canEdit" class="relative h-6 w-11 rounded-full border" :class="settings.isOn ? 'border-fine bg-fine' : 'border-mist bg-transparent'" @update:model-value="turn"><span class="absolute top-0.5 left-0.5 size-4.5 rounded-full transition-transform" :class="settings.isOn ? 'translate-x-5 bg-night' : 'bg-mist'" /></Switch>
+        <Switch :model-value="settings.isOn" class="relative h-6 w-11 rounded-full border" :class="settings.isOn ? 'border-fine bg-fine' : 'border-mist bg-transparent'" @update:model-value="turn"><span class="absolute top-0.5 left-0.5 size-4.5 rounded-full transition-transform" :class="settings.isOn ? 'translate-x-5 bg-night' : 'bg-mist'" /></Switch>
       </SwitchGroup>
     </div>
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>

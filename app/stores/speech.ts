@@ -1,11 +1,12 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowReactive, shallowRef } from 'vue'
+import { computed, ref, shallowReactive, shallowRef, watch } from 'vue'
 import type { SayAnswer, SpeechView, VoiceView } from '../../contract/speech.ts'
 import type { MeasuredSound } from '../../core/remarks/remark.ts'
 import type { Saying } from '../../core/speech/sayings.ts'
 import type { SpeechSettings } from '../../core/speech/settings.ts'
 import type { SpokenParts } from '../../core/speech/spoken.ts'
 import { request, wordsOf } from '../api/request.ts'
+import { useLiveStore } from './live.ts'
 
 const keyOf = ({ of, written, voice, emotes }: Saying) => JSON.stringify([of, written, voice, emotes.map(({ from, to }) => [from, to])])
 const keptMost = 300
@@ -18,6 +19,10 @@ export const useSpeechStore = defineStore('speech', () => {
   const asking = new Set<string>()
   const refusal = ref('')
   let loading: Promise<void> | null = null
+  const live = useLiveStore()
+  const turned = (isOn: boolean) => view.value && (view.value = { ...view.value, settings: { ...view.value.settings, isOn } })
+  // Somebody else at the desk switches them too.
+  watch(() => live.live?.voicesAreOn, (isOn) => void (isOn !== undefined && turned(isOn)))
 
   async function load(): Promise<void> {
     view.value = await request<SpeechView>('GET', '/api/channel/speech')
@@ -35,6 +40,12 @@ export const useSpeechStore = defineStore('speech', () => {
       view.value = before
       throw error
     }
+  }
+
+  /** Switches all voices off or on, for whoever minds the desk. @throws what the server refuses */
+  async function turn(isOn: boolean): Promise<void> {
+    await request('PUT', '/api/channel/speech/on', { isOn })
+    turned(isOn)
   }
 
   /** Has samples spoken that were not yet. What fails is tried again when it is asked for again. */
@@ -68,6 +79,7 @@ export const useSpeechStore = defineStore('speech', () => {
       throw error
     })),
     save,
+    turn,
     ask,
     /** How a sample is heard; undefined while that is not known. */
     answerOf: (saying: Saying): SayAnswer | undefined => said.get(keyOf(saying)),

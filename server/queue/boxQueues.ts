@@ -119,6 +119,17 @@ export class BoxQueues {
     return true
   }
 
+  /** Voices of a channel were switched off or on: what is being read goes silent, and what waits is settled anew. */
+  async switchVoices(channelId: string, isOn: boolean, by: string): Promise<void> {
+    for (const [boxId, { runtime, channelId: own }] of this.runtimes) {
+      if (own !== channelId) continue
+      const current = runtime.state.current?.ticket.playId
+      if (current !== undefined && !isOn) await this.setVoice(boxId, current, false, { by })
+      for (const { playId } of runtime.state.waiting) this.deps.shows.forget(playId)
+      for (const { playId } of runtime.state.waiting.slice(0, waitingListed)) this.speakAhead(boxId, playId)
+    }
+  }
+
   async desk(boxId: string, locale: string): Promise<DeskView> {
     const { state } = this.of(boxId)
     const waitingIds = state.waiting.slice(0, waitingListed).map((ticket) => ticket.playId)

@@ -3,8 +3,7 @@ import type { Composition } from '../../core/composition/schema.ts'
 import type { SpeechChange } from '../../core/speech/cleanSpeech.ts'
 import { limitReason, type Reading } from '../../core/speech/limitReason.ts'
 import { comparableMinor } from '../../core/rules/values.ts'
-import type { SpeechRules } from '../../core/speech/rules.ts'
-import { rulesInEffect } from '../../core/speech/settings.ts'
+import { rulesInEffect, type SpeechSettings } from '../../core/speech/settings.ts'
 import { viewerWords, voicesOf, type Saying } from '../../core/speech/sayings.ts'
 import type { SpokenParts, Utterance } from '../../core/speech/spoken.ts'
 import type { PlaySpeech, SaidView } from '../../contract/speech.ts'
@@ -34,6 +33,7 @@ export interface PlayVoice {
   spoken: SpokenParts
 }
 
+const switchedOff = 'Reading aloud is switched off.'
 /** Of what a step changed so much is kept with a play. */
 const changeKept = 300
 const kept = ({ step, before, after }: SpeechChange): SpeechChange => ({ step, before: before.slice(0, changeKept), after: after.slice(0, changeKept) })
@@ -65,7 +65,7 @@ export class PlayVoices {
     const partIds = voices.map(({ part }) => part.id)
     try {
       const speech = play.speech ?? (await this.decide(play, event, voices, channel))
-      return await this.speak(play, speech, partIds, rulesInEffect(channel.speech))
+      return await this.speak(play, speech, partIds, channel.speech)
     } catch (error) {
       this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be decided; the alert plays without a voice')
       return { speech: { sayings: [], state: 'ready', note: 'What is read could not be decided.' }, spoken: silence(partIds) }
@@ -97,7 +97,7 @@ export class PlayVoices {
     const { text, outcome, changes, refusal, spoken, voice } = await this.deps.speaker.clean(saying, settings, channel.locale)
     const base = { of: saying.of, written: saying.written, changes: changes.map(kept), voice, durationMs: null }
     const refused = (reason: string) => ({ ...base, text: '', spoken: '', outcome: 'refused' as const, reason })
-    if (!settings.isOn) return refused('Reading aloud is switched off.')
+    if (!settings.isOn) return refused(switchedOff)
     if (refusal !== null) return refused(refusal)
     if (saying.of === 'message' && !isTest) {
       const recent = (await this.readingsOf(channelId)).filter((each) => each.eventId !== eventId)
@@ -118,12 +118,13 @@ export class PlayVoices {
     return recent
   }
 
-  private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[], rules: SpeechRules): Promise<PlayVoice> {
+  private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[], settings: SpeechSettings): Promise<PlayVoice> {
+    const rules = rulesInEffect(settings)
     const spoken = silence(partIds)
     const troubles: string[] = []
     const sayings: SaidView[] = []
     for (const saying of speech.sayings) {
-      const isRead = saying.outcome !== 'refused' && !(saying.of === 'message' && play.approval === 'withheld')
+      const isRead = settings.isOn && saying.outcome !== 'refused' && !(saying.of === 'message' && play.approval === 'withheld')
       const read = isRead ? await this.deps.speaker.speakWithin(saying.of, saying, rules) : null
       const made = read?.made
       if (made?.ok) {
@@ -137,7 +138,8 @@ export class PlayVoices {
       sayings.push({ ...saying, ...cut, durationMs: made?.ok ? made.value.durationMs : null })
     }
     if (this.late.delete(play.id)) troubles.push('The voice was not ready in time.')
-    const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? speech.note }
+    const note = settings.isOn ? (speech.note === switchedOff ? null : speech.note) : switchedOff
+    const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? note }
     await updatePlay(this.deps.db, play.id, { speech: done }).catch((error: unknown) => this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be recorded'))
     this.deps.onChange(play.event.channelId)
     return { speech: done, spoken }

@@ -126,11 +126,11 @@ export async function startServices({ config, logger, migrations, databaseTempla
   const uploads = new Uploads(uploadsFolder, library)
 
   async function readLive(channelId: string): Promise<ChannelLive> {
-    const { boxes, locale } = await onAir.read(channelId)
+    const { boxes, locale, speech } = await onAir.read(channelId)
     const desks = []
     for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
     const states = boxes.map(({ boxId }) => queues.of(boxId).state)
-    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, states), desks, libraryRevision: library.revision(channelId) }
+    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, states), desks, libraryRevision: library.revision(channelId), voicesAreOn: speech.isOn }
   }
 
   await queues.recover()

@@ -81,6 +81,13 @@ test('what will be said is read at the desk before it is; it is let through, sho
   await expect(source.getByText('this one nobody wants to hear')).toBeVisible()
   await untilState(source, 'waiting')
   await expect(page.getByRole('region', { name: 'Log' }).getByText('Not read: tallowmoth said so.')).toBeVisible()
+  // Whoever minds the desk can switch all of them off at once.
+  await page.getByRole('button', { name: 'Voices off' }).click()
+  await tip(page, demo, 'pip_rye', 'is this read')
+  await untilState(source, 'playing')
+  await expect(onAir.getByText(/Reading aloud is switched off/)).toBeVisible()
+  await page.getByRole('button', { name: 'Voices on again' }).click()
+  await expect(page.getByRole('button', { name: 'Voices off' })).toBeVisible()
   await source.close()
   await signIn('owner')
   await setSpeech(page, demo, {})

@@ -158,6 +158,26 @@ describe('voices of plays', () => {
   })
 })
 
+describe('switching all voices off and on', () => {
+  it('what waits is not read any more, and is again', async () => {
+    const { tip, ready, speechOf, shows, queues, onAir } = await started()
+    const playId = await tip('on or off')
+    await ready(playId)
+    const hears = async () => (await shows.show(playId)).score.parts.some(({ kind }) => kind === 'voice')
+    expect(await hears()).toBe(true)
+    const turn = async (isOn: boolean) => {
+      await setSpeech(handle.db, channelId, { ...free, isOn })
+      onAir.forget(channelId)
+      await queues.switchVoices(channelId, isOn, 'tallowmoth')
+      await vi.waitFor(async () => expect((await speechOf(playId))?.note).toBe(isOn ? null : 'Reading aloud is switched off.'), 8000)
+    }
+    await turn(false)
+    expect(await hears()).toBe(false)
+    await turn(true)
+    expect(await hears()).toBe(true)
+  })
+})
+
 describe('what somebody has to let be read', () => {
   beforeEach(async () => setSpeech(handle.db, channelId, { ...free, approvesMessages: true }))
 

@@ -6,10 +6,13 @@ import { defaultPolicy } from '../../../core/queue/policy.ts'
 import type { DeskView, PlayView } from '../../../contract/views.ts'
 import { span } from '../../format/time.ts'
 import SpeechLine from './SpeechLine.vue'
+import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
 
 const props = defineProps<{ desk: DeskView; nowMs: number }>()
-defineEmits<{ skip: [play: PlayView]; read: [play: PlayView, isRead: boolean] }>()
+defineEmits<{ skip: [play: PlayView]; read: [play: PlayView, isRead: boolean]; voices: [isOn: boolean] }>()
+const live = useLiveStore()
+const voicesAreOn = computed(() => live.live?.voicesAreOn ?? true)
 
 /** When each waiting play is likely to start, from what plays now and the lengths before it. */
 const startsIn = computed(() => {
@@ -57,6 +60,9 @@ const why = computed(() => {
       <li v-if="desk.waitingCount > desk.waiting.length" class="py-1 text-center text-mist">and {{ desk.waitingCount - desk.waiting.length }} more</li>
     </ol>
     <p v-else class="rounded-sm border border-dashed border-seam p-4 text-mist">Nothing waits. Alerts that come while another plays, or while no source is connected, line up here and are kept.</p>
-    <p class="mt-auto pt-3 text-mist"><NuxtLink to="/speech" class="link hover:text-snow">Speech desk</NuxtLink>: what voices read, and how messages are cleaned</p>
+    <div class="mt-auto flex items-center justify-between gap-3 pt-3 text-mist">
+      <p><NuxtLink to="/speech" class="link hover:text-snow">Speech desk</NuxtLink>: how messages are cleaned</p>
+      <button type="button" class="button shrink-0" :class="voicesAreOn ? '' : 'border-glow! text-glow'" @click="$emit('voices', !voicesAreOn)">{{ voicesAreOn ? 'Voices off' : 'Voices on again' }}</button>
+    </div>
   </section>
 </template>

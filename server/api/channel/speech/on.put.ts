@@ -1,0 +1,19 @@
+import { defineEventHandler } from 'h3'
+import { voicesOnBody } from '../../../../contract/speech.ts'
+import { requireMember } from '../../../auth/access.ts'
+import { setSpeech } from '../../../db/queries/people.ts'
+import { readChecked } from '../../../http/readChecked.ts'
+import { useServices } from '../../../system/services.ts'
+
+/** Switches all voices of the channel off or on: what is being read goes silent, what waits is not read. For whoever minds the desk. */
+export default defineEventHandler(async (event) => {
+  const { channel, person } = await requireMember(event, 'moderator')
+  const { isOn } = await readChecked(event, voicesOnBody)
+  const { database, onAir, queues, stream } = await useServices()
+  const { speech } = await onAir.read(channel.id)
+  await setSpeech(database.db, channel.id, { ...speech, isOn })
+  onAir.forget(channel.id)
+  await queues.switchVoices(channel.id, isOn, person.name)
+  stream.changed(channel.id)
+  return { isOn }
+})
