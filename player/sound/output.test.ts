@@ -97,7 +97,7 @@ describe('sounds with a voice among them', () => {
   it('the voice is silenced in hundredths of a second, the others come back', () => {
     const { scheduled, voices, others } = together()
     scheduled.silenceVoices()
-    expect(voices).toEqual([['set', 1, 10], ['ramp', 0, 10.04]])
+    expect(voices).toEqual([['set', 1, 10], ['ramp', 0, 10.03]])
     expect(others.slice(-2)).toEqual([['set', 1, 10], ['ramp', 1, 10.25]])
   })
   it('without a voice nothing of this is in the way', () => {

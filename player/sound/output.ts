@@ -44,7 +44,7 @@ export interface SoundOutput {
 /** Whatever is cut off goes down so quickly that it is no click. */
 const fadeOutS = 0.01
 /** A voice that is silenced is gone after so long: soon enough for what must not be heard, and no click. */
-const silenceS = 0.04
+const silenceS = 0.03
 /** Sounds that had gone down for it come back over this long. */
 const returnS = 0.25
 

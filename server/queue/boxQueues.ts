@@ -98,17 +98,18 @@ export class BoxQueues {
    * @returns false where there is no such play in the box
    */
   async setVoice(boxId: string, playId: string, isRead: boolean, said: { by: string } | { reason: string }): Promise<boolean> {
-    const play = await findPlay(this.deps.db, playId)
-    if (play?.boxId !== boxId) return false
-    const runtime = this.of(boxId)
+    const runtime = this.runtimes.get(boxId)?.runtime
+    if (!runtime) return false
     const isCurrent = () => runtime.state.current?.ticket.playId === playId
     const wasCurrent = isCurrent()
     const silence = () => {
       this.deps.shows.silence(playId)
       this.deps.rooms.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
     }
-    // Before anything is written: it is being heard.
+    // Before anything is read or written: it is being heard.
     if (!isRead && wasCurrent) silence()
+    const play = await findPlay(this.deps.db, playId)
+    if (play?.boxId !== boxId) return false
     const note = isRead ? null : 'reason' in said ? `Not read: ${said.reason}.` : wasCurrent ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
     await updatePlay(this.deps.db, playId, { approval: isRead ? 'given' : 'withheld', ...(play.speech ? { speech: { ...play.speech, note } } : {}) })
     if (!wasCurrent) this.deps.shows.forget(playId)

@@ -62,7 +62,7 @@ const why = computed(() => {
     <p v-else class="rounded-sm border border-dashed border-seam p-4 text-mist">Nothing waits. Alerts that come while another plays, or while no source is connected, line up here and are kept.</p>
     <div class="mt-auto flex items-center justify-between gap-3 pt-3 text-mist">
       <p><NuxtLink to="/speech" class="link hover:text-snow">Speech desk</NuxtLink>: how messages are cleaned</p>
-      <button type="button" class="button shrink-0" :class="voicesAreOn ? '' : 'border-glow! text-glow'" @click="$emit('voices', !voicesAreOn)">{{ voicesAreOn ? 'Voices off' : 'Voices on again' }}</button>
+      <button type="button" class="button shrink-0" :class="voicesAreOn ? '' : 'border-glow! text-glow'" @click="$emit('voices', !voicesAreOn)">{{ voicesAreOn ? 'Switch voices off' : 'Switch voices on' }}</button>
     </div>
   </section>
 </template>
