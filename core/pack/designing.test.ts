@@ -4,6 +4,8 @@ import type { BoxDocument } from '../composition/box.ts'
 import { edited } from '../../test/arrange/edited.ts'
 import { plainBox } from '../composition/plainBox.ts'
 import { starterAlert } from '../composition/starter.ts'
+import { starterVoice } from '../composition/starterParts.ts'
+import { usualVoice } from '../speech/voiceChoice.ts'
 import { changeBox } from '../edit/change.ts'
 import { design as designSchema } from './design.ts'
 import { addDial, boundCount, changeDesign, changeDial, moveDial, packIdFor, plainDesign, removeDial, turnDesigned } from './designEdits.ts'
@@ -122,6 +124,11 @@ describe('what is worth knowing of a pack', () => {
       'The typeface Loaf Sans does not come with it: another stands in.', '1 of its files says nothing of a licence.',
     ])
     expect(packNotes({ box: changed, dials: [], media: [] }, ['Loaf Sans'])).toHaveLength(2)
+  })
+  it('voices of engines that only some servers have, once for each', () => {
+    const voiced = (engine: string) => edited(box, { label: '', recipe: (draft) => { for (const { variations } of draft.alerts) variations[0]?.composition.parts.push({ ...starterVoice('{name}'), messageVoice: { ...usualVoice, engine } }) } })
+    expect(packNotes({ box: voiced('studio'), dials: [], media: [] }, [])).toEqual(['Some of it is read by the voice engine “studio”: where a server does not have it, these alerts play without a voice.'])
+    expect(packNotes({ box: voiced('flite'), dials: [], media: [] }, [])).toEqual([])
   })
   it('typefaces are those of looks, seasons, parts and dials that do not ship', () => {
     const font: Dial = { ...lost, id: 'font', kind: 'font', initial: 'Crumb', bindings: [{ path: 'look.type.text.family', transform: { as: 'same' } }] } as Dial

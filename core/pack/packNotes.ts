@@ -3,6 +3,7 @@ import { kindNames } from '../events/kindNames.ts'
 import { hasTemplate } from '../parts/part.ts'
 import { unknownVariables } from '../remarks/content.ts'
 import { parseTemplate } from '../text/template.ts'
+import { shippedEngines } from '../speech/voiceChoice.ts'
 import { ownFamilies } from './familiesOf.ts'
 import type { Manifest } from './manifest.ts'
 import { dialProblems } from './turnDials.ts'
@@ -25,6 +26,8 @@ export function packNotes({ box, dials, media }: Pick<Manifest, 'box' | 'dials' 
   )
   const turning = dialProblems(box, dials).map(({ dialId, words: problem }) => `The dial “${dials.find(({ id }) => id === dialId)?.label ?? dialId}”: ${problem}.`)
   const missing = ownFamilies(box, dials).filter((family) => !families.includes(family)).map((family) => `The typeface ${family} does not come with it: another stands in.`)
+  const engines = box.alerts.flatMap((alert) => alert.variations.flatMap(({ composition }) => composition.parts.flatMap((part) => (part.kind === 'voice' ? [part.lineVoice, part.messageVoice] : []))))
+  const elsewhere = [...new Set(engines.flatMap((voice) => (voice && !shippedEngines.some((name) => name === voice.engine) ? [voice.engine] : [])))].map((engine) => `Some of it is read by the voice engine “${engine}”: where a server does not have it, these alerts play without a voice.`)
   const unlicensed = media.filter(({ licence }) => licence === '').length
-  return [...new Set([...turning, ...words, ...missing, ...(unlicensed > 0 ? [`${unlicensed} of its files ${unlicensed === 1 ? 'says' : 'say'} nothing of a licence.`] : [])])]
+  return [...new Set([...turning, ...words, ...missing, ...elsewhere, ...(unlicensed > 0 ? [`${unlicensed} of its files ${unlicensed === 1 ? 'says' : 'say'} nothing of a licence.`] : [])])]
 }

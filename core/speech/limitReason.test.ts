@@ -3,7 +3,7 @@ import { sampleEvent } from '../events/sampleEvent.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { limitReason, type Reading } from './limitReason.ts'
 import { readyRules } from './rules.ts'
-import { rulesInEffect, usualSettings, type SpeechLimits } from './settings.ts'
+import { readSettings, rulesInEffect, usualSettings, type SpeechLimits } from './settings.ts'
 
 const free: SpeechLimits = { leastMinor: 0, whose: 'everyone', perViewer: 0, perViewerMinutes: 10, repeatMinutes: 0 }
 const minute = 60_000
@@ -48,5 +48,14 @@ describe('rulesInEffect', () => {
     const rules = { ...readyRules.careful, ownBlocked: ['crumb'], figures: 77 }
     expect(rulesInEffect({ strictness: 'strict', rules })).toEqual({ ...readyRules.strict, ownBlocked: ['crumb'] })
     expect(rulesInEffect({ ...usualSettings, strictness: 'own', rules })).toBe(rules)
+  })
+})
+
+describe('readSettings', () => {
+  it('reads what was stored, fills in what an older program did not know, and falls back where nothing fits', () => {
+    const { readsEmotes: _since, ...rules } = { ...readyRules.strict, ownBlocked: ['crumb'] }
+    expect(readSettings({ ...usualSettings, strictness: 'own', rules })).toEqual({ ...usualSettings, strictness: 'own', rules: { ...rules, readsEmotes: usualSettings.rules.readsEmotes } })
+    expect(readSettings(null)).toEqual(usualSettings)
+    expect(readSettings({ ...usualSettings, limits: { perViewer: -3 } })).toEqual(usualSettings)
   })
 })

@@ -53,3 +53,10 @@ export function rulesInEffect({ strictness, rules }: Pick<SpeechSettings, 'stric
   const { ownBlocked, allowed, pronunciations } = rules
   return { ...readyRules[strictness], ownBlocked, allowed, pronunciations }
 }
+
+/** Settings as they were stored, by this program or an older one: what it did not know yet is as usual, and what is no setting at all is left aside. */
+export function readSettings(stored: unknown): SpeechSettings {
+  const given = (stored ?? {}) as Partial<SpeechSettings>
+  const read = speechSettings.safeParse({ ...usualSettings, ...given, rules: { ...usualSettings.rules, ...given.rules }, limits: { ...usualSettings.limits, ...given.limits } })
+  return read.success ? read.data : usualSettings
+}

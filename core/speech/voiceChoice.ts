@@ -9,5 +9,8 @@ export const voiceChoice = z.object({
 })
 export type VoiceChoice = z.infer<typeof voiceChoice>
 
+/** The engines that every server has. */
+export const shippedEngines = ['espeak-ng', 'flite'] as const
+
 /** What a channel begins with: it is there on every machine. */
 export const usualVoice: VoiceChoice = { engine: 'espeak-ng', voice: 'gmw/en', rate: 165, pitch: 50 }

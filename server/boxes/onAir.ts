@@ -2,7 +2,7 @@ import type { BoxDocument } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import { historyKindsOf } from '../../core/rules/historyKinds.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
-import { usualSettings, type SpeechSettings } from '../../core/speech/settings.ts'
+import { readSettings, type SpeechSettings } from '../../core/speech/settings.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxes } from '../db/queries/boxes.ts'
@@ -63,7 +63,7 @@ export class OnAirCache {
     const platforms: Record<string, string> = {}
     for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
     const { locale, currency, rates, timeZone } = channel
-    const speech = channel.speech ?? usualSettings
+    const speech = readSettings(channel.speech)
     return { locale, currency, rates, timeZone, platforms, speech, historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])), boxes, media }
   }
 }

@@ -1,13 +1,10 @@
 import { existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { err, type Result } from '../../core/result.ts'
-import type { VoiceChoice } from '../../core/speech/voiceChoice.ts'
+import { shippedEngines, type VoiceChoice } from '../../core/speech/voiceChoice.ts'
 import type { VoiceView } from '../../contract/speech.ts'
 import { EngineProcess, type SpeechEngine, type Spoken } from './engine.ts'
 import { HttpEngine } from './httpEngine.ts'
-
-/** The engines that ship, each a program in a folder of its own. */
-const shipped = ['espeak-ng', 'flite'] as const
 
 /** How languages that are guessed are called by voices, where that is another name. */
 const alsoCalled: Record<string, string> = { zh: 'cmn', no: 'nb', tl: 'fil' }
@@ -75,7 +72,7 @@ function speaks(voice: VoiceView, language: string): boolean {
 export function findEngines(addresses: Readonly<Record<string, string>>): SpeechEngines {
   const places = [join(dirname(resolve(process.argv[1] ?? '')), '../engines'), resolve('.output/engines'), resolve('engines')]
   const engines = new Map<string, SpeechEngine>()
-  for (const name of shipped) {
+  for (const name of shippedEngines) {
     const main = places.map((place) => join(place, name, 'main.mjs')).find((path) => existsSync(path))
     if (main) engines.set(name, new EngineProcess([process.execPath, main]))
   }
