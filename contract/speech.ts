@@ -45,12 +45,14 @@ export interface SaidView {
 export interface PlaySpeech {
   sayings: SaidView[]
   state: 'making' | 'ready'
-  /** Why less is heard than was meant: an engine that failed, a person who silenced it. */
+  /** Why less is heard than was meant: an engine that failed, voices that are off. */
   note: string | null
+  /** What somebody said of it, and who; absent or null: nobody did. */
+  verdict?: string | null
 }
 
 /** The same as the desk shows it: without what each step changed. */
-export interface DeskSpeech extends Pick<PlaySpeech, 'state' | 'note'> {
+export interface DeskSpeech extends Pick<PlaySpeech, 'state' | 'note' | 'verdict'> {
   sayings: Pick<SaidView, 'of' | 'written' | 'text' | 'outcome' | 'reason' | 'durationMs'>[]
 }
 

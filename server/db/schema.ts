@@ -236,8 +236,8 @@ export const play = pgTable(
     endedAt: at('ended_at'),
     /** Whether what a viewer wrote may be read. */
     approval: text().$type<Approval>().notNull().default('none'),
-    /** What is read aloud of it; null where nothing is, or where nobody has looked yet. */
-    speech: jsonb().$type<PlaySpeech>(),
+    /** What is read aloud of it, and what somebody said of that; null where nothing is, or where nobody has looked yet. */
+    speech: jsonb().$type<Partial<PlaySpeech>>(),
   },
   (table) => [
     index('play_open').on(table.boxId, table.enqueuedAt).where(sql`state in ('waiting', 'preparing', 'playing')`),

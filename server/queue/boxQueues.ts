@@ -5,7 +5,7 @@ import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { DeskView } from '../../contract/views.ts'
 import type { Database } from '../db/handle.ts'
 import { listAllBoxes, type BoxRow } from '../db/queries/boxes.ts'
-import { findPlay, listEndedPlays, listOpenPlays, listPlays, updatePlay } from '../db/queries/plays.ts'
+import { findPlay, listEndedPlays, listOpenPlays, listPlays, mergePlaySpeech } from '../db/queries/plays.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
 import type { SourceRooms } from '../realtime/sourceRooms.ts'
 import { BoxRuntime } from './boxRuntime.ts'
@@ -110,8 +110,8 @@ export class BoxQueues {
     if (!isRead && wasCurrent) silence()
     const play = await findPlay(this.deps.db, playId)
     if (play?.boxId !== boxId) return false
-    const note = isRead ? null : 'reason' in said ? `Not read: ${said.reason}.` : wasCurrent ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
-    await updatePlay(this.deps.db, playId, { approval: isRead ? 'given' : 'withheld', ...(play.speech ? { speech: { ...play.speech, note } } : {}) })
+    const verdict = isRead ? null : 'reason' in said ? `Not read: ${said.reason}.` : wasCurrent ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
+    await mergePlaySpeech(this.deps.db, playId, { verdict }, { approval: isRead ? 'given' : 'withheld' })
     if (!wasCurrent) this.deps.shows.forget(playId)
     // Its turn came while that was written.
     if (!isRead && !wasCurrent && isCurrent()) silence()

@@ -1,4 +1,5 @@
 import { describeEvent } from '../../core/events/describeEvent.ts'
+import type { DeskSpeech } from '../../contract/speech.ts'
 import type { PlayView } from '../../contract/views.ts'
 import type { PlayWithEvent } from '../db/queries/plays.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
@@ -25,6 +26,13 @@ export function playView(play: PlayWithEvent, locale: string): PlayView {
     lengthMs,
     shownCount,
     approval,
-    speech: speech && { state: speech.state, note: speech.note, sayings: speech.sayings.map(({ of, written, text, outcome, reason, durationMs }) => ({ of, written: written.slice(0, writtenShown), text, outcome, reason, durationMs })) },
+    speech: deskSpeech(speech),
   }
+}
+
+/** What the desk shows of what is read; null where nothing was decided yet. */
+function deskSpeech(speech: PlayWithEvent['speech']): DeskSpeech | null {
+  if (!speech?.sayings) return null
+  const sayings = speech.sayings.map(({ of, written, text, outcome, reason, durationMs }) => ({ of, written: written.slice(0, writtenShown), text, outcome, reason, durationMs }))
+  return { state: speech.state ?? 'making', note: speech.note ?? null, verdict: speech.verdict ?? null, sayings }
 }

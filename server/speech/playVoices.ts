@@ -10,7 +10,7 @@ import type { PlaySpeech, SaidView } from '../../contract/speech.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { ChannelOnAir } from '../boxes/onAir.ts'
 import type { Database } from '../db/handle.ts'
-import { updatePlay, type PlayWithEvent } from '../db/queries/plays.ts'
+import { mergePlaySpeech, type PlayWithEvent } from '../db/queries/plays.ts'
 import { listReadings } from '../db/queries/readings.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
 import type { Speaker } from './speaker.ts'
@@ -64,7 +64,9 @@ export class PlayVoices {
     const voices = voicesOf(composition, event, channel.locale)
     const partIds = voices.map(({ part }) => part.id)
     try {
-      const speech = play.speech ?? (await this.decide(play, event, voices, channel))
+      // Somebody may have said no before anything was decided.
+      const { sayings, note = null } = play.speech ?? {}
+      const speech: PlaySpeech = sayings ? { sayings, state: 'making', note } : await this.decide(play, event, voices, channel)
       return await this.speak(play, speech, partIds, channel.speech)
     } catch (error) {
       this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be decided; the alert plays without a voice')
@@ -80,7 +82,7 @@ export class PlayVoices {
       const speech: PlaySpeech = { sayings, state: 'making', note: null }
       const message = sayings.find((each) => each.of === 'message' && each.outcome !== 'refused')
       const needsNobody = play.approval === 'awaiting' && !message
-      await updatePlay(this.deps.db, play.id, { speech, ...(needsNobody ? { approval: 'none' as const } : {}) })
+      await mergePlaySpeech(this.deps.db, play.id, speech, needsNobody ? { approval: 'none' } : {})
       if (needsNobody) this.deps.onNothingToApprove(play.boxId, play.id)
       const read = play.isTest ? undefined : message
       const readings = await this.readingsOf(channelId)
@@ -139,8 +141,9 @@ export class PlayVoices {
     }
     if (this.late.delete(play.id)) troubles.push('The voice was not ready in time.')
     const note = settings.isOn ? (speech.note === switchedOff ? null : speech.note) : switchedOff
+    // What somebody said of it stands beside, and stays.
     const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? note }
-    await updatePlay(this.deps.db, play.id, { speech: done }).catch((error: unknown) => this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be recorded'))
+    await mergePlaySpeech(this.deps.db, play.id, done).catch((error: unknown) => this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be recorded'))
     this.deps.onChange(play.event.channelId)
     return { speech: done, spoken }
   }

@@ -11,7 +11,7 @@ const canvas = { widthPx: 1280, heightPx: 720, framesPerSecond: 30 }
 export function spokenAlert(): Alert {
   const alert = shortAlert('tip')
   for (const { composition } of alert.variations) {
-    composition.length = { rule: 'fit', minMs: 500, maxMs: 45_000 }
+    composition.length = { rule: 'fit', minMs: 2500, maxMs: 45_000 }
     composition.parts.push({ ...starterMessage(canvas), readAlong: { ink: { own: '#FF0000' }, keeps: true } }, starterVoice('{name} left {amount}', { at: 'score.start', offsetMs: 0 }))
   }
   return alert

@@ -197,7 +197,7 @@ describe('what somebody has to let be read', () => {
     const { lengthMs: whole } = (await shows.show(playId)).score
     expect(await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })).toBe(true)
     const row = await findPlay(handle.db, playId)
-    expect([row?.approval, row?.speech?.note, ticket(playId)?.isAwaiting]).toEqual(['withheld', 'Not read: tallowmoth said so.', false])
+    expect([row?.approval, row?.speech?.verdict, ticket(playId)?.isAwaiting]).toEqual(['withheld', 'Not read: tallowmoth said so.', false])
     const { score } = await shows.show(playId)
     expect(score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
     expect(score.lengthMs).toBeLessThan(whole)
@@ -219,6 +219,16 @@ describe('what somebody has to let be read', () => {
     await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })
     say()
     await ready(playId)
+    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
+    // Whoever was still speaking did not write over what was said.
+    expect((await findPlay(handle.db, playId))?.speech?.verdict).toBe('Not read: tallowmoth said so.')
+  })
+  it('said before anything was decided, it holds as well', async () => {
+    const { queues, shows, tip, ready, speechOf } = await started()
+    const playId = await tip('decided too soon')
+    await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })
+    await ready(playId)
+    expect([(await speechOf(playId))?.sayings.length, (await speechOf(playId))?.verdict]).toEqual([2, 'Not read: tallowmoth said so.'])
     expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
   })
   it('is of its own box only', async () => {

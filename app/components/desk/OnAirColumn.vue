@@ -42,7 +42,7 @@ watch(stage.prepared, (prepared) => {
 
 const said = computed(() => (current.value ? readText(current.value) : ''))
 const unread = computed(() => (current.value ? unreadWords(current.value) : ''))
-const isSpoken = computed(() => said.value !== '' && !current.value?.speech?.note)
+const isSpoken = computed(() => said.value !== '' && !current.value?.speech?.note && !current.value?.speech?.verdict)
 const last = computed(() => props.desk.log.find((play) => play.state !== 'expired'))
 const controls = computed(() => [
   { key: 'H', name: props.desk.isHeld ? 'Go on' : 'Hold', note: props.desk.isHeld ? 'let the line move again' : 'keep collecting', act: () => emit('hold'), isOff: false },

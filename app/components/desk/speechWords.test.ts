@@ -15,6 +15,7 @@ describe('what the desk says of a voice', () => {
     const withheld = play([line, said()], {}, 'withheld')
     expect([readText(withheld), unreadWords(withheld)]).toEqual(['pip_rye left €5.00', 'Not read.'])
     expect(unreadWords(play([line, said()], { note: 'The voice was not ready in time.' }))).toBe('The voice was not ready in time.')
+    expect(unreadWords(play([line, said()], { note: 'The voice was not ready in time.', verdict: 'Silenced by tallowmoth.' }))).toBe('Silenced by tallowmoth.')
   })
   it('shows what was written only where cleaning changed it', () => {
     expect(writtenText(play([line, said()]))).toBeNull()

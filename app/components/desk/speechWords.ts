@@ -7,6 +7,7 @@ export const readText = ({ speech, approval }: Pick<PlayView, 'speech' | 'approv
 /** Why less of a play is heard than was meant; empty where nothing is missing. */
 export function unreadWords({ speech, approval }: Pick<PlayView, 'speech' | 'approval'>): string {
   if (!speech) return ''
+  if (speech.verdict) return speech.verdict
   if (speech.note) return speech.note
   if (approval === 'withheld') return 'Not read.'
   return speech.sayings.flatMap(({ of, reason }) => (reason === null ? [] : [`${of === 'message' ? 'The message' : 'The line'} is not read: ${reason}`])).join(' ')

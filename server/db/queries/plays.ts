@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
+import type { PlaySpeech } from '../../../contract/speech.ts'
 import type { Database } from '../handle.ts'
 import { event, play } from '../schema.ts'
 
@@ -45,4 +46,9 @@ export async function listEndedPlays(db: Database, boxId: string, limit: number)
 
 export async function updatePlay(db: Database, id: string, set: Partial<typeof play.$inferInsert>): Promise<void> {
   await db.update(play).set(set).where(eq(play.id, id))
+}
+
+/** Changes some of what is read of a play, and leaves the rest as it stands: whoever speaks and whoever says no write at the same time. */
+export async function mergePlaySpeech(db: Database, id: string, changes: Partial<PlaySpeech>, set: Partial<typeof play.$inferInsert> = {}): Promise<void> {
+  await db.update(play).set({ ...set, speech: sql`coalesce(${play.speech}, '{}'::jsonb) || ${JSON.stringify(changes)}::jsonb` }).where(eq(play.id, id))
 }

@@ -14,7 +14,7 @@ export async function listReadings(db: Database, channelId: string, since: Date,
     .limit(limit)
   const byEvent = new Map<string, Reading>()
   for (const { eventId, speech, at, data } of rows.reverse()) {
-    const read = speech?.sayings.find(({ of, outcome }) => of === 'message' && outcome !== 'refused')
+    const read = speech?.sayings?.find(({ of, outcome }) => of === 'message' && outcome !== 'refused')
     if (read && !byEvent.has(eventId)) byEvent.set(eventId, { eventId, atMs: at.getTime(), viewerId: data.viewer?.id ?? null, text: read.written })
   }
   return [...byEvent.values()]
