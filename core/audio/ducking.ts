@@ -45,6 +45,5 @@ export function envelopeAt(points: readonly EnvelopePoint[], tMs: number): numbe
 
 /** By how much other sounds are down at a moment, in decibels: 0 or less. */
 export function duckedDb(points: readonly EnvelopePoint[] | undefined, tMs: number): number {
-  const ratio = points ? envelopeAt(points, tMs) : 1
-  return ratio === 1 ? 0 : 20 * Math.log10(ratio)
+  return points ? 20 * Math.log10(envelopeAt(points, tMs)) : 0
 }

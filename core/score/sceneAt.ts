@@ -75,6 +75,6 @@ function huggedBy(ids: readonly string[], score: ResolvedScore, layouts: TextLay
 }
 
 function ducked(sound: SoundState, { duck }: ResolvedScore, tMs: number): SoundState {
-  if (duck) sound.gainDb += duckedDb(duck, tMs)
+  sound.gainDb += duckedDb(duck, tMs)
   return sound
 }

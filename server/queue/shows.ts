@@ -1,6 +1,5 @@
 import type { Variation } from '../../core/composition/box.ts'
 import { withoutVoices } from '../../core/score/withoutVoices.ts'
-import type { SpokenParts } from '../../core/speech/spoken.ts'
 import { voicesOf } from '../../core/speech/sayings.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { ChannelOnAir, OnAirCache } from '../boxes/onAir.ts'
@@ -8,7 +7,8 @@ import type { Database } from '../db/handle.ts'
 import { findVersion } from '../db/queries/boxes.ts'
 import { findPlay, type PlayWithEvent } from '../db/queries/plays.ts'
 import { canonicalOf, scoreFor, showOf } from '../ingest/decideEvents.ts'
-import type { PlayVoice, PlayVoices } from '../speech/playVoices.ts'
+import { saidNothing, type PlayVoice, type PlayVoices } from '../speech/playVoices.ts'
+import { dropOldest } from '../system/dropOldest.ts'
 
 interface ShowsDependencies {
   db: Database
@@ -36,10 +36,7 @@ export class Shows {
 
   remember(show: PlayToShow): void {
     this.kept.set(show.playId, show)
-    for (const oldest of this.kept.keys()) {
-      if (this.kept.size <= showsKept) break
-      this.kept.delete(oldest)
-    }
+    dropOldest(this.kept, showsKept)
   }
 
   /** What was known of a play is not true any more. */
@@ -47,19 +44,13 @@ export class Shows {
     this.kept.delete(playId)
     this.speaking.delete(playId)
     this.forgotten.set(playId, (this.forgotten.get(playId) ?? 0) + 1)
-    for (const oldest of this.forgotten.keys()) {
-      if (this.forgotten.size <= showsKept) break
-      this.forgotten.delete(oldest)
-    }
+    dropOldest(this.forgotten, showsKept)
   }
 
   /** From now on nobody hears the voices of a play; whoever joins it late neither. */
   silence(playId: string): void {
     this.silenced.add(playId)
-    for (const oldest of this.silenced) {
-      if (this.silenced.size <= showsKept) break
-      this.silenced.delete(oldest)
-    }
+    dropOldest(this.silenced, showsKept)
   }
 
   /** Has the voices of a waiting play speak before its turn. @param done told how long the play lasts */
@@ -83,11 +74,10 @@ export class Shows {
     if (!play || !version || !variation) throw new Error(`The version that play ${playId} was decided with is gone`)
     const channel = await this.deps.onAir.read(play.event.channelId)
     const voices = voicesOf(variation.composition, canonicalOf(play.event), channel.locale)
-    const silent: SpokenParts = Object.fromEntries(voices.map(({ part }) => [part.id, []]))
     const voice = voices.length === 0 ? null : await this.voiceOf(play, variation, channel, waitMs)
     // Somebody said meanwhile that it is not to be read, or that it is.
     if (this.forgotten.get(playId) !== times) return this.build(playId, waitMs)
-    const score = scoreFor(play.event, version.document, variation, channel, voice?.spoken ?? silent)
+    const score = scoreFor(play.event, version.document, variation, channel, voice?.spoken ?? saidNothing(voices.map(({ part }) => part.id)))
     if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
     // Where its turn came before its voice was ready it was shown without: for all sources, those that join late too.
     const meanwhile = this.kept.get(playId)

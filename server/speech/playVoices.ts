@@ -25,7 +25,8 @@ interface PlayVoicesDependencies {
   onNothingToApprove: (boxId: string, playId: string) => void
 }
 
-const silence = (partIds: readonly string[]): Record<string, Utterance[]> => Object.fromEntries(partIds.map((id) => [id, []]))
+/** Voices of which nothing is heard, by part. */
+export const saidNothing = (partIds: readonly string[]): Record<string, Utterance[]> => Object.fromEntries(partIds.map((id) => [id, []]))
 
 /** What voices say of one play. */
 export interface PlayVoice {
@@ -70,7 +71,7 @@ export class PlayVoices {
       return await this.speak(play, speech, partIds, channel.speech)
     } catch (error) {
       this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be decided; the alert plays without a voice')
-      return { speech: { sayings: [], state: 'ready', note: 'What is read could not be decided.' }, spoken: silence(partIds) }
+      return { speech: { sayings: [], state: 'ready', note: 'What is read could not be decided.' }, spoken: saidNothing(partIds) }
     }
   }
 
@@ -122,7 +123,7 @@ export class PlayVoices {
 
   private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[], settings: SpeechSettings): Promise<PlayVoice> {
     const rules = rulesInEffect(settings)
-    const spoken = silence(partIds)
+    const spoken = saidNothing(partIds)
     const troubles: string[] = []
     const sayings: SaidView[] = []
     for (const saying of speech.sayings) {

@@ -1,6 +1,7 @@
 import naughty from 'naughty-words'
 import { blockedWords, type BlockedWords } from '../../core/speech/blockedWords.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
+import { dropOldest } from '../system/dropOldest.ts'
 
 const lists = naughty
 const preparedMost = 60
@@ -24,9 +25,6 @@ export function blockedFor({ ownBlocked, allowed }: Pick<SpeechRules, 'ownBlocke
   const kept = prepared.get(key) ?? blockedWords([...used.flatMap((language) => lists[language] ?? []), ...ownBlocked], allowed, others.flatMap((language) => lists[language] ?? []))
   prepared.delete(key)
   prepared.set(key, kept)
-  for (const oldest of prepared.keys()) {
-    if (prepared.size <= preparedMost) break
-    prepared.delete(oldest)
-  }
+  dropOldest(prepared, preparedMost)
   return kept
 }

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { levellingOf, type MeasuredLevel, type SoundLevel } from '../../../core/audio/level.ts'
 import { soundRoles, type Look } from '../../../core/look/schema.ts'
 import type { Sound } from '../../../core/parts/sound/schema.ts'
+import { signedDb } from '../../format/signedDb.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
@@ -30,7 +31,6 @@ const level = computed<MeasuredLevel | null | undefined>(() => (heardId.value ==
 const levelling = computed(() => (level.value ? levellingOf(level.value, wanted.value) : null))
 const gainDb = computed(() => (props.part.isLevelled ? (levelling.value?.gainDb ?? 0) : 0) + props.part.trimDb + props.look.soundTrimDb)
 const heldWords = { ceiling: 'Its peaks meet the ceiling before it is as loud as wanted.', lift: 'It was recorded so quietly that lifting it more would lift its noise.' }
-const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
 </script>
 
 <template>
@@ -48,7 +48,7 @@ const signed = (db: number) => `${db > 0 ? '+' : ''}${db.toFixed(1)} dB`
       </template>
       <p v-else-if="level === null" class="text-faded">The file is silent from beginning to end.</p>
       <p v-else-if="heardId !== null" class="text-faded">{{ file ? 'It is being measured; until then it is heard as recorded.' : 'The file is not in the library any more.' }}</p>
-      <FieldRow label="Your trim" path="trimDb"><RangeField label="Volume" :value="part.trimDb" :shown="signed(part.trimDb)" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
+      <FieldRow label="Your trim" path="trimDb"><RangeField label="Volume" :value="part.trimDb" :shown="signedDb(part.trimDb)" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
       <CheckRow label="Muted" path="isMuted" words="not heard on air" :checked="part.isMuted" :disabled="disabled" @change="(isMuted) => edit('muted', (draft) => void (draft.isMuted = isMuted))" />
     </InspectorSection>
     <FieldRow label="Fades">

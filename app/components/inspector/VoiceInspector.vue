@@ -9,6 +9,7 @@ import type { PartOf } from '../../../core/parts/part.ts'
 import type { SayingKind } from '../../../core/speech/spoken.ts'
 import { usualVoice } from '../../../core/speech/voiceChoice.ts'
 import { useListening } from '../../composables/useListening.ts'
+import { signedDb } from '../../format/signedDb.ts'
 import { seconds } from '../../format/time.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useSpeechStore } from '../../stores/speech.ts'
@@ -62,7 +63,7 @@ const setVoice = (of: SayingKind, isOwn: boolean) => edit(`voice of ${names[of]}
       <p><NuxtLink to="/speech" class="link text-deep-sky">How messages are cleaned, and who is read</NuxtLink></p>
     </InspectorSection>
     <InspectorSection title="Loudness" note="levelled like every sound">
-      <FieldRow label="Your trim" path="trimDb"><RangeField label="Volume of the voice" :value="part.trimDb" :shown="`${part.trimDb > 0 ? '+' : ''}${part.trimDb.toFixed(1)} dB`" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
+      <FieldRow label="Your trim" path="trimDb"><RangeField label="Volume of the voice" :value="part.trimDb" :shown="signedDb(part.trimDb)" :min="-40" :max="12" :step="0.5" :disabled="disabled" @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))" /></FieldRow>
       <FieldRow label="Others duck" path="duckDb"><RangeField label="Other sounds go down while it speaks" :value="part.duckDb" :shown="part.duckDb === 0 ? 'not at all' : `${part.duckDb.toFixed(0).replace('-', '−')} dB`" :min="-40" :max="0" :step="1" :disabled="disabled" @change="(duckDb) => edit('ducking', (draft) => void (draft.duckDb = duckDb))" /></FieldRow>
       <CheckRow label="Muted" path="isMuted" words="not heard on air" :checked="part.isMuted" :disabled="disabled" @change="(isMuted) => edit('muted', (draft) => void (draft.isMuted = isMuted))" />
     </InspectorSection>

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue'
 import type { PastMessage, SayAnswer } from '../../../contract/speech.ts'
 import { trialMessages } from '../../../core/speech/trialMessages.ts'
 import { request, wordsOf } from '../../api/request.ts'
+import { languageName } from '../../format/languageName.ts'
 import { useSpeechStore } from '../../stores/speech.ts'
 import HeardLine from './HeardLine.vue'
 import StepTrail from './StepTrail.vue'
@@ -23,12 +24,10 @@ const picks = computed(() => {
   if (from.value === 'past') return (past.value ?? []).map((message) => ({ key: message.eventId, who: message.name, text: message.text, emotes: message.emotes }))
   return trialMessages.filter(({ abuse }) => (abuse === null) === (from.value === 'innocent')).map((message, index) => ({ key: String(index), who: message.abuse === null ? 'innocent' : abuseWords[message.abuse], text: message.text, emotes: [] }))
 })
-const languages = new Intl.DisplayNames(['en'], { type: 'language', fallback: 'code' })
 const voiceName = computed(() => {
   const { voice } = answer.value ?? {}
   return speech.voices.find(({ engine, id }) => engine === voice?.engine && id === voice.voice)?.name ?? voice?.voice ?? ''
 })
-const languageName = computed(() => (answer.value ? (languages.of(answer.value.language) ?? answer.value.language) : ''))
 
 let asked = 0
 async function ask(): Promise<void> {
@@ -76,7 +75,7 @@ onMounted(async () => {
     <div class="flex items-baseline justify-between gap-3"><h2 id="try-it" class="font-display text-xl font-semibold">Try it</h2><p class="text-mist" role="status">{{ isAsking ? 'Cleaning and speaking…' : '' }}</p></div>
     <textarea class="field min-h-14 shrink-0 resize-none text-base" rows="2" maxlength="4000" aria-label="A message to try" placeholder="Type what a viewer might write…" dir="auto" :value="text" @input="typed" />
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
-    <HeardLine v-if="answer" :answer="answer" :voice-name="voiceName" :language-name="languageName" />
+    <HeardLine v-if="answer" :answer="answer" :voice-name="voiceName" :language-name="languageName(answer.language)" />
     <div class="on-paper flex min-h-24 flex-1 flex-col rounded-sm p-4">
       <h3 class="caps mb-1 text-faded">Step by step</h3>
       <div class="min-h-0 flex-1 overflow-y-auto">

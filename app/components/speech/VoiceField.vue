@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { VoiceChoice } from '../../../core/speech/voiceChoice.ts'
 import { useChannel } from '../../composables/useChannel.ts'
+import { languageName } from '../../format/languageName.ts'
 import { useSpeechStore } from '../../stores/speech.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
@@ -12,15 +13,6 @@ const props = defineProps<{ voice: VoiceChoice; label: string; disabled?: boolea
 const emit = defineEmits<{ change: [voice: VoiceChoice] }>()
 const speech = useSpeechStore()
 const channel = useChannel()
-const languages = computed(() => new Intl.DisplayNames(['en'], { type: 'language', fallback: 'code' }))
-
-function languageName(code: string): string {
-  try {
-    return languages.value.of(code) ?? code
-  } catch {
-    return code
-  }
-}
 const own = computed(() => channel.value.locale.split('-')[0] ?? 'en')
 const choices = computed(() => {
   const listed = speech.voices.map(({ engine, id, name, language }) => ({ value: `${engine}/${id}`, label: `${languageName(language)} · ${name}, ${engine}`, isOwn: language.toLowerCase().split('-')[0] === own.value }))
