@@ -1,5 +1,4 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { setPriority } from 'node:os'
 import { createInterface } from 'node:readline'
 import { err, ok, type Result } from '../../core/result.ts'
 import type { SpokenWord } from '../../core/speech/spoken.ts'
@@ -40,7 +39,7 @@ export interface EngineLimits extends ProcessLimits {
   idleMs: number
 }
 
-const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 60 * 60_000 }
+const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 4 * 60 * 60_000 }
 
 /** What an engine answers, over its pipe or by HTTP. */
 export type EngineAnswer = { ready?: true; error?: string; voices?: Voice[]; rateHz?: number; pcm?: string; words?: SpokenWord[] }
@@ -48,6 +47,7 @@ export type EngineAnswer = { ready?: true; error?: string; voices?: Voice[]; rat
 /**
  * An engine that runs as a program of its own and speaks JSON lines. It is started when it is first asked and asked one thing at a time;
  * when it hangs, crashes or takes too much memory it is ended, what was asked fails with a reason, and the next question starts it again.
+ * It has no lower priority than others: an alert waits for it, and on a machine that is busy broadcasting it would come too late.
  */
 export class EngineProcess implements SpeechEngine {
   private child: ChildProcess | null = null
@@ -120,7 +120,6 @@ export class EngineProcess implements SpeechEngine {
     const [program, ...args] = this.command
     const child = spawn(program, args, { stdio: ['pipe', 'pipe', 'ignore'], env: { PATH: process.env.PATH } })
     this.child = child
-    if (child.pid) setPriority(child.pid, 10)
     if (child.stdout) createInterface({ input: child.stdout }).on('line', (line) => this.child === child && this.pending?.(read(line)))
     for (const event of ['exit', 'error'] as const) {
       child.once(event, () => {

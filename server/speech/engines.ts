@@ -1,6 +1,6 @@
 import { existsSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
-import { err, type Result } from '../../core/result.ts'
+import { err, ok, type Result } from '../../core/result.ts'
 import { shippedEngines, type VoiceChoice } from '../../core/speech/voiceChoice.ts'
 import type { VoiceView } from '../../contract/speech.ts'
 import { EngineProcess, type SpeechEngine, type Spoken } from './engine.ts'
@@ -11,53 +11,74 @@ const alsoCalled: Record<string, string> = { zh: 'cmn', no: 'nb', tl: 'fil' }
 
 /** All engines of this server under one roof: who has which voices, and who speaks. */
 export class SpeechEngines {
-  private known: Promise<{ voices: VoiceView[]; troubles: { engine: string; reason: string }[] }> | null = null
+  private readonly known = new Map<string, Promise<Result<VoiceView[], string>>>()
 
   constructor(private readonly engines: ReadonlyMap<string, SpeechEngine>) {}
 
-  /** Every voice, those of the shipped engines first. Asked once; asked again where an engine did not answer. */
+  /** Every voice, those of the shipped engines first, and which engines do not answer. */
   async voices(): Promise<{ voices: VoiceView[]; troubles: { engine: string; reason: string }[] }> {
-    this.known ??= this.ask()
-    const found = await this.known
-    if (found.troubles.length > 0) this.known = null
-    return found
+    const voices: VoiceView[] = []
+    const troubles: { engine: string; reason: string }[] = []
+    const answers = await Promise.all([...this.engines.keys()].map(async (engine) => ({ engine, answer: await this.voicesOf(engine) })))
+    for (const { engine, answer } of answers) {
+      if (answer.ok) voices.push(...answer.value)
+      else troubles.push({ engine, reason: answer.error })
+    }
+    return { voices, troubles }
   }
 
   async speak(text: string, { engine, voice, rate, pitch }: VoiceChoice): Promise<Result<Spoken, string>> {
     const found = this.engines.get(engine)
-    return found ? found.speak({ text, voice, rate, pitch }) : err(`The voice engine “${engine}” is not set up on this server.`)
+    return found ? found.speak({ text, voice, rate, pitch }) : err(notSetUp(engine))
   }
 
-  /** The voice for a text in a language: the chosen one where it speaks it, else another of its engine, else one of an engine that does. */
+  /**
+   * The voice for a text in a language: the chosen one where it speaks it, else another of its engine, else one of an engine that does.
+   * Engines are asked one after another and only until one is found: one that does not answer delays nobody who has no need of it.
+   */
   async voiceFor(choice: VoiceChoice, language: string): Promise<VoiceChoice> {
-    const { voices } = await this.voices()
-    const chosen = voices.find(({ engine, id }) => engine === choice.engine && id === choice.voice)
+    const own = await this.voicesOf(choice.engine)
+    const chosen = own.ok ? own.value.find(({ id }) => id === choice.voice) : undefined
     if (!chosen || speaks(chosen, language)) return choice
-    const others = voices.filter((voice) => speaks(voice, language))
-    const plainest = (some: readonly VoiceView[]) => some.find((voice) => voice.language.toLowerCase() === (alsoCalled[language] ?? language)) ?? some[0]
-    const other = plainest(others.filter(({ engine }) => engine === choice.engine)) ?? plainest(others)
-    return other ? { ...choice, engine: other.engine, voice: other.id } : choice
+    for (const engine of new Set([choice.engine, ...this.engines.keys()])) {
+      const answer = await this.voicesOf(engine)
+      const able = answer.ok ? answer.value.filter((voice) => speaks(voice, language)) : []
+      const plainest = able.find((voice) => voice.language.toLowerCase() === (alsoCalled[language] ?? language)) ?? able[0]
+      if (plainest) return { ...choice, engine, voice: plainest.id }
+    }
+    return choice
+  }
+
+  /** Starts engines, those that run already stay as they are: whoever speaks first on one that has just started comes late. Never fails. */
+  wake(names: Iterable<string>): void {
+    for (const name of names) void this.engines.get(name)?.voices()
   }
 
   close(): void {
     for (const engine of this.engines.values()) engine.close()
   }
 
-  private async ask() {
-    const voices: VoiceView[] = []
-    const troubles: { engine: string; reason: string }[] = []
-    await Promise.all(
-      [...this.engines].map(async ([name, engine]) => {
-        const answer = await engine.voices()
-        if (answer.ok) voices.push(...answer.value.map(({ id, name: called, language }) => ({ engine: name, id, name: called, language })))
-        else troubles.push({ engine: name, reason: answer.error })
-      }),
-    )
-    const order = [...this.engines.keys()]
-    voices.sort((a, b) => order.indexOf(a.engine) - order.indexOf(b.engine) || a.language.localeCompare(b.language) || a.name.localeCompare(b.name))
-    return { voices, troubles }
+  /** Asked once; again where it did not answer. */
+  private async voicesOf(name: string): Promise<Result<VoiceView[], string>> {
+    const engine = this.engines.get(name)
+    if (!engine) return err(notSetUp(name))
+    const asked = this.known.get(name) ?? this.ask(name, engine)
+    this.known.set(name, asked)
+    return asked
+  }
+
+  private async ask(name: string, engine: SpeechEngine): Promise<Result<VoiceView[], string>> {
+    const answer = await engine.voices()
+    if (!answer.ok) {
+      this.known.delete(name)
+      return answer
+    }
+    const voices = answer.value.map(({ id, name: called, language }) => ({ engine: name, id, name: called, language }))
+    return ok(voices.sort((a, b) => a.language.localeCompare(b.language) || a.name.localeCompare(b.name)))
   }
 }
+
+const notSetUp = (engine: string) => `The voice engine “${engine}” is not set up on this server.`
 
 function speaks(voice: VoiceView, language: string): boolean {
   const wanted = alsoCalled[language] ?? language

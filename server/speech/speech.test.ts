@@ -4,12 +4,16 @@ import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
+import { plainBox } from '../../core/composition/plainBox.ts'
+import { starterAlert } from '../../core/composition/starter.ts'
+import { starterVoice } from '../../core/composition/starterParts.ts'
 import { err, ok } from '../../core/result.ts'
 import { findBlocked } from '../../core/speech/blockedWords.ts'
 import { usualSettings } from '../../core/speech/settings.ts'
 import { usualVoice } from '../../core/speech/voiceChoice.ts'
 import type { SpeechEngine, Spoken } from './engine.ts'
 import { SpeechEngines } from './engines.ts'
+import { enginesUsed } from './enginesUsed.ts'
 import { guessLanguage } from './guessLanguage.ts'
 import { HttpEngine } from './httpEngine.ts'
 import { recordSpeech } from './recordSpeech.ts'
@@ -106,6 +110,19 @@ describe('the speaker', () => {
     expect(await clean('o pão de centeio é o melhor da noite', { ...usualSettings, guessesLanguage: false })).toMatchObject({ voice: { voice: 'gmw/en' } })
     expect(await clean('o pão de centeio é o melhor da noite', usualSettings, 'line')).toMatchObject({ language: 'en' })
   })
+  it('starts ahead what is spoken with on air: not what is muted, not what a part has replaced, nothing while voices are off', () => {
+    const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
+    const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
+    const part = starterVoice('{name}', { at: 'score.start', offsetMs: 0 })
+    const used = (parts: readonly (typeof part)[], changes = {}) => {
+      for (const { composition } of alert.variations) composition.parts = [...parts]
+      return [...enginesUsed({ boxes: [{ boxId: 'a', version: { id: 'v', document: plainBox(canvas, [alert]) } }, { boxId: 'b', version: null }], speech: { ...usualSettings, messageVoice: { ...usualVoice, engine: 'flite' }, ...changes } })]
+    }
+    expect(used([part])).toEqual(['espeak-ng', 'flite'])
+    expect(used([{ ...part, readsMessage: false }, { ...part, isMuted: true, lineVoice: { ...usualVoice, engine: 'chirp' } }])).toEqual(['espeak-ng'])
+    expect(used([{ ...part, lineVoice: { ...usualVoice, engine: 'chirp' } }])).toEqual(['chirp', 'flite'])
+    expect([used([part], { isOn: false }), used([])]).toEqual([[], []])
+  })
   it.each([
     ['only emoji', '🔥'.repeat(400), 'changed'], ['a hundred kilobytes', 'word '.repeat(20_000), 'changed'], ['fifty languages', 'hello olá مرحبا שלום привет γεια 今日は 你好 สวัสดี नमस्ते merhaba cześć hej ahoj szia salut ciao hola hallo bonjour', 'kept'],
     ['control characters', '\u0000\u0007\u001B[31m\u202Egood', 'changed'], ['orders for a voice', '<speak><break time="30s"/>good</speak>', 'kept'], ['blanks', ' \n\t ', 'refused'], ['nothing that is seen', '\u200B\u200D\uFEFF', 'refused'],
@@ -163,6 +180,15 @@ describe('a voice service', () => {
     expect(await engine.voices()).toEqual(ok([{ id: 'v', language: 'en', name: 'V' }]))
     const spoken = await ask()
     expect(spoken.ok && spoken.value.samples.length).toBe(1600)
+  })
+  it('that hangs delays nobody who has no need of it', async () => {
+    const asked = vi.fn(() => new Promise<never>(() => undefined))
+    const speak: SpeechEngine['speak'] = async () => ok(tone(50))
+    const here: SpeechEngine = { voices: async () => ok([{ id: 'v', language: 'en', name: 'V' }, { id: 'w', language: 'pt', name: 'W' }]), speak, close: () => undefined }
+    const engines = new SpeechEngines(new Map<string, SpeechEngine>([['hangs', { voices: asked, speak, close: () => undefined }], ['here', here]]))
+    const choice = { ...usualVoice, engine: 'here', voice: 'v' }
+    expect([await engines.voiceFor(choice, 'en'), await engines.voiceFor(choice, 'pt')]).toEqual([choice, { ...choice, voice: 'w' }])
+    expect(asked).not.toHaveBeenCalled()
   })
   it('that is not there is said to be a trouble, others speak', async () => {
     const gone = new HttpEngine('http://127.0.0.1:1')

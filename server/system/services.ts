@@ -6,7 +6,7 @@ import { ridgeView } from '../boxes/boxViews.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
-import { isAnyVoiceOnAir, isMediaUsed } from '../db/queries/boxes.ts'
+import { isMediaUsed, listChannelsWithVoices } from '../db/queries/boxes.ts'
 import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { Linking } from '../feeds/linking.ts'
@@ -22,6 +22,7 @@ import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { S3Store } from '../media/s3Store.ts'
 import { Uploads } from '../media/uploads.ts'
 import { findEngines } from '../speech/engines.ts'
+import { enginesUsed } from '../speech/enginesUsed.ts'
 import { PlayVoices } from '../speech/playVoices.ts'
 import { Speaker } from '../speech/speaker.ts'
 import { SpeechCache } from '../speech/speechCache.ts'
@@ -56,6 +57,8 @@ export interface Services {
   ingest: Ingest
   stream: ChannelStream
   speaker: Speaker
+  /** Starts the engines that a channel's alerts on air speak with, so that the first message does not wait for them. */
+  wakeVoices: (channelId: string) => void
   metrics: Metrics
   close(): Promise<void>
 }
@@ -133,9 +136,12 @@ export async function startServices({ config, logger, migrations, databaseTempla
     return { serverNowMs: now(), ridge: await ridgeView(db, channelId, states), desks, libraryRevision: library.revision(channelId), voicesAreOn: speech.isOn }
   }
 
+  function wakeVoices(channelId: string): void {
+    onAir.read(channelId).then((channel) => engines.wake(enginesUsed(channel)), (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'))
+  }
+
   await queues.recover()
-  // The first text after an engine's start takes as long as ten later ones.
-  if (await isAnyVoiceOnAir(db)) void engines.voices()
+  for (const channelId of await listChannelsWithVoices(db)) wakeVoices(channelId)
   await library.resume()
   await uploads.forgetUnfinished()
   return {
@@ -157,6 +163,7 @@ export async function startServices({ config, logger, migrations, databaseTempla
     ingest,
     stream,
     speaker,
+    wakeVoices,
     metrics,
     async close() {
       engines.close()

@@ -106,15 +106,14 @@ export async function listOnAir(db: Database, channelId: string) {
   return rows.map(modern)
 }
 
-/** Whether anything on air has a voice. Reads every document on air, where it lies: for the start. */
-export async function isAnyVoiceOnAir(db: Database): Promise<boolean> {
-  const [row] = await db
-    .select({ one: sql`1` })
+/** The channels that have a voice on air. Reads every document on air, where it lies: for the start. */
+export async function listChannelsWithVoices(db: Database): Promise<string[]> {
+  const rows = await db
+    .selectDistinct({ channelId: box.channelId })
     .from(box)
     .innerJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
     .where(sql`${boxVersion.document} @? '$.alerts[*].variations[*].composition.parts[*] ? (@.kind == "voice")'`)
-    .limit(1)
-  return row !== undefined
+  return rows.map(({ channelId }) => channelId)
 }
 
 export async function findBoxByToken(db: Database, sourceToken: string): Promise<BoxRow | null> {

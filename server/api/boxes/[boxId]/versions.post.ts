@@ -14,11 +14,10 @@ export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { revision } = await readChecked(event, publishBody)
   if (revision !== box.draftRevision) throw problemError(409, 'The draft was changed since you looked at the list. Load the box again and check what goes on air.')
-  const { database, onAir, stream, speaker } = await useServices()
+  const { database, onAir, stream, wakeVoices } = await useServices()
   await publishVersion(database.db, { id: newId('version'), boxId: box.id, document: box.draft, publishedAt: new Date(), publishedBy: session.person.id })
   onAir.forget(session.channel.id)
-  // Engines that are asked for their voices have started when the first alert speaks.
-  if (box.draft.alerts.some(({ variations }) => variations.some(({ composition }) => composition.parts.some(({ kind }) => kind === 'voice')))) void speaker.engines.voices()
+  wakeVoices(session.channel.id)
   stream.changed(session.channel.id)
   const now = await findBox(database.db, session.channel.id, box.id)
   setResponseStatus(event, 201)

@@ -9,9 +9,10 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const settings = await readChecked(event, speechSettingsBody, 256 * 1024)
-  const { database, onAir, stream } = await useServices()
+  const { database, onAir, stream, wakeVoices } = await useServices()
   await setSpeech(database.db, channel.id, settings)
   onAir.forget(channel.id)
+  wakeVoices(channel.id)
   stream.changed(channel.id)
   return { settings }
 })

@@ -9,10 +9,11 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { channel, person } = await requireMember(event, 'moderator')
   const { isOn } = await readChecked(event, voicesOnBody)
-  const { database, onAir, queues, stream } = await useServices()
+  const { database, onAir, queues, stream, wakeVoices } = await useServices()
   const { speech } = await onAir.read(channel.id)
   await setSpeech(database.db, channel.id, { ...speech, isOn })
   onAir.forget(channel.id)
+  wakeVoices(channel.id)
   await queues.switchVoices(channel.id, isOn, person.name)
   stream.changed(channel.id)
   return { isOn }

@@ -59,7 +59,7 @@ function parseMessage(text: string): FromSource | null {
   }
 }
 
-function receive({ rooms, queues, stream }: Services, boxId: string, peer: Peer, message: FromSource): void {
+function receive({ rooms, queues, stream, wakeVoices }: Services, boxId: string, peer: Peer, message: FromSource): void {
   const sourceId = peer.id
   const changed = () => stream.changed(queues.channelOf(boxId) ?? '')
   switch (message.type) {
@@ -69,6 +69,8 @@ function receive({ rooms, queues, stream }: Services, boxId: string, peer: Peer,
       const socket = { send: (text: string) => void peer.send(text), close: (code: number, reason: string) => peer.close(code, reason), terminate: () => peer.terminate() }
       rooms.join(boxId, socket, { id: sourceId, connectedAtMs: Date.now(), latencyMs: null, sound, widthPx, heightPx, missing: [], machine })
       queues.of(boxId).input({ type: 'sourceJoined', sourceId, shownPlayIds })
+      // The broadcast may be about to begin: engines that fell asleep have started when the first message comes.
+      wakeVoices(queues.channelOf(boxId) ?? '')
       return
     }
     case 'ready':
