@@ -126,9 +126,13 @@ export class PlayVoices {
     const spoken = saidNothing(partIds)
     const troubles: string[] = []
     const sayings: SaidView[] = []
-    for (const saying of speech.sayings) {
+    // Asked for at once: while one is measured the next is being spoken.
+    const reads = speech.sayings.map((saying) => {
       const isRead = settings.isOn && saying.outcome !== 'refused' && !(saying.of === 'message' && play.approval === 'withheld')
-      const read = isRead ? await this.deps.speaker.speakWithin(saying.of, saying, rules) : null
+      return isRead ? this.deps.speaker.speakWithin(saying.of, saying, rules) : null
+    })
+    for (const [index, saying] of speech.sayings.entries()) {
+      const read = await reads[index]
       const made = read?.made
       if (made?.ok) {
         const { waveform: _waveform, ...utterance } = made.value

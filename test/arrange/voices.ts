@@ -32,6 +32,12 @@ export async function setSpeech(page: Page, demo: DemoFile, changes: Partial<Spe
   expect((await page.request.put(`${demo.url}/api/channel/speech`, { data: { ...usualSettings, ...changes } })).status()).toBe(200)
 }
 
+/** Waits until whoever speaks here has started and spoken once: on a machine full of tests that takes longer than a play waits. */
+export async function untilVoicesSpeak(page: Page, demo: DemoFile): Promise<void> {
+  const answer = await page.request.post(`${demo.url}/api/channel/speech/say`, { data: { sayings: [{ of: 'line', written: 'good morning', emotes: [], voice: null }] } })
+  expect(await answer.json()).toMatchObject({ said: [{ trouble: null }] })
+}
+
 /** How loud each tenth of a second of a recording is, as amplitude. */
 export function loudness(samples: Float32Array, rateHz: number): number[] {
   const size = Math.round(rateHz / 10)

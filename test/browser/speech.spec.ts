@@ -6,7 +6,7 @@ import { usualVoice } from '../../core/speech/voiceChoice.ts'
 import { boxOnAir } from '../arrange/boxOnAir.ts'
 import { expect, recordOutput, test, testWithOwnServer, untilState } from '../arrange/fixtures.ts'
 import { box, part, putOnAir } from '../arrange/room.ts'
-import { loudness, setSpeech, spokenAlert, tip } from '../arrange/voices.ts'
+import { loudness, setSpeech, spokenAlert, tip, untilVoicesSpeak } from '../arrange/voices.ts'
 
 test.use({ serverFor: 'speech' })
 /** What is louder than this is a voice; a breath between two words is not. */
@@ -18,6 +18,7 @@ test('a tip with a message is heard on the source page while it plays, as long a
   await signIn('owner')
   const { sourceUrl } = await boxOnAir(page, demo, 'Voices', [spokenAlert()])
   await setSpeech(page, demo, { limits: unlimited })
+  await untilVoicesSpeak(page, demo)
   const source = await context.newPage()
   const recorded = await recordOutput(source)
   await source.goto(sourceUrl)
@@ -225,6 +226,7 @@ testWithOwnServer.describe('a voice that breaks', () => {
         const parent = (() => { try { return readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[1] } catch { return '' } })()
         if (line.includes('espeak-ng') && parent === String(server.pid)) process.kill(Number(pid), 'SIGKILL')
       }
+      await untilVoicesSpeak(page, server.demo)
       await recorded()
       await tip(page, server.demo, 'Zoë', 'now I am heard again')
       await untilState(source, 'playing')

@@ -106,13 +106,12 @@ describe('voices of plays', () => {
   })
   it('are left out where they are not ready when the play’s turn comes, for all sources alike, and it is said', async () => {
     const { tip, ready, speechOf, shows } = await started()
-    let say: () => void = () => undefined
-    speak.mockImplementation(({ text }) => new Promise((resolve) => (say = () => resolve(spoken(text)))))
+    const slow: (() => void)[] = []
+    speak.mockImplementation(({ text }) => new Promise((resolve) => slow.push(() => resolve(spoken(text)))))
     const playId = await tip('a slow one')
     const first = await shows.show(playId)
     expect([first.score.parts.some(({ kind }) => kind === 'voice'), first.score.lengthMs]).toEqual([false, 1000])
-    speak.mockImplementation(async ({ text }) => spoken(text))
-    say()
+    for (const say of slow) say()
     await ready(playId)
     expect((await speechOf(playId))?.note).toBe('The voice was not ready in time.')
     // Whoever joins late sees what the others see.
