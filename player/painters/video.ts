@@ -7,6 +7,10 @@ import { makeWindow } from './pictureWindow.ts'
 
 /** While it runs, a video may be so far from its moment before it is set right: setting it costs more than this is seen. */
 const driftMs = 90
+const sameMs = 2
+const standsAfterMs = 50
+const hairMs = 0.1
+const longestSeekMs = 1500
 
 /** A video that follows the score's clock: it runs by itself while the score does and is set to its moment otherwise. */
 export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'video' }>): Painter<PictureState> {
@@ -19,19 +23,30 @@ export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture
   const element = makeWindow(part, picture, video)
   const writeBox = boxWriter(element)
   const write = styleWriter(video)
-  let settling: Promise<void> = Promise.resolve()
+  let wantedMs: number | null = null
+  let settling: Promise<void> | null = null
+  /** A video that was let run shows a frame near its time, not always that of its time: it has to be sought even where it stands. */
+  let isSought = false
 
+  /** One seek after another: of two at once nobody can tell whose frame it is that comes. */
   function seekTo(atMs: number): void {
-    if (Math.abs(video.currentTime * 1000 - atMs) < 2) return
-    settling = new Promise((resolve) => {
-      // Registered before the seek: the frame that the seek brings is the one to wait for. A file without frames may never bring one.
-      const timeout = setTimeout(resolve, 1500)
-      video.requestVideoFrameCallback(() => {
-        clearTimeout(timeout)
-        resolve()
-      })
-    })
-    video.currentTime = atMs / 1000
+    wantedMs = atMs
+    settling ??= follow()
+  }
+
+  async function follow(): Promise<void> {
+    // Of many moments in one breath only the last is sought.
+    await null
+    while (wantedMs !== null) {
+      // What is just stopped may still show a frame or two.
+      if (!isSought && video.paused) await new Promise((resolve) => setTimeout(resolve, standsAfterMs))
+      const atMs: number | null = wantedMs
+      wantedMs = null
+      if (atMs === null || (isSought && Math.abs(video.currentTime * 1000 - atMs) < sameMs)) continue
+      isSought = true
+      await frameOf(video, atMs)
+    }
+    settling = null
   }
   return {
     element,
@@ -44,9 +59,33 @@ export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture
         return
       }
       if (Math.abs(video.currentTime * 1000 - state.frameMs) > driftMs) seekTo(state.frameMs)
-      if (video.paused && !video.ended) void video.play().catch(() => {})
+      if (!video.paused || video.ended) return
+      isSought = false
+      void video.play().catch(() => {})
     },
-    settled: () => settling,
-    stop: () => video.pause(),
+    settled: () => settling ?? Promise.resolve(),
+    stop() {
+      wantedMs = null
+      video.pause()
+    },
   }
+}
+
+/** Seeks, and resolves when the frame of that moment can be seen: the seek is over and a frame has come since. A file without frames may never bring one. */
+function frameOf(video: HTMLVideoElement, atMs: number): Promise<void> {
+  return new Promise((resolve) => {
+    const timeout = setTimeout(resolve, longestSeekMs)
+    let awaited = 2
+    const arrived = () => {
+      awaited -= 1
+      if (awaited > 0) return
+      clearTimeout(timeout)
+      resolve()
+    }
+    // Asked for before the seek: the frame that the seek brings may come before its end is told.
+    video.requestVideoFrameCallback(arrived)
+    video.addEventListener('seeked', arrived, { once: true })
+    // Browsers take a seek to where a video stands for done, whatever frame it shows: it is sought a hair beside.
+    video.currentTime = (Math.abs(video.currentTime * 1000 - atMs) < hairMs / 2 ? atMs + hairMs : atMs) / 1000
+  })
 }
