@@ -1,14 +1,7 @@
-import AxeBuilder from '@axe-core/playwright'
-import type { Page } from '@playwright/test'
+import { expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
 
 test.use({ serverFor: 'access' })
-
-/** The artwork on a stage is what people design, with outlines that the tool cannot see; everything around it is ours. */
-async function expectNoFaults(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).exclude('[data-part]').analyze()
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([])
-}
 
 test('the doors are accessible', async ({ page, demo }) => {
   await page.goto(`${demo.url}/sign-in`)

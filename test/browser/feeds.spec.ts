@@ -1,9 +1,9 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { eventKinds } from '../../core/events/kinds.ts'
 import { platforms } from '../../stand-ins/platforms/platforms.ts'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
 import { eventsOf } from '../arrange/events.ts'
+import { expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 
 test.use({ serverFor: 'feeds' })
@@ -43,7 +43,7 @@ test('link an account with consent on the platform’s own page, refuse it once,
     await expect(page.getByRole('heading', { name: 'Let Thundercrest hear what happens on your channel?' })).toBeVisible()
   }
   await begin()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectNoFaults(page)
   await page.getByRole('button', { name: 'Refuse' }).click()
   await expect(page.getByText('Consent was not given. Nothing was linked.')).toBeVisible()
   await begin()
@@ -79,11 +79,11 @@ test('link an account with a code in its chat', async ({ page, demo, signIn, con
   const [chat] = await Promise.all([context.waitForEvent('page'), dialog.getByRole('link', { name: 'Open the chat of Birch' }).click()])
   await chat.getByLabel('Your channel').fill('morning-market')
   await chat.getByLabel('Say something').fill(`good evening, ${code}`)
-  expect((await new AxeBuilder({ page: chat }).analyze()).violations).toEqual([])
+  await expectNoFaults(chat)
   await chat.getByRole('button', { name: 'Say it' }).click()
   await expect(chat.getByRole('status')).toHaveText(`morning-market: good evening, ${code}`)
   await expect(dialog.getByText('Birch is linked.')).toBeVisible()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectNoFaults(page)
   await dialog.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByRole('heading', { name: 'Birch morning-market' })).toBeVisible()
   await chat.close()

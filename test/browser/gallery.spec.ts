@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { PackShelfView } from '../../contract/packs.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
+import { expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import { saved } from '../arrange/room.ts'
 
@@ -67,5 +67,5 @@ test('the shelf has eight sets or more, of clearly different canvases and kinds;
   await form.getByRole('button', { name: /^Shown:/ }).click()
   await page.getByRole('option', { name: 'Raid: Fifty guests and more' }).click()
   await expect(form.locator('[data-part=second]').getByText(/opens the door to/)).toBeVisible()
-  expect((await new AxeBuilder({ page }).exclude('[data-part]').analyze()).violations).toEqual([])
+  await expectNoFaults(page)
 })

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { LoudnessMeter } from '../../core/audio/loudnessMeter.ts'
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
+import { expectNoFaults } from '../arrange/faults.ts'
 import { dropFiles, expect, recordOutput, test, untilState } from '../arrange/fixtures.ts'
 import { box, part, saved } from '../arrange/room.ts'
 import { vectorAnimation } from '../media/shape.ts'
@@ -255,10 +255,10 @@ test('the library and its drawer are accessible', async ({ page, demo, signIn })
   await openLibrary(page, demo.url)
   await tile(page, 'Oven bell').click()
   await expect(details(page)).toContainText('LUFS')
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectNoFaults(page)
   await page.goto(box(demo))
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Sound', exact: true }).click()
   await page.getByRole('button', { name: 'Look through the library for a sound' }).click()
   await expect(page.getByRole('heading', { name: 'Choose a sound' })).toBeVisible()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectNoFaults(page)
 })

@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { eventsOf } from '../arrange/events.ts'
+import { expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
 import type { Alert } from '../../core/composition/box.ts'
@@ -52,7 +52,7 @@ test('build the cases of a resub from nothing, see one that never plays, mend it
   await expect(page.getByRole('application').locator('[data-part=headline]')).toHaveText('pip_rye, 12 months')
   await axis(page).getByRole('button', { name: 'months 0 to 1: Everyday' }).click()
   await expect(page.getByRole('application').locator('[data-part=headline]')).toHaveText('pip_rye, 1 months')
-  expect((await new AxeBuilder({ page }).exclude('[data-part]').analyze()).violations).toEqual([])
+  await expectNoFaults(page)
   await putOnAir(page, 2)
 
   const source = await context.newPage()
@@ -68,7 +68,7 @@ test('build the cases of a resub from nothing, see one that never plays, mend it
   await expect(why.getByText('“Year of bread” plays because months is exactly 12 (it is 12).')).toBeVisible()
   await expect(why.getByText('would hold too, but comes later').first()).toBeVisible()
   await expect(why.getByText('The draft as it is now would decide the same.')).toBeVisible()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectNoFaults(page)
 })
 
 test('month twelve from a simulated platform plays its case', async ({ page, demo, signIn }) => {
@@ -155,7 +155,7 @@ test('a case for VIPs at night, by hand: asked in sentences, drawn in rows, test
   await inspector(page).getByRole('button', { name: 'Listen to another kind too' }).click()
   await page.getByRole('menuitem', { name: 'Follow', exact: true }).click()
   await expect(axis(page).getByRole('button', { name: /Good friends/ }).first()).toBeVisible()
-  expect((await new AxeBuilder({ page }).exclude('[data-part]').analyze()).violations).toEqual([])
+  await expectNoFaults(page)
   await putOnAir(page, 2)
   const source = await context.newPage()
   const plays = await watchPlays(source)
@@ -209,7 +209,7 @@ test('the desk lists all that came, says why nothing played, and what the draft 
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('This box has no alert for this kind of event.')).toBeVisible()
   await expect(dialog.getByText('“Everyday” plays: it is the only case of its alert.')).toBeVisible()
-  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+  await expectNoFaults(page)
   await dialog.getByRole('button', { name: 'Send it as a test' }).click()
   await expect(page.getByText('Nothing plays: This box has no alert for this kind of event.')).toBeVisible()
 })
