@@ -41,18 +41,23 @@ export interface EngineLimits extends ProcessLimits {
 
 const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 4 * 60 * 60_000 }
 
+const startAgainMs = 300
+
 /** What an engine answers, over its pipe or by HTTP. */
 export type EngineAnswer = { ready?: true; error?: string; voices?: Voice[]; rateHz?: number; pcm?: string; words?: SpokenWord[] }
 
 /**
  * An engine that runs as a program of its own and speaks JSON lines. It is started when it is first asked and asked one thing at a time;
- * when it hangs, crashes or takes too much memory it is ended, what was asked fails with a reason, and the next question starts it again.
+ * when it hangs, crashes or takes too much memory it is ended, what was asked fails with a reason, and it is started again: at once, so that
+ * the next alert does not wait for that, and where it breaks again before it has answered, by the next question.
  * It has no lower priority than others: an alert waits for it, and on a machine that is busy broadcasting it would come too late.
  */
 export class EngineProcess implements SpeechEngine {
   private child: ChildProcess | null = null
   private last: Promise<unknown> = Promise.resolve()
-  private idle: ReturnType<typeof setTimeout> | null = null
+  private timer: ReturnType<typeof setTimeout> | null = null
+  /** Whether it has answered since it was last started because it broke. */
+  private hasAnswered = false
   private pending: ((answer: EngineAnswer) => void) | null = null
   /** The most memory that any process took, in bytes; for benchmarks. */
   peakBytes = 0
@@ -73,7 +78,11 @@ export class EngineProcess implements SpeechEngine {
   }
 
   close(): void {
-    if (this.idle) clearTimeout(this.idle)
+    if (this.timer) clearTimeout(this.timer)
+    this.end()
+  }
+
+  private end(): void {
     this.child?.kill('SIGKILL')
     this.child = null
   }
@@ -85,14 +94,23 @@ export class EngineProcess implements SpeechEngine {
   }
 
   private async askNow(question: object): Promise<EngineAnswer> {
-    if (this.idle) clearTimeout(this.idle)
+    if (this.timer) clearTimeout(this.timer)
     if (!this.child) {
       const started = await this.exchange(null)
       if (!started.ready) return { error: started.error ?? 'The voice program does not start.' }
     }
     const answer = await this.exchange(question)
-    this.idle = setTimeout(() => this.close(), this.limits.idleMs).unref()
+    if (this.child) {
+      this.hasAnswered = true
+      this.timer = setTimeout(() => this.end(), this.limits.idleMs).unref()
+    } else this.startAgain()
     return answer
+  }
+
+  private startAgain(): void {
+    if (!this.hasAnswered) return
+    this.hasAnswered = false
+    this.timer = setTimeout(() => void this.voices(), startAgainMs).unref()
   }
 
   /** Sends a line, or starts the program, and waits for a line: within the deadline, while it stays within its memory. */
@@ -103,7 +121,7 @@ export class EngineProcess implements SpeechEngine {
         if (this.pending === null) return
         this.pending = null
         letGo()
-        if (isOver) this.close()
+        if (isOver) this.end()
         resolve(answer)
       }
       const letGo = guardProcess(child.pid, this.limits, {
@@ -126,7 +144,8 @@ export class EngineProcess implements SpeechEngine {
         // One that was ended before is nobody's any more: whoever waits now waits for another.
         if (this.child !== child) return
         this.child = null
-        this.pending?.(gone)
+        if (this.pending) this.pending(gone)
+        else this.startAgain()
       })
     }
     // Writing to a program that has just ended is no error of ours.

@@ -1,4 +1,4 @@
-import { writeFileSync, mkdtempSync, rmSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -107,6 +107,20 @@ describe('an engine that misbehaves', () => {
     const [bad, next] = await Promise.all([ask(engine, 'bad'), ask(engine, 'good')])
     expect([bad, next.ok && next.value.samples.length]).toEqual([{ ok: false, error: expect.stringContaining(words) }, 800])
     engine.close()
+  })
+  it('that breaks is started again before anybody asks; one that breaks at once is left alone until somebody does', async () => {
+    const starts = (name: string) => existsSync(join(folder, name)) ? readFileSync(join(folder, name), 'utf8').length : 0
+    const noted = (name: string) => `if (count === 1) { const { appendFileSync } = await import('node:fs'); appendFileSync(${JSON.stringify(join(folder, name))}, 'x') }`
+    const engine = made('once', `${noted('once.txt')}; if (asked.text === 'bad') process.exit(3); else if (asked.ask === 'voices') say({ voices: [] }); else ${good}`)
+    await ask(engine, 'good')
+    expect(await ask(engine, 'bad')).toMatchObject({ ok: false })
+    await expect.poll(() => starts('once.txt')).toBe(2)
+    const always = made('always', `${noted('always.txt')}; process.exit(3)`)
+    expect(await ask(always, 'good')).toMatchObject({ ok: false })
+    await new Promise((resolve) => setTimeout(resolve, 900))
+    expect(starts('always.txt')).toBe(1)
+    engine.close()
+    always.close()
   })
   it('that does not start is said to', async () => {
     const engine = new EngineProcess([process.execPath, join(folder, 'nothing.mjs')], { deadlineMs: 2000, memoryBytes: 1e9, idleMs: 1000 })
