@@ -1,10 +1,12 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { toast } from 'vue-sonner'
 import type { BoxDocument } from '../../core/composition/box.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { applyPatches } from '../../core/edit/change.ts'
 import { changeParts } from '../../core/edit/changeParts.ts'
 import { setScoreLength } from '../../core/edit/setScoreLength.ts'
+import { useUndoNotice } from '../composables/useUndoNotice.ts'
 import { useDraftStore } from './draft.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 
@@ -204,5 +206,22 @@ describe('the draft', () => {
     draft.edit(words('new words'))
     await pass(200)
     expect(draft.differences).toMatchObject([{ subject: 'Headline', what: 'words', after: '“new words”' }])
+  })
+
+  it('a notice offers the way back of its own step, and goes when another comes after it', async () => {
+    const notices = vi.spyOn(toast, 'success')
+    const dismissed = vi.spyOn(toast, 'dismiss').mockReturnValue('')
+    const notify = useUndoNotice()
+    draft.edit(words('carried over'))
+    notify('Carried over to 1 place.')
+    const action = notices.mock.lastCall?.[1]?.action as { label: string; onClick: () => void }
+    await pass(1000)
+    expect(dismissed).not.toHaveBeenCalled()
+    draft.edit(words('another'))
+    await pass(1000)
+    expect(dismissed).toHaveBeenCalledWith(notices.mock.results[0]?.value)
+    draft.undo()
+    action.onClick()
+    expect(draft.document).toEqual(start)
   })
 })

@@ -215,6 +215,8 @@ export const useDraftStore = defineStore('draft', () => {
     savedAtMs,
     refusal,
     conflict,
+    /** The step that undo would take back. */
+    newestStep: computed(() => history.value.past.at(-1) ?? null),
     undoLabel: computed(() => history.value.past.at(-1)?.label ?? null),
     redoLabel: computed(() => history.value.future[0]?.label ?? null),
     differences,

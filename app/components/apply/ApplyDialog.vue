@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { toast } from 'vue-sonner'
 import { mainKind } from '../../../core/composition/box.ts'
 import { applyToMany, carried, fieldsIn, otherVariations, type Carried, type SingleField } from '../../../core/edit/applyToMany.ts'
 import { fieldNames } from '../../../core/edit/fieldNames.ts'
@@ -9,6 +8,7 @@ import { alertFor, copyToKinds, together } from '../../../core/edit/copyToKinds.
 import { eventKinds, type EventKind } from '../../../core/events/kinds.ts'
 import { changeBox } from '../../../core/edit/change.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
+import { useUndoNotice } from '../../composables/useUndoNotice.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -18,6 +18,7 @@ import ApplyTarget from './ApplyTarget.vue'
 /** Carries what is ticked from the case that is open to as many others as wanted, each seen before and after; one step to undo. */
 const isOpen = defineModel<boolean>('open', { required: true })
 const draft = useDraftStore()
+const notify = useUndoNotice()
 const room = useScoreRoomStore()
 const words: Record<Carried, string> = { style: 'style of words and shapes', motion: 'motion', layout: 'where things stand', pictures: 'pictures', sounds: 'sounds', timing: 'timing', message: 'style of the viewer’s message' }
 const what = ref<Carried[]>(['style', 'motion'])
@@ -61,7 +62,7 @@ function apply(): void {
   const copy = newKinds.value.length > 0 ? [copyToKinds(source.value.alertId, newKinds.value)] : []
   if (!draft.edit(together(`apply to ${count}`, [...carry, ...copy]))) return
   isOpen.value = false
-  toast.success(`Carried over to ${counted(count, 'place')}.`, { action: { label: 'Undo', onClick: () => draft.undo() } })
+  notify(`Carried over to ${counted(count, 'place')}.`)
 }
 </script>
 

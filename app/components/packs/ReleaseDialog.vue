@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { toast } from 'vue-sonner'
 import type { PackSummary } from '../../../contract/packs.ts'
 import { replaceBox } from '../../../core/edit/replaceBox.ts'
 import { placeWords } from '../../../core/pack/placeWords.ts'
 import { conflictKey, takeRelease } from '../../../core/pack/takeRelease.ts'
 import type { TakenDesign } from '../../composables/useTakenPacks.ts'
 import { wordsOf } from '../../api/request.ts'
+import { useUndoNotice } from '../../composables/useUndoNotice.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { usePacksStore } from '../../stores/packs.ts'
@@ -16,6 +16,7 @@ import PaperDialog from '../frame/PaperDialog.vue'
 const props = defineProps<{ taken: TakenDesign; release: PackSummary }>()
 const isOpen = defineModel<boolean>('open', { required: true })
 const draft = useDraftStore()
+const notify = useUndoNotice()
 const packs = usePacksStore()
 const refusal = ref('')
 const isTaking = ref(false)
@@ -37,7 +38,7 @@ async function take(): Promise<void> {
     const result = merged.value
     if (result?.ok && draft.edit(replaceBox(result.value.document, `release ${props.release.release} of ${props.release.name}`))) {
       isOpen.value = false
-      toast.success(`${props.release.name} is at release ${props.release.release} now.`, { action: { label: 'Undo', onClick: () => draft.undo() } })
+      notify(`${props.release.name} is at release ${props.release.release} now.`)
     }
   } catch (error) {
     refusal.value = wordsOf(error)

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { toast } from 'vue-sonner'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import type { Edit } from '../../../core/edit/change.ts'
 import { mediaUses } from '../../../core/library/mediaUses.ts'
 import { goesWith, letGoOfPack, removePack } from '../../../core/pack/takePack.ts'
 import { handChanges } from '../../../core/pack/turnTaken.ts'
 import type { TakenDesign } from '../../composables/useTakenPacks.ts'
+import { useUndoNotice } from '../../composables/useUndoNotice.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
@@ -15,6 +15,7 @@ import PaperDialog from '../frame/PaperDialog.vue'
 const props = defineProps<{ taken: TakenDesign }>()
 const isOpen = defineModel<boolean>('open', { required: true })
 const draft = useDraftStore()
+const notify = useUndoNotice()
 const changes = computed(() => (isOpen.value && draft.document ? handChanges(props.taken.pack, draft.document, props.taken.entry.id) : {}))
 const goes = computed(() => (isOpen.value && draft.document ? goesWith(draft.document, props.taken.entry.id) : []))
 const dialCount = computed(() => props.taken.pack.dials.length)
@@ -29,7 +30,7 @@ const files = computed(() => {
 function act(edit: Edit, said: string): void {
   if (!draft.edit(edit)) return
   isOpen.value = false
-  toast.success(said, { action: { label: 'Undo', onClick: () => draft.undo() } })
+  notify(said)
 }
 </script>
 

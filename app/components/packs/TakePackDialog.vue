@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed, ref, watch } from 'vue'
-import { toast } from 'vue-sonner'
 import { mainKind } from '../../../core/composition/box.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { takePack, takenKinds } from '../../../core/pack/takePack.ts'
 import { wordsOf } from '../../api/request.ts'
+import { useUndoNotice } from '../../composables/useUndoNotice.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { usePacksStore } from '../../stores/packs.ts'
@@ -15,6 +15,7 @@ import PackTile from './PackTile.vue'
 /** Takes alerts of a pack into the box that is open, beside or in the place of its own. */
 const isOpen = defineModel<boolean>('open', { required: true })
 const draft = useDraftStore()
+const notify = useUndoNotice()
 const packs = usePacksStore()
 const chosenId = ref<string>()
 const ticked = ref<string[]>([])
@@ -43,7 +44,7 @@ async function take(): Promise<void> {
     const count = ticked.value.length
     if (draft.edit(takePack(chosen.value, chosenId.value, { alertIds: ticked.value, wearsLook: wearsLook.value }))) {
       isOpen.value = false
-      toast.success(`${counted(count, 'alert')} of ${chosen.value.name} taken.`, { action: { label: 'Undo', onClick: () => draft.undo() } })
+      notify(`${counted(count, 'alert')} of ${chosen.value.name} taken.`)
     } else refusal.value = draft.refusal ?? ''
   } catch (error) {
     refusal.value = wordsOf(error)
