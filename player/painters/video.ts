@@ -11,6 +11,7 @@ const sameMs = 2
 const standsAfterMs = 50
 const hairMs = 0.1
 const longestSeekMs = 1500
+const longestFrameS = 0.25
 
 /** A video that follows the score's clock: it runs by itself while the score does and is set to its moment otherwise. */
 export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'video' }>): Painter<PictureState> {
@@ -71,21 +72,35 @@ export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture
   }
 }
 
-/** Seeks, and resolves when the frame of that moment can be seen: the seek is over and a frame has come since. A file without frames may never bring one. */
-function frameOf(video: HTMLVideoElement, atMs: number): Promise<void> {
-  return new Promise((resolve) => {
-    const timeout = setTimeout(resolve, longestSeekMs)
+/**
+ * Seeks, and resolves when the frame of that moment can be seen: the file is open, the seek is over, and a frame of about that time has come
+ * since. A file without frames may never bring one.
+ */
+async function frameOf(video: HTMLVideoElement, atMs: number): Promise<void> {
+  // Of a file that is being opened the first frame comes by itself, whatever was sought.
+  if (video.readyState < video.HAVE_CURRENT_DATA) await within(longestSeekMs, (opened) => video.addEventListener('loadeddata', opened, { once: true }))
+  await within(longestSeekMs, (seen) => {
     let awaited = 2
     const arrived = () => {
       awaited -= 1
-      if (awaited > 0) return
-      clearTimeout(timeout)
-      resolve()
+      if (awaited === 0) seen()
     }
+    const awaitFrame = () => void video.requestVideoFrameCallback((_nowMs, { mediaTime }) => (Math.abs(mediaTime - video.currentTime) < longestFrameS ? arrived() : awaitFrame()))
     // Asked for before the seek: the frame that the seek brings may come before its end is told.
-    video.requestVideoFrameCallback(arrived)
+    awaitFrame()
     video.addEventListener('seeked', arrived, { once: true })
     // Browsers take a seek to where a video stands for done, whatever frame it shows: it is sought a hair beside.
     video.currentTime = (Math.abs(video.currentTime * 1000 - atMs) < hairMs / 2 ? atMs + hairMs : atMs) / 1000
+  })
+}
+
+/** Resolves when it is told to, or when the time is over. */
+function within(ms: number, start: (done: () => void) => void): Promise<void> {
+  return new Promise((resolve) => {
+    const timeout = setTimeout(resolve, ms)
+    start(() => {
+      clearTimeout(timeout)
+      resolve()
+    })
   })
 }
