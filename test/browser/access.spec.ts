@@ -1,4 +1,4 @@
-import { expectNoFaults } from '../arrange/faults.ts'
+import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
 
 test.use({ serverFor: 'access' })
@@ -6,10 +6,10 @@ test.use({ serverFor: 'access' })
 test('the doors are accessible', async ({ page, demo }) => {
   await page.goto(`${demo.url}/sign-in`)
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(page.getByText('an e-mail address, please')).toBeVisible()
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
 })
 
 for (const scheme of ['night', 'daybreak']) {
@@ -20,16 +20,16 @@ for (const scheme of ['night', 'daybreak']) {
       await page.goto(demo.url + path)
       await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible()
       await page.waitForTimeout(700)
-      await expectNoFaults(page)
+      await expectNoFaults(page, artwork)
     }
     for (const lane of ['Picture', 'Sound']) {
       await page.getByRole('button', { name: lane, exact: true }).click()
-      await expectNoFaults(page)
+      await expectNoFaults(page, artwork)
     }
     await page.getByRole('button', { name: 'Source', exact: true }).click()
     await expect(page.getByRole('dialog').getByRole('heading')).toBeVisible()
     await page.waitForTimeout(300)
-    await expectNoFaults(page)
+    await expectNoFaults(page, artwork)
   })
 }
 
@@ -44,29 +44,29 @@ test.describe('the score room', () => {
     for (const lane of ['Scatter', 'Viewer’s message', 'Second line']) {
       await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: lane, exact: true }).click()
       await page.waitForTimeout(400)
-      await expectNoFaults(page)
+      await expectNoFaults(page, artwork)
     }
     for (const fold of [/^Letters/, /^Keyframes/]) await page.getByRole('button', { name: fold }).click()
-    await expectNoFaults(page)
+    await expectNoFaults(page, artwork)
     await page.getByRole('application').focus()
     await page.keyboard.press('Escape')
     await expect(page.getByRole('heading', { name: 'Worth a look' })).toBeVisible()
-    await expectNoFaults(page)
+    await expectNoFaults(page, artwork)
     for (const paper of [/^Zones/, /^Look of this box/]) {
       await page.getByRole('button', { name: paper }).click()
-      await expectNoFaults(page)
+      await expectNoFaults(page, artwork)
     }
     await page.getByRole('button', { name: 'On air', exact: true }).click()
     for (const tab of ['What changes', 'Side by side', 'Earlier versions']) {
       await page.getByRole('tab', { name: tab }).click()
       await page.waitForTimeout(300)
-      await expectNoFaults(page)
+      await expectNoFaults(page, artwork)
     }
     await page.keyboard.press('Escape')
     await page.getByRole('application').focus()
     await page.keyboard.press('Shift+?')
     await expect(page.getByRole('dialog').getByRole('heading', { name: 'Keys' })).toBeVisible()
-    await expectNoFaults(page)
+    await expectNoFaults(page, artwork)
   })
 })
 

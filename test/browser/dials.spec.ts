@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
-import { expectNoFaults } from '../arrange/faults.ts'
+import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import { part, putOnAir, saved } from '../arrange/room.ts'
 import { TestServer } from '../arrange/server.ts'
@@ -52,7 +52,7 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
   const before = await heightOf(page, 'headline')
   await design.getByLabel('How large', { exact: true }).fill('60')
   await expect.poll(() => heightOf(page, 'headline')).toBeLessThan(before)
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await inspector(page).getByRole('button', { name: 'Save as a pack…' }).click()
   await page.getByLabel('Release of the pack').fill('one')
   await page.keyboard.press('Tab')
@@ -62,7 +62,7 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
   await page.keyboard.press('Tab')
   await expect(page.getByText('5 dials, each tried at its ends')).toBeVisible()
   await expect(page.getByText(/Follow, Everyday/)).toBeVisible()
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await page.getByRole('button', { name: 'Close' }).first().click()
   const first = await downloadPack(page)
 
@@ -119,7 +119,7 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
     await expect(taken.getByText('1 dial more turns what all alerts share.')).toBeVisible()
     await taken.getByRole('radio', { name: 'whole pack' }).click()
     await expect(taken.getByText('Otherwise for Raid.')).toBeVisible()
-    await expectNoFaults(guest)
+    await expectNoFaults(guest, artwork)
 
     // What is changed by hand is said, and stays where a dial comes by.
     await inspector(guest).getByRole('button', { name: 'Done' }).click()
@@ -151,7 +151,7 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
     await expect(dialog.getByText('Changed by you and by the designer: 1 place')).toBeVisible()
     await expect(dialog.getByText('Raid › Second line › size').first()).toBeVisible()
     await expect(dialog.getByText('yours: 90')).toBeVisible()
-    await expectNoFaults(guest)
+    await expectNoFaults(guest, artwork)
     await dialog.getByRole('button', { name: 'Take release 1.1.0' }).click()
     await expect(taken.getByText('release 1.1.0 by')).toBeVisible()
     await expect(saved(guest)).toBeVisible()
@@ -189,7 +189,7 @@ test('alerts of a set are taken into a box that has its own: beside them, in its
   await dialog.getByRole('checkbox', { name: 'Raid', exact: true }).click()
   await dialog.getByRole('checkbox', { name: 'Follow', exact: true }).click()
   await expect(dialog.getByText('Follow, in the place of yours')).toBeVisible()
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await dialog.getByRole('button', { name: 'Take 2 alerts' }).click()
   await expect(page.getByRole('button', { name: 'Raid', exact: true })).toBeVisible()
   const taken = inspector(page).getByRole('region', { name: 'Pack Sixteen lamps' })

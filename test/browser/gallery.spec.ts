@@ -1,6 +1,6 @@
 import type { PackShelfView } from '../../contract/packs.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
-import { expectNoFaults } from '../arrange/faults.ts'
+import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import { saved } from '../arrange/room.ts'
 
@@ -67,5 +67,5 @@ test('the shelf has eight sets or more, of clearly different canvases and kinds;
   await form.getByRole('button', { name: /^Shown:/ }).click()
   await page.getByRole('option', { name: 'Raid: Fifty guests and more' }).click()
   await expect(form.locator('[data-part=second]').getByText(/opens the door to/)).toBeVisible()
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
 })

@@ -5,7 +5,7 @@ import { lanternLook } from '../../core/look/lanternLook.ts'
 import { paletteFrom } from '../../core/look/paletteFrom.ts'
 import type { Palette } from '../../core/look/schema.ts'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
-import { expectNoFaults } from '../arrange/faults.ts'
+import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
 import { box, part, putOnAir, saved } from '../arrange/room.ts'
@@ -57,7 +57,7 @@ test('a season dresses what sources play from the next play on, without a reload
   await expect.poll(() => colourOf(page, 'headline')).toBe(everyday)
   await inspector(page).getByRole('button', { name: 'back' }).click()
   await expect.poll(() => colourOf(page, 'headline')).toBe(icy)
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await putOnAir(page, 2)
   expect(await playedColour(page, source, demo, id)).toBe(icy)
 
@@ -124,7 +124,7 @@ test('one case is carried over to many, seen before and after, as one step; and 
   await dialog.getByRole('checkbox', { name: 'Goal reached' }).check()
   await expect(dialog.getByText('Goal reached: {name} becomes {goal}')).toBeVisible()
   await page.waitForTimeout(400)
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await dialog.getByRole('button', { name: 'Apply to 2 places' }).click()
   const size = () => inspector(page).getByLabel('Size', { exact: true }).inputValue()
   await page.getByRole('button', { name: 'Follow', exact: true }).click()

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { eventsOf } from '../arrange/events.ts'
-import { expectNoFaults } from '../arrange/faults.ts'
+import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
 import type { Alert } from '../../core/composition/box.ts'
@@ -52,7 +52,7 @@ test('build the cases of a resub from nothing, see one that never plays, mend it
   await expect(page.getByRole('application').locator('[data-part=headline]')).toHaveText('pip_rye, 12 months')
   await axis(page).getByRole('button', { name: 'months 0 to 1: Everyday' }).click()
   await expect(page.getByRole('application').locator('[data-part=headline]')).toHaveText('pip_rye, 1 months')
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await putOnAir(page, 2)
 
   const source = await context.newPage()
@@ -155,7 +155,7 @@ test('a case for VIPs at night, by hand: asked in sentences, drawn in rows, test
   await inspector(page).getByRole('button', { name: 'Listen to another kind too' }).click()
   await page.getByRole('menuitem', { name: 'Follow', exact: true }).click()
   await expect(axis(page).getByRole('button', { name: /Good friends/ }).first()).toBeVisible()
-  await expectNoFaults(page)
+  await expectNoFaults(page, artwork)
   await putOnAir(page, 2)
   const source = await context.newPage()
   const plays = await watchPlays(source)

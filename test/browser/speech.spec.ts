@@ -192,7 +192,7 @@ test('the bench shows each step, lets it be heard, and what each level stops; by
   await page.getByLabel('Allow a word', { exact: true }).fill('tosser')
   await page.keyboard.press('Enter')
   await expect(steps.getByText('such a thrower', { exact: true })).toBeVisible()
-  await expectNoFaults(page)
+  await expectNoFaults(page, '[data-sonner-toaster]')
   await setSpeech(page, demo, {})
 })
 
