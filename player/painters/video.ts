@@ -7,10 +7,15 @@ import { makeWindow } from './pictureWindow.ts'
 
 /** While it runs, a video may be so far from its moment before it is set right: setting it costs more than this is seen. */
 const driftMs = 90
+/** Two moments so close are one. */
 const sameMs = 2
+/** A video that was stopped may go on showing frames for so long. */
 const standsAfterMs = 50
+/** The least by which browsers tell two moments of a video apart. */
 const hairMs = 0.1
+/** What has not come by then does not come. */
 const longestSeekMs = 1500
+/** A frame that began longer ago than this belongs to another moment; a video of fewer than four frames a second is waited for the longest. */
 const longestFrameS = 0.25
 
 /** A video that follows the score's clock: it runs by itself while the score does and is set to its moment otherwise. */
@@ -39,7 +44,6 @@ export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture
     // Of many moments in one breath only the last is sought.
     await null
     while (wantedMs !== null) {
-      // What is just stopped may still show a frame or two.
       if (!isSought && video.paused) await new Promise((resolve) => setTimeout(resolve, standsAfterMs))
       const atMs: number | null = wantedMs
       wantedMs = null

@@ -51,7 +51,7 @@ export class SpeechEngines {
 
   /** Starts engines, those that run already stay as they are: whoever speaks first on one that has just started comes late. Never fails. */
   wake(names: Iterable<string>): void {
-    for (const name of names) void this.engines.get(name)?.voices()
+    for (const name of names) void (this.known.has(name) ? this.engines.get(name)?.voices() : this.voicesOf(name))
   }
 
   close(): void {
