@@ -1,5 +1,11 @@
 /** The authority on who may import whom; unlike the lint rules it also sees dynamic imports and cycles. */
-const forbid = (name, from, to, comment) => ({ name, severity: 'error', comment, from: { path: from, pathNot: '\\.test\\.ts$' }, to: { path: to } })
+const forbid = (name, from, to, comment) => ({
+  name,
+  severity: 'error',
+  comment,
+  from: { path: from, pathNot: '\\.test\\.ts$' },
+  to: { path: to },
+})
 
 module.exports = {
   forbidden: [
@@ -7,15 +13,48 @@ module.exports = {
     forbid('core-is-alone', '^core/', '^(contract|player|app|server|demo|modules)/', 'The core knows no other room.'),
     forbid('core-takes-two-packages', '^core/', 'node_modules/(?!zod/|mutative/)', 'zod and mutative only.'),
     forbid('contract-on-core', '^contract/', '^(player|app|server|demo)/', 'The contract builds on the core alone.'),
-    forbid('player-is-small', '^player/', '^(app|server|demo)/|node_modules/(?!lottie-web/)', 'No framework, no schemas; the one package comes only when it is needed.'),
+    forbid(
+      'player-is-small',
+      '^player/',
+      '^(app|server|demo)/|node_modules/(?!lottie-web/)',
+      'No framework, no schemas; the one package comes only when it is needed.',
+    ),
     forbid('app-not-server', '^app/', '^server/|node_modules/(drizzle-orm|@electric-sql)', 'Through the contract.'),
-    forbid('stand-ins-on-core', '^stand-ins/', '^(contract|player|app|server|demo)/', 'Platforms know nothing of us but what events mean.'),
+    forbid(
+      'stand-ins-on-core',
+      '^stand-ins/',
+      '^(contract|player|app|server|demo)/',
+      'Platforms know nothing of us but what events mean.',
+    ),
     forbid('server-not-app', '^server/', '^app/|node_modules/vue/', 'The server knows no interface.'),
     forbid('drizzle-in-db', '^server/(?!db/|routes/readyz)', 'node_modules/drizzle-orm', 'Queries live in server/db.'),
-    forbid('gallery-is-made', '^(core|contract|player|app|server|demo)/', '^gallery/', 'The server reads what the build made of it.'),
-    { name: 'kinds-are-strangers', severity: 'error', from: { path: '^core/parts/([^/]+)/' }, to: { path: '^core/parts/', pathNot: ['^core/parts/$1/', '^core/parts/part\\.ts$'] } },
-    { name: 'kinds-not-registry', severity: 'error', from: { path: '^core/parts/[^/]+/' }, to: { path: '^core/parts/(part|resolvePart)\\.ts$' } },
-    { name: 'known-places', severity: 'error', from: {}, to: { path: '^(?!gallery|stand-ins|core|contract|player|app|server|demo|modules|node_modules|scripts|test)[^/]+/', dependencyTypesNot: ['core', 'npm', 'npm-dev', 'unknown', 'undetermined', 'aliased'] } },
+    forbid(
+      'gallery-is-made',
+      '^(core|contract|player|app|server|demo)/',
+      '^gallery/',
+      'The server reads what the build made of it.',
+    ),
+    {
+      name: 'kinds-are-strangers',
+      severity: 'error',
+      from: { path: '^core/parts/([^/]+)/' },
+      to: { path: '^core/parts/', pathNot: ['^core/parts/$1/', '^core/parts/part\\.ts$'] },
+    },
+    {
+      name: 'kinds-not-registry',
+      severity: 'error',
+      from: { path: '^core/parts/[^/]+/' },
+      to: { path: '^core/parts/(part|resolvePart)\\.ts$' },
+    },
+    {
+      name: 'known-places',
+      severity: 'error',
+      from: {},
+      to: {
+        path: '^(?!gallery|stand-ins|core|contract|player|app|server|demo|modules|node_modules|scripts|test)[^/]+/',
+        dependencyTypesNot: ['core', 'npm', 'npm-dev', 'unknown', 'undetermined', 'aliased'],
+      },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -1,7 +1,12 @@
 import tailwindcss from '@tailwindcss/vite'
 
 // One set of stricter rules for the interface, the server and the tooling alike.
-const compilerOptions = { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: false, allowImportingTsExtensions: true, noImplicitOverride: true }
+const compilerOptions = {
+  noUncheckedIndexedAccess: true,
+  exactOptionalPropertyTypes: false,
+  allowImportingTsExtensions: true,
+  noImplicitOverride: true,
+}
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -16,7 +21,11 @@ export default defineNuxtConfig({
   components: { dirs: [] },
   pinia: { storesDirs: [] },
   vite: { plugins: [tailwindcss()] },
-  typescript: { strict: true, tsConfig: { compilerOptions }, nodeTsConfig: { compilerOptions, include: ['../gallery/**/*'] } },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions },
+    nodeTsConfig: { compilerOptions, include: ['../gallery/**/*'] },
+  },
   app: {
     head: {
       title: 'Thundercrest',
@@ -25,7 +34,9 @@ export default defineNuxtConfig({
     },
   },
   routeRules: {
-    '/**': { headers: { 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' } },
+    '/**': {
+      headers: { 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' },
+    },
     '/fonts/**': { headers: { 'access-control-allow-origin': '*' } },
   },
   nitro: {
@@ -37,13 +48,20 @@ export default defineNuxtConfig({
       { baseName: 'demo', dir: '../demo/media/files' },
       { baseName: 'gallery', dir: '../gallery/files' },
     ],
-    externals: { traceInclude: ['./node_modules/@electric-sql/pglite/dist/pglite.wasm', './node_modules/@electric-sql/pglite/dist/pglite.data', './node_modules/@electric-sql/pglite/dist/initdb.wasm'] },
+    externals: {
+      traceInclude: [
+        './node_modules/@electric-sql/pglite/dist/pglite.wasm',
+        './node_modules/@electric-sql/pglite/dist/pglite.data',
+        './node_modules/@electric-sql/pglite/dist/initdb.wasm',
+      ],
+    },
   },
   hooks: {
     // Nuxt 4.4.5 looks for a server entry in development even where pages are rendered in the browser only.
     'vite:extendConfig': (config, { isClient }) => {
       const input = config.build?.rollupOptions?.input
-      if (isClient && config.mode === 'development' && typeof input === 'object' && !Array.isArray(input)) input.server ??= input.entry ?? ''
+      if (isClient && config.mode === 'development' && typeof input === 'object' && !Array.isArray(input))
+        input.server ??= input.entry ?? ''
     },
     'nitro:config': (config) => {
       config.experimental = { ...config.experimental, websocket: true }

@@ -14,5 +14,11 @@ onMounted(() => setTimeout(() => allFallbackFamilies.forEach((family) => void en
   <NuxtLayout>
     <NuxtPage />
   </NuxtLayout>
-  <Toaster position="bottom-center" theme="light" :toast-options="{ style: { background: '#F3ECDD', color: '#1B2230', border: '1px solid #D8CCB4', borderRadius: '4px' } }" />
+  <Toaster
+    position="bottom-center"
+    theme="light"
+    :toast-options="{
+      style: { background: '#F3ECDD', color: '#1B2230', border: '1px solid #D8CCB4', borderRadius: '4px' },
+    }"
+  />
 </template>

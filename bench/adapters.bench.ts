@@ -24,9 +24,17 @@ const measured = []
 for (const adapter of adapters) {
   const text = joined((payloads[adapter.platform] ?? []).map(({ payload }) => payload))
   const understood = adapter.translate(JSON.parse(text), 'f')
-  if (understood?.events.length !== perDelivery) throw new Error(`${adapter.platform} understood ${understood?.events.length} of ${perDelivery}`)
+  if (understood?.events.length !== perDelivery)
+    throw new Error(`${adapter.platform} understood ${understood?.events.length} of ${perDelivery}`)
   const ours = await perSecond(() => adapter.translate(JSON.parse(text), 'f'))
   const parse = await perSecond(() => JSON.parse(text) as unknown)
-  measured.push({ what: adapter.platform, figures: { 'events a second': whole(ours * perDelivery), 'JSON.parse alone': whole(parse * perDelivery), 'bytes an event': whole(text.length / perDelivery) } })
+  measured.push({
+    what: adapter.platform,
+    figures: {
+      'events a second': whole(ours * perDelivery),
+      'JSON.parse alone': whole(parse * perDelivery),
+      'bytes an event': whole(text.length / perDelivery),
+    },
+  })
 }
 report('adapters', measured)

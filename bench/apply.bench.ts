@@ -27,19 +27,42 @@ function boxOf(count: number): BoxDocument {
     if (!everyday) return alert
     everyday.composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second']))
     everyday.composition.parts.push(starterMessage(canvas))
-    return { ...alert, variations: Array.from({ length: perKind }, (_, index) => ({ ...structuredClone(everyday), id: `${everyday.id}-${index}` })) }
+    return {
+      ...alert,
+      variations: Array.from({ length: perKind }, (_, index) => ({
+        ...structuredClone(everyday),
+        id: `${everyday.id}-${index}`,
+      })),
+    }
   })
   let left = count
-  return plainBox(canvas, alerts.map((alert) => ({ ...alert, variations: alert.variations.filter(() => left-- > 0) })).filter(({ variations }) => variations.length > 0))
+  return plainBox(
+    canvas,
+    alerts
+      .map((alert) => ({ ...alert, variations: alert.variations.filter(() => left-- > 0) }))
+      .filter(({ variations }) => variations.length > 0),
+  )
 }
 
 const large = boxOf(200)
 const resolveAll = (document: BoxDocument) => {
-  for (const alert of document.alerts) for (const { composition } of alert.variations) resolveScore(composition, { canvas, look: document.look, zones: [], event: sampleEvent(alert.kinds[0] ?? 'follow'), locale: 'en-IE', media: {} })
+  for (const alert of document.alerts)
+    for (const { composition } of alert.variations)
+      resolveScore(composition, {
+        canvas,
+        look: document.look,
+        zones: [],
+        event: sampleEvent(alert.kinds[0] ?? 'follow'),
+        locale: 'en-IE',
+        media: {},
+      })
 }
 let turn = 0
 const recolour = (document: BoxDocument) => {
-  const result = changeBox(document, changeLook(null, 'accent', (look) => void (look.palette.accent = turn++ % 2 ? '#E8C87F' : '#7FC8E8')))
+  const result = changeBox(
+    document,
+    changeLook(null, 'accent', (look) => void (look.palette.accent = turn++ % 2 ? '#E8C87F' : '#7FC8E8')),
+  )
   if (!result.ok) throw new Error(result.error)
   return result.value.document
 }
@@ -51,8 +74,24 @@ const carry = () => {
   if (!result.ok) throw new Error(result.error)
   return result.value.document
 }
-const pack: Manifest = { format: 'thundercrest.pack', version: 1, id: 'bench', release: '1.0.0', name: 'Bench', author: '', licence: '', about: '', box: large, media: [], dials: [] }
-for (const [path, label] of [['look.palette.accent', 'colour'], ['alerts.*.variations.*.parts.headline.sizePx', 'size']] as const) pack.dials.push(dialFor(large, path, label) ?? pack.dials[0]!)
+const pack: Manifest = {
+  format: 'thundercrest.pack',
+  version: 1,
+  id: 'bench',
+  release: '1.0.0',
+  name: 'Bench',
+  author: '',
+  licence: '',
+  about: '',
+  box: large,
+  media: [],
+  dials: [],
+}
+for (const [path, label] of [
+  ['look.palette.accent', 'colour'],
+  ['alerts.*.variations.*.parts.headline.sizePx', 'size'],
+] as const)
+  pack.dials.push(dialFor(large, path, label) ?? pack.dials[0]!)
 const taken = changeBox(plainBox(canvas, []), takePack(pack, 'shelf', allOf(pack)))
 const packed = taken.ok ? taken.value.document : large
 const turnTo = (id: string, values: readonly [string | number, string | number]) => () => {
@@ -60,11 +99,45 @@ const turnTo = (id: string, values: readonly [string | number, string | number])
   if (!result.ok) throw new Error(result.error)
 }
 report('apply', [
-  { what: 'a colour of the look changed and checked, box of 200 variations', figures: { took: ms(medianMs(() => void recolour(large))) } },
-  { what: '… and all 200 variations resolved with it', figures: { took: ms(medianMs(() => resolveAll(recolour(large)))) } },
-  { what: '… and the one on the stage resolved with it', figures: { took: ms(medianMs(() => { const document = recolour(large); const composition = document.alerts[0]?.variations[0]?.composition; if (composition) resolveScore(composition, { canvas, look: document.look, zones: [], event: sampleEvent('follow'), locale: 'en-IE', media: {} }) })) } },
-  { what: 'a dial turned that is bound to the look', figures: { took: ms(medianMs(turnTo('colour', ['#E8C87F', '#7FC8E8']))) } },
+  {
+    what: 'a colour of the look changed and checked, box of 200 variations',
+    figures: { took: ms(medianMs(() => void recolour(large))) },
+  },
+  {
+    what: '… and all 200 variations resolved with it',
+    figures: { took: ms(medianMs(() => resolveAll(recolour(large)))) },
+  },
+  {
+    what: '… and the one on the stage resolved with it',
+    figures: {
+      took: ms(
+        medianMs(() => {
+          const document = recolour(large)
+          const composition = document.alerts[0]?.variations[0]?.composition
+          if (composition)
+            resolveScore(composition, {
+              canvas,
+              look: document.look,
+              zones: [],
+              event: sampleEvent('follow'),
+              locale: 'en-IE',
+              media: {},
+            })
+        }),
+      ),
+    },
+  },
+  {
+    what: 'a dial turned that is bound to the look',
+    figures: { took: ms(medianMs(turnTo('colour', ['#E8C87F', '#7FC8E8']))) },
+  },
   { what: '… and one that is bound to a part of all 200', figures: { took: ms(medianMs(turnTo('size', [60, 90]))) } },
-  { what: 'everything carried over to 100 cases, as one step with its undo', figures: { took: ms(medianMs(() => void carry())) } },
-  { what: '… and all of them resolved, as their pictures before and after need', figures: { took: ms(medianMs(() => resolveAll(carry()))) } },
+  {
+    what: 'everything carried over to 100 cases, as one step with its undo',
+    figures: { took: ms(medianMs(() => void carry())) },
+  },
+  {
+    what: '… and all of them resolved, as their pictures before and after need',
+    figures: { took: ms(medianMs(() => resolveAll(carry()))) },
+  },
 ])

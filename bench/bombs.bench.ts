@@ -9,7 +9,10 @@ import { hostileFiles } from '../test/media/hostile.ts'
 import { report } from './report.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'thundercrest-bombs-'))
-const measurer = new Measurer({ path: fileURLToPath(new URL('../.output/server/measure.mjs', import.meta.url)), execArgv: [] })
+const measurer = new Measurer({
+  path: fileURLToPath(new URL('../.output/server/measure.mjs', import.meta.url)),
+  execArgv: [],
+})
 let refused = 0
 let slowest = { ms: 0, name: '' }
 const startedMs = performance.now()
@@ -27,7 +30,13 @@ measurer.close()
 rmSync(folder, { recursive: true, force: true })
 const mib = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MiB`
 report('bombs', [
-  { what: `${hostileFiles.length} hostile files`, figures: { refused: String(refused), 'in all': `${(tookMs / 1000).toFixed(1)} s` } },
-  { what: 'the process that measures, at most', figures: { memory: mib(measurer.peakBytes), limit: mib(measureMemoryBytes) } },
+  {
+    what: `${hostileFiles.length} hostile files`,
+    figures: { refused: String(refused), 'in all': `${(tookMs / 1000).toFixed(1)} s` },
+  },
+  {
+    what: 'the process that measures, at most',
+    figures: { memory: mib(measurer.peakBytes), limit: mib(measureMemoryBytes) },
+  },
   { what: 'the slowest', figures: { name: slowest.name, took: `${Math.round(slowest.ms)} ms` } },
 ])

@@ -1,5 +1,6 @@
-// Cleaning messages for a voice: how many a second, how long the worst ten kilobytes take, and how much of each kind of abuse is stopped
-// at each strictness: on the set that ships, and on messages that nobody tuned it to, beside a well-known filter (obscenity) for words.
+// Cleaning messages for a voice: how many a second, how long the worst ten kilobytes take, and how much of each kind of
+// abuse is stopped at each strictness: on the set that ships, and on messages that nobody tuned it to, beside a
+// well-known filter (obscenity) for words.
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { RegExpMatcher, englishDataset, englishRecommendedTransformers } from 'obscenity'
@@ -15,34 +16,93 @@ import { perSecond, whole } from './timing.ts'
 const blocked = blockedFor(readyRules.careful, ['en'])
 const measured: Measured[] = []
 for (const level of strictnesses) {
-  const each = await perSecond((index) => cleanSpeech(trialMessages[index % trialMessages.length]?.text ?? '', readyRules[level], blocked))
+  const each = await perSecond((index) =>
+    cleanSpeech(trialMessages[index % trialMessages.length]?.text ?? '', readyRules[level], blocked),
+  )
   measured.push({ what: `messages of the shipped set, ${level}`, figures: { 'a second': whole(each) } })
 }
 const peer = new RegExpMatcher({ ...englishDataset.build(), ...englishRecommendedTransformers })
-measured.push({ what: '  peer: obscenity, whether a message holds an English blocked word', figures: { 'a second': whole(await perSecond((index) => peer.hasMatch(trialMessages[index % trialMessages.length]?.text ?? ''))) } })
+measured.push({
+  what: '  peer: obscenity, whether a message holds an English blocked word',
+  figures: {
+    'a second': whole(
+      await perSecond((index) => peer.hasMatch(trialMessages[index % trialMessages.length]?.text ?? '')),
+    ),
+  },
+})
 
 /** Ten kilobytes each of what expressions stumble over. */
-const hostile = ['a', '!', ' ', '.', '1', '1,', 'a!', 'A', '🔥', '\u0301', '\u200D', 'w.', 'www.', '((((', 'b o l l o c k ', 'a b a b c ', '$', 'ha ', 'ab', 'abc', 'b*', 's**t ', '1:', 'a@', '//a', '\t\n', '12 '].map((piece) => piece.repeat(Math.ceil(10_000 / piece.length)).slice(0, 10_000))
-const times = hostile.flatMap((text) => [text, `x${text}`, `${text}x`, [...text].reverse().join('')].flatMap((variant) => strictnesses.map((level) => {
-  const startedMs = performance.now()
-  cleanSpeech(variant, readyRules[level], blocked)
-  return performance.now() - startedMs
-})))
-measured.push({ what: `${times.length} hostile texts of 10 KB`, figures: { p50: ms(percentile(times, 0.5)), p99: ms(percentile(times, 0.99)), worst: ms(Math.max(...times)) } })
+const hostile = [
+  'a',
+  '!',
+  ' ',
+  '.',
+  '1',
+  '1,',
+  'a!',
+  'A',
+  '🔥',
+  '\u0301',
+  '\u200D',
+  'w.',
+  'www.',
+  '((((',
+  'b o l l o c k ',
+  'a b a b c ',
+  '$',
+  'ha ',
+  'ab',
+  'abc',
+  'b*',
+  's**t ',
+  '1:',
+  'a@',
+  '//a',
+  '\t\n',
+  '12 ',
+].map((piece) => piece.repeat(Math.ceil(10_000 / piece.length)).slice(0, 10_000))
+const times = hostile.flatMap((text) =>
+  [text, `x${text}`, `${text}x`, [...text].reverse().join('')].flatMap((variant) =>
+    strictnesses.map((level) => {
+      const startedMs = performance.now()
+      cleanSpeech(variant, readyRules[level], blocked)
+      return performance.now() - startedMs
+    }),
+  ),
+)
+measured.push({
+  what: `${times.length} hostile texts of 10 KB`,
+  figures: { p50: ms(percentile(times, 0.5)), p99: ms(percentile(times, 0.99)), worst: ms(Math.max(...times)) },
+})
 
 /** With the lists that a channel in English would use for it. */
-const isStopped = (text: string, level: Strictness) => cleanSpeech(text, readyRules[level], blockedFor(readyRules[level], ['en', guessLanguage(text, 'en')])).outcome !== 'kept'
-const share = (texts: readonly string[], level: Strictness) => `${texts.filter((text) => isStopped(text, level)).length} of ${texts.length}`
-const shares = (texts: readonly string[]) => Object.fromEntries(strictnesses.map((level) => [level, share(texts, level)]))
+const isStopped = (text: string, level: Strictness) =>
+  cleanSpeech(text, readyRules[level], blockedFor(readyRules[level], ['en', guessLanguage(text, 'en')])).outcome !==
+  'kept'
+const share = (texts: readonly string[], level: Strictness) =>
+  `${texts.filter((text) => isStopped(text, level)).length} of ${texts.length}`
+const shares = (texts: readonly string[]) =>
+  Object.fromEntries(strictnesses.map((level) => [level, share(texts, level)]))
 for (const abuse of [...abuses, null]) {
-  measured.push({ what: abuse === null ? 'shipped, innocent, wrongly changed' : `shipped, ${abuse}, changed or stopped`, figures: shares(trialMessages.filter((each) => each.abuse === abuse).map(({ text }) => text)) })
+  measured.push({
+    what: abuse === null ? 'shipped, innocent, wrongly changed' : `shipped, ${abuse}, changed or stopped`,
+    figures: shares(trialMessages.filter((each) => each.abuse === abuse).map(({ text }) => text)),
+  })
 }
 const drawn = disguisedWords(7, 60)
 for (const what of new Set([...heldOutMessages, ...drawn].map((each) => each.what))) {
   const texts = [...heldOutMessages, ...drawn].filter((each) => each.what === what)
   const isWord = what.startsWith('disguise')
   const english = texts.filter(({ language }) => language === 'en')
-  measured.push({ what: `held out, ${what}`, figures: { ...shares(texts.map(({ text }) => text)), ...(isWord ? { 'peer, English ones': `${english.filter(({ text }) => peer.hasMatch(text)).length} of ${english.length}` } : {}) } })
+  measured.push({
+    what: `held out, ${what}`,
+    figures: {
+      ...shares(texts.map(({ text }) => text)),
+      ...(isWord
+        ? { 'peer, English ones': `${english.filter(({ text }) => peer.hasMatch(text)).length} of ${english.length}` }
+        : {}),
+    },
+  })
 }
 
 /** Plain sentences of other people's documentation: nobody wrote them for a filter. */
@@ -51,10 +111,20 @@ const sentences = readdirSync('node_modules', { recursive: true, encoding: 'utf8
   .map((path) => join('node_modules', path))
   .sort()
   .slice(0, 1500)
-  .flatMap((path) => readFileSync(path, 'utf8').replace(/```[\s\S]*?```/gu, '').split(/\n\s*\n/u))
+  .flatMap((path) =>
+    readFileSync(path, 'utf8')
+      .replace(/```[\s\S]*?```/gu, '')
+      .split(/\n\s*\n/u),
+  )
   .map((paragraph) => paragraph.replace(/\s+/gu, ' ').trim())
   .filter((paragraph) => /^[A-Z][a-z]+ /u.test(paragraph) && !/[`[\]<>*_|#{}=\\/]|--/u.test(paragraph))
   .flatMap((paragraph) => paragraph.split(/(?<=[.!?]) (?=[A-Z])/u))
   .filter(({ length }) => length >= 20 && length <= 280)
-measured.push({ what: 'sentences of documentation, wrongly changed', figures: { ...shares(sentences), 'peer': `${sentences.filter((text) => peer.hasMatch(text)).length} of ${sentences.length}` } })
+measured.push({
+  what: 'sentences of documentation, wrongly changed',
+  figures: {
+    ...shares(sentences),
+    peer: `${sentences.filter((text) => peer.hasMatch(text)).length} of ${sentences.length}`,
+  },
+})
 report('cleaning', measured)

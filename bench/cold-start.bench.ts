@@ -14,8 +14,17 @@ async function timed(work: () => Promise<unknown>): Promise<number> {
 
 async function bareNode(): Promise<void> {
   const port = await freePort()
-  const child = spawn(process.execPath, ['-e', `require('http').createServer((q, r) => r.end('ok')).listen(${port}, '127.0.0.1')`])
-  while (!(await fetch(`http://127.0.0.1:${port}/`).then((answer) => answer.ok, () => false))) await new Promise((resolve) => setTimeout(resolve, 20))
+  const child = spawn(process.execPath, [
+    '-e',
+    `require('http').createServer((q, r) => r.end('ok')).listen(${port}, '127.0.0.1')`,
+  ])
+  while (
+    !(await fetch(`http://127.0.0.1:${port}/`).then(
+      (answer) => answer.ok,
+      () => false,
+    ))
+  )
+    await new Promise((resolve) => setTimeout(resolve, 20))
   child.kill()
 }
 
@@ -30,7 +39,10 @@ for (let round = 0; round < rounds; round++) {
   await server?.remove()
   bare.push(await timed(bareNode))
 }
-const figures = (samples: readonly number[]) => ({ median: ms(percentile(samples, 0.5)), slowest: ms(Math.max(...samples)) })
+const figures = (samples: readonly number[]) => ({
+  median: ms(percentile(samples, 0.5)),
+  slowest: ms(Math.max(...samples)),
+})
 report('cold-start', [
   { what: 'an empty folder: database, demo data, ready', figures: figures(fresh) },
   { what: 'the same folder again', figures: figures(again) },

@@ -10,13 +10,27 @@ const measured = []
 for (const count of [10, 30, 100]) {
   const rules = generatedRules(count)
   const boxes = coverageOf(resub, rules).variations.reduce((sum, { plays }) => sum + plays.length, 0)
-  // The smallest grid that sees every boundary: months and streaks as far as the rules go, tiers, with each word or without.
+  // The smallest grid that sees every boundary: months and streaks as far as the rules go, tiers, with each word or
+  // without.
   const months = Array.from({ length: 461 }, (_, value) => value)
   const bruteMs = medianMs(() => {
-    for (const value of months) for (const tier of ['1', '2', '3']) for (const message of ['', 'bread', 'rye', 'oven']) rules.find(({ rule }) => ruleHolds(rule, { months: value, tier, message, streak: 50 }))
+    for (const value of months)
+      for (const tier of ['1', '2', '3'])
+        for (const message of ['', 'bread', 'rye', 'oven'])
+          rules.find(({ rule }) => ruleHolds(rule, { months: value, tier, message, streak: 50 }))
   })
-  measured.push({ what: `${count} rules over 4 fields`, figures: { coverage: `${medianMs(() => void coverageOf(resub, rules)).toFixed(1)} ms`, boxes: whole(boxes), 'brute force, one streak of 100': `${bruteMs.toFixed(1)} ms` } })
+  measured.push({
+    what: `${count} rules over 4 fields`,
+    figures: {
+      coverage: `${medianMs(() => void coverageOf(resub, rules)).toFixed(1)} ms`,
+      boxes: whole(boxes),
+      'brute force, one streak of 100': `${bruteMs.toFixed(1)} ms`,
+    },
+  })
 }
 const usual = generatedRules(8)
-measured.push({ what: '8 rules, advice about their order', figures: { took: `${medianMs(() => void orderAdvice(resub, usual)).toFixed(1)} ms` } })
+measured.push({
+  what: '8 rules, advice about their order',
+  figures: { took: `${medianMs(() => void orderAdvice(resub, usual)).toFixed(1)} ms` },
+})
 report('coverage', measured)

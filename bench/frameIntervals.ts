@@ -1,9 +1,13 @@
 import type { Page } from '@playwright/test'
 
 /** Starts the score that the page has loaded; for `frameIntervals`. */
-export const playing = 'const h = globalThis.harness; h.playback = h.playScore(h.stage, h.prepared, null, 0, { onEnded() {} }); return () => h.playback.stop()'
+export const playing =
+  'const h = globalThis.harness; h.playback = h.playScore(h.stage, h.prepared, null, 0, { onEnded() {} }); return () => h.playback.stop()'
 
-/** How long each frame takes while something runs on the page. @param start script that starts it and returns what stops it */
+/**
+ * How long each frame takes while something runs on the page.
+ * @param start script that starts it and returns what stops it
+ */
 export async function frameIntervals(page: Page, start: string, forMs: number): Promise<number[]> {
   return page.evaluate(
     async ([script, wantedMs]) => {

@@ -23,7 +23,11 @@ async function rate(seconds: number, senders: number, work: () => Promise<unknow
 }
 
 const measured: Measured[] = []
-const add = (what: string, deliveries: number, each: number) => measured.push({ what, figures: { 'deliveries / s': deliveries.toFixed(0), 'events / s': (deliveries * each).toFixed(0) } })
+const add = (what: string, deliveries: number, each: number) =>
+  measured.push({
+    what,
+    figures: { 'deliveries / s': deliveries.toFixed(0), 'events / s': (deliveries * each).toFixed(0) },
+  })
 const batch = (size: number) => Array.from({ length: size }, () => followNotice('pip_rye'))
 
 const server = await TestServer.start()
@@ -36,14 +40,31 @@ await server.remove()
 
 const folder = mkdtempSync(join(tmpdir(), 'thundercrest-bench-'))
 const database = await PGlite.create({ dataDir: join(folder, 'database') })
-await database.exec('create table event (seq bigserial primary key, id text not null unique, kind text not null, data jsonb not null, at timestamptz not null default now())')
+await database.exec(
+  'create table event (seq bigserial primary key, id text not null unique, kind text not null, data jsonb not null, at timestamptz not null default now())',
+)
 let number = 0
 const row = () => [`e-${number++}`, 'follow', JSON.stringify({ viewer: { id: 'v', name: 'pip_rye' } })]
-add('bare inserts of one row', await rate(5, 1, () => database.query('insert into event (id, kind, data) values ($1, $2, $3)', row())), 1)
-const hundred = Array.from({ length: 100 }, (_, index) => `($${index * 3 + 1}, $${index * 3 + 2}, $${index * 3 + 3})`).join(',')
-add('bare inserts of 100 rows', await rate(5, 1, () => database.query(`insert into event (id, kind, data) values ${hundred}`, Array.from({ length: 100 }, row).flat())), 100)
+add(
+  'bare inserts of one row',
+  await rate(5, 1, () => database.query('insert into event (id, kind, data) values ($1, $2, $3)', row())),
+  1,
+)
+const hundred = Array.from(
+  { length: 100 },
+  (_, index) => `($${index * 3 + 1}, $${index * 3 + 2}, $${index * 3 + 3})`,
+).join(',')
+add(
+  'bare inserts of 100 rows',
+  await rate(5, 1, () =>
+    database.query(`insert into event (id, kind, data) values ${hundred}`, Array.from({ length: 100 }, row).flat()),
+  ),
+  100,
+)
 await database.close()
 rmSync(folder, { recursive: true, force: true })
 
-report('ingest', measured, ['A delivery of ours also verifies a signature, decides for two boxes, and writes decisions, plays and the feed’s tally in the same transaction.'])
+report('ingest', measured, [
+  'A delivery of ours also verifies a signature, decides for two boxes, and writes decisions, plays and the feed’s tally in the same transaction.',
+])
 process.exit(0)

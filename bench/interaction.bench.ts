@@ -27,7 +27,8 @@ await withPlayerPage(async (_page, server, browser) => {
       Object.assign(window, { samples })
       let askedMs: number | null = null
       let was = moved?.style.transform
-      // The clock starts with the event itself (its time stamp), and stops in the frame in which the stage shows another place.
+      // The clock starts with the event itself (its time stamp), and stops in the frame in which the stage shows
+      // another place.
       stage?.addEventListener('pointermove', (event) => (askedMs ??= event.timeStamp), { capture: true })
       const frame = () => {
         const now = document.querySelector<HTMLElement>('[data-stage] [data-part=headline]')?.style.transform
@@ -47,7 +48,17 @@ await withPlayerPage(async (_page, server, browser) => {
     await page.mouse.up()
     await page.keyboard.up('Alt')
     const samples = await page.evaluate(() => (window as unknown as { samples: number[] }).samples)
-    measured.push({ what: `dragging the headline of ${kind}`, figures: { moves: samples.length, p50: `${percentile(samples, 0.5).toFixed(1)} ms`, p95: `${percentile(samples, 0.95).toFixed(1)} ms`, longest: `${Math.max(...samples).toFixed(1)} ms` } })
+    measured.push({
+      what: `dragging the headline of ${kind}`,
+      figures: {
+        moves: samples.length,
+        p50: `${percentile(samples, 0.5).toFixed(1)} ms`,
+        p95: `${percentile(samples, 0.95).toFixed(1)} ms`,
+        longest: `${Math.max(...samples).toFixed(1)} ms`,
+      },
+    })
   }
 })
-report('interaction', measured, ['From the event’s own time stamp to the start of the frame in which the stage shows it; aim: p95 under 32 ms.'])
+report('interaction', measured, [
+  'From the event’s own time stamp to the start of the frame in which the stage shows it; aim: p95 under 32 ms.',
+])

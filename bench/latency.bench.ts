@@ -17,8 +17,14 @@ async function openSources(address: string, count: number, onStart: (atMs: numbe
       const socket = new WebSocket(address)
       await new Promise((resolve, reject) => socket.once('open', resolve).once('error', reject))
       socket.on('message', (data: Buffer) => {
-        const message = JSON.parse(data.toString()) as { type: string; playId?: string; play?: { playId: string }; sentAtMs?: number }
-        if (message.type === 'prepare') socket.send(JSON.stringify({ type: 'ready', playId: message.play?.playId, missing: [] }))
+        const message = JSON.parse(data.toString()) as {
+          type: string
+          playId?: string
+          play?: { playId: string }
+          sentAtMs?: number
+        }
+        if (message.type === 'prepare')
+          socket.send(JSON.stringify({ type: 'ready', playId: message.play?.playId, missing: [] }))
         else if (message.type === 'ping') socket.send(JSON.stringify({ type: 'pong', sentAtMs: message.sentAtMs }))
         else if (message.type === 'start') {
           onStart(performance.now())
@@ -34,7 +40,11 @@ async function openSources(address: string, count: number, onStart: (atMs: numbe
 }
 
 /** Does `send` again and again; collects when each of `count` sources was reached, from the sending. */
-async function measure(count: number, send: () => Promise<unknown>, open: (onStart: (atMs: number) => void) => Promise<() => void>) {
+async function measure(
+  count: number,
+  send: () => Promise<unknown>,
+  open: (onStart: (atMs: number) => void) => Promise<() => void>,
+) {
   const reached: number[] = []
   const answered: number[] = []
   const afterAnswer: number[] = []
@@ -63,7 +73,10 @@ async function measure(count: number, send: () => Promise<unknown>, open: (onSta
   return { reached, answered, afterAnswer }
 }
 
-const figures = (samples: readonly number[]) => ({ p50: ms(percentile(samples, 0.5)), p99: ms(percentile(samples, 0.99)) })
+const figures = (samples: readonly number[]) => ({
+  p50: ms(percentile(samples, 0.5)),
+  p99: ms(percentile(samples, 0.99)),
+})
 const measured: Measured[] = []
 const server = await TestServer.start()
 const { demo } = server
@@ -73,7 +86,11 @@ const barePort = await new Promise<number>((resolve) => bare.once('message', (me
 const sample = JSON.stringify({ type: 'start', playId: 'play-1m8904hxv5qphjjc7thh', offsetMs: 0 })
 
 for (const count of counts) {
-  const ours = await measure(count, () => deliverNotices(demo, followNotice('pip_rye')), (onStart) => openSources(`${boxUrl}/link`, count, onStart))
+  const ours = await measure(
+    count,
+    () => deliverNotices(demo, followNotice('pip_rye')),
+    (onStart) => openSources(`${boxUrl}/link`, count, onStart),
+  )
   const peer = await measure(
     count,
     () => fetch(`http://127.0.0.1:${barePort}/`, { method: 'POST', body: sample }).then((answer) => answer.text()),
@@ -83,11 +100,16 @@ for (const count of counts) {
   measured.push(
     { what: `${count} sources: delivery sent → start`, figures: figures(ours.reached) },
     { what: `${count} sources: of which until the 202 (durable)`, figures: figures(ours.answered) },
-    { what: `${count} sources: accepted (202) → start`, figures: { ...figures(ours.afterAnswer), 'p99 / bare p99': ratio.toFixed(2) } },
+    {
+      what: `${count} sources: accepted (202) → start`,
+      figures: { ...figures(ours.afterAnswer), 'p99 / bare p99': ratio.toFixed(2) },
+    },
     { what: `${count} sources: bare broadcast, sent → message`, figures: figures(peer.reached) },
   )
 }
 bare.kill()
 await server.remove()
-report('latency', measured, [`${rounds} rounds each; start comes after a whole round trip (prepare, ready) that a bare broadcast does not make`])
+report('latency', measured, [
+  `${rounds} rounds each; start comes after a whole round trip (prepare, ready) that a bare broadcast does not make`,
+])
 process.exit(0)

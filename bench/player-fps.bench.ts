@@ -1,5 +1,6 @@
-// The player at 1920 × 1080 in Debian's headless Chromium without a GPU: frames a second and long frames with 50 moving parts,
-// and with 500, 2,000 and 5,000 particles, beside the same number drawn by a well-known particle library (tsParticles).
+// The player at 1920 × 1080 in Debian's headless Chromium without a GPU: frames a second and long frames with 50 moving
+// parts, and with 500, 2,000 and 5,000 particles, beside the same number drawn by a well-known particle library
+// (tsParticles).
 import { build } from 'esbuild'
 import { starterLine, starterParticles, starterPicture } from '../core/composition/starterParts.ts'
 import { setKeyframe } from '../core/edit/setKeyframe.ts'
@@ -19,7 +20,10 @@ const lastsMs = 6000
 const longFrameMs = 50
 
 function scoreOf(parts: Part[], media = {}): ResolvedScore {
-  const result = resolveScore({ version: 4, length: { rule: 'fixed', ms: lastsMs + 500 }, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent('tip'), locale: 'en-IE', media })
+  const result = resolveScore(
+    { version: 4, length: { rule: 'fixed', ms: lastsMs + 500 }, parts, silenced: [] },
+    { canvas, look: lanternLook, zones: [], event: sampleEvent('tip'), locale: 'en-IE', media },
+  )
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }
@@ -35,11 +39,31 @@ function movingParts(mediaId: string): Part[] {
       }
       return picture
     }
-    return { ...starterLine(canvas, 'second', '{name}'), id: `t${index}`, place, sizePx: 48, letters: { motion: 'ripple' as const, unit: 'letter' as const, order: 'start' as const, staggerMs: 60, ms: 900, strength: 1 } }
+    return {
+      ...starterLine(canvas, 'second', '{name}'),
+      id: `t${index}`,
+      place,
+      sizePx: 48,
+      letters: {
+        motion: 'ripple' as const,
+        unit: 'letter' as const,
+        order: 'start' as const,
+        staggerMs: 60,
+        ms: 900,
+        strength: 1,
+      },
+    }
   })
 }
 
-const particlesOf = (count: number): Part => ({ ...starterParticles(canvas, 'downfall'), count, overMs: 0, emitter: 'everywhere', lifeMs: { from: lastsMs + 500, to: lastsMs + 500 }, sizePx: { from: 14, to: 26 } })
+const particlesOf = (count: number): Part => ({
+  ...starterParticles(canvas, 'downfall'),
+  count,
+  overMs: 0,
+  emitter: 'everywhere',
+  lifeMs: { from: lastsMs + 500, to: lastsMs + 500 },
+  sizePx: { from: 14, to: 26 },
+})
 
 const figuresOf = (frames: readonly number[]) => ({
   'frames a second': (1000 / (frames.reduce((sum, frame) => sum + frame, 0) / frames.length)).toFixed(1),
@@ -57,9 +81,21 @@ await withPlayerPage(async (page, server) => {
   measured.push({ what: '50 moving parts', figures: figuresOf(await frameIntervals(page, playing, lastsMs - 1000)) })
   for (const count of [500, 2000, 5000]) {
     await loadScore(page, scoreOf([particlesOf(count)]))
-    measured.push({ what: `${count} particles`, figures: figuresOf(await frameIntervals(page, playing, lastsMs - 1000)) })
+    measured.push({
+      what: `${count} particles`,
+      figures: figuresOf(await frameIntervals(page, playing, lastsMs - 1000)),
+    })
   }
-  const peer = await build({ stdin: { contents: "import { tsParticles } from '@tsparticles/engine'; import { loadSlim } from '@tsparticles/slim'; globalThis.peer = { tsParticles, loadSlim }", resolveDir: process.cwd() }, bundle: true, write: false, format: 'iife' })
+  const peer = await build({
+    stdin: {
+      contents:
+        "import { tsParticles } from '@tsparticles/engine'; import { loadSlim } from '@tsparticles/slim'; globalThis.peer = { tsParticles, loadSlim }",
+      resolveDir: process.cwd(),
+    },
+    bundle: true,
+    write: false,
+    format: 'iife',
+  })
   await page.addScriptTag({ content: peer.outputFiles[0]?.text ?? '' })
   await page.evaluate(() => {
     document.body.replaceChildren()
@@ -75,7 +111,10 @@ await withPlayerPage(async (page, server) => {
         number: { value: ${count}, density: { enable: false } }, shape: { type: 'star' }, color: { value: '#FFF4DC' }, size: { value: { min: 7, max: 13 } },
         rotate: { value: { min: 0, max: 360 }, animation: { enable: true, speed: 90 } }, move: { enable: true, speed: 3, direction: 'bottom', outModes: 'out' } } } })
       return () => made.destroy()`
-    measured.push({ what: `  peer: tsParticles, ${count}`, figures: figuresOf(await frameIntervals(page, script, lastsMs - 1000)) })
+    measured.push({
+      what: `  peer: tsParticles, ${count}`,
+      figures: figuresOf(await frameIntervals(page, script, lastsMs - 1000)),
+    })
   }
 })
 report('player-fps', measured, ['Headless Chromium without a GPU: everything is drawn by the processor.'])

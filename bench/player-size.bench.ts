@@ -13,11 +13,16 @@ const script = scripts.find((name) => name.startsWith('source.')) ?? ''
 const later = scripts.filter((name) => name !== script)
 const scriptBytes = size(readFileSync(`${output}player/${script}`))
 const pageBytes = size(sourceDocument(`/player/${script}`))
-const application = readdirSync(`${output}_nuxt`).filter((file) => file.endsWith('.js')).reduce((sum, file) => sum + size(readFileSync(`${output}_nuxt/${file}`)), 0)
+const application = readdirSync(`${output}_nuxt`)
+  .filter((file) => file.endsWith('.js'))
+  .reduce((sum, file) => sum + size(readFileSync(`${output}_nuxt/${file}`)), 0)
 report('player-size', [
   { what: 'source page', figures: { gzipped: kb(pageBytes) } },
   { what: 'its script', figures: { gzipped: kb(scriptBytes) } },
   { what: 'together (aim: under 60 kB)', figures: { gzipped: kb(pageBytes + scriptBytes) } },
-  { what: 'once a vector animation is shown', figures: { gzipped: kb(later.reduce((sum, name) => sum + size(readFileSync(`${output}player/${name}`)), 0)) } },
+  {
+    what: 'once a vector animation is shown',
+    figures: { gzipped: kb(later.reduce((sum, name) => sum + size(readFileSync(`${output}player/${name}`)), 0)) },
+  },
   { what: 'beside it: all scripts of the editor', figures: { gzipped: kb(application) } },
 ])

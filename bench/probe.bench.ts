@@ -10,7 +10,11 @@ sharp.cache(false)
 sharp.concurrency(1)
 const golden = (name: string) => readFileSync(new URL(`../test/media/files/${name}`, import.meta.url))
 const shipped = (name: string) => readFileSync(new URL(`../demo/media/files/${name}`, import.meta.url))
-const large = await sharp({ create: { width: 1920, height: 1080, channels: 4, background: { r: 200, g: 120, b: 60, alpha: 0.5 } } }).png().toBuffer()
+const large = await sharp({
+  create: { width: 1920, height: 1080, channels: 4, background: { r: 200, g: 120, b: 60, alpha: 0.5 } },
+})
+  .png()
+  .toBuffer()
 
 const files: [what: string, bytes: Buffer][] = [
   ['PNG, 640 × 640', shipped('loaf.png')],
@@ -30,7 +34,10 @@ const files: [what: string, bytes: Buffer][] = [
   ['Opus, 4 s stereo', golden('tone.opus')],
   ['FLAC, 4 s stereo', golden('tone.flac')],
   ['Lottie', Buffer.from(vectorAnimation())],
-  ['WOFF2', readFileSync(new URL('../node_modules/@fontsource/anton/files/anton-latin-400-normal.woff2', import.meta.url))],
+  [
+    'WOFF2',
+    readFileSync(new URL('../node_modules/@fontsource/anton/files/anton-latin-400-normal.woff2', import.meta.url)),
+  ],
 ]
 
 const measured = []

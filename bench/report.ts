@@ -11,10 +11,16 @@ export function report(name: string, measured: readonly Measured[], notes: reado
     return
   }
   const columns = [...new Set(measured.flatMap((each) => Object.keys(each.figures)))]
-  const rows = [['', ...columns], ...measured.map((each) => [each.what, ...columns.map((column) => String(each.figures[column] ?? ''))])]
+  const rows = [
+    ['', ...columns],
+    ...measured.map((each) => [each.what, ...columns.map((column) => String(each.figures[column] ?? ''))]),
+  ]
   const widths = rows[0]?.map((_, column) => Math.max(...rows.map((row) => row[column]?.length ?? 0))) ?? []
   process.stdout.write(`\n${name}\n`)
-  for (const row of rows) process.stdout.write(`  ${row.map((cell, column) => (column === 0 ? cell.padEnd(widths[column] ?? 0) : cell.padStart(widths[column] ?? 0))).join('  ')}\n`)
+  for (const row of rows)
+    process.stdout.write(
+      `  ${row.map((cell, column) => (column === 0 ? cell.padEnd(widths[column] ?? 0) : cell.padStart(widths[column] ?? 0))).join('  ')}\n`,
+    )
   for (const note of notes) process.stdout.write(`  ${note}\n`)
 }
 

@@ -1,4 +1,5 @@
-// Decisions a second among many variations, beside two general rule engines and plain compiled functions on the same rules.
+// Decisions a second among many variations, beside two general rule engines and plain compiled functions on the same
+// rules.
 import jsonLogic from 'json-logic-js'
 import { Engine, type RuleProperties } from 'json-rules-engine'
 import { chooseVariation } from '../core/rules/choose.ts'
@@ -11,7 +12,11 @@ import { perSecond, whole } from './timing.ts'
 const comparisonsOf = ({ rule }: Ruled) => (rule?.of ?? []).filter(isComparison)
 
 /** The same question as functions that know the fields: what any engine would have to beat. */
-const asFunctions = (rules: readonly Ruled[]) => rules.map((ruled) => ({ id: ruled.id, holds: new Function('v', `return ${comparisonsOf(ruled).map(codeOf).join(' && ')}`) as (values: object) => boolean }))
+const asFunctions = (rules: readonly Ruled[]) =>
+  rules.map((ruled) => ({
+    id: ruled.id,
+    holds: new Function('v', `return ${comparisonsOf(ruled).map(codeOf).join(' && ')}`) as (values: object) => boolean,
+  }))
 function codeOf(term: Comparison): string {
   if (term.is === 'between') return `v.${term.field} >= ${term.from} && v.${term.field} <= ${term.to}`
   if (term.is === 'atLeast') return `v.${term.field} >= ${term.value}`
@@ -20,7 +25,8 @@ function codeOf(term: Comparison): string {
 }
 
 jsonLogic.add_operation('holdsText', (text: string, part: string) => text.toLowerCase().includes(part))
-const asLogic = (rules: readonly Ruled[]) => rules.map((ruled) => ({ id: ruled.id, logic: { and: comparisonsOf(ruled).map(logicOf) } }))
+const asLogic = (rules: readonly Ruled[]) =>
+  rules.map((ruled) => ({ id: ruled.id, logic: { and: comparisonsOf(ruled).map(logicOf) } }))
 function logicOf(term: Comparison): object {
   const of = { var: term.field }
   if (term.is === 'between') return { '<=': [term.from, of, term.to] }
@@ -33,18 +39,33 @@ function logicOf(term: Comparison): object {
 function asEngine(rules: readonly Ruled[]): Engine {
   const engine = new Engine()
   engine.addOperator('holdsText', (text: string, part: string) => text.toLowerCase().includes(part))
-  rules.forEach((ruled, index) => engine.addRule({ priority: rules.length - index, event: { type: ruled.id }, conditions: { all: comparisonsOf(ruled).flatMap(conditionsOf) } } as RuleProperties))
+  rules.forEach((ruled, index) =>
+    engine.addRule({
+      priority: rules.length - index,
+      event: { type: ruled.id },
+      conditions: { all: comparisonsOf(ruled).flatMap(conditionsOf) },
+    } as RuleProperties),
+  )
   return engine
 }
 function conditionsOf(term: Comparison) {
   const fact = term.field
-  if (term.is === 'between') return [{ fact, operator: 'greaterThanInclusive', value: term.from }, { fact, operator: 'lessThanInclusive', value: term.to }]
+  if (term.is === 'between')
+    return [
+      { fact, operator: 'greaterThanInclusive', value: term.from },
+      { fact, operator: 'lessThanInclusive', value: term.to },
+    ]
   if (term.is === 'atLeast') return [{ fact, operator: 'greaterThanInclusive', value: term.value }]
   if (term.is === 'oneOf') return [{ fact, operator: 'in', value: term.values }]
   return [{ fact, operator: 'holdsText', value: 'text' in term ? term.text : '' }]
 }
 
-const events = Array.from({ length: 997 }, (_, index) => ({ months: (index * 37) % 500, tier: String(1 + (index % 3)), streak: (index * 7) % 120, message: index % 4 === 0 ? 'the rye bread' : 'good evening' }))
+const events = Array.from({ length: 997 }, (_, index) => ({
+  months: (index * 37) % 500,
+  tier: String(1 + (index % 3)),
+  streak: (index * 7) % 120,
+  message: index % 4 === 0 ? 'the rye bread' : 'good evening',
+}))
 const eventAt = (index: number) => events[index % events.length] as (typeof events)[number]
 const measured = []
 for (const count of [10, 100, 1000]) {
@@ -55,10 +76,17 @@ for (const count of [10, 100, 1000]) {
     functions: (index: number) => functions.find(({ holds }) => holds(eventAt(index)))?.id,
     logic: (index: number) => logics.find(({ logic }) => jsonLogic.apply(logic as never, eventAt(index)))?.id,
   }
-  for (let index = 0; index < events.length; index++) if (answers.ours(index) !== answers.logic(index) || answers.ours(index) !== answers.functions(index)) throw new Error(`They do not agree on event ${index}`)
+  for (let index = 0; index < events.length; index++)
+    if (answers.ours(index) !== answers.logic(index) || answers.ours(index) !== answers.functions(index))
+      throw new Error(`They do not agree on event ${index}`)
   measured.push({
     what: `${count} variations, decisions a second`,
-    figures: { ours: whole(await perSecond(answers.ours)), 'json-logic-js': whole(await perSecond(answers.logic)), 'json-rules-engine': whole(await perSecond((index) => engine.run(eventAt(index)))), 'compiled functions': whole(await perSecond(answers.functions)) },
+    figures: {
+      ours: whole(await perSecond(answers.ours)),
+      'json-logic-js': whole(await perSecond(answers.logic)),
+      'json-rules-engine': whole(await perSecond((index) => engine.run(eventAt(index)))),
+      'compiled functions': whole(await perSecond(answers.functions)),
+    },
   })
 }
 report('rules', measured)

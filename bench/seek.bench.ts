@@ -1,4 +1,5 @@
-// Random seeks a second on the real page at 1920 × 1080: the state is computed, written and laid out, and its frame has come.
+// Random seeks a second on the real page at 1920 × 1080: the state is computed, written and laid out, and its frame has
+// come.
 import { loadScore, readBox, resolveAlert } from '../test/arrange/playerHarness.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 import { withPlayerPage } from './playerPage.ts'
@@ -18,7 +19,12 @@ await withPlayerPage(async (page, server) => {
     const score = resolveAlert(box, kind)
     await loadScore(page, score)
     const result = await page.evaluate(async (lengthMs) => {
-      const { harness } = globalThis as unknown as { harness: { stage: { seek(tMs: number): unknown; settled(): Promise<void>; root: HTMLElement }; show(tMs: number): Promise<void> } }
+      const { harness } = globalThis as unknown as {
+        harness: {
+          stage: { seek(tMs: number): unknown; settled(): Promise<void>; root: HTMLElement }
+          show(tMs: number): Promise<void>
+        }
+      }
       const moment = (index: number) => Math.round(((index * 0.618034) % 1) * (lengthMs - 1))
       // Written and laid out, without waiting for the screen.
       let count = 0
@@ -36,7 +42,16 @@ await withPlayerPage(async (page, server) => {
       }
       return { written, shown }
     }, score.lengthMs)
-    measured.push({ what, figures: { 'seeks a second, written': Math.round(result.written), 'until its frame has come, p50': `${percentile(result.shown, 0.5).toFixed(1)} ms`, p95: `${percentile(result.shown, 0.95).toFixed(1)} ms` } })
+    measured.push({
+      what,
+      figures: {
+        'seeks a second, written': Math.round(result.written),
+        'until its frame has come, p50': `${percentile(result.shown, 0.5).toFixed(1)} ms`,
+        p95: `${percentile(result.shown, 0.95).toFixed(1)} ms`,
+      },
+    })
   }
 })
-report('seek', measured, ['A frame has come when the second frame after the seek begins: the first has then been drawn. Two frames of 60 a second are 33 ms.'])
+report('seek', measured, [
+  'A frame has come when the second frame after the seek begins: the first has then been drawn. Two frames of 60 a second are 33 ms.',
+])

@@ -1,5 +1,5 @@
-// Reading texts aloud: how long until the voice is there, how much faster than it will be heard, and what its process needs in memory; and
-// how long a voice goes on after somebody at the desk has silenced it.
+// Reading texts aloud: how long until the voice is there, how much faster than it will be heard, and what its process
+// needs in memory; and how long a voice goes on after somebody at the desk has silenced it.
 import { spawn } from 'node:child_process'
 import { availableParallelism } from 'node:os'
 import { setTimeout } from 'node:timers/promises'
@@ -13,20 +13,31 @@ import { TestServer } from '../test/arrange/server.ts'
 import { spokenAlert, tip } from '../test/arrange/voices.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
-const sentence = 'good evening from the harbour, the rye looks better than ever and the kettle is on already, so please save me two slices of it '
+const sentence =
+  'good evening from the harbour, the rye looks better than ever and the kettle is on already, so please save me two slices of it '
 const runs = 7
 const median = (times: readonly number[]) => percentile(times, 0.5)
 const measured: Measured[] = []
 
-for (const { name, voice } of [{ name: 'espeak-ng', voice: 'gmw/en' }, { name: 'flite', voice: 'slt' }]) {
-  const engine = new EngineProcess([process.execPath, fileURLToPath(new URL(`../engines/${name}/main.mjs`, import.meta.url))])
+for (const { name, voice } of [
+  { name: 'espeak-ng', voice: 'gmw/en' },
+  { name: 'flite', voice: 'slt' },
+]) {
+  const engine = new EngineProcess([
+    process.execPath,
+    fileURLToPath(new URL(`../engines/${name}/main.mjs`, import.meta.url)),
+  ])
   const ask = async (text: string) => {
     const startedMs = performance.now()
     const spoken = await engine.speak({ text, voice, rate: 165, pitch: 50 })
     if (!spoken.ok) throw new Error(spoken.error)
     const tookMs = performance.now() - startedMs
     await recordSpeech(text, spoken.value)
-    return { tookMs, keptMs: performance.now() - startedMs - tookMs, heardMs: (spoken.value.samples.length * 1000) / spoken.value.rateHz }
+    return {
+      tookMs,
+      keptMs: performance.now() - startedMs - tookMs,
+      heardMs: (spoken.value.samples.length * 1000) / spoken.value.rateHz,
+    }
   }
   const first = await ask('hello')
   measured.push({ what: `${name}, the first word after its program is started`, figures: { took: ms(first.tookMs) } })
@@ -34,17 +45,37 @@ for (const { name, voice } of [{ name: 'espeak-ng', voice: 'gmw/en' }, { name: '
     const text = sentence.repeat(3).slice(0, letters).trim()
     const times = []
     for (let run = 0; run < runs; run++) times.push(await ask(text))
-    const [tookMs, keptMs, heardMs] = [median(times.map((each) => each.tookMs)), median(times.map((each) => each.keptMs)), median(times.map((each) => each.heardMs))]
-    measured.push({ what: `${name}, ${letters} letters`, figures: { took: ms(tookMs), 'measured and written': ms(keptMs), heard: `${(heardMs / 1000).toFixed(2)} s`, 'faster than heard': `${Math.round(heardMs / tookMs)} ×` } })
+    const [tookMs, keptMs, heardMs] = [
+      median(times.map((each) => each.tookMs)),
+      median(times.map((each) => each.keptMs)),
+      median(times.map((each) => each.heardMs)),
+    ]
+    measured.push({
+      what: `${name}, ${letters} letters`,
+      figures: {
+        took: ms(tookMs),
+        'measured and written': ms(keptMs),
+        heard: `${(heardMs / 1000).toFixed(2)} s`,
+        'faster than heard': `${Math.round(heardMs / tookMs)} ×`,
+      },
+    })
   }
   // As beside a game and an encoder: twice as many programs that never rest as there are processors.
-  const busy = Array.from({ length: 2 * availableParallelism() }, () => spawn(process.execPath, ['-e', 'for (;;);'], { stdio: 'ignore' }))
+  const busy = Array.from({ length: 2 * availableParallelism() }, () =>
+    spawn(process.execPath, ['-e', 'for (;;);'], { stdio: 'ignore' }),
+  )
   await setTimeout(1000)
   const underLoad = []
   for (let run = 0; run < runs; run++) underLoad.push((await ask(sentence.slice(0, 100))).tookMs)
   for (const each of busy) each.kill('SIGKILL')
-  measured.push({ what: `${name}, 100 letters while the machine is busy`, figures: { took: ms(median(underLoad)), worst: ms(Math.max(...underLoad)) } })
-  measured.push({ what: `${name}, memory of its program at most`, figures: { memory: `${Math.round(engine.peakBytes / 1024 / 1024)} MiB` } })
+  measured.push({
+    what: `${name}, 100 letters while the machine is busy`,
+    figures: { took: ms(median(underLoad)), worst: ms(Math.max(...underLoad)) },
+  })
+  measured.push({
+    what: `${name}, memory of its program at most`,
+    figures: { memory: `${Math.round(engine.peakBytes / 1024 / 1024)} MiB` },
+  })
   engine.close()
 }
 
@@ -71,12 +102,22 @@ async function watchOutput(page: Page): Promise<void> {
 }
 
 const server = await TestServer.start()
-const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--no-sandbox', '--autoplay-policy=no-user-gesture-required'] })
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--autoplay-policy=no-user-gesture-required'],
+})
 try {
   const { demo } = server
   const desk = await browser.newPage()
-  await desk.request.post(`${demo.url}/api/session`, { data: { email: demo.accounts[0]?.email, password: demo.accounts[0]?.password } })
-  await desk.request.put(`${demo.url}/api/channel/speech`, { data: { ...((await (await desk.request.get(`${demo.url}/api/channel/speech`)).json()) as { settings: object }).settings, limits: { leastMinor: 0, whose: 'everyone', perViewer: 0, perViewerMinutes: 10, repeatMinutes: 0 } } })
+  await desk.request.post(`${demo.url}/api/session`, {
+    data: { email: demo.accounts[0]?.email, password: demo.accounts[0]?.password },
+  })
+  await desk.request.put(`${demo.url}/api/channel/speech`, {
+    data: {
+      ...((await (await desk.request.get(`${demo.url}/api/channel/speech`)).json()) as { settings: object }).settings,
+      limits: { leastMinor: 0, whose: 'everyone', perViewer: 0, perViewerMinutes: 10, repeatMinutes: 0 },
+    },
+  })
   const { id, sourceUrl } = await boxOnAir(desk, demo, 'Silence', [spokenAlert()])
   const source = await browser.newPage()
   await watchOutput(source)
@@ -88,11 +129,17 @@ try {
     await tip(desk, demo, 'Juno Flint', `${'the kettle and the rye and '.repeat(6)} ${run}`)
     await untilState(source, 'playing')
     await source.waitForTimeout(1500 + run * 37)
-    const pressedMs = await desk.evaluate(() => new Promise<number>((resolve) => {
-      addEventListener('keydown', () => resolve(Date.now()), { once: true, capture: true })
-      dispatchEvent(new Event('ready-to-press'))
-      setTimeout(() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'v', code: 'KeyV', bubbles: true })), 30)
-    }))
+    const pressedMs = await desk.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          addEventListener('keydown', () => resolve(Date.now()), { once: true, capture: true })
+          dispatchEvent(new Event('ready-to-press'))
+          setTimeout(
+            () => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'v', code: 'KeyV', bubbles: true })),
+            30,
+          )
+        }),
+    )
     await source.waitForTimeout(900)
     const heard = await source.evaluate(() => (window as unknown as { heard: [number, number][] }).heard.splice(0))
     const lastMs = heard.findLast(([atMs, loud]) => atMs >= pressedMs - 200 && loud > 0.002)?.[0] ?? pressedMs
@@ -100,7 +147,10 @@ try {
     await desk.keyboard.press('s')
     await untilState(source, 'waiting')
   }
-  measured.push({ what: 'from the key at the desk until nothing is heard on the source page (12 times)', figures: { p50: ms(percentile(silencedMs, 0.5)), worst: ms(Math.max(...silencedMs)) } })
+  measured.push({
+    what: 'from the key at the desk until nothing is heard on the source page (12 times)',
+    figures: { p50: ms(percentile(silencedMs, 0.5)), worst: ms(Math.max(...silencedMs)) },
+  })
 } finally {
   await browser.close()
   await server.remove()

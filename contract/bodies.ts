@@ -3,7 +3,10 @@ import { canvas } from '../core/composition/canvas.ts'
 import { eventKind } from '../core/events/kinds.ts'
 import { sampleNames, type SampleName } from '../core/events/sampleEvent.ts'
 
-export const signInBody = z.object({ email: z.email('an e-mail address, please').max(200), password: z.string().min(1, 'the password is missing').max(200) })
+export const signInBody = z.object({
+  email: z.email('an e-mail address, please').max(200),
+  password: z.string().min(1, 'the password is missing').max(200),
+})
 export type SignInBody = z.infer<typeof signInBody>
 
 export const welcomeBody = z.object({
@@ -19,8 +22,18 @@ export const newBoxBody = z.object({ name: z.string().trim().min(1, 'a name to f
 export type NewBoxBody = z.infer<typeof newBoxBody>
 
 /** A path step never names what JavaScript objects inherit. */
-const pathStep = z.union([z.int().min(0), z.string().max(80).regex(/^(?!__proto__$|constructor$|prototype$)/)])
-const patch = z.object({ op: z.enum(['add', 'remove', 'replace']), path: z.array(pathStep).max(16), value: z.unknown().optional() })
+const pathStep = z.union([
+  z.int().min(0),
+  z
+    .string()
+    .max(80)
+    .regex(/^(?!__proto__$|constructor$|prototype$)/),
+])
+const patch = z.object({
+  op: z.enum(['add', 'remove', 'replace']),
+  path: z.array(pathStep).max(16),
+  value: z.unknown().optional(),
+})
 
 /** Edits made since `baseRevision`, in order. */
 export const saveDraftBody = z.object({ baseRevision: z.int().min(0), patches: z.array(patch).min(1).max(5_000) })
@@ -30,7 +43,16 @@ export const publishBody = z.object({ revision: z.int().min(0) })
 const sampleName = z.enum(Object.keys(sampleNames) as [SampleName, ...SampleName[]])
 /** A test: made up for a kind, made up for one case that is on air, or what once happened again. */
 export const testBody = z
-  .object({ kind: eventKind.optional(), viewer: sampleName.optional(), variationId: z.string().max(60).optional(), choice: z.string().max(60).optional(), eventId: z.string().max(60).optional() })
-  .refine(({ kind, variationId, eventId }) => kind !== undefined || variationId !== undefined || eventId !== undefined, { path: ['kind'], message: 'a test is for a kind, for a case (variationId), or of a past event (eventId)' })
+  .object({
+    kind: eventKind.optional(),
+    viewer: sampleName.optional(),
+    variationId: z.string().max(60).optional(),
+    choice: z.string().max(60).optional(),
+    eventId: z.string().max(60).optional(),
+  })
+  .refine(
+    ({ kind, variationId, eventId }) => kind !== undefined || variationId !== undefined || eventId !== undefined,
+    { path: ['kind'], message: 'a test is for a kind, for a case (variationId), or of a past event (eventId)' },
+  )
 
 export const heldBody = z.object({ isHeld: z.boolean() })

@@ -13,7 +13,10 @@ export const cloudEvent = z.object({
   type: z.string().transform((type, context) => {
     const kind = typeNames.get(type)
     if (kind) return kind
-    context.addIssue({ code: 'custom', message: `"${type.slice(0, 80)}" is not a type such as thundercrest.event.follow.v1` })
+    context.addIssue({
+      code: 'custom',
+      message: `"${type.slice(0, 80)}" is not a type such as thundercrest.event.follow.v1`,
+    })
     return z.NEVER
   }),
   time: z.iso.datetime({ offset: true }).optional(),

@@ -4,7 +4,14 @@ import { cloudEvent } from './cloudEvent.ts'
 import { fromSource } from './sourceMessages.ts'
 
 describe('cloudEvent', () => {
-  const good = { specversion: '1.0', id: 'e-1', source: 'till', type: 'thundercrest.event.tip.v1', time: '2026-11-25T01:00:00+01:00', data: {} }
+  const good = {
+    specversion: '1.0',
+    id: 'e-1',
+    source: 'till',
+    type: 'thundercrest.event.tip.v1',
+    time: '2026-11-25T01:00:00+01:00',
+    data: {},
+  }
 
   it('reads the kind out of the type', () => expect(cloudEvent.parse(good)).toMatchObject({ type: 'tip', id: 'e-1' }))
 
@@ -19,23 +26,40 @@ describe('cloudEvent', () => {
 })
 
 describe('saveDraftBody', () => {
-  it('takes patches', () => expect(saveDraftBody.safeParse({ baseRevision: 0, patches: [{ op: 'replace', path: ['alerts', 0, 'isOn'], value: false }] }).success).toBe(true))
+  it('takes patches', () =>
+    expect(
+      saveDraftBody.safeParse({
+        baseRevision: 0,
+        patches: [{ op: 'replace', path: ['alerts', 0, 'isOn'], value: false }],
+      }).success,
+    ).toBe(true))
 
   it.each(['__proto__', 'constructor', 'prototype'])('refuses a path over %s', (step) => {
-    expect(saveDraftBody.safeParse({ baseRevision: 0, patches: [{ op: 'add', path: [step, 'x'], value: 1 }] }).success).toBe(false)
+    expect(
+      saveDraftBody.safeParse({ baseRevision: 0, patches: [{ op: 'add', path: [step, 'x'], value: 1 }] }).success,
+    ).toBe(false)
   })
 
   it('refuses none, too many and too deep', () => {
     const patch = { op: 'remove', path: ['x'] }
     expect(saveDraftBody.safeParse({ baseRevision: 0, patches: [] }).success).toBe(false)
-    expect(saveDraftBody.safeParse({ baseRevision: 0, patches: Array.from({ length: 5001 }, () => patch) }).success).toBe(false)
-    expect(saveDraftBody.safeParse({ baseRevision: 0, patches: [{ op: 'remove', path: Array.from({ length: 30 }, () => 'x') }] }).success).toBe(false)
+    expect(
+      saveDraftBody.safeParse({ baseRevision: 0, patches: Array.from({ length: 5001 }, () => patch) }).success,
+    ).toBe(false)
+    expect(
+      saveDraftBody.safeParse({
+        baseRevision: 0,
+        patches: [{ op: 'remove', path: Array.from({ length: 30 }, () => 'x') }],
+      }).success,
+    ).toBe(false)
   })
 })
 
 describe('what people type', () => {
   it('needs a name that is more than spaces', () => {
-    expect(newBoxBody.safeParse({ name: '  ', canvas: { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 } }).success).toBe(false)
+    expect(
+      newBoxBody.safeParse({ name: '  ', canvas: { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 } }).success,
+    ).toBe(false)
   })
 
   it('needs a password of ten characters', () => {

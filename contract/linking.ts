@@ -2,13 +2,14 @@ import * as z from 'zod'
 
 export const linkablePlatforms = ['alder', 'birch', 'cedar', 'till'] as const
 
-/** How an account is linked: by consenting on the platform's own page, or by a code that its owner posts in the chat. */
+/**
+ * How an account is linked: by consenting on the platform's own page, or by a code that its owner posts in the chat.
+ */
 export const linkBody = z.object({ platform: z.enum(linkablePlatforms), way: z.enum(['consent', 'code']) })
 
 /** A linking that was begun. */
 export type LinkingBegun =
-  | { way: 'consent'; url: string }
-  | { way: 'code'; id: string; code: string; expiresAtMs: number; chatUrl: string }
+  { way: 'consent'; url: string } | { way: 'code'; id: string; code: string; expiresAtMs: number; chatUrl: string }
 
 /** What became of a code. */
 export interface LinkingView {
@@ -17,4 +18,8 @@ export interface LinkingView {
 }
 
 /** What a platform's chat says to a program that listens to it. */
-export const heardBody = z.object({ platform: z.enum(linkablePlatforms), account: z.string().min(1).max(100), text: z.string().max(500) })
+export const heardBody = z.object({
+  platform: z.enum(linkablePlatforms),
+  account: z.string().min(1).max(100),
+  text: z.string().max(500),
+})

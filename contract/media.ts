@@ -45,7 +45,13 @@ export interface SoundMeasured {
   leadingSilenceMs: number
   trailingSilenceMs: number
   /** LUFS, LU and dBTP to a hundredth; null for silence. */
-  loudness: { integratedLufs: number; momentaryMaxLufs: number; shortTermMaxLufs: number; rangeLu: number; truePeakDbtp: number } | null
+  loudness: {
+    integratedLufs: number
+    momentaryMaxLufs: number
+    shortTermMaxLufs: number
+    rangeLu: number
+    truePeakDbtp: number
+  } | null
   /** Amplitudes 0…255 of each stretch in Base64, finest first. */
   waveform: { stretchMs: number; peaks: string }[]
 }
@@ -84,10 +90,18 @@ export interface IntakeView {
   mediaId: string | null
 }
 
-export const mediaChange = z.object({ name: z.string().trim().min(1).max(120).optional(), tags: z.array(z.string().trim().min(1).max(40)).max(12).optional() })
+export const mediaChange = z.object({
+  name: z.string().trim().min(1).max(120).optional(),
+  tags: z.array(z.string().trim().min(1).max(40)).max(12).optional(),
+})
 export type MediaChange = z.infer<typeof mediaChange>
 
-/** A file put in another's place in all drafts, or only at these places of these boxes: what an earlier answer named. */
-export const mediaReplacement = z.object({ by: mediaId, partsOf: z.record(z.string().max(80), z.array(z.string().max(200)).max(2000)).optional() })
+/**
+ * A file put in another's place in all drafts, or only at these places of these boxes: what an earlier answer named.
+ */
+export const mediaReplacement = z.object({
+  by: mediaId,
+  partsOf: z.record(z.string().max(80), z.array(z.string().max(200)).max(2000)).optional(),
+})
 
 export const mediaLimits = { fileBytes: 64 * 1024 * 1024, nameLetters: 120, waitingFiles: 200 } as const

@@ -15,7 +15,17 @@ export function levelOf({ loudness, durationMs }: SoundMeasured): MeasuredLevel 
 }
 
 /** A file as the engine knows it. */
-export function factsOf({ id, mime, durationMs, measured }: { id: string; mime: string; durationMs: number | null; measured: Measured | null }): MediaFacts {
+export function factsOf({
+  id,
+  mime,
+  durationMs,
+  measured,
+}: {
+  id: string
+  mime: string
+  durationMs: number | null
+  measured: Measured | null
+}): MediaFacts {
   const facts: MediaFacts = { url: mediaUrl(id), mime, durationMs }
   if (measured?.of === 'sound') facts.level = levelOf(measured)
   if (measured?.of === 'picture' && measured.seen?.ink) facts.margin = marginOf(measured.seen.ink, measured)

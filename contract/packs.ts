@@ -45,5 +45,8 @@ export interface ArrivedPack {
   leftAside: string[]
 }
 
-export const boxOfPackBody = z.object({ name: z.string().trim().min(1, 'a name to find it by').max(80), canvas: canvas.optional() })
+export const boxOfPackBody = z.object({
+  name: z.string().trim().min(1, 'a name to find it by').max(80),
+  canvas: canvas.optional(),
+})
 export type BoxOfPackBody = z.infer<typeof boxOfPackBody>

@@ -13,7 +13,10 @@ export const simulationBody = z
     /** Fields of the event that are otherwise than usual. */
     fields: z.record(z.string().max(40), z.union([z.number(), z.string().max(2000)])).default({}),
   })
-  .refine(({ kind, script }) => (kind === undefined) !== (script === undefined), { path: ['kind'], message: 'either a kind or a script is sent' })
+  .refine(({ kind, script }) => (kind === undefined) !== (script === undefined), {
+    path: ['kind'],
+    message: 'either a kind or a script is sent',
+  })
 
 export interface SimulationAnswer {
   accepted: number

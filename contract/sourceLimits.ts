@@ -1,4 +1,6 @@
-/** How often the server asks a source for a sign of life, and after which silence either side gives the connection up. */
+/**
+ * How often the server asks a source for a sign of life, and after which silence either side gives the connection up.
+ */
 export const heartbeatEveryMs = 4_000
 export const silenceMaxMs = 11_000
 /** A source sends no more than this at once. */

@@ -66,9 +66,17 @@ export const voicesOnBody = z.object({ isOn: z.boolean() })
 /** Whether a play's words are to be read. */
 export const voiceBody = z.object({ isRead: z.boolean() })
 
-const saying = z.object({ of: z.enum(sayingKinds), written: z.string().max(4000), emotes: z.array(z.object({ from: z.int().min(0), to: z.int().min(0) })).max(100), voice: voiceChoice.nullable() })
+const saying = z.object({
+  of: z.enum(sayingKinds),
+  written: z.string().max(4000),
+  emotes: z.array(z.object({ from: z.int().min(0), to: z.int().min(0) })).max(100),
+  voice: voiceChoice.nullable(),
+})
 
-/** Texts to be cleaned and spoken as the channel would, or as these settings say. Nothing of it is counted or kept in a log. */
+/**
+ * Texts to be cleaned and spoken as the channel would, or as these settings say. Nothing of it is counted or kept in a
+ * log.
+ */
 export const sayBody = z.object({ sayings: z.array(saying).min(1).max(20), settings: speechSettings.optional() })
 
 /** One of them as it would be heard. */
@@ -85,7 +93,10 @@ export interface SayAnswer {
   trouble: string | null
 }
 
-/** How many messages of a kind of abuse (null: innocent ones) are changed or stopped at each level and with the channel's own rules. */
+/**
+ * How many messages of a kind of abuse (null: innocent ones) are changed or stopped at each level and with the
+ * channel's own rules.
+ */
 export interface TrialShare {
   abuse: Abuse | null
   count: number

@@ -9,9 +9,13 @@ describe('parseDecimalAmount', () => {
     ['19.990', 'EUR', 1999],
     ['500', 'JPY', 500],
     ['1.234', 'KWD', 1234],
-  ])('reads %s %s exactly', (text, currency, minor) => expect(parseDecimalAmount(text, currency)).toEqual({ ok: true, value: minor }))
+  ])('reads %s %s exactly', (text, currency, minor) =>
+    expect(parseDecimalAmount(text, currency)).toEqual({ ok: true, value: minor }),
+  )
 
-  it.each(['', '-1', '1,50', '1e3', '1.005', ' 1', '9999999999999', 'NaN'])('refuses %j', (text) => expect(parseDecimalAmount(text, 'EUR').ok).toBe(false))
+  it.each(['', '-1', '1,50', '1e3', '1.005', ' 1', '9999999999999', 'NaN'])('refuses %j', (text) =>
+    expect(parseDecimalAmount(text, 'EUR').ok).toBe(false),
+  )
 
   it('never goes through a float: every amount of cents survives', () => {
     fc.assert(
@@ -35,10 +39,15 @@ describe('rates', () => {
   it('of whole units go to minor ones and back, whatever digits the currencies have', () => {
     expect(minorRates({ JPY: 0.0062, USD: 0.92, KWD: 3.01 }, 'EUR')).toEqual({ JPY: 0.62, USD: 0.92, KWD: 0.301 })
     fc.assert(
-      fc.property(fc.constantFrom('JPY', 'USD', 'KWD', 'GBP'), fc.constantFrom('EUR', 'JPY', 'KWD'), fc.integer({ min: 1, max: 10_000_000 }), (code, own, micro) => {
-        const rate = micro / 1_000_000
-        expect(wholeRates(minorRates({ [code]: rate }, own), own)[code]).toBeCloseTo(rate, 9)
-      }),
+      fc.property(
+        fc.constantFrom('JPY', 'USD', 'KWD', 'GBP'),
+        fc.constantFrom('EUR', 'JPY', 'KWD'),
+        fc.integer({ min: 1, max: 10_000_000 }),
+        (code, own, micro) => {
+          const rate = micro / 1_000_000
+          expect(wholeRates(minorRates({ [code]: rate }, own), own)[code]).toBeCloseTo(rate, 9)
+        },
+      ),
     )
   })
 })

@@ -14,7 +14,10 @@ function formatOf(currency: string, locale: string): Intl.NumberFormat {
   return made
 }
 
-/** How many decimal digits a currency's minor unit has (EUR 2, JPY 0, KWD 3). @throws RangeError for a code that is not three letters. */
+/**
+ * How many decimal digits a currency's minor unit has (EUR 2, JPY 0, KWD 3).
+ * @throws RangeError for a code that is not three letters.
+ */
 export function minorDigits(currency: string): number {
   return formatOf(currency, 'en').resolvedOptions().maximumFractionDigits ?? 2
 }
@@ -45,10 +48,15 @@ export function formatMoney(amountMinor: number, currency: string, locale: strin
 type Rates = Readonly<Record<string, number>>
 
 function scaled(rates: Rates, factorOf: (currency: string) => number): Record<string, number> {
-  return Object.fromEntries(Object.entries(rates).map(([currency, rate]) => [currency, Number((rate * factorOf(currency)).toPrecision(12))]))
+  return Object.fromEntries(
+    Object.entries(rates).map(([currency, rate]) => [currency, Number((rate * factorOf(currency)).toPrecision(12))]),
+  )
 }
 
-/** Rates of minor units as rates of whole ones, which is how people write them: a yen has no cents, a dinar has thousandths. */
+/**
+ * Rates of minor units as rates of whole ones, which is how people write them: a yen has no cents, a dinar has
+ * thousandths.
+ */
 export function wholeRates(rates: Rates, own: string): Record<string, number> {
   return scaled(rates, (currency) => 10 ** (minorDigits(currency) - minorDigits(own)))
 }

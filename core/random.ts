@@ -1,6 +1,6 @@
 /**
- * A number in [0, 1) for each (seed, index): a counter-based generator, so that the n-th draw needs none before it. Mixing
- * after MurmurHash3's 32-bit finaliser, applied twice.
+ * A number in [0, 1) for each (seed, index): a counter-based generator, so that the n-th draw needs none before it.
+ * Mixing after MurmurHash3's 32-bit finaliser, applied twice.
  */
 export function randomAt(seed: number, index: number): number {
   let hash = mix((seed | 0) ^ 0x9e3779b9)

@@ -34,11 +34,27 @@ async function loadPeople({ database: { db } }: Services): Promise<void> {
     await addPerson(db, { ...person, passwordHash })
     await addMember(db, demoChannel.id, person.id, role)
   }
-  for (const name of demoFeeds) await addFeed(db, { id: `feed-${name.toLowerCase()}`, channelId: demoChannel.id, platform: name.toLowerCase(), name, account: 'lantern-loaf', secret: `whsec_${randomBytes(24).toString('base64')}` })
+  for (const name of demoFeeds)
+    await addFeed(db, {
+      id: `feed-${name.toLowerCase()}`,
+      channelId: demoChannel.id,
+      platform: name.toLowerCase(),
+      name,
+      account: 'lantern-loaf',
+      secret: `whsec_${randomBytes(24).toString('base64')}`,
+    })
 }
 
-async function loadMedia({ database: { db }, media }: Services, readFileOf: ReadShippedFile): Promise<(file: string) => string> {
-  const ids = new Map([...(await addReadyFiles(db, media, demoChannel.id, readFileOf))].map(([file, id]) => [file.replace(/\.\w+$/, ''), id]))
+async function loadMedia(
+  { database: { db }, media }: Services,
+  readFileOf: ReadShippedFile,
+): Promise<(file: string) => string> {
+  const ids = new Map(
+    [...(await addReadyFiles(db, media, demoChannel.id, readFileOf))].map(([file, id]) => [
+      file.replace(/\.\w+$/, ''),
+      id,
+    ]),
+  )
   return (file) => {
     const id = ids.get(file)
     if (!id) throw new Error(`There is no demo media file ${file}`)
@@ -49,7 +65,13 @@ async function loadMedia({ database: { db }, media }: Services, readFileOf: Read
 async function loadBoxes({ database: { db }, queues }: Services, media: (file: string) => string): Promise<void> {
   for (const { id, name, document } of demoBoxes(media)) {
     await addBox(db, { id, channelId: demoChannel.id, name, draft: document, sourceToken: newSecret('src') })
-    await publishVersion(db, { id: newId('version'), boxId: id, document, publishedAt: new Date(), publishedBy: 'person-odalys' })
+    await publishVersion(db, {
+      id: newId('version'),
+      boxId: id,
+      document,
+      publishedAt: new Date(),
+      publishedBy: 'person-odalys',
+    })
   }
   for (const box of await listBoxes(db, demoChannel.id)) await queues.open(box)
 }
@@ -60,7 +82,16 @@ async function loadEarlierTonight({ database: { db }, onAir }: Services): Promis
   for (const [index, { minutesAgo, ends, ...event }] of earlierTonight.entries()) {
     const atMs = Date.now() - minutesAgo * 60_000
     const incoming = { ...event, source: 'demo', externalId: `earlier-${index}`, occurredAtMs: atMs, isTest: false }
-    const decided = decideEvents({ channelId: demoChannel.id, onAir: channel, incoming: [incoming], onlyBoxId: null, feed: null, previous: [], pretended: null, nowMs: atMs })
+    const decided = decideEvents({
+      channelId: demoChannel.id,
+      onAir: channel,
+      incoming: [incoming],
+      onlyBoxId: null,
+      feed: null,
+      previous: [],
+      pretended: null,
+      nowMs: atMs,
+    })
     await keepDecided(db, [decided])
     for (const { ticket } of decided.plays) {
       const startedAt = ends ? null : new Date(atMs + 300)
@@ -77,13 +108,20 @@ async function loadEarlierTonight({ database: { db }, onAir }: Services): Promis
 
 async function writeDemoFile({ database: { db }, dataFolder }: Services, url: string): Promise<void> {
   const path = join(dataFolder, 'demo.json')
-  const kept = await readFile(path, 'utf8').then((text) => JSON.parse(text) as { apiKey?: string }, () => null)
+  const kept = await readFile(path, 'utf8').then(
+    (text) => JSON.parse(text) as { apiKey?: string },
+    () => null,
+  )
   const apiKey = kept?.apiKey ?? newSecret('tck')
   if (!kept?.apiKey) await addApiKey(db, hashApiKey(apiKey), demoChannel.id, 'demo')
   const content = {
     url,
     accounts: demoPeople.map(({ email, role }) => ({ email, password: demoPassword, role })),
-    boxes: (await listBoxes(db, demoChannel.id)).map(({ id, name, sourceToken }) => ({ id, name, sourceUrl: `${url}/source/${sourceToken}` })),
+    boxes: (await listBoxes(db, demoChannel.id)).map(({ id, name, sourceToken }) => ({
+      id,
+      name,
+      sourceUrl: `${url}/source/${sourceToken}`,
+    })),
     feeds: (await listFeeds(db, demoChannel.id)).map(({ id, platform, secret }) => ({ id, platform, secret })),
     apiKey,
   }

@@ -19,7 +19,13 @@ import type { Rule } from '../core/rules/schema.ts'
 
 /** Lantern Loaf: a made-up night bakery that broadcasts while it bakes. */
 
-export const demoChannel = { id: 'channel-lantern-loaf', name: 'Lantern Loaf', locale: 'en-IE', timeZone: 'Europe/Lisbon', currency: 'EUR' }
+export const demoChannel = {
+  id: 'channel-lantern-loaf',
+  name: 'Lantern Loaf',
+  locale: 'en-IE',
+  timeZone: 'Europe/Lisbon',
+  currency: 'EUR',
+}
 
 /** The platforms that are linked, three made-up ones and the channel's own tip page. */
 export const demoFeeds = ['Alder', 'Birch', 'Cedar', 'Till'] as const
@@ -60,80 +66,250 @@ interface CasePlan {
   lengthMs?: number
 }
 
-const when = (field: string, is: 'atLeast' | 'exactly' | 'atMost', value: number): Rule => ({ match: 'all', of: [{ field, is, value }] })
-const between = (field: string, from: number, to: number): Rule => ({ match: 'all', of: [{ field, is: 'between', from, to }] })
+const when = (field: string, is: 'atLeast' | 'exactly' | 'atMost', value: number): Rule => ({
+  match: 'all',
+  of: [{ field, is, value }],
+})
+const between = (field: string, from: number, to: number): Rule => ({
+  match: 'all',
+  of: [{ field, is: 'between', from, to }],
+})
 
-const letterwise = (motion: LetterMotion['motion'], staggerMs: number, ms: number): LetterMotion => ({ motion, unit: 'letter', order: 'start', staggerMs, ms, strength: 1 })
+const letterwise = (motion: LetterMotion['motion'], staggerMs: number, ms: number): LetterMotion => ({
+  motion,
+  unit: 'letter',
+  order: 'start',
+  staggerMs,
+  ms,
+  strength: 1,
+})
 
 const plans: readonly AlertPlan[] = [
   { kind: 'follow', headline: '{name}', second: 'joins the night shift', picture: 'lantern', sound: 'oven-bell' },
-  { kind: 'subscription', headline: '{name}', second: 'has a standing order, tier {tier}', picture: 'rising-loaf', sound: 'dough-thump', entrance: 'rise', hasBackdrop: true },
-  { kind: 'resubscription', headline: '{name}', second: 'month {months} of the standing order', picture: 'loaf', sound: 'dough-thump', entrance: 'spring', letters: letterwise('ripple', 80, 1400),
+  {
+    kind: 'subscription',
+    headline: '{name}',
+    second: 'has a standing order, tier {tier}',
+    picture: 'rising-loaf',
+    sound: 'dough-thump',
+    entrance: 'rise',
+    hasBackdrop: true,
+  },
+  {
+    kind: 'resubscription',
+    headline: '{name}',
+    second: 'month {months} of the standing order',
+    picture: 'loaf',
+    sound: 'dough-thump',
+    entrance: 'spring',
+    letters: letterwise('ripple', 80, 1400),
     cases: [
-      { id: 'year', name: 'A year of bread', rule: when('months', 'exactly', 12), second: 'a year of bread', picture: 'golden-crust', sound: 'rush-hour-brass', lengthMs: 9000 },
-      { id: 'years', name: 'Two years and more', rule: when('months', 'atLeast', 24), second: '{months} months at this counter', picture: 'rising-loaf', sound: 'rush-hour-brass' },
-      { id: 'again', name: 'Again', rule: when('months', 'atLeast', 2), second: 'month {months} of the standing order' },
+      {
+        id: 'year',
+        name: 'A year of bread',
+        rule: when('months', 'exactly', 12),
+        second: 'a year of bread',
+        picture: 'golden-crust',
+        sound: 'rush-hour-brass',
+        lengthMs: 9000,
+      },
+      {
+        id: 'years',
+        name: 'Two years and more',
+        rule: when('months', 'atLeast', 24),
+        second: '{months} months at this counter',
+        picture: 'rising-loaf',
+        sound: 'rush-hour-brass',
+      },
+      {
+        id: 'again',
+        name: 'Again',
+        rule: when('months', 'atLeast', 2),
+        second: 'month {months} of the standing order',
+      },
     ],
   },
-  { kind: 'giftBatch', headline: 'A tray of {count}', second: 'from {name}', picture: 'tray-of-five', sound: 'tray-slide', entrance: 'fromLeft', hasBackdrop: true, particles: 'rosette',
+  {
+    kind: 'giftBatch',
+    headline: 'A tray of {count}',
+    second: 'from {name}',
+    picture: 'tray-of-five',
+    sound: 'tray-slide',
+    entrance: 'fromLeft',
+    hasBackdrop: true,
+    particles: 'rosette',
     cases: [
-      { id: 'rack', name: 'The whole rack', rule: when('count', 'atLeast', 20), second: 'the whole rack, from {name}', picture: 'golden-crust', sound: 'rush-hour-brass', lengthMs: 9000 },
+      {
+        id: 'rack',
+        name: 'The whole rack',
+        rule: when('count', 'atLeast', 20),
+        second: 'the whole rack, from {name}',
+        picture: 'golden-crust',
+        sound: 'rush-hour-brass',
+        lengthMs: 9000,
+      },
       { id: 'tray', name: 'A tray of five', rule: when('count', 'exactly', 5), second: 'a tray of five, from {name}' },
     ],
   },
-  { kind: 'tip', headline: '{name} left {amount}', second: 'for the night bakers', picture: 'golden-crust', sound: 'paper-bag', entrance: 'zoom', lengthMs: 8000, hasMessage: true, said: '{name} left {amount}', particles: 'scatter',
+  {
+    kind: 'tip',
+    headline: '{name} left {amount}',
+    second: 'for the night bakers',
+    picture: 'golden-crust',
+    sound: 'paper-bag',
+    entrance: 'zoom',
+    lengthMs: 8000,
+    hasMessage: true,
+    said: '{name} left {amount}',
+    particles: 'scatter',
     cases: [
-      { id: 'fire', name: 'Oven on fire', rule: when('amount', 'atLeast', 10_000), second: 'and the oven is on fire', picture: 'oven-on-fire', sound: 'rush-hour-brass', lengthMs: 10_000 },
+      {
+        id: 'fire',
+        name: 'Oven on fire',
+        rule: when('amount', 'atLeast', 10_000),
+        second: 'and the oven is on fire',
+        picture: 'oven-on-fire',
+        sound: 'rush-hour-brass',
+        lengthMs: 10_000,
+      },
       { id: 'loaf', name: 'Loaf', rule: between('amount', 2000, 9999), second: 'a whole loaf for the night bakers' },
-      { id: 'slice', name: 'Slice', rule: between('amount', 500, 1999), second: 'a slice for the night bakers', picture: 'loaf', sound: 'oven-bell' },
+      {
+        id: 'slice',
+        name: 'Slice',
+        rule: between('amount', 500, 1999),
+        second: 'a slice for the night bakers',
+        picture: 'loaf',
+        sound: 'oven-bell',
+      },
     ],
   },
-  { kind: 'raid', headline: 'A queue at the door', second: '{name} brings {party, plural, one {# guest} other {# guests}}', picture: 'queue-at-the-door', sound: 'rush-hour-brass', entrance: 'fromRight', lengthMs: 9000, hasBackdrop: true,
-    cases: [{ id: 'queue', name: 'A queue at the door', rule: when('party', 'atLeast', 50), second: '{name} brings {party} guests round the corner' }],
-  },
-  { kind: 'applause', headline: '{name} claps', second: '{points, plural, one {# point} other {# points}}', picture: 'flour', sound: 'crackle', entrance: 'drop', letters: letterwise('bloom', 40, 500) },
-  { kind: 'surgeStarted', also: ['surgeLevelled', 'surgeEnded'], headline: 'Rush hour', second: 'level {level}, {points} points together', picture: 'flour', sound: 'rush-hour-brass', entrance: 'rise', hasBackdrop: true, lengthMs: 6000,
+  {
+    kind: 'raid',
+    headline: 'A queue at the door',
+    second: '{name} brings {party, plural, one {# guest} other {# guests}}',
+    picture: 'queue-at-the-door',
+    sound: 'rush-hour-brass',
+    entrance: 'fromRight',
+    lengthMs: 9000,
+    hasBackdrop: true,
     cases: [
-      { id: 'begins', name: 'Rush hour begins', rule: { match: 'all', of: [{ field: 'kind', is: 'oneOf', values: ['surgeStarted'] }] }, second: 'it begins: {points} points' },
-      { id: 'over', name: 'Rush hour is over', rule: { match: 'all', of: [{ field: 'kind', is: 'oneOf', values: ['surgeEnded'] }] }, second: 'over at level {level}, with {points} points', picture: 'rising-loaf', sound: 'kettle' },
+      {
+        id: 'queue',
+        name: 'A queue at the door',
+        rule: when('party', 'atLeast', 50),
+        second: '{name} brings {party} guests round the corner',
+      },
     ],
   },
-  { kind: 'redemption', headline: '{reward}', second: 'called by {name}', picture: 'swinging-bell', sound: 'oven-bell', entrance: 'drop', lengthMs: 5000,
-    offersSounds: [{ file: 'oven-bell', label: 'oven bell' }, { file: 'kettle', label: 'kettle' }, { file: 'dough-thump', label: 'dough thump' }],
+  {
+    kind: 'applause',
+    headline: '{name} claps',
+    second: '{points, plural, one {# point} other {# points}}',
+    picture: 'flour',
+    sound: 'crackle',
+    entrance: 'drop',
+    letters: letterwise('bloom', 40, 500),
   },
-  { kind: 'goalReached', headline: 'Goal reached', second: '{goal}: {amount}', picture: 'flames', sound: 'kettle', entrance: 'rise', lengthMs: 9500, particles: 'embers' },
+  {
+    kind: 'surgeStarted',
+    also: ['surgeLevelled', 'surgeEnded'],
+    headline: 'Rush hour',
+    second: 'level {level}, {points} points together',
+    picture: 'flour',
+    sound: 'rush-hour-brass',
+    entrance: 'rise',
+    hasBackdrop: true,
+    lengthMs: 6000,
+    cases: [
+      {
+        id: 'begins',
+        name: 'Rush hour begins',
+        rule: { match: 'all', of: [{ field: 'kind', is: 'oneOf', values: ['surgeStarted'] }] },
+        second: 'it begins: {points} points',
+      },
+      {
+        id: 'over',
+        name: 'Rush hour is over',
+        rule: { match: 'all', of: [{ field: 'kind', is: 'oneOf', values: ['surgeEnded'] }] },
+        second: 'over at level {level}, with {points} points',
+        picture: 'rising-loaf',
+        sound: 'kettle',
+      },
+    ],
+  },
+  {
+    kind: 'redemption',
+    headline: '{reward}',
+    second: 'called by {name}',
+    picture: 'swinging-bell',
+    sound: 'oven-bell',
+    entrance: 'drop',
+    lengthMs: 5000,
+    offersSounds: [
+      { file: 'oven-bell', label: 'oven bell' },
+      { file: 'kettle', label: 'kettle' },
+      { file: 'dough-thump', label: 'dough thump' },
+    ],
+  },
+  {
+    kind: 'goalReached',
+    headline: 'Goal reached',
+    second: '{goal}: {amount}',
+    picture: 'flames',
+    sound: 'kettle',
+    entrance: 'rise',
+    lengthMs: 9500,
+    particles: 'embers',
+  },
 ]
 
 function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   const files = { pictureId: media(plan.picture), soundId: media(plan.sound) }
   const alert = starterAlert(plan.kind, canvas, files, { headline: plan.headline, second: plan.second })
   alert.kinds.push(...(plan.also ?? []))
-  if (plan.offersSounds) alert.offer = { kind: 'sound', options: plan.offersSounds.map(({ file, label }) => ({ id: file, label, mediaId: media(file) })) }
+  if (plan.offersSounds)
+    alert.offer = {
+      kind: 'sound',
+      options: plan.offersSounds.map(({ file, label }) => ({ id: file, label, mediaId: media(file) })),
+    }
   const composition = alert.variations[0]?.composition
   if (!composition) return alert
   if (plan.lengthMs) composition.length = { rule: 'fixed', ms: plan.lengthMs }
   for (const part of composition.parts) {
-    if (part.kind === 'picture' && plan.entrance) part.motion.entrance = { motion: plan.entrance, ms: 900, easing: null }
+    if (part.kind === 'picture' && plan.entrance)
+      part.motion.entrance = { motion: plan.entrance, ms: 900, easing: null }
     if (part.kind === 'sound' && plan.offersSounds) part.takesChoice = true
     if (part.kind === 'line' && part.id === 'headline') part.letters = plan.letters ?? null
     if (part.kind === 'line' && canvas.heightPx > canvas.widthPx) part.maxWidthPx = canvas.widthPx * 0.9
   }
-  if (plan.hasBackdrop) composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second'], { at: 'headline.start', offsetMs: -120 }))
+  if (plan.hasBackdrop)
+    composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second'], { at: 'headline.start', offsetMs: -120 }))
   if (plan.hasMessage) composition.parts.push(starterMessage(canvas, { at: 'second.entered', offsetMs: 0 }))
   if (plan.said) {
     composition.parts.push(starterVoice(plan.said, { at: 'headline.entered', offsetMs: 0 }))
     composition.length = waitingForVoice(composition.length)
-    for (const part of composition.parts) if (part.kind === 'message') part.readAlong = { ink: { role: 'accent' }, keeps: true }
+    for (const part of composition.parts)
+      if (part.kind === 'message') part.readAlong = { ink: { role: 'accent' }, keeps: true }
   }
-  if (plan.particles) composition.parts.push(starterParticles(canvas, plan.particles, { at: 'picture.entered', offsetMs: 0 }))
+  if (plan.particles)
+    composition.parts.push(starterParticles(canvas, plan.particles, { at: 'picture.entered', offsetMs: 0 }))
   alert.variations.unshift(...(plan.cases ?? []).map((each) => caseOf(each, composition, plan.kind, media)))
   return alert
 }
 
 /** The everyday composition with what is special about a case. */
-function caseOf({ id, name, rule, second, picture, sound, lengthMs }: CasePlan, everyday: Composition, kind: EventKind, media: MediaByFile): Variation {
+function caseOf(
+  { id, name, rule, second, picture, sound, lengthMs }: CasePlan,
+  everyday: Composition,
+  kind: EventKind,
+  media: MediaByFile,
+): Variation {
   const composition = copyOf(everyday)
-  if (lengthMs) composition.length = everyday.length.rule === 'fit' ? waitingForVoice({ rule: 'fixed', ms: lengthMs }) : { rule: 'fixed', ms: lengthMs }
+  if (lengthMs)
+    composition.length =
+      everyday.length.rule === 'fit'
+        ? waitingForVoice({ rule: 'fixed', ms: lengthMs })
+        : { rule: 'fixed', ms: lengthMs }
   for (const part of composition.parts) {
     if (part.kind === 'line' && part.id === 'second') part.template = second
     if (part.kind === 'picture' && picture) part.mediaId = media(picture)
@@ -143,19 +319,43 @@ function caseOf({ id, name, rule, second, picture, sound, lengthMs }: CasePlan, 
 }
 
 /** The weeks before the Three Kings: the bakery in frost. */
-const frostWindow: Season = { id: 'frost', from: '12-01', to: '01-06', look: { ...lanternLook, name: 'Frosted window', palette: paletteFrom('#7FC8E8', '#F2B8C6'), speedRatio: 0.8 }, swaps: [] }
+const frostWindow: Season = {
+  id: 'frost',
+  from: '12-01',
+  to: '01-06',
+  look: { ...lanternLook, name: 'Frosted window', palette: paletteFrom('#7FC8E8', '#F2B8C6'), speedRatio: 0.8 },
+  swaps: [],
+}
 
 /** Where the oven camera is in the counter's scene. */
-const ovenCamera: Zone = { id: 'oven-cam', name: 'Oven cam', purpose: 'camera', xPx: 40, yPx: 40, widthPx: 420, heightPx: 300 }
+const ovenCamera: Zone = {
+  id: 'oven-cam',
+  name: 'Oven cam',
+  purpose: 'camera',
+  xPx: 40,
+  yPx: 40,
+  widthPx: 420,
+  heightPx: 300,
+}
 
 function documentOf(canvas: Canvas, kinds: readonly EventKind[] | null, media: MediaByFile): BoxDocument {
-  const alerts = plans.filter((plan) => kinds === null || kinds.includes(plan.kind)).map((plan) => alertOf(plan, canvas, media))
-  return { ...plainBox(canvas, alerts), seasons: [frostWindow], zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [] }
+  const alerts = plans
+    .filter((plan) => kinds === null || kinds.includes(plan.kind))
+    .map((plan) => alertOf(plan, canvas, media))
+  return {
+    ...plainBox(canvas, alerts),
+    seasons: [frostWindow],
+    zones: canvas.widthPx > canvas.heightPx ? [ovenCamera] : [],
+  }
 }
 
 export function demoBoxes(media: MediaByFile): { id: string; name: string; document: BoxDocument }[] {
   return [
-    { id: 'box-night-counter', name: 'Night counter', document: documentOf({ widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }, null, media) },
+    {
+      id: 'box-night-counter',
+      name: 'Night counter',
+      document: documentOf({ widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }, null, media),
+    },
     {
       id: 'box-street-window',
       name: 'Street window',
@@ -164,20 +364,68 @@ export function demoBoxes(media: MediaByFile): { id: string; name: string; docum
   ]
 }
 
-type Earlier = Pick<CanonicalEvent, 'kind' | 'data'> & { minutesAgo: number; ends?: { state: 'skipped' | 'expired'; reason: string } }
+type Earlier = Pick<CanonicalEvent, 'kind' | 'data'> & {
+  minutesAgo: number
+  ends?: { state: 'skipped' | 'expired'; reason: string }
+}
 const by = (id: string, name: string) => ({ id, name })
 
 /** What happened before the first visit: a quiet hour, so that the desk's log has something to say. */
 export const earlierTonight: readonly Earlier[] = [
   { minutesAgo: 58, kind: 'follow', data: { viewer: by('v-01', 'caraway_owl') } },
-  { minutesAgo: 52, kind: 'tip', data: { viewer: by('v-02', 'Tomé Brandão'), amountMinor: 2500, currency: 'EUR', message: { text: 'o pão de centeio é o melhor da noite' } } },
-  { minutesAgo: 47, kind: 'resubscription', data: { viewer: by('v-03', 'MarrowHat'), tier: 2, months: 12, message: { text: 'twelve months of the best crust in town 🔥🔥🔥🔥🔥🔥' } } },
+  {
+    minutesAgo: 52,
+    kind: 'tip',
+    data: {
+      viewer: by('v-02', 'Tomé Brandão'),
+      amountMinor: 2500,
+      currency: 'EUR',
+      message: { text: 'o pão de centeio é o melhor da noite' },
+    },
+  },
+  {
+    minutesAgo: 47,
+    kind: 'resubscription',
+    data: {
+      viewer: by('v-03', 'MarrowHat'),
+      tier: 2,
+      months: 12,
+      message: { text: 'twelve months of the best crust in town 🔥🔥🔥🔥🔥🔥' },
+    },
+  },
   { minutesAgo: 41, kind: 'raid', data: { viewer: by('v-01', 'caraway_owl'), partySize: 64 } },
-  { minutesAgo: 40, kind: 'follow', data: { viewer: by('v-04', 'Juno Flint') }, ends: { state: 'expired', reason: 'no source was connected for 134 s' } },
+  {
+    minutesAgo: 40,
+    kind: 'follow',
+    data: { viewer: by('v-04', 'Juno Flint') },
+    ends: { state: 'expired', reason: 'no source was connected for 134 s' },
+  },
   { minutesAgo: 33, kind: 'giftBatch', data: { viewer: by('v-05', 'sootkettle'), tier: 1, count: 5, groupId: 'g-1' } },
-  { minutesAgo: 26, kind: 'follow', data: { viewer: by('v-06', 'the_person_with_an_exceptionally_long_display_name') } },
+  {
+    minutesAgo: 26,
+    kind: 'follow',
+    data: { viewer: by('v-06', 'the_person_with_an_exceptionally_long_display_name') },
+  },
   { minutesAgo: 21, kind: 'follow', data: { viewer: by('v-07', 'نورا_خبز') } },
-  { minutesAgo: 14, kind: 'tip', data: { viewer: by('v-08', "O'Malt"), amountMinor: 300, currency: 'EUR', message: { text: 'HURRY UP WITH THE CRUSTTTTTTT 11111111111111111111 www.free-loaves.example' } } },
-  { minutesAgo: 9, kind: 'follow', data: { viewer: by('v-09', '🥐wisp') }, ends: { state: 'skipped', reason: 'skipped by tallowmoth' } },
-  { minutesAgo: 4, kind: 'redemption', data: { viewer: by('v-10', 'kneadybeast'), reward: { id: 'bell', title: 'Ring the oven bell', costPoints: 300 } } },
+  {
+    minutesAgo: 14,
+    kind: 'tip',
+    data: {
+      viewer: by('v-08', "O'Malt"),
+      amountMinor: 300,
+      currency: 'EUR',
+      message: { text: 'HURRY UP WITH THE CRUSTTTTTTT 11111111111111111111 www.free-loaves.example' },
+    },
+  },
+  {
+    minutesAgo: 9,
+    kind: 'follow',
+    data: { viewer: by('v-09', '🥐wisp') },
+    ends: { state: 'skipped', reason: 'skipped by tallowmoth' },
+  },
+  {
+    minutesAgo: 4,
+    kind: 'redemption',
+    data: { viewer: by('v-10', 'kneadybeast'), reward: { id: 'bell', title: 'Ring the oven bell', costPoints: 300 } },
+  },
 ]

@@ -1,18 +1,25 @@
-// Makes fonts/noto-color-emoji.woff2 from the package's whole font. The package's own subsets carry their colours only as
-// SVG, which Chromium does not draw; the whole font has them as COLR too, and without its SVG table it is a third as large.
-// Takes half a minute, so its result is checked in. Run: node fonts/make.mjs
+// Makes fonts/noto-color-emoji.woff2 from the package's whole font. The package's own subsets carry their colours only
+// as SVG, which Chromium does not draw; the whole font has them as COLR too, and without its SVG table it is a third as
+// large. Takes half a minute, so its result is checked in. Run: node fonts/make.mjs
 import { readFile, writeFile } from 'node:fs/promises'
 import wawoff2 from 'wawoff2'
 
 const recordBytes = 16
 const headBytes = 12
-const source = new URL('../node_modules/@fontsource/noto-color-emoji/files/noto-color-emoji-emoji-400-normal.woff2', import.meta.url)
+const source = new URL(
+  '../node_modules/@fontsource/noto-color-emoji/files/noto-color-emoji-emoji-400-normal.woff2',
+  import.meta.url,
+)
 const font = Buffer.from(await wawoff2.decompress(await readFile(source)))
 
 const tables = Array.from({ length: font.readUInt16BE(4) }, (_, index) => {
   const at = headBytes + index * recordBytes
   const [offset, length] = [font.readUInt32BE(at + 8), font.readUInt32BE(at + 12)]
-  return { tag: font.toString('latin1', at, at + 4), checksum: font.readUInt32BE(at + 4), bytes: font.subarray(offset, offset + length) }
+  return {
+    tag: font.toString('latin1', at, at + 4),
+    checksum: font.readUInt32BE(at + 4),
+    bytes: font.subarray(offset, offset + length),
+  }
 }).filter((table) => table.tag !== 'SVG ')
 
 // The directory of an sfnt, as the OpenType specification lays it out.

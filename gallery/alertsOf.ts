@@ -14,12 +14,36 @@ export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
   return plans.map(({ kinds, role, hasMessage, isOff, cases }) => {
     const [kind] = kinds
     const id = kind.toLowerCase()
-    const seat = (changes: Partial<Seat>): Seat => ({ kind, words: set.words[kind] ?? plainWords[kind], role, isGreat: false, hasMessage: hasMessage ?? false, pictureId: media.picture(role), soundId: media.sound(role), ...changes })
+    const seat = (changes: Partial<Seat>): Seat => ({
+      kind,
+      words: set.words[kind] ?? plainWords[kind],
+      role,
+      isGreat: false,
+      hasMessage: hasMessage ?? false,
+      pictureId: media.picture(role),
+      soundId: media.sound(role),
+      ...changes,
+    })
     const special = (cases ?? []).map(({ id: caseId, name, rule, isGreat, wordsOf, second }) => {
       const own = wordsOf ? (set.words[wordsOf] ?? plainWords[wordsOf]) : (set.words[kind] ?? plainWords[kind])
       const words = second ? { ...own, second } : own
-      return { id: `${id}-${caseId}`, name, rule, share: null, composition: set.compose(seat({ words, isGreat, ...(isGreat ? { pictureId: media.picture('great') } : {}) })) }
+      return {
+        id: `${id}-${caseId}`,
+        name,
+        rule,
+        share: null,
+        composition: set.compose(seat({ words, isGreat, ...(isGreat ? { pictureId: media.picture('great') } : {}) })),
+      }
     })
-    return { id, kinds: [...kinds], isOn: !isOff, offer: null, variations: [...special, { id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: set.compose(seat({})) }] }
+    return {
+      id,
+      kinds: [...kinds],
+      isOn: !isOff,
+      offer: null,
+      variations: [
+        ...special,
+        { id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: set.compose(seat({})) },
+      ],
+    }
   })
 }

@@ -19,11 +19,33 @@ const soundRoles = ['arrival', 'support', 'crowd'] as const
 const idOf = (at: number) => at.toString(16).padStart(64, '0')
 /** A set with files that are told apart by their roles. */
 const packOf = (set: (typeof sets)[number]) =>
-  manifestFor(set, { picture: (role) => (set.pictures ? idOf(1 + pictureRoles.indexOf(role)) : null), sound: (role) => idOf(11 + soundRoles.indexOf(role)) }, [
-    ...(set.pictures ? pictureRoles.map((role, at) => ({ role, id: idOf(1 + at), kind: 'picture' as const, mime: 'image/png' })) : []),
-    ...soundRoles.map((role, at) => ({ role, id: idOf(11 + at), kind: 'sound' as const, mime: 'audio/wav' })),
-  ].map(({ role, id, kind, mime }) => ({ id, file: `media/${id}`, name: role, kind, mime, sizeBytes: 1, licence: 'CC0-1.0' })))
-const media = Object.fromEntries(Array.from({ length: 14 }, (_, at) => [idOf(at), { url: `/media/${idOf(at)}`, mime: at > 10 ? 'audio/wav' : 'image/png', durationMs: at > 10 ? 1500 : null }]))
+  manifestFor(
+    set,
+    {
+      picture: (role) => (set.pictures ? idOf(1 + pictureRoles.indexOf(role)) : null),
+      sound: (role) => idOf(11 + soundRoles.indexOf(role)),
+    },
+    [
+      ...(set.pictures
+        ? pictureRoles.map((role, at) => ({ role, id: idOf(1 + at), kind: 'picture' as const, mime: 'image/png' }))
+        : []),
+      ...soundRoles.map((role, at) => ({ role, id: idOf(11 + at), kind: 'sound' as const, mime: 'audio/wav' })),
+    ].map(({ role, id, kind, mime }) => ({
+      id,
+      file: `media/${id}`,
+      name: role,
+      kind,
+      mime,
+      sizeBytes: 1,
+      licence: 'CC0-1.0',
+    })),
+  )
+const media = Object.fromEntries(
+  Array.from({ length: 14 }, (_, at) => [
+    idOf(at),
+    { url: `/media/${idOf(at)}`, mime: at > 10 ? 'audio/wav' : 'image/png', durationMs: at > 10 ? 1500 : null },
+  ]),
+)
 
 describe('the gallery', () => {
   it('has eight sets or more, each with a name of its own', () => {
@@ -36,7 +58,8 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
   const pack = packOf(set)
   it('has an alert for every kind of event, and asks every case', () => {
     expect(pack.box.alerts.flatMap(({ kinds }) => kinds).sort()).toEqual([...eventKinds].sort())
-    for (const alert of pack.box.alerts) expect(coverageOf(alert, alert.variations).variations.filter(({ state }) => state === 'unreachable')).toEqual([])
+    for (const alert of pack.box.alerts)
+      expect(coverageOf(alert, alert.variations).variations.filter(({ state }) => state === 'unreachable')).toEqual([])
   })
   it('has five dials or more; they turn what is there, to both ends, and begin where the set stands', () => {
     expect(pack.dials.length).toBeGreaterThanOrEqual(5)
@@ -49,14 +72,23 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
   })
   it('can be read: words on plates and outlines', () => {
     const { palette } = pack.box.look
-    for (const behind of [palette.plate, palette.outline]) for (const words of [palette.headline, palette.body, palette.accent]) expect(contrast(words, behind)).toBeGreaterThanOrEqual(4.5)
+    for (const behind of [palette.plate, palette.outline])
+      for (const words of [palette.headline, palette.body, palette.accent])
+        expect(contrast(words, behind)).toBeGreaterThanOrEqual(4.5)
   })
   it('says nothing but what its kinds know', () => {
     for (const alert of pack.box.alerts) {
       for (const { composition, rule } of alert.variations) {
         // A case for one of several kinds may say what that one knows.
-        const asked = rule?.of.flatMap((term) => ('field' in term && term.field === 'kind' && term.is === 'oneOf' ? term.values : [])) ?? []
-        const known = new Set(variablesOf(asked.length > 0 ? alert.kinds.filter((kind) => asked.includes(kind)) : alert.kinds).map(({ name }) => name))
+        const asked =
+          rule?.of.flatMap((term) =>
+            'field' in term && term.field === 'kind' && term.is === 'oneOf' ? term.values : [],
+          ) ?? []
+        const known = new Set(
+          variablesOf(asked.length > 0 ? alert.kinds.filter((kind) => asked.includes(kind)) : alert.kinds).map(
+            ({ name }) => name,
+          ),
+        )
         for (const part of composition.parts) {
           if (part.kind !== 'line' && part.kind !== 'ticker') continue
           expect(parseTemplate(part.template).problems).toEqual([])
@@ -70,7 +102,12 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
       for (const kind of alert.kinds) {
         for (const name of Object.keys(sampleNames) as SampleName[]) {
           for (const { composition } of alert.variations) {
-            const score = resolveScore(composition, { ...pack.box, event: sampleEvent(kind, name), locale: 'en', media })
+            const score = resolveScore(composition, {
+              ...pack.box,
+              event: sampleEvent(kind, name),
+              locale: 'en',
+              media,
+            })
             if (!score.ok) throw new Error(`${kind}: ${JSON.stringify(score.error)}`)
             expect(score.value.remarks).toEqual([])
           }

@@ -8,5 +8,17 @@ import type { GallerySet } from './set.ts'
 export function manifestFor(set: GallerySet, media: SetMedia, packed: PackedMedia[]): Manifest {
   const sounds = { arrival: media.sound('arrival'), support: media.sound('support'), crowd: media.sound('crowd') }
   const box = { ...plainBox(set.canvas, alertsOf(set, media)), look: { ...set.look, sounds } }
-  return manifest.parse({ format: 'thundercrest.pack', version: manifestVersion, id: set.id, release: '1.0.0', name: set.name, author: 'Thundercrest', licence: 'CC0-1.0', about: set.about, box, media: packed, dials: dialsOf(set, sounds) })
+  return manifest.parse({
+    format: 'thundercrest.pack',
+    version: manifestVersion,
+    id: set.id,
+    release: '1.0.0',
+    name: set.name,
+    author: 'Thundercrest',
+    licence: 'CC0-1.0',
+    about: set.about,
+    box,
+    media: packed,
+    dials: dialsOf(set, sounds),
+  })
 }

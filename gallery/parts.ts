@@ -2,7 +2,14 @@ import type { Canvas } from '../core/composition/canvas.ts'
 import type { Edge } from '../core/composition/clip.ts'
 import type { Place } from '../core/composition/place.ts'
 import type { Composition } from '../core/composition/schema.ts'
-import { starterLine, starterMessage, starterParticles, starterPicture, starterShape, starterSound } from '../core/composition/starterParts.ts'
+import {
+  starterLine,
+  starterMessage,
+  starterParticles,
+  starterPicture,
+  starterShape,
+  starterSound,
+} from '../core/composition/starterParts.ts'
 import type { LetterMotion } from '../core/motion/letters.ts'
 import type { Part, PartOf } from '../core/parts/part.ts'
 import type { PresetName } from '../core/parts/particles/presets.ts'
@@ -12,7 +19,12 @@ import type { Seat } from './set.ts'
 
 export const at = (anchor: string, offsetMs = 0): Edge => ({ at: anchor, offsetMs })
 export const on = (xPx: number, yPx: number, origin: Place['origin'] = 'centre'): Place => ({ xPx, yPx, origin })
-export const letters = (motion: LetterMotion['motion'], staggerMs: number, ms: number, order: LetterMotion['order'] = 'start'): LetterMotion => ({ motion, unit: 'letter', order, staggerMs, ms, strength: 1 })
+export const letters = (
+  motion: LetterMotion['motion'],
+  staggerMs: number,
+  ms: number,
+  order: LetterMotion['order'] = 'start',
+): LetterMotion => ({ motion, unit: 'letter', order, staggerMs, ms, strength: 1 })
 
 type Changes<P> = Partial<Omit<P, 'kind' | 'id'>>
 
@@ -21,24 +33,92 @@ function from<P extends Part>(part: P, start: Edge | undefined, changes: Changes
   return { ...part, ...changes, ...(start ? { clip: { ...part.clip, start } } : {}) }
 }
 
-export const picture = (canvas: Canvas, { pictureId }: Seat, sidePx: number, place: Place, changes: Changes<PartOf<'picture'>> = {}, start?: Edge): PartOf<'picture'> =>
+export const picture = (
+  canvas: Canvas,
+  { pictureId }: Seat,
+  sidePx: number,
+  place: Place,
+  changes: Changes<PartOf<'picture'>> = {},
+  start?: Edge,
+): PartOf<'picture'> =>
   from(starterPicture(canvas, pictureId), start, { widthPx: sidePx, heightPx: sidePx, place, ...changes })
 
-export const headline = (canvas: Canvas, { words }: Seat, sizePx: number, place: Place, changes: Changes<PartOf<'line'>> = {}, start?: Edge): PartOf<'line'> =>
-  from(starterLine(canvas, 'headline', words.headline), start, { sizePx, floorPx: Math.round(sizePx * 0.45), place, ...changes })
+export const headline = (
+  canvas: Canvas,
+  { words }: Seat,
+  sizePx: number,
+  place: Place,
+  changes: Changes<PartOf<'line'>> = {},
+  start?: Edge,
+): PartOf<'line'> =>
+  from(starterLine(canvas, 'headline', words.headline), start, {
+    sizePx,
+    floorPx: Math.round(sizePx * 0.45),
+    place,
+    ...changes,
+  })
 
-export const second = (canvas: Canvas, { words }: Seat, sizePx: number, place: Place, changes: Changes<PartOf<'line'>> = {}, start?: Edge): PartOf<'line'> =>
-  from(starterLine(canvas, 'second', words.second), start, { sizePx, floorPx: Math.round(sizePx * 0.6), place, ...changes })
+export const second = (
+  canvas: Canvas,
+  { words }: Seat,
+  sizePx: number,
+  place: Place,
+  changes: Changes<PartOf<'line'>> = {},
+  start?: Edge,
+): PartOf<'line'> =>
+  from(starterLine(canvas, 'second', words.second), start, {
+    sizePx,
+    floorPx: Math.round(sizePx * 0.6),
+    place,
+    ...changes,
+  })
 
 /** What the viewer wrote; nothing where the kind never says anything. */
-export const message = (canvas: Canvas, { hasMessage }: Seat, sizePx: number, place: Place, changes: Changes<PartOf<'message'>> = {}, start: Edge = at('second.entered')): PartOf<'message'>[] =>
-  hasMessage ? [from(starterMessage(canvas, start), undefined, { sizePx, floorPx: Math.round(sizePx * 0.7), place, ...changes })] : []
+export const message = (
+  canvas: Canvas,
+  { hasMessage }: Seat,
+  sizePx: number,
+  place: Place,
+  changes: Changes<PartOf<'message'>> = {},
+  start: Edge = at('second.entered'),
+): PartOf<'message'>[] =>
+  hasMessage
+    ? [from(starterMessage(canvas, start), undefined, { sizePx, floorPx: Math.round(sizePx * 0.7), place, ...changes })]
+    : []
 
-export const shape = (canvas: Canvas, id: string, widthPx: number, heightPx: number, place: Place, changes: Changes<PartOf<'shape'>> = {}, start?: Edge): PartOf<'shape'> => ({ ...from(starterShape(canvas), start, { name: `${id[0]?.toUpperCase()}${id.slice(1)}`, widthPx, heightPx, place, stroke: { widthPx: 0, ink: { role: 'accent' } }, ...changes }), id })
+export const shape = (
+  canvas: Canvas,
+  id: string,
+  widthPx: number,
+  heightPx: number,
+  place: Place,
+  changes: Changes<PartOf<'shape'>> = {},
+  start?: Edge,
+): PartOf<'shape'> => ({
+  ...from(starterShape(canvas), start, {
+    name: `${id[0]?.toUpperCase()}${id.slice(1)}`,
+    widthPx,
+    heightPx,
+    place,
+    stroke: { widthPx: 0, ink: { role: 'accent' } },
+    ...changes,
+  }),
+  id,
+})
 
-export const particles = (canvas: Canvas, preset: PresetName, changes: Changes<PartOf<'particles'>> = {}, start?: Edge): PartOf<'particles'> => ({ ...from(starterParticles(canvas, preset), start, changes), id: 'sparks', name: 'Sparks' })
+export const particles = (
+  canvas: Canvas,
+  preset: PresetName,
+  changes: Changes<PartOf<'particles'>> = {},
+  start?: Edge,
+): PartOf<'particles'> => ({ ...from(starterParticles(canvas, preset), start, changes), id: 'sparks', name: 'Sparks' })
 
 /** The sound that the look has for such moments. */
 export const sound = ({ soundId, role }: Seat): PartOf<'sound'> => ({ ...starterSound(soundId), role })
 
-export const score = (ms: number, ...parts: (Part | Part[])[]): Composition => ({ version: 4, length: { rule: 'fixed', ms }, silenced: [], parts: parts.flat() })
+export const score = (ms: number, ...parts: (Part | Part[])[]): Composition => ({
+  version: 4,
+  length: { rule: 'fixed', ms },
+  silenced: [],
+  parts: parts.flat(),
+})

@@ -27,7 +27,10 @@ export interface Seat {
   soundId: string
 }
 
-/** A set of the gallery: how it looks and sounds, and how it lays out a case. What it says and when is the same for all, but for its own words. */
+/**
+ * A set of the gallery: how it looks and sounds, and how it lays out a case. What it says and when is the same for all,
+ * but for its own words.
+ */
 export interface GallerySet {
   id: string
   name: string

@@ -51,7 +51,10 @@ interface AlertPlan {
   cases?: CasePlan[]
 }
 
-const number = (field: string, is: 'atLeast' | 'exactly', value: number): Rule => ({ match: 'all', of: [{ field, is, value }] })
+const number = (field: string, is: 'atLeast' | 'exactly', value: number): Rule => ({
+  match: 'all',
+  of: [{ field, is, value }],
+})
 const ofKind = (kind: EventKind): Rule => ({ match: 'all', of: [{ field: 'kind', is: 'oneOf', values: [kind] }] })
 
 /** The alerts of every set: every kind of event has one. */
@@ -59,27 +62,65 @@ export const plans: readonly AlertPlan[] = [
   { kinds: ['follow'], role: 'arrival' },
   { kinds: ['subscription'], role: 'support', hasMessage: true },
   {
-    kinds: ['resubscription'], role: 'support', hasMessage: true,
-    cases: [{ id: 'year', name: 'A whole year', rule: number('months', 'exactly', 12), isGreat: true, second: 'a whole year with us' }, { id: 'years', name: 'Two years and more', rule: number('months', 'atLeast', 24), isGreat: true, second: '{months} months with us' }],
+    kinds: ['resubscription'],
+    role: 'support',
+    hasMessage: true,
+    cases: [
+      {
+        id: 'year',
+        name: 'A whole year',
+        rule: number('months', 'exactly', 12),
+        isGreat: true,
+        second: 'a whole year with us',
+      },
+      {
+        id: 'years',
+        name: 'Two years and more',
+        rule: number('months', 'atLeast', 24),
+        isGreat: true,
+        second: '{months} months with us',
+      },
+    ],
   },
-  { kinds: ['giftBatch'], role: 'support', cases: [{ id: 'many', name: 'Twenty and more', rule: number('count', 'atLeast', 20), isGreat: true }] },
+  {
+    kinds: ['giftBatch'],
+    role: 'support',
+    cases: [{ id: 'many', name: 'Twenty and more', rule: number('count', 'atLeast', 20), isGreat: true }],
+  },
   { kinds: ['giftRecipient'], role: 'support', isOff: true },
   { kinds: ['membership'], role: 'support', hasMessage: true },
   { kinds: ['membershipRenewal'], role: 'support', hasMessage: true },
   {
-    kinds: ['tip'], role: 'support', hasMessage: true,
-    cases: [{ id: 'huge', name: 'A hundred and more', rule: number('amount', 'atLeast', 10_000), isGreat: true }, { id: 'large', name: 'Twenty and more', rule: number('amount', 'atLeast', 2000), isGreat: false }],
+    kinds: ['tip'],
+    role: 'support',
+    hasMessage: true,
+    cases: [
+      { id: 'huge', name: 'A hundred and more', rule: number('amount', 'atLeast', 10_000), isGreat: true },
+      { id: 'large', name: 'Twenty and more', rule: number('amount', 'atLeast', 2000), isGreat: false },
+    ],
   },
   { kinds: ['paidMessage'], role: 'support', hasMessage: true },
   { kinds: ['charityDonation'], role: 'support', hasMessage: true },
   { kinds: ['applause'], role: 'support' },
-  { kinds: ['raid'], role: 'crowd', cases: [{ id: 'crowd', name: 'Fifty guests and more', rule: number('party', 'atLeast', 50), isGreat: true }] },
+  {
+    kinds: ['raid'],
+    role: 'crowd',
+    cases: [{ id: 'crowd', name: 'Fifty guests and more', rule: number('party', 'atLeast', 50), isGreat: true }],
+  },
   { kinds: ['purchase'], role: 'support' },
   {
-    kinds: ['surgeLevelled', 'surgeStarted', 'surgeEnded'], role: 'crowd',
-    cases: [{ id: 'begins', name: 'It begins', rule: ofKind('surgeStarted'), isGreat: true, wordsOf: 'surgeStarted' }, { id: 'ends', name: 'It ends', rule: ofKind('surgeEnded'), isGreat: true, wordsOf: 'surgeEnded' }],
+    kinds: ['surgeLevelled', 'surgeStarted', 'surgeEnded'],
+    role: 'crowd',
+    cases: [
+      { id: 'begins', name: 'It begins', rule: ofKind('surgeStarted'), isGreat: true, wordsOf: 'surgeStarted' },
+      { id: 'ends', name: 'It ends', rule: ofKind('surgeEnded'), isGreat: true, wordsOf: 'surgeEnded' },
+    ],
   },
-  { kinds: ['goalReached', 'goalStarted'], role: 'crowd', cases: [{ id: 'begins', name: 'It begins', rule: ofKind('goalStarted'), isGreat: false, wordsOf: 'goalStarted' }] },
+  {
+    kinds: ['goalReached', 'goalStarted'],
+    role: 'crowd',
+    cases: [{ id: 'begins', name: 'It begins', rule: ofKind('goalStarted'), isGreat: false, wordsOf: 'goalStarted' }],
+  },
   { kinds: ['redemption'], role: 'arrival' },
   { kinds: ['chatCommand'], role: 'arrival' },
   { kinds: ['chatMessage'], role: 'arrival', isOff: true },

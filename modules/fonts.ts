@@ -8,27 +8,36 @@ import { allFallbackFamilies } from '../core/text/fallbackFamilies.ts'
 const fallbackWeights = [400, 700]
 const emojiFamily = 'Noto Color Emoji'
 
-/** Lays out the fonts that ship with Thundercrest as `/fonts/<family>.css` with their files beside them. No network, ever. */
+/**
+ * Lays out the fonts that ship with Thundercrest as `/fonts/<family>.css` with their files beside them. No network,
+ * ever.
+ */
 export default defineNuxtModule({
   meta: { name: 'thundercrest-fonts' },
   setup(_options, nuxt) {
     const { resolve } = createResolver(import.meta.url)
     const folder = join(nuxt.options.rootDir, 'node_modules/.cache/thundercrest/fonts')
-    const packageOf = (family: string, isVariable: boolean) => resolve(`../node_modules/${isVariable ? '@fontsource-variable' : '@fontsource'}/${fontSlug(family)}`)
+    const packageOf = (family: string, isVariable: boolean) =>
+      resolve(`../node_modules/${isVariable ? '@fontsource-variable' : '@fontsource'}/${fontSlug(family)}`)
 
     /** One file of our own for all emoji; see fonts/make.mjs. */
     const layOutEmoji = async (slug: string) => {
       const sheet = await readFile(join(packageOf(emojiFamily, false), 'emoji-400.css'), 'utf8')
       const ranges = /unicode-range: [^;]+;/.exec(sheet)?.[0] ?? ''
       await cp(resolve('../fonts/noto-color-emoji.woff2'), join(folder, slug, 'all.woff2'))
-      await writeFile(join(folder, `${slug}.css`), `@font-face { font-family: '${emojiFamily}'; font-display: block; src: url(./${slug}/all.woff2) format('woff2'); ${ranges} }\n`)
+      await writeFile(
+        join(folder, `${slug}.css`),
+        `@font-face { font-family: '${emojiFamily}'; font-display: block; src: url(./${slug}/all.woff2) format('woff2'); ${ranges} }\n`,
+      )
     }
 
     /** The style sheets that together are a family. Fallbacks bring two weights where they have them. */
     const sheetsOf = (family: string): string[] => {
       const shelved = fontShelf.find((font) => font.family === family)
       if (shelved) return [join(packageOf(family, shelved.isVariable), 'index.css')]
-      return fallbackWeights.map((weight) => join(packageOf(family, false), `${weight}.css`)).filter((path) => existsSync(path))
+      return fallbackWeights
+        .map((weight) => join(packageOf(family, false), `${weight}.css`))
+        .filter((path) => existsSync(path))
     }
 
     const layOut = async (family: string) => {

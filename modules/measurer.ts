@@ -19,7 +19,9 @@ export default defineNuxtModule({
           target: 'node20',
           external: ['sharp'],
           // Some of the bundled packages still ask for their parts with require.
-          banner: { js: "import { createRequire as makeRequire } from 'node:module'; const require = makeRequire(import.meta.url);" },
+          banner: {
+            js: "import { createRequire as makeRequire } from 'node:module'; const require = makeRequire(import.meta.url);",
+          },
           legalComments: 'none',
         })
       })

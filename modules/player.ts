@@ -34,14 +34,23 @@ export default defineNuxtModule({
 
     nuxt.hook('nitro:config', async (config) => {
       await bundle()
-      config.publicAssets = [...(config.publicAssets ?? []), { dir: folder, baseURL: '/player', maxAge: nuxt.options.dev ? 0 : 31_536_000 }]
-      config.virtual = { ...config.virtual, '#thundercrest/player': () => `export const playerScriptUrl = ${JSON.stringify(scriptUrl)}` }
+      config.publicAssets = [
+        ...(config.publicAssets ?? []),
+        { dir: folder, baseURL: '/player', maxAge: nuxt.options.dev ? 0 : 31_536_000 },
+      ]
+      config.virtual = {
+        ...config.virtual,
+        '#thundercrest/player': () => `export const playerScriptUrl = ${JSON.stringify(scriptUrl)}`,
+      }
     })
     nuxt.hook('builder:watch', async (_event, path) => {
       if (/(^|\/)(player|core|contract)\//.test(path)) await bundle()
     })
     addTypeTemplate(
-      { filename: 'types/thundercrest-player.d.ts', getContents: () => "declare module '#thundercrest/player' {\n  export const playerScriptUrl: string\n}\n" },
+      {
+        filename: 'types/thundercrest-player.d.ts',
+        getContents: () => "declare module '#thundercrest/player' {\n  export const playerScriptUrl: string\n}\n",
+      },
       { nuxt: true, nitro: true, node: true },
     )
   },

@@ -13,7 +13,14 @@ import { placeLines } from './placeLines.ts'
 export function layoutTexts(score: ResolvedScore, hasAllFonts: boolean): Map<string, TextLayout> {
   const layouts = new Map<string, TextLayout>()
   const bench = document.createElement('div')
-  Object.assign(bench.style, { all: 'initial', position: 'fixed', left: '-99999px', top: '0', visibility: 'hidden', contain: 'layout style' })
+  Object.assign(bench.style, {
+    all: 'initial',
+    position: 'fixed',
+    left: '-99999px',
+    top: '0',
+    visibility: 'hidden',
+    contain: 'layout style',
+  })
   bench.setAttribute('aria-hidden', 'true')
   document.body.append(bench)
   for (const part of score.parts) {
@@ -38,9 +45,38 @@ const knownMax = 200
 
 /** Everything that decides how a text is fitted. */
 function layoutKey(part: ResolvedTextPart, score: ResolvedScore): string {
-  const { pieces, family, weight, sizePx, floorPx, fit, maxLines, align, lineHeight, letterSpacingEm, outlinePx, letters } = part
+  const {
+    pieces,
+    family,
+    weight,
+    sizePx,
+    floorPx,
+    fit,
+    maxLines,
+    align,
+    lineHeight,
+    letterSpacingEm,
+    outlinePx,
+    letters,
+  } = part
   const room = part.kind === 'ticker' ? part.widthPx : textRoomPx(part, score.canvas)
-  return JSON.stringify([part.kind, pieces, family, weight, sizePx, floorPx, fit, maxLines, align, lineHeight, letterSpacingEm, outlinePx, letters?.unit, room, document.fonts.size])
+  return JSON.stringify([
+    part.kind,
+    pieces,
+    family,
+    weight,
+    sizePx,
+    floorPx,
+    fit,
+    maxLines,
+    align,
+    lineHeight,
+    letterSpacingEm,
+    outlinePx,
+    letters?.unit,
+    room,
+    document.fonts.size,
+  ])
 }
 
 function layoutText(part: ResolvedTextPart, score: ResolvedScore, bench: HTMLElement): TextLayout {
@@ -50,7 +86,14 @@ function layoutText(part: ResolvedTextPart, score: ResolvedScore, bench: HTMLEle
   // A running line is never fitted: it has all the room it wants.
   const isRunning = part.kind === 'ticker'
   const fitted = fitText(
-    { pieces: part.pieces, fit: part.fit, sizePx: part.sizePx, floorPx: part.floorPx, maxLines: part.maxLines, maxWidthPx: isRunning ? Infinity : textRoomPx(part, score.canvas) },
+    {
+      pieces: part.pieces,
+      fit: part.fit,
+      sizePx: part.sizePx,
+      floorPx: part.floorPx,
+      maxLines: part.maxLines,
+      maxWidthPx: isRunning ? Infinity : textRoomPx(part, score.canvas),
+    },
     (pieces, sizePx) => {
       probe.style.fontSize = `${sizePx}px`
       probe.replaceChildren(...pieceNodes(pieces, part.highlightInk))
@@ -59,12 +102,21 @@ function layoutText(part: ResolvedTextPart, score: ResolvedScore, bench: HTMLEle
   )
   probe.remove()
   const { lines, sizePx, isCut } = fitted
-  const layout: TextLayout = { lines, sizePx, isCut, widthPx: isRunning ? part.widthPx : fitted.widthPx, heightPx: lines.length * sizePx * part.lineHeight, units: [] }
+  const layout: TextLayout = {
+    lines,
+    sizePx,
+    isCut,
+    widthPx: isRunning ? part.widthPx : fitted.widthPx,
+    heightPx: lines.length * sizePx * part.lineHeight,
+    units: [],
+  }
   if (part.letters) layout.units = measureUnits(part, layout, bench)
   return layout
 }
 
-/** Where each moving piece lies in the text as it is drawn at rest: kerning and direction are those of the whole line. */
+/**
+ * Where each moving piece lies in the text as it is drawn at rest: kerning and direction are those of the whole line.
+ */
 function measureUnits(part: ResolvedTextPart, layout: TextLayout, bench: HTMLElement): PlacedUnit[] {
   if (!part.letters) return []
   const lines = placeLines(part, layout)
@@ -76,7 +128,15 @@ function measureUnits(part: ResolvedTextPart, layout: TextLayout, bench: HTMLEle
     if (!line || !node) return []
     const rect = rectOf(node, unit.from, unit.to)
     const top = unit.line * layout.sizePx * part.lineHeight
-    return [{ ...unit, xPx: rect.left - origin.left, yPx: top, widthPx: rect.width, heightPx: layout.sizePx * part.lineHeight }]
+    return [
+      {
+        ...unit,
+        xPx: rect.left - origin.left,
+        yPx: top,
+        widthPx: rect.width,
+        heightPx: layout.sizePx * part.lineHeight,
+      },
+    ]
   })
   for (const line of lines) line.remove()
   return placed

@@ -7,8 +7,8 @@ export type WordLight = (lit: LitWords | null) => void
 const unitsIn = (text: string) => text.replace(/\s+/gu, '').length
 
 /**
- * Gives every word that is read an element of its own in lines that are laid out, so that it can be lit. The elements are inline and
- * without any style but colour: letters are shaped and stand as before.
+ * Gives every word that is read an element of its own in lines that are laid out, so that it can be lit. The elements
+ * are inline and without any style but colour: letters are shaped and stand as before.
  */
 export function lightLines(lines: readonly HTMLElement[], { words, ink }: ResolvedReadAlong): WordLight {
   const spans: HTMLElement[][] = words.map(() => [])
@@ -47,8 +47,16 @@ export function lightLines(lines: readonly HTMLElement[], { words, ink }: Resolv
   return lightOf(spans.map((each) => (isLit) => each.forEach((span) => void (span.style.color = isLit ? ink : ''))))
 }
 
-/** The same for a text whose letters or words are drawn one by one. A line that moves as a whole is lit with its first word. */
-export function lightUnits(units: readonly PlacedUnit[], fills: readonly HTMLElement[], { lines }: TextLayout, { words, ink }: ResolvedReadAlong): WordLight {
+/**
+ * The same for a text whose letters or words are drawn one by one. A line that moves as a whole is lit with its first
+ * word.
+ */
+export function lightUnits(
+  units: readonly PlacedUnit[],
+  fills: readonly HTMLElement[],
+  { lines }: TextLayout,
+  { words, ink }: ResolvedReadAlong,
+): WordLight {
   const before = new Map<string, number>()
   let passed = 0
   lines.forEach(({ pieces }, line) => {
@@ -65,12 +73,14 @@ export function lightUnits(units: readonly PlacedUnit[], fills: readonly HTMLEle
     const end = piece === null ? start + 1 : start + unitsIn(text.slice(from, to))
     const word = words.findIndex((each) => each.from < end && each.to > start)
     const fill = fills[index]
-    if (word >= 0 && fill) drawn[word]?.push(...([...fill.children].filter((child) => child instanceof HTMLElement) as HTMLElement[]))
+    if (word >= 0 && fill)
+      drawn[word]?.push(...([...fill.children].filter((child) => child instanceof HTMLElement) as HTMLElement[]))
   })
   return lightOf(
     drawn.map((elements) => {
       const usual = elements.map((element) => element.style.color)
-      return (isLit) => elements.forEach((element, index) => void (element.style.color = isLit ? ink : (usual[index] ?? '')))
+      return (isLit) =>
+        elements.forEach((element, index) => void (element.style.color = isLit ? ink : (usual[index] ?? '')))
     }),
   )
 }

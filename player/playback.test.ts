@@ -30,7 +30,11 @@ function arrange(state: 'on' | 'blocked' = 'on') {
   const scheduled: { fromMs: number; startsAtMs: number }[] = []
   const silence = vi.fn()
   const hush = vi.fn()
-  const stage = { seek: (tMs: number) => drawn.push({ tMs, atMs: performance.now() }), clear: vi.fn(), mount: vi.fn() } as unknown as Stage
+  const stage = {
+    seek: (tMs: number) => drawn.push({ tMs, atMs: performance.now() }),
+    clear: vi.fn(),
+    mount: vi.fn(),
+  } as unknown as Stage
   const output = {
     state: () => state,
     leadMs: () => 30,

@@ -17,11 +17,17 @@ export interface Playback {
 }
 
 /**
- * Plays a prepared score that is mounted on the stage. Picture, text and sound share one start on the performance clock,
- * planned so far ahead that the sound's first sample is on time: they begin within one frame of each other.
+ * Plays a prepared score that is mounted on the stage. Picture, text and sound share one start on the performance
+ * clock, planned so far ahead that the sound's first sample is on time: they begin within one frame of each other.
  * @param fromMs score time to begin at; > 0 joins a play that is already running
  */
-export function playScore(stage: Stage, prepared: PreparedScore, output: SoundOutput | null, fromMs: number, listener: PlaybackListener): Playback {
+export function playScore(
+  stage: Stage,
+  prepared: PreparedScore,
+  output: SoundOutput | null,
+  fromMs: number,
+  listener: PlaybackListener,
+): Playback {
   const { lengthMs } = prepared.score
   const isHeard = output !== null && output.state() === 'on' && prepared.sounds.length > 0
   const startsAtMs = performance.now() + (isHeard ? output.leadMs() : 0)
@@ -51,10 +57,13 @@ export function playScore(stage: Stage, prepared: PreparedScore, output: SoundOu
     frame = requestAnimationFrame(draw)
   }
   // A hidden page gets no frames: the play still ends by time, and says that it started.
-  const deadline = setTimeout(() => {
-    if (!hasStarted) listener.onStarted?.()
-    end()
-  }, startsAtMs - performance.now() + (lengthMs - fromMs) + 120)
+  const deadline = setTimeout(
+    () => {
+      if (!hasStarted) listener.onStarted?.()
+      end()
+    },
+    startsAtMs - performance.now() + (lengthMs - fromMs) + 120,
+  )
   frame = requestAnimationFrame(draw)
   return {
     silenceVoices: () => scheduled?.silenceVoices(),

@@ -18,7 +18,9 @@ export interface Stage {
   mount(prepared: PreparedScore): void
   /** Whether this very score is on the stage. */
   holds(prepared: PreparedScore): boolean
-  /** Draws the moment `tMs`; returns what was drawn. `isRunning` tells videos that the next moment follows by itself. */
+  /**
+   * Draws the moment `tMs`; returns what was drawn. `isRunning` tells videos that the next moment follows by itself.
+   */
   seek(tMs: number, mode?: DrawMode): SceneState
   /** Resolves when what was drawn last can be seen: videos have found their frames. */
   settled(): Promise<void>
@@ -28,7 +30,15 @@ export interface Stage {
 
 export function createStage(host: HTMLElement): Stage {
   const root = document.createElement('div')
-  Object.assign(root.style, { all: 'initial', display: 'block', position: 'absolute', left: '0', top: '0', overflow: 'hidden', transformOrigin: '0 0' })
+  Object.assign(root.style, {
+    all: 'initial',
+    display: 'block',
+    position: 'absolute',
+    left: '0',
+    top: '0',
+    overflow: 'hidden',
+    transformOrigin: '0 0',
+  })
   host.append(root)
   let mounted: PreparedScore | null = null
   const rule = drawnRule()
@@ -63,7 +73,8 @@ export function createStage(host: HTMLElement): Stage {
         elements.push(painter.element)
       }
       for (const { painter } of before.values()) painter.stop?.()
-      const isInPlace = root.children.length === elements.length && elements.every((element, index) => root.children[index] === element)
+      const isInPlace =
+        root.children.length === elements.length && elements.every((element, index) => root.children[index] === element)
       if (!isInPlace) root.replaceChildren(...elements)
     },
     async settled() {
@@ -92,13 +103,36 @@ export function createStage(host: HTMLElement): Stage {
 }
 
 /**
- * What a painter is built from: everything of a part but what its states carry. Two parts of one key are painted by one painter.
+ * What a painter is built from: everything of a part but what its states carry. Two parts of one key are painted by one
+ * painter.
  * @returns one text for one look
  */
 function paintKey(part: ResolvedPart, { layouts, pictures, sprites, score }: PreparedScore): string {
-  const { place: _place, opacity: _opacity, rotationDeg: _rotationDeg, keyframes: _keyframes, entrance: _entrance, exit: _exit, startMs: _startMs, endMs: _endMs, ...built } = part as ResolvedVisiblePart
+  const {
+    place: _place,
+    opacity: _opacity,
+    rotationDeg: _rotationDeg,
+    keyframes: _keyframes,
+    entrance: _entrance,
+    exit: _exit,
+    startMs: _startMs,
+    endMs: _endMs,
+    ...built
+  } = part as ResolvedVisiblePart
   const picture = pictures.get(part.id)
-  return JSON.stringify([built, layouts.get(part.id), picture && identityOf(picture), part.kind === 'particles' ? [score.canvas, ...part.sprites.map((sprite) => ('form' in sprite ? '' : sprites.has('mediaId' in sprite ? sprite.mediaId : sprite.emoteUrl)))] : null])
+  return JSON.stringify([
+    built,
+    layouts.get(part.id),
+    picture && identityOf(picture),
+    part.kind === 'particles'
+      ? [
+          score.canvas,
+          ...part.sprites.map((sprite) =>
+            'form' in sprite ? '' : sprites.has('mediaId' in sprite ? sprite.mediaId : sprite.emoteUrl),
+          ),
+        ]
+      : null,
+  ])
 }
 
 const identities = new WeakMap<object, number>()

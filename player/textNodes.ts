@@ -21,7 +21,8 @@ export function styleText(element: HTMLElement, text: ResolvedText): void {
     fontSynthesis: 'none',
     color: text.ink,
   })
-  if (text.shadow) element.style.textShadow = `${text.shadow.xPx}px ${text.shadow.yPx}px ${text.shadow.blurPx}px ${text.shadow.ink}`
+  if (text.shadow)
+    element.style.textShadow = `${text.shadow.xPx}px ${text.shadow.yPx}px ${text.shadow.blurPx}px ${text.shadow.ink}`
   if (text.outlinePx > 0) strokeText(element, text)
 }
 
@@ -32,8 +33,8 @@ function strokeText(element: HTMLElement, text: ResolvedText): void {
 }
 
 /**
- * The pieces as text nodes, `<bdi>` and emotes: text is only ever set as text, so markup in a name stays letters, and each
- * value is isolated so that its direction cannot turn the words around it.
+ * The pieces as text nodes, `<bdi>` and emotes: text is only ever set as text, so markup in a name stays letters, and
+ * each value is isolated so that its direction cannot turn the words around it.
  */
 export function pieceNodes(pieces: readonly TextPiece[], highlightInk: string): Node[] {
   return pieces.map((piece) => {
@@ -49,8 +50,8 @@ export function pieceNodes(pieces: readonly TextPiece[], highlightInk: string): 
 const drawnAttribute = 'data-drawn'
 
 /**
- * The pieces as they are *drawn* but not said: their letters stand in an attribute and are set by a rule of the stage. For
- * moving letters, of which there are many copies, while the text itself is in the document once.
+ * The pieces as they are *drawn* but not said: their letters stand in an attribute and are set by a rule of the stage.
+ * For moving letters, of which there are many copies, while the text itself is in the document once.
  */
 export function drawnNodes(pieces: readonly TextPiece[], highlightInk: string): Node[] {
   return pieces.map((piece) => {
@@ -74,6 +75,13 @@ function emoteNode(url: string, word: string): HTMLElement {
   const image = document.createElement('img')
   image.alt = word
   image.src = url
-  Object.assign(image.style, { display: 'inline-block', width: `${emoteEm}em`, height: `${emoteEm}em`, objectFit: 'contain', verticalAlign: '-0.28em', margin: '0 0.06em' })
+  Object.assign(image.style, {
+    display: 'inline-block',
+    width: `${emoteEm}em`,
+    height: `${emoteEm}em`,
+    objectFit: 'contain',
+    verticalAlign: '-0.28em',
+    margin: '0 0.06em',
+  })
   return image
 }

@@ -7,13 +7,20 @@ import { root } from './root.mjs'
 process.stdout.write('Building…\n')
 const startedMs = Date.now()
 // The sets that ship are drawn and synthesised by their scripts; the server carries what comes out.
-const gallery = spawnSync(process.execPath, ['--import', 'tsx', fileURLToPath(new URL('gallery/make.ts', root))], { cwd: root, encoding: 'utf8' })
+const gallery = spawnSync(process.execPath, ['--import', 'tsx', fileURLToPath(new URL('gallery/make.ts', root))], {
+  cwd: root,
+  encoding: 'utf8',
+})
 if (gallery.status !== 0) {
   process.stderr.write(`${gallery.stderr}\nThe gallery could not be made.\n`)
   process.exit(1)
 }
 const nuxt = fileURLToPath(new URL('node_modules/nuxt/bin/nuxt.mjs', root))
-const built = spawnSync(process.execPath, [nuxt, 'build'], { cwd: root, encoding: 'utf8', env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' } })
+const built = spawnSync(process.execPath, [nuxt, 'build'], {
+  cwd: root,
+  encoding: 'utf8',
+  env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1' },
+})
 if (built.status !== 0) {
   process.stderr.write(`${built.stdout}\n${built.stderr}\nThe build failed.\n`)
   process.exit(1)

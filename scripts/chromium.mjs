@@ -14,10 +14,16 @@ export function ensureChromium() {
   if (found) return found
   process.stdout.write('Installing Debian’s Chromium…\n')
   const isRoot = process.getuid?.() === 0
-  const apt = (...args) => spawnSync(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+  const apt = (...args) =>
+    spawnSync(isRoot ? 'apt-get' : 'sudo', isRoot ? args : ['-n', 'apt-get', ...args], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    })
   apt('update', '-qq')
   apt('install', '-y', '-qq', 'chromium')
   if (findChromium()) return findChromium()
-  process.stderr.write('Chromium is needed for the browser tests and could not be installed with apt-get. Install it (Debian: apt-get install chromium), or name it in CHROMIUM_PATH.\n')
+  process.stderr.write(
+    'Chromium is needed for the browser tests and could not be installed with apt-get. Install it (Debian: apt-get install chromium), or name it in CHROMIUM_PATH.\n',
+  )
   return null
 }

@@ -6,7 +6,14 @@ import { ensureInstalled } from './install.mjs'
 
 let flags
 try {
-  flags = parseArgs({ options: { port: { type: 'string' }, data: { type: 'string' }, reset: { type: 'boolean' }, empty: { type: 'boolean' } } }).values
+  flags = parseArgs({
+    options: {
+      port: { type: 'string' },
+      data: { type: 'string' },
+      reset: { type: 'boolean' },
+      empty: { type: 'boolean' },
+    },
+  }).values
 } catch (error) {
   process.stderr.write(`${error.message}\nFlags: --port N, --data DIR, --reset, --empty\n`)
   process.exit(2)
@@ -19,16 +26,26 @@ const { ensureBuilt } = await import('./freshBuild.mjs')
 ensureBuilt()
 if (flags.reset) {
   // Only ever what Thundercrest itself laid there: --data may name a folder with other things in it.
-  for (const name of ['database', 'media', 'speech', 'demo.json', 'secret']) rmSync(join(data, name), { recursive: true, force: true })
+  for (const name of ['database', 'media', 'speech', 'demo.json', 'secret'])
+    rmSync(join(data, name), { recursive: true, force: true })
 }
 const { serve } = await import('./serve.mjs')
 // The simulated voice service that ships, so that an engine on another machine can be tried.
 const chirp = `chirp=http://127.0.0.1:${port}/stand-ins/voice`
-const server = await serve({ PORT: port, THUNDERCREST_VOICES: process.env.THUNDERCREST_VOICES ?? chirp, THUNDERCREST_DATA: data, THUNDERCREST_DEMO: flags.empty ? '0' : '1', THUNDERCREST_LOG: process.env.THUNDERCREST_LOG ?? 'warn' })
+const server = await serve({
+  PORT: port,
+  THUNDERCREST_VOICES: process.env.THUNDERCREST_VOICES ?? chirp,
+  THUNDERCREST_DATA: data,
+  THUNDERCREST_DEMO: flags.empty ? '0' : '1',
+  THUNDERCREST_LOG: process.env.THUNDERCREST_LOG ?? 'warn',
+})
 
 const url = `http://${process.env.HOST ?? '127.0.0.1'}:${port}`
 for (let tries = 0; tries < 240 && server.exitCode === null; tries++) {
-  const isReady = await fetch(`${url}/readyz`).then((answer) => answer.ok, () => false)
+  const isReady = await fetch(`${url}/readyz`).then(
+    (answer) => answer.ok,
+    () => false,
+  )
   if (isReady) {
     announce()
     break

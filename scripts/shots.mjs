@@ -9,5 +9,9 @@ ensureBuilt()
 const { ensureChromium } = await import('./chromium.mjs')
 const chromium = ensureChromium()
 if (!chromium) process.exit(1)
-const { status } = spawnSync('npx', ['--no-install', 'tsx', 'scripts/takeShots.ts'], { cwd: root, stdio: 'inherit', env: { ...process.env, CHROMIUM_PATH: chromium } })
+const { status } = spawnSync('npx', ['--no-install', 'tsx', 'scripts/takeShots.ts'], {
+  cwd: root,
+  stdio: 'inherit',
+  env: { ...process.env, CHROMIUM_PATH: chromium },
+})
 process.exit(status ?? 1)

@@ -5,5 +5,9 @@ import { ensureInstalled } from './install.mjs'
 import { root } from './root.mjs'
 
 ensureInstalled()
-const { status } = spawnSync('npx', ['--no-install', 'tsx', fileURLToPath(new URL('stand-ins/commandLine.ts', root)), ...process.argv.slice(2)], { cwd: root, stdio: 'inherit' })
+const { status } = spawnSync(
+  'npx',
+  ['--no-install', 'tsx', fileURLToPath(new URL('stand-ins/commandLine.ts', root)), ...process.argv.slice(2)],
+  { cwd: root, stdio: 'inherit' },
+)
 process.exit(status ?? 1)

@@ -10,7 +10,12 @@ import { TestServer } from '../test/arrange/server.ts'
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--autoplay-policy=no-user-gesture-required', '--disable-background-networking'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--autoplay-policy=no-user-gesture-required',
+    '--disable-background-networking',
+  ],
 })
 const viewport = { width: 1280, height: 800 }
 const shoot = (page: Page, name: string) => page.screenshot({ path: `${folder}${name}.png` })
@@ -81,7 +86,8 @@ await page.getByRole('button', { name: 'Done', exact: true }).click()
 await open('Follow', 'Headline')
 await page.getByRole('button', { name: 'Packs and dials' }).click()
 await page.getByRole('button', { name: 'Make a property a dial' }).click()
-for (const property of ['Words', 'Size', 'Variables in']) await page.getByRole('button', { name: `Make ${property} a dial` }).click()
+for (const property of ['Words', 'Size', 'Variables in'])
+  await page.getByRole('button', { name: `Make ${property} a dial` }).click()
 await page.getByLabel('Words of Headline').scrollIntoViewIfNeeded()
 await settle(page, 6000)
 await shoot(page, 'designer-dials')
@@ -98,14 +104,25 @@ await shoot(page, 'put-on-air')
 await page.getByRole('button', { name: 'Keep tuning' }).click()
 await settle(page)
 
-const sources = await Promise.all([browser.newPage({ viewport: { width: 1920, height: 1080 } }), browser.newPage({ viewport: { width: 1920, height: 1080 } })])
+const sources = await Promise.all([
+  browser.newPage({ viewport: { width: 1920, height: 1080 } }),
+  browser.newPage({ viewport: { width: 1920, height: 1080 } }),
+])
 for (const source of sources) await source.goto(box?.sourceUrl ?? '')
 await settle(page, 5000)
 const at = new Date().toISOString()
 const who = (name: string) => ({ ref: name, shown_as: name })
 await deliverNotices(
   demo,
-  { what: 'tip', ref: 't-1', at, who: who('Tomé Brandão'), sum: '25.00', money: 'EUR', words: 'o pão de centeio é o melhor da noite' },
+  {
+    what: 'tip',
+    ref: 't-1',
+    at,
+    who: who('Tomé Brandão'),
+    sum: '25.00',
+    money: 'EUR',
+    words: 'o pão de centeio é o melhor da noite',
+  },
   { what: 'raid', ref: 'r-1', at, who: who('caraway_owl'), brought: 64 },
   followNotice('🥐wisp'),
   followNotice('نورا_خبز'),
@@ -114,7 +131,10 @@ await deliverNotices(
 await page.goto(`${demo.url}/desk?box=${box?.id}`)
 await settle(page, 3200)
 await shoot(page, 'desk')
-await page.getByRole('button', { name: /^Why Loaf for Tomé Brandão/ }).first().click({ force: true })
+await page
+  .getByRole('button', { name: /^Why Loaf for Tomé Brandão/ })
+  .first()
+  .click({ force: true })
 await settle(page)
 await shoot(page, 'why')
 await page.keyboard.press('Escape')
@@ -123,7 +143,9 @@ await sources[0]?.setViewportSize({ width: 1280, height: 720 })
 await sources[0]?.evaluate(() => (document.documentElement.style.background = '#2b3346'))
 await sources[0]?.screenshot({ path: `${folder}source.png` })
 await page.goto(`${demo.url}/speech`)
-await page.getByLabel('A message to try').fill('HURRY UP WITH THE CRUSTTTTTTT b0ll0cks 11111111111111111111 www.free-loaves.example')
+await page
+  .getByLabel('A message to try')
+  .fill('HURRY UP WITH THE CRUSTTTTTTT b0ll0cks 11111111111111111111 www.free-loaves.example')
 await page.getByText('An address becomes “link”').waitFor()
 await settle(page, 1500)
 await shoot(page, 'speech')
@@ -139,8 +161,16 @@ await shoot(page, 'pack-dials')
 await page.goto(`${demo.url}/media`)
 await page.getByRole('button', { name: /^Rush-hour brass/ }).click()
 await dropFiles(page, 'main input[type=search]', [
-  { name: 'half a picture.png', bytes: readFileSync(new URL('../test/media/files/still.png', import.meta.url)).subarray(0, 90) },
-  { name: 'steam.svg', bytes: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="120" height="90"><g fill="none" stroke="#F3ECDD" stroke-width="6" stroke-linecap="round"><path d="M40 70c-10-14 10-20 0-36"/><path d="M60 74c-10-14 10-24 0-44"/><path d="M80 70c-10-14 10-20 0-36"/></g></svg>') },
+  {
+    name: 'half a picture.png',
+    bytes: readFileSync(new URL('../test/media/files/still.png', import.meta.url)).subarray(0, 90),
+  },
+  {
+    name: 'steam.svg',
+    bytes: Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="120" height="90"><g fill="none" stroke="#F3ECDD" stroke-width="6" stroke-linecap="round"><path d="M40 70c-10-14 10-20 0-36"/><path d="M60 74c-10-14 10-24 0-44"/><path d="M80 70c-10-14 10-20 0-36"/></g></svg>',
+    ),
+  },
 ])
 await page.getByText('half a picture.png was not taken').waitFor()
 await settle(page, 4000)

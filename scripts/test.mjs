@@ -16,8 +16,14 @@ const tally = { passed: 0, failed: 0, skipped: 0 }
 function run(name, command, args, env = {}) {
   const startedMs = Date.now()
   process.stdout.write(`\n── ${name}\n`)
-  const { status } = spawnSync(command, args, { cwd: root, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env } })
-  process.stdout.write(`── ${name}: ${status === 0 ? 'fine' : `failed (${status})`}, ${Math.round((Date.now() - startedMs) / 1000)} s\n`)
+  const { status } = spawnSync(command, args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, NUXT_TELEMETRY_DISABLED: '1', ...env },
+  })
+  process.stdout.write(
+    `── ${name}: ${status === 0 ? 'fine' : `failed (${status})`}, ${Math.round((Date.now() - startedMs) / 1000)} s\n`,
+  )
   return status === 0
 }
 
@@ -38,14 +44,32 @@ function add(isFine, { passed, failed, skipped }) {
 const npx = (...args) => ['npx', ['--no-install', ...args]]
 check('prepare', ...npx('nuxt', 'prepare'))
 check('lint', ...npx('eslint', '.', '--max-warnings', '0'))
-check('boundaries', ...npx('depcruise', '--config', '.dependency-cruiser.cjs', 'core', 'contract', 'player', 'app', 'server', 'stand-ins', 'demo', 'modules'))
+check(
+  'boundaries',
+  ...npx(
+    'depcruise',
+    '--config',
+    '.dependency-cruiser.cjs',
+    'core',
+    'contract',
+    'player',
+    'app',
+    'server',
+    'stand-ins',
+    'demo',
+    'modules',
+  ),
+)
 check('dead code', ...npx('knip'))
 check('types: core', ...npx('tsc', '-p', 'core/tsconfig.json'))
 check('types: player', ...npx('tsc', '-p', 'player/tsconfig.json'))
 check('types: application', ...npx('nuxt', 'typecheck'))
 
 const unitReport = `${reports}unit.json`
-const unitIsFine = run('unit tests', ...npx('vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitReport}`))
+const unitIsFine = run(
+  'unit tests',
+  ...npx('vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitReport}`),
+)
 add(unitIsFine, readVitest(unitReport))
 
 if (check('build', process.execPath, ['scripts/build.mjs'])) {
@@ -53,7 +77,10 @@ if (check('build', process.execPath, ['scripts/build.mjs'])) {
   if (!chromium) tally.failed += 1
   else {
     const browserReport = `${reports}browser.json`
-    const browserIsFine = run('browser tests', ...npx('playwright', 'test'), { PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport, CHROMIUM_PATH: chromium })
+    const browserIsFine = run('browser tests', ...npx('playwright', 'test'), {
+      PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport,
+      CHROMIUM_PATH: chromium,
+    })
     add(browserIsFine, readPlaywright(browserReport))
   }
 }
@@ -70,5 +97,7 @@ function readPlaywright(path) {
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected, skipped: stats.skipped }
 }
 
-process.stdout.write(`\n${tally.passed} passed, ${tally.failed} failed${tally.skipped > 0 ? `, ${tally.skipped} skipped` : ''}\n`)
+process.stdout.write(
+  `\n${tally.passed} passed, ${tally.failed} failed${tally.skipped > 0 ? `, ${tally.skipped} skipped` : ''}\n`,
+)
 process.exit(tally.failed > 0 ? 1 : 0)

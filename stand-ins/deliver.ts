@@ -16,11 +16,21 @@ export interface DeliveryResult {
 }
 
 /** Delivers a payload as a platform does: as JSON, signed after the Standard Webhooks specification. */
-export async function deliver({ url, secret }: Subscription, payload: object, deliveryId: string, nowMs: number): Promise<DeliveryResult> {
+export async function deliver(
+  { url, secret }: Subscription,
+  payload: object,
+  deliveryId: string,
+  nowMs: number,
+): Promise<DeliveryResult> {
   const body = JSON.stringify(payload)
   const answer = await fetch(url, {
     method: 'POST',
-    headers: { 'content-type': 'application/json', 'webhook-id': deliveryId, 'webhook-timestamp': String(Math.floor(nowMs / 1000)), 'webhook-signature': new Webhook(secret).sign(deliveryId, new Date(nowMs), body) },
+    headers: {
+      'content-type': 'application/json',
+      'webhook-id': deliveryId,
+      'webhook-timestamp': String(Math.floor(nowMs / 1000)),
+      'webhook-signature': new Webhook(secret).sign(deliveryId, new Date(nowMs), body),
+    },
     body,
   })
   const { accepted = 0, repeated = 0, rejected = 0, detail = '' } = (await answer.json()) as Partial<DeliveryResult>

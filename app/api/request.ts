@@ -15,7 +15,12 @@ export class ProblemError extends Error {
  * Asks the server. Bodies go and come as JSON.
  * @throws ProblemError when it refuses, or when it cannot be reached (status 0)
  */
-export async function request<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE', path: string, body?: unknown, options: { keepalive?: boolean } = {}): Promise<T> {
+export async function request<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
+  path: string,
+  body?: unknown,
+  options: { keepalive?: boolean } = {},
+): Promise<T> {
   let answer: Response
   try {
     answer = await fetch(path, {
@@ -24,7 +29,12 @@ export async function request<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DEL
       ...options,
     })
   } catch {
-    throw new ProblemError({ type: 'about:blank', title: 'Not reached', status: 0, detail: 'The server cannot be reached. Your work is kept here and will be sent when it is back.' })
+    throw new ProblemError({
+      type: 'about:blank',
+      title: 'Not reached',
+      status: 0,
+      detail: 'The server cannot be reached. Your work is kept here and will be sent when it is back.',
+    })
   }
   if (!answer.ok) throw new ProblemError(await readProblem(answer))
   const text = await answer.text()
@@ -34,14 +44,29 @@ export async function request<T>(method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DEL
 /** Sends a file as it is. @throws ProblemError as `request` does */
 export async function sendFile<T>(path: string, file: Blob, type: string): Promise<T> {
   const answer = await fetch(path, { method: 'POST', body: file, headers: { 'content-type': type } }).catch(() => null)
-  if (!answer) throw new ProblemError({ type: 'about:blank', title: 'Not reached', status: 0, detail: 'The server cannot be reached. Try again when it is back.' })
+  if (!answer)
+    throw new ProblemError({
+      type: 'about:blank',
+      title: 'Not reached',
+      status: 0,
+      detail: 'The server cannot be reached. Try again when it is back.',
+    })
   if (!answer.ok) throw new ProblemError(await readProblem(answer))
   return (await answer.json()) as T
 }
 
 async function readProblem(answer: Response): Promise<Problem> {
-  const fallback = { type: 'about:blank', title: 'Refused', status: answer.status, detail: `The server answered ${answer.status}.` }
-  return answer.json().then((body: Partial<Problem>) => (typeof body.detail === 'string' ? { ...fallback, ...body, status: answer.status } : fallback), () => fallback)
+  const fallback = {
+    type: 'about:blank',
+    title: 'Refused',
+    status: answer.status,
+    detail: `The server answered ${answer.status}.`,
+  }
+  return answer.json().then(
+    (body: Partial<Problem>) =>
+      typeof body.detail === 'string' ? { ...fallback, ...body, status: answer.status } : fallback,
+    () => fallback,
+  )
 }
 
 /** What to tell a person about something that failed. */

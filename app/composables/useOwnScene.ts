@@ -35,13 +35,19 @@ export function useOwnScene(boxId: string, canvas: Ref<Canvas | null>) {
   function coloursUnder(box: CanvasBox): string[] {
     const data = pixels.value
     if (!data || !canvas.value) return []
-    const x = (px: number) => Math.min(data.width - 1, Math.max(0, Math.floor((px / (canvas.value?.widthPx ?? 1)) * data.width)))
-    const y = (px: number) => Math.min(data.height - 1, Math.max(0, Math.floor((px / (canvas.value?.heightPx ?? 1)) * data.height)))
+    const x = (px: number) =>
+      Math.min(data.width - 1, Math.max(0, Math.floor((px / (canvas.value?.widthPx ?? 1)) * data.width)))
+    const y = (px: number) =>
+      Math.min(data.height - 1, Math.max(0, Math.floor((px / (canvas.value?.heightPx ?? 1)) * data.height)))
     const found: { hex: string; light: number }[] = []
     for (let row = y(box.top); row <= y(box.bottom); row++) {
       for (let column = x(box.left); column <= x(box.right); column++) {
         const at = (row * data.width + column) * 4
-        const rgb = [(data.data[at] ?? 0) / 255, (data.data[at + 1] ?? 0) / 255, (data.data[at + 2] ?? 0) / 255] as const
+        const rgb = [
+          (data.data[at] ?? 0) / 255,
+          (data.data[at + 1] ?? 0) / 255,
+          (data.data[at + 2] ?? 0) / 255,
+        ] as const
         found.push({ hex: hexOfRgb(rgb), light: luminance(rgb) })
       }
     }
@@ -59,7 +65,9 @@ export function useOwnScene(boxId: string, canvas: Ref<Canvas | null>) {
 
 async function samplePixels(url: string, isVideo: boolean): Promise<ImageData | null> {
   const source = isVideo ? await openVideo(url) : await loadStill(url)
-  const ratio = isVideo ? (source as HTMLVideoElement).videoHeight / (source as HTMLVideoElement).videoWidth : (source as HTMLImageElement).naturalHeight / (source as HTMLImageElement).naturalWidth
+  const ratio = isVideo
+    ? (source as HTMLVideoElement).videoHeight / (source as HTMLVideoElement).videoWidth
+    : (source as HTMLImageElement).naturalHeight / (source as HTMLImageElement).naturalWidth
   const canvas = new OffscreenCanvas(sampleWidthPx, Math.max(1, Math.round(sampleWidthPx * ratio)))
   const context = canvas.getContext('2d')
   context?.drawImage(source, 0, 0, canvas.width, canvas.height)

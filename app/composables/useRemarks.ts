@@ -42,7 +42,9 @@ export function useRemarker() {
       messageText: sampleEvent(kind, viewer).data.message?.text ?? '',
       soundLevel: shown.value.soundLevel,
       sounds: { ...Object.fromEntries(media.measuredSounds), ...speech.measured },
-      pictureColours: Object.fromEntries(media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []])),
+      pictureColours: Object.fromEntries(
+        media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []]),
+      ),
       sceneColours,
     })
 }
@@ -55,13 +57,18 @@ export function useWrongs(alert: () => Alert | null, variationId: () => string) 
     const of = alert()
     const composition = of?.variations.find(({ id }) => id === variationId())?.composition
     if (!of || !composition || !prepared.value) return []
-    return remark({ alert: of, composition, prepared: prepared.value, kind: mainKind(of), viewer: 'everyday' }).filter(({ level }) => level === 'wrong')
+    return remark({ alert: of, composition, prepared: prepared.value, kind: mainKind(of), viewer: 'everyday' }).filter(
+      ({ level }) => level === 'wrong',
+    )
   })
   return { prepared, wrongs }
 }
 
 /** What there is to say about the variation as it is shown now, made from what the stage measured. */
-export function useRemarks(prepared: Ref<PreparedScore | null>, sceneColours: Ref<((box: CanvasBox) => readonly string[]) | null>) {
+export function useRemarks(
+  prepared: Ref<PreparedScore | null>,
+  sceneColours: Ref<((box: CanvasBox) => readonly string[]) | null>,
+) {
   const draft = useDraftStore()
   const room = useScoreRoomStore()
   const media = useMediaStore()
@@ -70,8 +77,19 @@ export function useRemarks(prepared: Ref<PreparedScore | null>, sceneColours: Re
   const remarks = shallowRef<Remark[]>([])
   function look(): Remark[] {
     if (!prepared.value || !room.alert || !room.composition) return []
-    return remark({ alert: room.alert, composition: room.composition, prepared: prepared.value, kind: room.kind, viewer: room.viewer, sceneColours: sceneColours.value })
+    return remark({
+      alert: room.alert,
+      composition: room.composition,
+      prepared: prepared.value,
+      kind: room.kind,
+      viewer: room.viewer,
+      sceneColours: sceneColours.value,
+    })
   }
-  watchDebounced(() => [prepared.value, room.composition, sceneColours.value, draft.document?.zones, shown.value, media.files], () => (remarks.value = look()), { debounce: quietMs, immediate: true })
+  watchDebounced(
+    () => [prepared.value, room.composition, sceneColours.value, draft.document?.zones, shown.value, media.files],
+    () => (remarks.value = look()),
+    { debounce: quietMs, immediate: true },
+  )
   return remarks
 }

@@ -3,13 +3,17 @@ import { useLiveStore } from '../stores/live.ts'
 import { useSessionStore } from '../stores/session.ts'
 
 /**
- * Whether the editor is heard. Where a source of the same box plays on this machine everything would be heard twice: then the
- * editor is silent until the person says otherwise.
+ * Whether the editor is heard. Where a source of the same box plays on this machine everything would be heard twice:
+ * then the editor is silent until the person says otherwise.
  */
 export function useRoomSound(boxId: string) {
   const live = useLiveStore()
   const session = useSessionStore()
-  const hearsSource = computed(() => session.machine !== '' && (live.deskOf(boxId)?.sources.some((source) => source.machine === session.machine) ?? false))
+  const hearsSource = computed(
+    () =>
+      session.machine !== '' &&
+      (live.deskOf(boxId)?.sources.some((source) => source.machine === session.machine) ?? false),
+  )
   const isHeard = ref(true)
   const isChosen = ref(false)
   watch(

@@ -34,12 +34,21 @@ export const everydaySample: Sample = { viewer: 'everyday', kind: null, choice: 
  * @param wanted the look and files to show; otherwise today's
  * @param speaks has its voices spoken by the server; otherwise they are silent and their lengths estimated
  */
-export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Alert | null>, variationId: Ref<string | null>, sample: Ref<Sample>, wanted?: Ref<Dress>, speaks = false) {
+export function useSampleScore(
+  document: Ref<BoxDocument | null>,
+  alert: Ref<Alert | null>,
+  variationId: Ref<string | null>,
+  sample: Ref<Sample>,
+  wanted?: Ref<Dress>,
+  speaks = false,
+) {
   const media = useMediaStore()
   const speech = useSpeechStore()
   const channel = useChannel()
   const { coverage } = useCoverage(alert)
-  const variation = computed(() => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null)
+  const variation = computed(
+    () => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null,
+  )
   /** What is shown is an event that this case would really be chosen for. */
   const event = computed<CanonicalEvent | null>(() => {
     if (!alert.value || !variation.value) return null
@@ -51,17 +60,39 @@ export function useSampleScore(document: Ref<BoxDocument | null>, alert: Ref<Ale
     }
     const first = kind ?? mainKind(alert.value)
     const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
-    return (coverage.value && exampleOf({ kinds, offer: alert.value.offer }, sampleOf, coverage.value, variation.value.id, channel.value)?.event) ?? sampleOf(first)
+    return (
+      (coverage.value &&
+        exampleOf({ kinds, offer: alert.value.offer }, sampleOf, coverage.value, variation.value.id, channel.value)
+          ?.event) ??
+      sampleOf(first)
+    )
   })
-  const voices = computed(() => (speaks && variation.value && event.value ? voicesOf(variation.value.composition, event.value, channel.value.locale) : []))
+  const voices = computed(() =>
+    speaks && variation.value && event.value
+      ? voicesOf(variation.value.composition, event.value, channel.value.locale)
+      : [],
+  )
   // Words that are being typed are not spoken letter by letter.
-  watchDebounced(voices, (wanted) => void speech.ask(wanted.flatMap(({ sayings }) => sayings)), { debounce: 350, immediate: true })
+  watchDebounced(voices, (wanted) => void speech.ask(wanted.flatMap(({ sayings }) => sayings)), {
+    debounce: 350,
+    immediate: true,
+  })
   const spoken = computed<SpokenParts>(() => speech.spokenOf(voices.value))
   const result = computed(() => {
     if (!document.value || !alert.value || !variation.value || !event.value) return null
     const { canvas, zones } = document.value
     const { look, swaps } = wanted?.value ?? dressAt(document.value, Date.now(), channel.value.timeZone)
-    return resolveScore(variation.value.composition, { canvas, look, zones, event: event.value, offer: alert.value.offer, swaps, locale: channel.value.locale, media: media.facts, spoken: spoken.value })
+    return resolveScore(variation.value.composition, {
+      canvas,
+      look,
+      zones,
+      event: event.value,
+      offer: alert.value.offer,
+      swaps,
+      locale: channel.value.locale,
+      media: media.facts,
+      spoken: spoken.value,
+    })
   })
   return {
     event,

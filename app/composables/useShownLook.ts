@@ -15,8 +15,11 @@ export function useShownDress() {
   return computed<Dress>(() => {
     const { document } = draft
     if (!document) return { look: lanternLook, swaps: [] }
-    if (view.panel === 'look' && view.day === null) return document.seasons.find(({ id }) => id === view.seasonId) ?? { look: document.look, swaps: [] }
-    return view.day ? dressOn(document, calendarDay(Date.parse(view.day) / 86_400_000)) : dressAt(document, Date.now(), channel.value.timeZone)
+    if (view.panel === 'look' && view.day === null)
+      return document.seasons.find(({ id }) => id === view.seasonId) ?? { look: document.look, swaps: [] }
+    return view.day
+      ? dressOn(document, calendarDay(Date.parse(view.day) / 86_400_000))
+      : dressAt(document, Date.now(), channel.value.timeZone)
   })
 }
 

@@ -26,13 +26,25 @@ export function useSpeechSettings() {
   return {
     settings: computed(() => speech.settings),
     change,
-    /** A rule of its own: the level becomes the channel's own, begun from what was in effect. Words and pronunciations leave the level as it is. */
+    /**
+     * A rule of its own: the level becomes the channel's own, begun from what was in effect. Words and pronunciations
+     * leave the level as it is.
+     */
     changeRules: (changes: Partial<SpeechRules>, said: string) => {
       const settings = speech.settings
       if (!settings) return
-      const isWords = Object.keys(changes).every((field) => field === 'ownBlocked' || field === 'allowed' || field === 'pronunciations')
-      void change({ strictness: isWords ? settings.strictness : 'own', rules: { ...(isWords ? settings.rules : rulesInEffect(settings)), ...changes } }, said)
+      const isWords = Object.keys(changes).every(
+        (field) => field === 'ownBlocked' || field === 'allowed' || field === 'pronunciations',
+      )
+      void change(
+        {
+          strictness: isWords ? settings.strictness : 'own',
+          rules: { ...(isWords ? settings.rules : rulesInEffect(settings)), ...changes },
+        },
+        said,
+      )
     },
-    changeLimits: (changes: Partial<SpeechLimits>, said: string) => speech.settings && void change({ limits: { ...speech.settings.limits, ...changes } }, said),
+    changeLimits: (changes: Partial<SpeechLimits>, said: string) =>
+      speech.settings && void change({ limits: { ...speech.settings.limits, ...changes } }, said),
   }
 }

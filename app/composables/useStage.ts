@@ -32,8 +32,8 @@ interface StageOptions {
 }
 
 /**
- * Mounts the on-air player into `host` and keeps it showing `score`. The stage is never an imitation: what it draws at a
- * moment is what a source draws at that moment.
+ * Mounts the on-air player into `host` and keeps it showing `score`. The stage is never an imitation: what it draws at
+ * a moment is what a source draws at that moment.
  */
 export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<ResolvedScore | null>, options: StageOptions) {
   const tMs = ref(0)
@@ -85,7 +85,12 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     const sounds = prepared.value?.sounds ?? []
     if (!options.isHeard.value || sounds.length === 0 || soundOutput().state() !== 'on') return
     const pieces = sounds.map((sound) => ({ ...sound, endMs: Math.min(sound.endMs, tMs.value + scrubMs) }))
-    silenceScrub = soundOutput().schedule(pieces, tMs.value, performance.now() + soundOutput().leadMs(), prepared.value?.score.duck).stop
+    silenceScrub = soundOutput().schedule(
+      pieces,
+      tMs.value,
+      performance.now() + soundOutput().leadMs(),
+      prepared.value?.score.duck,
+    ).stop
   }
 
   function start(fromMs: number): void {
@@ -110,7 +115,10 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     })
   }
 
-  /** Plays from a moment, from the start (of the loop, where there is one) if none is given. Sound needs a click or a key first, which this is. */
+  /**
+   * Plays from a moment, from the start (of the loop, where there is one) if none is given. Sound needs a click or a
+   * key first, which this is.
+   */
   async function play(fromMs = options.loop?.value?.fromMs ?? 0): Promise<void> {
     const next = score.value
     if (!next) return

@@ -9,8 +9,14 @@ export function useTakenPacks() {
   const draft = useDraftStore()
   const packs = usePacksStore()
   const entries = computed<TakenPack[]>(() => draft.document?.packs ?? [])
-  watch(() => entries.value.map(({ shelfId }) => shelfId).join(), () => entries.value.forEach(({ shelfId }) => void packs.open(shelfId).catch(() => {})), { immediate: true })
-  const taken = computed(() => entries.value.map((entry) => ({ entry, pack: packs.opened.get(entry.shelfId)?.manifest ?? null })))
+  watch(
+    () => entries.value.map(({ shelfId }) => shelfId).join(),
+    () => entries.value.forEach(({ shelfId }) => void packs.open(shelfId).catch(() => {})),
+    { immediate: true },
+  )
+  const taken = computed(() =>
+    entries.value.map((entry) => ({ entry, pack: packs.opened.get(entry.shelfId)?.manifest ?? null })),
+  )
   return { taken }
 }
 

@@ -18,4 +18,5 @@ export function clockTime(ms: number): string {
 }
 
 /** A day of any year, as the channel writes it: "6 January". @param day days since 1970 */
-export const dayAndMonth = (day: number, locale: string): string => new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(day * 86_400_000)
+export const dayAndMonth = (day: number, locale: string): string =>
+  new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'long', timeZone: 'UTC' }).format(day * 86_400_000)

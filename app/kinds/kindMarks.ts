@@ -1,6 +1,25 @@
 import {
-  BadgeCheck, CalendarHeart, Coins, DoorOpen, Flag, FlagTriangleRight, Footprints, Gift, Hand, HandHeart, Hash, IdCard, MessageCircle, MessageSquareQuote, PackageOpen,
-  RefreshCw, ShoppingBag, Ticket, TrendingDown, TrendingUp, Waves,
+  BadgeCheck,
+  CalendarHeart,
+  Coins,
+  DoorOpen,
+  Flag,
+  FlagTriangleRight,
+  Footprints,
+  Gift,
+  Hand,
+  HandHeart,
+  Hash,
+  IdCard,
+  MessageCircle,
+  MessageSquareQuote,
+  PackageOpen,
+  RefreshCw,
+  ShoppingBag,
+  Ticket,
+  TrendingDown,
+  TrendingUp,
+  Waves,
 } from '@lucide/vue'
 import type { Component } from 'vue'
 import type { EventKind } from '../../core/events/kinds.ts'

@@ -19,17 +19,28 @@ onBeforeUnmount(() => live.close())
 
 <template>
   <div class="flex h-full flex-col">
-    <header class="z-30 grid shrink-0 grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2 border-b border-seam bg-deep px-2 py-1 md:grid-cols-[minmax(0,1fr)_minmax(0,42rem)_minmax(0,1fr)] md:gap-4 md:px-4">
+    <header
+      class="z-30 grid shrink-0 grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2 border-b border-seam bg-deep px-2 py-1 md:grid-cols-[minmax(0,1fr)_minmax(0,42rem)_minmax(0,1fr)] md:gap-4 md:px-4"
+    >
       <NuxtLink to="/boxes" class="flex items-center gap-3 rounded-sm">
         <ThunderMark />
         <span class="hidden min-w-0 md:block">
           <span class="block truncate font-display text-base font-semibold">{{ session.session?.channel.name }}</span>
-          <span class="block text-2xs" :class="live.isConnected ? 'text-mist' : 'text-wrong'">{{ live.isConnected ? 'Thundercrest' : 'no connection to the server' }}</span>
+          <span class="block text-2xs" :class="live.isConnected ? 'text-mist' : 'text-wrong'">{{
+            live.isConnected ? 'Thundercrest' : 'no connection to the server'
+          }}</span>
         </span>
       </NuxtLink>
       <RidgeLine />
       <div class="flex items-center justify-end gap-2">
-        <button type="button" class="key hidden py-1 text-mist hover:text-snow md:block" aria-label="Open the command palette, Control K" @click="palette?.open()">Ctrl K</button>
+        <button
+          type="button"
+          class="key hidden py-1 text-mist hover:text-snow md:block"
+          aria-label="Open the command palette, Control K"
+          @click="palette?.open()"
+        >
+          Ctrl K
+        </button>
         <PersonMenu />
       </div>
     </header>

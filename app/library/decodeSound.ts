@@ -7,5 +7,7 @@ import { wav16 } from '../../core/audio/wav16.ts'
 export async function soundAsWav(file: Blob, name: string): Promise<File> {
   const buffer = await new OfflineAudioContext(1, 1, 48_000).decodeAudioData(await file.arrayBuffer())
   const channels = Array.from({ length: buffer.numberOfChannels }, (_, channel) => buffer.getChannelData(channel))
-  return new File([wav16(channels, buffer.sampleRate)], `${name.replace(/\.[^.]{1,5}$/, '')}.wav`, { type: 'audio/wav' })
+  return new File([wav16(channels, buffer.sampleRate)], `${name.replace(/\.[^.]{1,5}$/, '')}.wav`, {
+    type: 'audio/wav',
+  })
 }

@@ -8,7 +8,8 @@ const videoMoments = 32
 const vectorFrames = 120
 
 /**
- * Looks at a file that only browsers decode: where its artwork is over its frames, its colours, and small pictures of it.
+ * Looks at a file that only browsers decode: where its artwork is over its frames, its colours, and small pictures of
+ * it.
  * @returns null when nothing of it can be seen
  */
 export async function lookAt(file: MediaView): Promise<BrowserSight | null> {

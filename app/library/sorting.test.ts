@@ -2,9 +2,15 @@ import { describe, expect, it } from 'vitest'
 import type { MediaView } from '../../contract/views.ts'
 import { filterMedia, tagsOf } from './sorting.ts'
 
-const file = (name: string, changes: Partial<MediaView> = {}) => ({ name, kind: 'picture', tags: [], addedAtMs: 0, ...changes }) as unknown as MediaView
-const files = [file('Pão quente', { tags: ['bread', 'ready'] }), file('Bell', { kind: 'sound', tags: ['ready'] }), file('Bread bell', { addedAtMs: 5 })]
-const found = (filter: Partial<Parameters<typeof filterMedia>[1]>) => filterMedia(files, { kind: 'all', words: '', tag: null, ...filter }).map((each) => each.name)
+const file = (name: string, changes: Partial<MediaView> = {}) =>
+  ({ name, kind: 'picture', tags: [], addedAtMs: 0, ...changes }) as unknown as MediaView
+const files = [
+  file('Pão quente', { tags: ['bread', 'ready'] }),
+  file('Bell', { kind: 'sound', tags: ['ready'] }),
+  file('Bread bell', { addedAtMs: 5 }),
+]
+const found = (filter: Partial<Parameters<typeof filterMedia>[1]>) =>
+  filterMedia(files, { kind: 'all', words: '', tag: null, ...filter }).map((each) => each.name)
 
 describe('looking through the library', () => {
   it('shows the newest first', () => expect(found({})).toEqual(['Bread bell', 'Bell', 'Pão quente']))

@@ -8,18 +8,25 @@ import { lookAt } from './sight.ts'
 const tried = new Set<string>()
 let last: Promise<void> = Promise.resolve()
 
-/** Looks at files that only browsers decode, one after another, wherever the library is on screen of somebody who may edit. */
+/**
+ * Looks at files that only browsers decode, one after another, wherever the library is on screen of somebody who may
+ * edit.
+ */
 export function watchSights(): void {
   const media = useMediaStore()
   const session = useSessionStore()
-  watch(() => media.files, (files) => {
-    if (!session.canEdit) return
-    for (const file of files) {
-      if (file.measured?.of !== 'picture' || file.measured.seen !== null || tried.has(file.id)) continue
-      tried.add(file.id)
-      last = last.then(() => tell(file))
-    }
-  }, { immediate: true })
+  watch(
+    () => media.files,
+    (files) => {
+      if (!session.canEdit) return
+      for (const file of files) {
+        if (file.measured?.of !== 'picture' || file.measured.seen !== null || tried.has(file.id)) continue
+        tried.add(file.id)
+        last = last.then(() => tell(file))
+      }
+    },
+    { immediate: true },
+  )
 }
 
 async function tell(file: MediaView): Promise<void> {

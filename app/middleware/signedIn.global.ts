@@ -5,7 +5,13 @@ import { useSessionStore } from '../stores/session.ts'
 export default defineNuxtRouteMiddleware(async (to) => {
   const store = useSessionStore()
   await store.ensureLoaded()
-  if (store.session) return to.path === '/sign-in' || to.path === '/welcome' || to.path === '/' ? navigateTo('/boxes') : undefined
+  if (store.session)
+    return to.path === '/sign-in' || to.path === '/welcome' || to.path === '/' ? navigateTo('/boxes') : undefined
   const door = store.needsWelcome ? '/welcome' : '/sign-in'
-  return to.path === door ? undefined : navigateTo({ path: door, query: to.path === '/' || to.path === '/sign-in' || to.path === '/welcome' ? {} : { to: to.fullPath } })
+  return to.path === door
+    ? undefined
+    : navigateTo({
+        path: door,
+        query: to.path === '/' || to.path === '/sign-in' || to.path === '/welcome' ? {} : { to: to.fullPath },
+      })
 })

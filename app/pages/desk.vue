@@ -36,10 +36,18 @@ async function act(work: Promise<unknown>, done = ''): Promise<void> {
 }
 const path = (rest: string) => `/api/boxes/${box.value?.id}/${rest}`
 const hold = () => desk.value && act(request('PUT', path('held'), { isHeld: !desk.value.isHeld }))
-const skip = (play: PlayView | null | undefined) => play && act(request('DELETE', path(`plays/${play.id}`)), `Skipped ${play.name}. It stays in the log and can be replayed.`)
-const replay = (play: PlayView | undefined) => play && act(request('POST', path(`plays/${play.id}/replay`)), `${play.name} plays again.`)
-const read = (play: PlayView, isRead: boolean) => act(request('PUT', path(`plays/${play.id}/voice`), { isRead }), isRead ? `What ${play.name} wrote is read.` : `What ${play.name} wrote is not read.`)
-const silence = () => desk.value?.current && act(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
+const skip = (play: PlayView | null | undefined) =>
+  play &&
+  act(request('DELETE', path(`plays/${play.id}`)), `Skipped ${play.name}. It stays in the log and can be replayed.`)
+const replay = (play: PlayView | undefined) =>
+  play && act(request('POST', path(`plays/${play.id}/replay`)), `${play.name} plays again.`)
+const read = (play: PlayView, isRead: boolean) =>
+  act(
+    request('PUT', path(`plays/${play.id}/voice`), { isRead }),
+    isRead ? `What ${play.name} wrote is read.` : `What ${play.name} wrote is not read.`,
+  )
+const silence = () =>
+  desk.value?.current && act(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
 const replayLast = () => replay(desk.value?.log.find((play) => play.state !== 'expired'))
 
 onMounted(() => void act(boxes.load()))
@@ -53,18 +61,64 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
 <template>
   <main class="flex h-full flex-col">
     <h1 class="sr-only">Desk</h1>
-    <div v-if="(boxes.boxes?.length ?? 0) > 1" class="flex items-center gap-1 border-b border-seam px-4 py-1.5" role="group" aria-label="Box">
-      <button v-for="each in boxes.boxes" :key="each.id" type="button" class="rounded-sm px-2.5 py-1" :class="each.id === box?.id ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'" :aria-pressed="each.id === box?.id" @click="navigateTo(`/desk?box=${each.id}`)">{{ each.name }}<span v-if="live.deskOf(each.id)?.current" class="ml-2 inline-block size-2 rounded-full bg-bolt" title="playing" /></button>
+    <div
+      v-if="(boxes.boxes?.length ?? 0) > 1"
+      class="flex items-center gap-1 border-b border-seam px-4 py-1.5"
+      role="group"
+      aria-label="Box"
+    >
+      <button
+        v-for="each in boxes.boxes"
+        :key="each.id"
+        type="button"
+        class="rounded-sm px-2.5 py-1"
+        :class="each.id === box?.id ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'"
+        :aria-pressed="each.id === box?.id"
+        @click="navigateTo(`/desk?box=${each.id}`)"
+      >
+        {{ each.name
+        }}<span
+          v-if="live.deskOf(each.id)?.current"
+          class="ml-2 inline-block size-2 rounded-full bg-bolt"
+          title="playing"
+        />
+      </button>
     </div>
     <template v-if="box && desk">
-      <div class="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-y-auto lg:auto-rows-fr lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden">
-        <WaitingColumn :desk="desk" :now-ms="nowMs" @skip="skip" @read="read" @voices="(isOn) => act(speech.turn(isOn), isOn ? 'Messages are read aloud again.' : 'All voices are off. Alerts play without them.')" />
-        <OnAirColumn :key="box.id" :desk="desk" :box-name="box.name" :canvas="box.document.canvas" :now-ms="serverNow" @hold="hold" @skip="skip(desk.current)" @replay="replayLast" @silence="silence" />
+      <div
+        class="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-y-auto lg:auto-rows-fr lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden"
+      >
+        <WaitingColumn
+          :desk="desk"
+          :now-ms="nowMs"
+          @skip="skip"
+          @read="read"
+          @voices="
+            (isOn) =>
+              act(
+                speech.turn(isOn),
+                isOn ? 'Messages are read aloud again.' : 'All voices are off. Alerts play without them.',
+              )
+          "
+        />
+        <OnAirColumn
+          :key="box.id"
+          :desk="desk"
+          :box-name="box.name"
+          :canvas="box.document.canvas"
+          :now-ms="serverNow"
+          @hold="hold"
+          @skip="skip(desk.current)"
+          @replay="replayLast"
+          @silence="silence"
+        />
         <LogColumn :key="`log-${box.id}`" :box-id="box.id" :log="desk.log" @replay="replay" />
       </div>
       <SourceStrip :desk="desk" :now-ms="nowMs" />
     </template>
-    <div v-else-if="boxes.boxes?.length === 0" class="grid flex-1 place-items-center text-mist"><p>The desk shows what a box plays. Make a box first, under <b>Boxes</b>.</p></div>
+    <div v-else-if="boxes.boxes?.length === 0" class="grid flex-1 place-items-center text-mist">
+      <p>The desk shows what a box plays. Make a box first, under <b>Boxes</b>.</p>
+    </div>
     <p v-else class="p-8 text-mist">Connecting…</p>
   </main>
 </template>

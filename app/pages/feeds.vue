@@ -51,17 +51,29 @@ watch(() => live.live?.ridge.feeds.lastDeliveryAtMs, load)
     <div class="mb-5 flex items-start justify-between gap-6">
       <div>
         <h1 class="font-display text-3xl font-semibold">Feeds</h1>
-        <p class="mt-1 text-mist">Each feed is one platform account that tells Thundercrest what happens. What it sends is checked, kept, and only then acknowledged.</p>
+        <p class="mt-1 text-mist">
+          Each feed is one platform account that tells Thundercrest what happens. What it sends is checked, kept, and
+          only then acknowledged.
+        </p>
       </div>
-      <button v-if="session.isOwner" type="button" class="button shrink-0" @click="isLinking = true"><Link :size="15" aria-hidden="true" />Link a platform</button>
+      <button v-if="session.isOwner" type="button" class="button shrink-0" @click="isLinking = true">
+        <Link :size="15" aria-hidden="true" />Link a platform
+      </button>
     </div>
     <LinkDialog v-model:open="isLinking" @linked="load" />
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
-    <div v-else-if="feeds?.length" class="space-y-4"><FeedRow v-for="feed in feeds" :key="feed.id" :feed="feed" @changed="load" /><RatesPaper /></div>
+    <div v-else-if="feeds?.length" class="space-y-4">
+      <FeedRow v-for="feed in feeds" :key="feed.id" :feed="feed" @changed="load" /><RatesPaper />
+    </div>
     <section v-else-if="feeds" class="on-paper mx-auto mt-16 max-w-lg rounded-sm p-8 text-center">
       <h2 class="font-display text-2xl font-semibold">No feed is linked yet</h2>
-      <p v-if="session.isOwner" class="mt-3"><button type="button" class="button button-bolt" @click="isLinking = true">Link your first platform</button></p>
-      <p class="mt-3 text-faded">Until one is, events can come in through <code class="font-mono text-xs">POST /api/events</code>, and <b>Send a test</b> in a box shows its alerts on your sources.</p>
+      <p v-if="session.isOwner" class="mt-3">
+        <button type="button" class="button button-bolt" @click="isLinking = true">Link your first platform</button>
+      </p>
+      <p class="mt-3 text-faded">
+        Until one is, events can come in through <code class="font-mono text-xs">POST /api/events</code>, and
+        <b>Send a test</b> in a box shows its alerts on your sources.
+      </p>
     </section>
     <p v-else class="text-mist">Loading…</p>
   </main>

@@ -41,18 +41,40 @@ const isSubmitting = form.useStore((state) => state.isSubmitting)
   <form class="space-y-5" novalidate @submit.prevent="form.handleSubmit()">
     <h1 class="font-display text-3xl font-semibold">Sign in</h1>
     <form.Field v-slot="{ field, state }" name="email">
-      <FormField :model-value="state.value" label="E-mail address" type="email" autocomplete="username" :error="firstError(state.meta.errors)" @update:model-value="field.handleChange" />
+      <FormField
+        :model-value="state.value"
+        label="E-mail address"
+        type="email"
+        autocomplete="username"
+        :error="firstError(state.meta.errors)"
+        @update:model-value="field.handleChange"
+      />
     </form.Field>
     <form.Field v-slot="{ field, state }" name="password">
-      <FormField :model-value="state.value" label="Password" type="password" autocomplete="current-password" :error="firstError(state.meta.errors)" @update:model-value="field.handleChange" />
+      <FormField
+        :model-value="state.value"
+        label="Password"
+        type="password"
+        autocomplete="current-password"
+        :error="firstError(state.meta.errors)"
+        @update:model-value="field.handleChange"
+      />
     </form.Field>
     <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
-    <button type="submit" class="button button-bolt w-full" :disabled="isSubmitting">{{ isSubmitting ? 'Signing in…' : 'Sign in' }}</button>
+    <button type="submit" class="button button-bolt w-full" :disabled="isSubmitting">
+      {{ isSubmitting ? 'Signing in…' : 'Sign in' }}
+    </button>
     <section v-if="session.demoAccounts.length > 0" class="border-t border-rule pt-4" aria-label="Demo accounts">
       <h2 class="caps text-faded">This is the demo. Come in as</h2>
       <ul class="mt-2 divide-y divide-rule">
         <li v-for="account in session.demoAccounts" :key="account.email">
-          <button type="button" class="flex w-full items-baseline justify-between rounded-sm py-1.5 text-left hover:bg-rule/50" @click="comeIn(account)"><span class="font-medium">{{ account.name }}</span><span class="text-faded">{{ account.role }}</span></button>
+          <button
+            type="button"
+            class="flex w-full items-baseline justify-between rounded-sm py-1.5 text-left hover:bg-rule/50"
+            @click="comeIn(account)"
+          >
+            <span class="font-medium">{{ account.name }}</span><span class="text-faded">{{ account.role }}</span>
+          </button>
         </li>
       </ul>
     </section>

@@ -29,10 +29,28 @@ const form = useForm({
 const isSubmitting = form.useStore((state) => state.isSubmitting)
 const fields = [
   { name: 'code', label: 'Code', hint: 'Printed where the server was started.', type: 'text', autocomplete: 'off' },
-  { name: 'channelName', label: 'Your channel', hint: 'What your viewers know it as.', type: 'text', autocomplete: 'organization' },
+  {
+    name: 'channelName',
+    label: 'Your channel',
+    hint: 'What your viewers know it as.',
+    type: 'text',
+    autocomplete: 'organization',
+  },
   { name: 'personName', label: 'Your name', hint: '', type: 'text', autocomplete: 'name' },
-  { name: 'email', label: 'E-mail address', hint: 'To sign in with. Nothing is sent to it.', type: 'email', autocomplete: 'username' },
-  { name: 'password', label: 'Password', hint: 'Ten characters or more.', type: 'password', autocomplete: 'new-password' },
+  {
+    name: 'email',
+    label: 'E-mail address',
+    hint: 'To sign in with. Nothing is sent to it.',
+    type: 'email',
+    autocomplete: 'username',
+  },
+  {
+    name: 'password',
+    label: 'Password',
+    hint: 'Ten characters or more.',
+    type: 'password',
+    autocomplete: 'new-password',
+  },
 ] as const
 </script>
 
@@ -41,7 +59,12 @@ const fields = [
     <h1 class="font-display text-3xl font-semibold">Welcome</h1>
     <p class="text-faded">This server has no account yet. Make the first one: it owns the channel.</p>
     <form.Field v-for="{ name, ...shown } in fields" :key="name" v-slot="{ field, state }" :name="name">
-      <FormField :model-value="state.value" v-bind="shown" :error="firstError(state.meta.errors)" @update:model-value="field.handleChange" />
+      <FormField
+        :model-value="state.value"
+        v-bind="shown"
+        :error="firstError(state.meta.errors)"
+        @update:model-value="field.handleChange"
+      />
     </form.Field>
     <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
     <button type="submit" class="button button-bolt w-full" :disabled="isSubmitting">Make the account</button>

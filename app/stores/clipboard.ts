@@ -44,7 +44,12 @@ export const useClipboardStore = defineStore('clipboard', () => {
 
   function paste(): void {
     if (!copied.value || !room.address || !room.variation) return
-    const { edit, partIds } = pasteParts(room.address, room.parts.map((each) => each.id), copied.value.parts, copied.value.variationId === room.variation.id)
+    const { edit, partIds } = pasteParts(
+      room.address,
+      room.parts.map((each) => each.id),
+      copied.value.parts,
+      copied.value.variationId === room.variation.id,
+    )
     if (draft.edit(edit)) room.partIds = partIds
   }
 
@@ -70,7 +75,8 @@ export const useClipboardStore = defineStore('clipboard', () => {
     },
     pasteMotion(): void {
       const source = motionSource.value
-      if (room.address && source) draft.edit(editParts(room.address, room.partIds, 'paste motion', (target) => pasteMotion(source, target)))
+      if (room.address && source)
+        draft.edit(editParts(room.address, room.partIds, 'paste motion', (target) => pasteMotion(source, target)))
     },
   }
 })

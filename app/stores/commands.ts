@@ -29,9 +29,24 @@ export function useCommands(commands: readonly Command[]): void {
   onBeforeUnmount(remove)
 }
 
-const keyWords: Record<string, string> = { $mod: 'Ctrl', ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', BracketLeft: '[', BracketRight: ']', Equal: '+', Minus: '−', Digit0: '0', Delete: 'Del' }
+const keyWords: Record<string, string> = {
+  $mod: 'Ctrl',
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  BracketLeft: '[',
+  BracketRight: ']',
+  Equal: '+',
+  Minus: '−',
+  Digit0: '0',
+  Delete: 'Del',
+}
 
 /** A key as people read it. */
 export function keyLabel(keys: string): string {
-  return keys.split('+').map((key) => keyWords[key] ?? (key.length === 1 ? key.toUpperCase() : key)).join(' ')
+  return keys
+    .split('+')
+    .map((key) => keyWords[key] ?? (key.length === 1 ? key.toUpperCase() : key))
+    .join(' ')
 }

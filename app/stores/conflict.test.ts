@@ -9,9 +9,20 @@ import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const base: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
-const viewOf = (document: BoxDocument): BoxView => ({ id: 'box', name: 'Night counter', document, revision: 4, airDocument: null, onAir: null, differsFromAir: true })
+const viewOf = (document: BoxDocument): BoxView => ({
+  id: 'box',
+  name: 'Night counter',
+  document,
+  revision: 4,
+  airDocument: null,
+  onAir: null,
+  differsFromAir: true,
+})
 const withLook = (name: string): BoxDocument => ({ ...base, look: { ...base.look, name } })
-const zoned: BoxDocument = { ...base, zones: [{ id: 'cam', name: 'Oven cam', purpose: 'camera', xPx: 0, yPx: 0, widthPx: 100, heightPx: 100 }] }
+const zoned: BoxDocument = {
+  ...base,
+  zones: [{ id: 'cam', name: 'Oven cam', purpose: 'camera', xPx: 0, yPx: 0, widthPx: 100, heightPx: 100 }],
+}
 
 describe('a conflict', () => {
   it('keeps both where they do not touch', () => {

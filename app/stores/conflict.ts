@@ -36,10 +36,16 @@ const fields = ['canvas', 'look', 'zones', 'alerts'] as const
 
 /** What turns one whole document into another, field by field. */
 export function replacePatches(from: BoxDocument, to: BoxDocument): Patches {
-  return fields.filter((field) => !isSame(from[field], to[field])).map((field) => ({ op: 'replace', path: [field], value: to[field] }))
+  return fields
+    .filter((field) => !isSame(from[field], to[field]))
+    .map((field) => ({ op: 'replace', path: [field], value: to[field] }))
 }
 
 /** A history of one step that leads from one document to another and back: no way out of a conflict loses anything. */
 export function oneStepHistory(label: string, from: BoxDocument, to: BoxDocument, nowMs: number): History {
-  return remember(emptyHistory, { label, mergeKey: null, patches: replacePatches(from, to), inverse: replacePatches(to, from) }, nowMs)
+  return remember(
+    emptyHistory,
+    { label, mergeKey: null, patches: replacePatches(from, to), inverse: replacePatches(to, from) },
+    nowMs,
+  )
 }

@@ -13,17 +13,34 @@ import { plainBox } from '../../core/composition/plainBox.ts'
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const address = { alertId: 'follow', variationId: 'follow-everyday' }
 const start: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
-const words = (template: string) => changeParts(address, ['headline'], 'line', 'words', (part) => void (part.template = template))
-const headlineOf = (document: BoxDocument | null) => document?.alerts[0]?.variations[0]?.composition.parts.find((part) => part.id === 'headline')
+const words = (template: string) =>
+  changeParts(address, ['headline'], 'line', 'words', (part) => void (part.template = template))
+const headlineOf = (document: BoxDocument | null) =>
+  document?.alerts[0]?.variations[0]?.composition.parts.find((part) => part.id === 'headline')
 
 /** A server with one box: answers as the real one, and can be made to fail. */
 function server() {
-  const state = { document: start, revision: 7, saves: [] as { baseRevision: number; patches: unknown[] }[], status: 200 }
+  const state = {
+    document: start,
+    revision: 7,
+    saves: [] as { baseRevision: number; patches: unknown[] }[],
+    status: 200,
+  }
   const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status })
   vi.stubGlobal('fetch', async (_path: string, { method, body }: { method: string; body?: string }) => {
     if (state.status === 0) throw new TypeError('failed to fetch')
-    if (state.status !== 200) return answer(state.status, { detail: `refused with ${state.status}`, status: state.status, title: '', type: '' })
-    if (method === 'GET') return answer(200, { id: 'box', name: 'Night counter', document: state.document, revision: state.revision, airDocument: start, onAir: { number: 1 }, differsFromAir: false })
+    if (state.status !== 200)
+      return answer(state.status, { detail: `refused with ${state.status}`, status: state.status, title: '', type: '' })
+    if (method === 'GET')
+      return answer(200, {
+        id: 'box',
+        name: 'Night counter',
+        document: state.document,
+        revision: state.revision,
+        airDocument: start,
+        onAir: { number: 1 },
+        differsFromAir: false,
+      })
     const save = JSON.parse(body ?? '') as { baseRevision: number; patches: Parameters<typeof applyPatches>[1] }
     if (save.baseRevision !== state.revision) return answer(409, { detail: 'Somebody else changed this box' })
     state.saves.push(save)
@@ -37,7 +54,11 @@ function server() {
 /** The browser's storage. */
 function storage() {
   const kept = new Map<string, string>()
-  vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value), removeItem: (key: string) => void kept.delete(key) })
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+    removeItem: (key: string) => void kept.delete(key),
+  })
   return kept
 }
 
@@ -139,7 +160,11 @@ describe('the draft', () => {
     await again.open('box')
     await pass(2000)
     expect([again.saveState, remote.saves.length]).toEqual(['conflict', 0])
-    expect(again.conflict).toMatchObject({ theirChanges: [{ what: 'switched' }], myChanges: [{ what: 'words' }], clashes: 0 })
+    expect(again.conflict).toMatchObject({
+      theirChanges: [{ what: 'switched' }],
+      myChanges: [{ what: 'words' }],
+      clashes: 0,
+    })
   })
 
   it('stops at a conflict, overwrites nothing, and brings both together when asked', async () => {

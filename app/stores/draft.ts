@@ -38,7 +38,10 @@ export const useDraftStore = defineStore('draft', () => {
   const conflict = shallowRef<Conflict | null>(null)
   /** What differs from air; compared once edits pause. */
   const differences = shallowRef<Difference[]>([])
-  const compare = () => (differences.value = document.value ? describeDifferences(view.value?.airDocument ?? null, document.value, media.names) : [])
+  const compare = () =>
+    (differences.value = document.value
+      ? describeDifferences(view.value?.airDocument ?? null, document.value, media.names)
+      : [])
   watchDebounced([document, view, () => media.names], compare, { debounce: quietMs })
   /** What the server has, as far as this page knows. */
   let base: BoxDocument | null = null
@@ -91,7 +94,10 @@ export const useDraftStore = defineStore('draft', () => {
     }
   }
 
-  /** Applies an edit; one that would make the box invalid is refused in words and changes nothing. @returns whether it was possible */
+  /**
+   * Applies an edit; one that would make the box invalid is refused in words and changes nothing.
+   * @returns whether it was possible
+   */
   function edit(made: Edit): boolean {
     if (!document.value) return false
     const changed = changeBox(document.value, made)
@@ -130,7 +136,11 @@ export const useDraftStore = defineStore('draft', () => {
     keepTimer = undefined
     if (!view.value || !base || !document.value) return
     const patches = [...inFlight, ...pending]
-    keepEditing(view.value.id, { baseRevision: revision, history: history.value, unsaved: patches.length > 0 ? { base, mine: document.value, patches } : null })
+    keepEditing(view.value.id, {
+      baseRevision: revision,
+      history: history.value,
+      unsaved: patches.length > 0 ? { base, mine: document.value, patches } : null,
+    })
   }
 
   /** Sends what is pending. Resolves when the server has everything, or with what stopped it in `saveState`. */
@@ -142,7 +152,12 @@ export const useDraftStore = defineStore('draft', () => {
     pending = []
     saveState.value = 'saving'
     try {
-      const answer = await request<{ revision: number }>('PATCH', `/api/boxes/${view.value.id}/draft`, { baseRevision: revision, patches: inFlight }, { keepalive })
+      const answer = await request<{ revision: number }>(
+        'PATCH',
+        `/api/boxes/${view.value.id}/draft`,
+        { baseRevision: revision, patches: inFlight },
+        { keepalive },
+      )
       revision = answer.revision
       base = applyPatches(base, inFlight)
       inFlight = []
@@ -181,14 +196,22 @@ export const useDraftStore = defineStore('draft', () => {
     keep()
   }
 
-  /** Ends a conflict: with both together, or with what the other editor has. Either can be undone, back to what was here. */
+  /**
+   * Ends a conflict: with both together, or with what the other editor has. Either can be undone, back to what was
+   * here.
+   */
   function settle(choice: 'both' | 'theirs'): void {
     const met = conflict.value
     if (!met) return
     const chosen = choice === 'both' && met.merged ? met.merged : met.theirs.document
     show(met.theirs)
     document.value = chosen
-    history.value = oneStepHistory(choice === 'both' ? 'bring both together' : 'take theirs', met.mine, chosen, Date.now())
+    history.value = oneStepHistory(
+      choice === 'both' ? 'bring both together' : 'take theirs',
+      met.mine,
+      chosen,
+      Date.now(),
+    )
     const patches = replacePatches(met.theirs.document, chosen)
     if (patches.length > 0) note(patches)
     else keep()
@@ -197,7 +220,8 @@ export const useDraftStore = defineStore('draft', () => {
   /** Puts the saved draft on air. */
   async function putOnAir(): Promise<void> {
     await save()
-    if (!view.value || saveState.value !== 'saved') throw new Error('The last edits are not saved yet. Try again in a moment.')
+    if (!view.value || saveState.value !== 'saved')
+      throw new Error('The last edits are not saved yet. Try again in a moment.')
     view.value = await request<BoxView>('POST', `/api/boxes/${view.value.id}/versions`, { revision })
   }
 

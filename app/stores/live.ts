@@ -6,7 +6,10 @@ import type { DeskView } from '../../contract/views.ts'
 
 /** What happens in the channel right now, pushed by the server. */
 export const useLiveStore = defineStore('live', () => {
-  const { data, status, open, close } = useEventSource('/api/channel/live', [], { immediate: false, autoReconnect: { retries: -1, delay: 1500 } })
+  const { data, status, open, close } = useEventSource('/api/channel/live', [], {
+    immediate: false,
+    autoReconnect: { retries: -1, delay: 1500 },
+  })
   const live = ref<ChannelLive | null>(null)
   const serverAheadMs = ref(0)
 

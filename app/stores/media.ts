@@ -29,13 +29,24 @@ export const useMediaStore = defineStore('media', () => {
     isLoaded.value = true
   }
   // A revision that comes first is the one that was just loaded, or newer: loading once more does no harm.
-  watch(() => live.live?.libraryRevision, () => {
-    if (loading) void load().catch(() => {})
-  })
+  watch(
+    () => live.live?.libraryRevision,
+    () => {
+      if (loading) void load().catch(() => {})
+    },
+  )
 
   const byId = computed(() => new Map(files.value.map((file) => [file.id, file])))
-  const sounds = computed(() => new Map(files.value.flatMap((file) => (file.measured?.of === 'sound' ? [[file.id, soundOf(file.measured)] as const] : []))))
-  const put = (changed: MediaView) => (files.value = files.value.map((file) => (file.id === changed.id ? changed : file)))
+  const sounds = computed(
+    () =>
+      new Map(
+        files.value.flatMap((file) =>
+          file.measured?.of === 'sound' ? [[file.id, soundOf(file.measured)] as const] : [],
+        ),
+      ),
+  )
+  const put = (changed: MediaView) =>
+    (files.value = files.value.map((file) => (file.id === changed.id ? changed : file)))
 
   return {
     files,
@@ -45,7 +56,9 @@ export const useMediaStore = defineStore('media', () => {
     sounds: computed(() => files.value.filter((file) => file.kind === 'sound')),
     fonts: computed(() => files.value.filter((file) => file.kind === 'font')),
     /** As the engine wants to know them. */
-    facts: computed<Record<string, MediaFacts>>(() => Object.fromEntries([...lent.value, ...files.value].map((file) => [file.id, factsOf(file)]))),
+    facts: computed<Record<string, MediaFacts>>(() =>
+      Object.fromEntries([...lent.value, ...files.value].map((file) => [file.id, factsOf(file)])),
+    ),
     names: computed<Record<string, string>>(() => Object.fromEntries(files.value.map(({ id, name }) => [id, name]))),
     find: (id: string | null) => (id === null ? undefined : byId.value.get(id)),
     /** What was measured of sounds, by file. */
@@ -76,7 +89,12 @@ export const useMediaStore = defineStore('media', () => {
     },
     /** @returns where it was replaced; with `only`, nowhere else */
     async replace(id: string, by: string, only?: ReplacedPlaces): Promise<ReplacedPlaces> {
-      return (await request<{ partsOf: ReplacedPlaces }>('POST', `/api/channel/media/${id}/replace`, { by, ...(only ? { partsOf: only } : {}) })).partsOf
+      return (
+        await request<{ partsOf: ReplacedPlaces }>('POST', `/api/channel/media/${id}/replace`, {
+          by,
+          ...(only ? { partsOf: only } : {}),
+        })
+      ).partsOf
     },
     async dismiss(intakeId: string): Promise<void> {
       intake.value = intake.value.filter((each) => each.id !== intakeId)

@@ -6,7 +6,10 @@ import { ProblemError, request, sendFile } from '../api/request.ts'
 import { useMediaStore } from './media.ts'
 
 /** What a channel brought first, the newest of it first; then what ships, as it was put up. */
-const inOrder = (packs: readonly PackSummary[]) => [...packs.filter(({ origin }) => origin === 'imported').sort((a, b) => b.addedAtMs - a.addedAtMs), ...packs.filter(({ origin }) => origin === 'gallery').sort((a, b) => a.addedAtMs - b.addedAtMs)]
+const inOrder = (packs: readonly PackSummary[]) => [
+  ...packs.filter(({ origin }) => origin === 'imported').sort((a, b) => b.addedAtMs - a.addedAtMs),
+  ...packs.filter(({ origin }) => origin === 'gallery').sort((a, b) => a.addedAtMs - b.addedAtMs),
+]
 
 /** The shelf: sets that ship, and packs that the channel brought. */
 export const usePacksStore = defineStore('packs', () => {
@@ -35,7 +38,8 @@ export const usePacksStore = defineStore('packs', () => {
     opening.set(shelfId, asked)
     asked.catch((error: unknown) => {
       opening.delete(shelfId)
-      if (error instanceof ProblemError && error.status === 404 && !missing.value.includes(shelfId)) missing.value = [...missing.value, shelfId]
+      if (error instanceof ProblemError && error.status === 404 && !missing.value.includes(shelfId))
+        missing.value = [...missing.value, shelfId]
     })
     return asked
   }
@@ -46,9 +50,23 @@ export const usePacksStore = defineStore('packs', () => {
     opened,
     missing,
     /** Of each pack the newest release, as they are offered. */
-    offered: computed(() => inOrder(shelf.value ?? []).filter((pack) => !(shelf.value ?? []).some((other) => other.id === pack.id && other.origin === pack.origin && (isNewer(other.release, pack.release) || (other.release === pack.release && other.addedAtMs > pack.addedAtMs))))),
+    offered: computed(() =>
+      inOrder(shelf.value ?? []).filter(
+        (pack) =>
+          !(shelf.value ?? []).some(
+            (other) =>
+              other.id === pack.id &&
+              other.origin === pack.origin &&
+              (isNewer(other.release, pack.release) ||
+                (other.release === pack.release && other.addedAtMs > pack.addedAtMs)),
+          ),
+      ),
+    ),
     /** What comes after a release of a pack, the newest; null where it is the newest. */
-    after: (packId: string, release: string) => (shelf.value ?? []).filter((pack) => pack.id === packId && isNewer(pack.release, release)).sort((a, b) => (isNewer(a.release, b.release) ? -1 : 1))[0] ?? null,
+    after: (packId: string, release: string) =>
+      (shelf.value ?? [])
+        .filter((pack) => pack.id === packId && isNewer(pack.release, release))
+        .sort((a, b) => (isNewer(a.release, b.release) ? -1 : 1))[0] ?? null,
     load,
     open,
     /** Puts a pack on the shelf. @throws ProblemError with the reason where it is not taken */

@@ -42,7 +42,9 @@ function keepWithoutHistory(boxId: string, kept: KeptEditing): void {
 export function readEditing(boxId: string): KeptEditing | null {
   try {
     const kept = JSON.parse(localStorage.getItem(keyOf(boxId)) ?? 'null') as Partial<KeptEditing> | null
-    return kept?.history && typeof kept.baseRevision === 'number' ? { baseRevision: kept.baseRevision, unsaved: kept.unsaved ?? null, history: kept.history } : null
+    return kept?.history && typeof kept.baseRevision === 'number'
+      ? { baseRevision: kept.baseRevision, unsaved: kept.unsaved ?? null, history: kept.history }
+      : null
   } catch {
     return null
   }

@@ -14,14 +14,31 @@ const media = { pictureId: null, soundId: null }
 const box: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, media), starterAlert('tip', canvas, media)])
 
 function openBox() {
-  vi.stubGlobal('fetch', async () => new Response(JSON.stringify({ id: 'box', name: 'Night counter', document: box, revision: 1, airDocument: null, onAir: null, differsFromAir: true })))
+  vi.stubGlobal(
+    'fetch',
+    async () =>
+      new Response(
+        JSON.stringify({
+          id: 'box',
+          name: 'Night counter',
+          document: box,
+          revision: 1,
+          airDocument: null,
+          onAir: null,
+          differsFromAir: true,
+        }),
+      ),
+  )
   return useDraftStore().open('box')
 }
 
 let kept: Map<string, string>
 beforeEach(async () => {
   kept = new Map()
-  vi.stubGlobal('localStorage', { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value) })
+  vi.stubGlobal('localStorage', {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+  })
   setActivePinia(createPinia())
   await openBox()
 })
@@ -43,7 +60,8 @@ describe('selecting', () => {
   it('takes a group as one', () => {
     const room = useScoreRoomStore()
     const draft = useDraftStore()
-    if (room.address && room.composition) draft.edit(groupParts(room.address, room.composition, ['picture', 'headline']))
+    if (room.address && room.composition)
+      draft.edit(groupParts(room.address, room.composition, ['picture', 'headline']))
     room.select('picture')
     expect([...room.partIds].sort()).toEqual(['headline', 'picture'])
     expect(room.part?.id).toBe('picture')

@@ -8,7 +8,8 @@ import type { Sample } from '../composables/useSampleScore.ts'
 import { useDraftStore } from './draft.ts'
 
 /** What a person sees first of an alert: what plays every time, not its special cases. */
-const everydayOf = (variations: readonly Variation[]) => variations.find(({ rule }) => rule === null) ?? variations[0] ?? null
+const everydayOf = (variations: readonly Variation[]) =>
+  variations.find(({ rule }) => rule === null) ?? variations[0] ?? null
 
 /** What is being looked at in the score room: which alert, which case, which parts, shown with whose name. */
 export const useScoreRoomStore = defineStore('scoreRoom', () => {
@@ -21,16 +22,30 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
   const sampleKind = ref<EventKind | null>(null)
   const choice = ref<string | null>(null)
 
-  const alert = computed(() => draft.document?.alerts.find((each) => each.id === alertId.value) ?? draft.document?.alerts[0] ?? null)
-  const variation = computed(() => alert.value?.variations.find((each) => each.id === variationId.value) ?? everydayOf(alert.value?.variations ?? []))
+  const alert = computed(
+    () => draft.document?.alerts.find((each) => each.id === alertId.value) ?? draft.document?.alerts[0] ?? null,
+  )
+  const variation = computed(
+    () =>
+      alert.value?.variations.find((each) => each.id === variationId.value) ??
+      everydayOf(alert.value?.variations ?? []),
+  )
   const composition = computed(() => variation.value?.composition ?? null)
   const parts = computed(() => composition.value?.parts ?? [])
   const part = computed(() => parts.value.find((each) => each.id === partIds.value.at(-1)) ?? null)
   const selected = computed(() => parts.value.filter((each) => partIds.value.includes(each.id)))
   /** Which of the alert's kinds it is shown with. */
-  const kind = computed<EventKind>(() => (alert.value && sampleKind.value && alert.value.kinds.includes(sampleKind.value) ? sampleKind.value : alert.value ? mainKind(alert.value) : 'follow'))
+  const kind = computed<EventKind>(() =>
+    alert.value && sampleKind.value && alert.value.kinds.includes(sampleKind.value)
+      ? sampleKind.value
+      : alert.value
+        ? mainKind(alert.value)
+        : 'follow',
+  )
   const sample = computed<Sample>(() => ({ viewer: viewer.value, kind: kind.value, choice: choice.value }))
-  const address = computed(() => (alert.value && variation.value ? { alertId: alert.value.id, variationId: variation.value.id } : null))
+  const address = computed(() =>
+    alert.value && variation.value ? { alertId: alert.value.id, variationId: variation.value.id } : null,
+  )
 
   /** Selects a part with its group; `adds` keeps what is selected, and takes the part out again where it was in. */
   function select(partId: string | null, adds = false): void {
@@ -53,5 +68,23 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
     partIds.value = partIds.value.filter((id) => parts.value.some((each) => each.id === id))
   })
 
-  return { alertId, variationId, partIds, viewer, sampleKind, choice, kind, sample, alert, variation, composition, parts, part, selected, address, select, partId: computed(() => part.value?.id ?? null) }
+  return {
+    alertId,
+    variationId,
+    partIds,
+    viewer,
+    sampleKind,
+    choice,
+    kind,
+    sample,
+    alert,
+    variation,
+    composition,
+    parts,
+    part,
+    selected,
+    address,
+    select,
+    partId: computed(() => part.value?.id ?? null),
+  }
 })

@@ -6,7 +6,24 @@ import { usualVoice } from '../../core/speech/voiceChoice.ts'
 import { useSpeechStore } from './speech.ts'
 
 const saying = (written: string) => ({ of: 'line' as const, written, emotes: [], voice: null })
-const answerTo = (written: string): SayAnswer => ({ text: written, outcome: 'kept', changes: [], reason: null, language: 'en', voice: usualVoice, trouble: null, utterance: { of: 'line', text: written, url: `/speech/${written}.wav`, durationMs: 500, level: null, words: [], waveform: { stretchMs: 40, peaks: [1, 2] } } })
+const answerTo = (written: string): SayAnswer => ({
+  text: written,
+  outcome: 'kept',
+  changes: [],
+  reason: null,
+  language: 'en',
+  voice: usualVoice,
+  trouble: null,
+  utterance: {
+    of: 'line',
+    text: written,
+    url: `/speech/${written}.wav`,
+    durationMs: 500,
+    level: null,
+    words: [],
+    waveform: { stretchMs: 40, peaks: [1, 2] },
+  },
+})
 
 describe('samples of voices', () => {
   const asked: string[][] = []
@@ -18,7 +35,9 @@ describe('samples of voices', () => {
     vi.stubGlobal('fetch', async (path: string, { body, method }: { body?: string; method: string }) => {
       if (fails) return new Response('{"detail":"The server is full."}', { status: 503 })
       if (path.endsWith('/say')) {
-        const written = (JSON.parse(body ?? '{}') as { sayings: { written: string }[] }).sayings.map((each) => each.written)
+        const written = (JSON.parse(body ?? '{}') as { sayings: { written: string }[] }).sayings.map(
+          (each) => each.written,
+        )
         asked.push(written)
         return Response.json({ said: written.map(answerTo) })
       }

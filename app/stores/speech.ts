@@ -8,7 +8,8 @@ import type { SpokenParts } from '../../core/speech/spoken.ts'
 import { request, wordsOf } from '../api/request.ts'
 import { useLiveStore } from './live.ts'
 
-const keyOf = ({ of, written, voice, emotes }: Saying) => JSON.stringify([of, written, voice, emotes.map(({ from, to }) => [from, to])])
+const keyOf = ({ of, written, voice, emotes }: Saying) =>
+  JSON.stringify([of, written, voice, emotes.map(({ from, to }) => [from, to])])
 const keptMost = 300
 const askedMost = 20
 
@@ -20,15 +21,22 @@ export const useSpeechStore = defineStore('speech', () => {
   const refusal = ref('')
   let loading: Promise<void> | null = null
   const live = useLiveStore()
-  const turned = (isOn: boolean) => view.value && (view.value = { ...view.value, settings: { ...view.value.settings, isOn } })
+  const turned = (isOn: boolean) =>
+    view.value && (view.value = { ...view.value, settings: { ...view.value.settings, isOn } })
   // Somebody else at the desk switches them too.
-  watch(() => live.live?.voicesAreOn, (isOn) => void (isOn !== undefined && turned(isOn)))
+  watch(
+    () => live.live?.voicesAreOn,
+    (isOn) => void (isOn !== undefined && turned(isOn)),
+  )
 
   async function load(): Promise<void> {
     view.value = await request<SpeechView>('GET', '/api/channel/speech')
   }
 
-  /** Keeps settings; what was said by the old ones is asked again. @throws what the server refuses, with the old ones in place */
+  /**
+   * Keeps settings; what was said by the old ones is asked again.
+   * @throws what the server refuses, with the old ones in place
+   */
   async function save(settings: SpeechSettings): Promise<void> {
     const before = view.value
     if (!before) return
@@ -55,7 +63,12 @@ export const useSpeechStore = defineStore('speech', () => {
     const keys = fresh.map(keyOf)
     keys.forEach((key) => asking.add(key))
     try {
-      const { said: answers } = await request<{ said: SayAnswer[] }>('POST', '/api/channel/speech/say', { sayings: fresh.map(({ emotes, ...saying }) => ({ ...saying, emotes: emotes.map(({ from, to }) => ({ from, to })) })) })
+      const { said: answers } = await request<{ said: SayAnswer[] }>('POST', '/api/channel/speech/say', {
+        sayings: fresh.map(({ emotes, ...saying }) => ({
+          ...saying,
+          emotes: emotes.map(({ from, to }) => ({ from, to })),
+        })),
+      })
       answers.forEach((answer, index) => said.set(keys[index] ?? '', answer))
       for (const oldest of said.keys()) {
         if (said.size <= keptMost) break
@@ -74,23 +87,49 @@ export const useSpeechStore = defineStore('speech', () => {
     refusal,
     settings: computed(() => view.value?.settings ?? null),
     voices: computed<VoiceView[]>(() => view.value?.voices ?? []),
-    ensureLoaded: () => (loading ??= load().catch((error: unknown) => {
-      loading = null
-      throw error
-    })),
+    ensureLoaded: () =>
+      (loading ??= load().catch((error: unknown) => {
+        loading = null
+        throw error
+      })),
     save,
     turn,
     ask,
     /** How a sample is heard; undefined while that is not known. */
     answerOf: (saying: Saying): SayAnswer | undefined => said.get(keyOf(saying)),
-    /** What voices say of a sample. A part of which something is not known yet is left out: its length is an estimate until then. */
+    /**
+     * What voices say of a sample. A part of which something is not known yet is left out: its length is an estimate
+     * until then.
+     */
     spokenOf: (voices: readonly { part: { id: string }; sayings: readonly Saying[] }[]): SpokenParts =>
-      Object.fromEntries(voices.flatMap(({ part, sayings }) => {
-        const answers = sayings.map((saying) => said.get(keyOf(saying)))
-        return answers.some((answer) => answer === undefined) ? [] : [[part.id, answers.flatMap((answer) => answer?.utterance ?? [])]]
-      })),
+      Object.fromEntries(
+        voices.flatMap(({ part, sayings }) => {
+          const answers = sayings.map((saying) => said.get(keyOf(saying)))
+          return answers.some((answer) => answer === undefined)
+            ? []
+            : [[part.id, answers.flatMap((answer) => answer?.utterance ?? [])]]
+        }),
+      ),
     /** What was measured of recordings, by their addresses. */
     measured: computed<Record<string, MeasuredSound>>(() =>
-      Object.fromEntries([...said.values()].flatMap(({ utterance }) => (utterance?.waveform ? [[utterance.url, { level: utterance.level, waveform: { stretchMs: utterance.waveform.stretchMs, peaks: Uint8Array.from(utterance.waveform.peaks) } }] as const] : [])))),
+      Object.fromEntries(
+        [...said.values()].flatMap(({ utterance }) =>
+          utterance?.waveform
+            ? [
+                [
+                  utterance.url,
+                  {
+                    level: utterance.level,
+                    waveform: {
+                      stretchMs: utterance.waveform.stretchMs,
+                      peaks: Uint8Array.from(utterance.waveform.peaks),
+                    },
+                  },
+                ] as const,
+              ]
+            : [],
+        ),
+      ),
+    ),
   }
 })

@@ -22,8 +22,8 @@ const retryDelays = [500, 1000, 2000, 4000, 8000, ...Array.from({ length: 40 }, 
 const chunkBytes = 4 * 1024 * 1024
 
 /**
- * Files on their way from this browser to the server, several at a time, each resumed where it was cut. What a closed tab
- * interrupts is resumed when the same file is given again.
+ * Files on their way from this browser to the server, several at a time, each resumed where it was cut. What a closed
+ * tab interrupts is resumed when the same file is given again.
  */
 export const useUploadsStore = defineStore('uploads', () => {
   const sending = ref<SendingFile[]>([])
@@ -31,7 +31,8 @@ export const useUploadsStore = defineStore('uploads', () => {
   const running = new Map<number, Upload>()
   let nextKey = 1
 
-  const change = (key: number, to: Partial<SendingFile>) => (sending.value = sending.value.map((each) => (each.key === key ? { ...each, ...to } : each)))
+  const change = (key: number, to: Partial<SendingFile>) =>
+    (sending.value = sending.value.map((each) => (each.key === key ? { ...each, ...to } : each)))
   const forget = (key: number) => {
     sending.value = sending.value.filter((each) => each.key !== key)
     running.delete(key)
@@ -39,7 +40,9 @@ export const useUploadsStore = defineStore('uploads', () => {
 
   function startNext(): void {
     const busy = sending.value.filter((each) => each.state === 'sending').length
-    for (const { key } of sending.value.filter((each) => each.state === 'waiting').slice(0, Math.max(0, atATime - busy))) {
+    for (const { key } of sending.value
+      .filter((each) => each.state === 'waiting')
+      .slice(0, Math.max(0, atATime - busy))) {
       change(key, { state: 'sending' })
       void begin(key)
     }
@@ -57,7 +60,19 @@ export const useUploadsStore = defineStore('uploads', () => {
     const key = nextKey++
     const name = file.name || `Pasted ${new Date().toLocaleTimeString()}`
     const isTooLarge = file.size > mediaLimits.fileBytes
-    sending.value = [...sending.value, { key, name, sizeBytes: file.size, sentBytes: 0, state: isTooLarge ? 'failed' : 'waiting', reason: isTooLarge ? `It has ${Math.ceil(file.size / 1024 / 1024)} MiB; ${mediaLimits.fileBytes / 1024 / 1024} are the most. Make it smaller or shorter.` : '' }]
+    sending.value = [
+      ...sending.value,
+      {
+        key,
+        name,
+        sizeBytes: file.size,
+        sentBytes: 0,
+        state: isTooLarge ? 'failed' : 'waiting',
+        reason: isTooLarge
+          ? `It has ${Math.ceil(file.size / 1024 / 1024)} MiB; ${mediaLimits.fileBytes / 1024 / 1024} are the most. Make it smaller or shorter.`
+          : '',
+      },
+    ]
     if (isTooLarge) return
     running.set(
       key,

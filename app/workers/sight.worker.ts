@@ -57,7 +57,8 @@ function take(frame: ImageBitmap): void {
 async function base64Of(canvas: OffscreenCanvas): Promise<string> {
   const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/webp', quality: 0.82 })).arrayBuffer())
   let letters = ''
-  for (let from = 0; from < bytes.length; from += 8192) letters += String.fromCharCode(...bytes.subarray(from, from + 8192))
+  for (let from = 0; from < bytes.length; from += 8192)
+    letters += String.fromCharCode(...bytes.subarray(from, from + 8192))
   return btoa(letters)
 }
 
@@ -76,7 +77,11 @@ async function result(): Promise<BrowserSight | null> {
     all.set(pixels, at)
     at += pixels.length
   }
-  return { seen: { hasAlpha, ink, dominant: dominantColour(all), colours: coloursOf(all) }, poster: await base64Of(poster), strip: await base64Of(strip) }
+  return {
+    seen: { hasAlpha, ink, dominant: dominantColour(all), colours: coloursOf(all) },
+    poster: await base64Of(poster),
+    strip: await base64Of(strip),
+  }
 }
 
 self.addEventListener('message', ({ data }: MessageEvent<SightRequest>) => {

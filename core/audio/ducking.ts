@@ -16,20 +16,29 @@ export const duckAttackMs = 120
 export const duckReleaseMs = 350
 
 /**
- * How other sounds go down while something speaks: known before anything plays, so that what is heard in the editor is what is heard on
- * air. Where two speak at once, or one soon after the other, the sounds stay down between them, by the deeper of both.
+ * How other sounds go down while something speaks: known before anything plays, so that what is heard in the editor is
+ * what is heard on air. Where two speak at once, or one soon after the other, the sounds stay down between them, by the
+ * deeper of both.
  * @returns corners in order of time; empty where nothing ducks. Before the first and after the last the ratio is 1.
  */
 export function duckEnvelope(ducks: readonly Duck[]): EnvelopePoint[] {
   const spans: Duck[] = []
-  for (const duck of ducks.filter(({ duckDb, startMs, endMs }) => duckDb < 0 && endMs > startMs).sort((a, b) => a.startMs - b.startMs)) {
+  for (const duck of ducks
+    .filter(({ duckDb, startMs, endMs }) => duckDb < 0 && endMs > startMs)
+    .sort((a, b) => a.startMs - b.startMs)) {
     const last = spans.at(-1)
-    if (last && duck.startMs - duckAttackMs <= last.endMs + duckReleaseMs) Object.assign(last, { endMs: Math.max(last.endMs, duck.endMs), duckDb: Math.min(last.duckDb, duck.duckDb) })
+    if (last && duck.startMs - duckAttackMs <= last.endMs + duckReleaseMs)
+      Object.assign(last, { endMs: Math.max(last.endMs, duck.endMs), duckDb: Math.min(last.duckDb, duck.duckDb) })
     else spans.push({ ...duck })
   }
   return spans.flatMap(({ startMs, endMs, duckDb }) => {
     const low = 10 ** (duckDb / 20)
-    return [{ atMs: startMs - duckAttackMs, ratio: 1 }, { atMs: startMs, ratio: low }, { atMs: endMs, ratio: low }, { atMs: endMs + duckReleaseMs, ratio: 1 }]
+    return [
+      { atMs: startMs - duckAttackMs, ratio: 1 },
+      { atMs: startMs, ratio: low },
+      { atMs: endMs, ratio: low },
+      { atMs: endMs + duckReleaseMs, ratio: 1 },
+    ]
   })
 }
 
@@ -37,7 +46,10 @@ export function duckEnvelope(ducks: readonly Duck[]): EnvelopePoint[] {
 export function envelopeAt(points: readonly EnvelopePoint[], tMs: number): number {
   let before: EnvelopePoint | null = null
   for (const point of points) {
-    if (point.atMs > tMs) return before ? before.ratio + ((point.ratio - before.ratio) * (tMs - before.atMs)) / (point.atMs - before.atMs) : 1
+    if (point.atMs > tMs)
+      return before
+        ? before.ratio + ((point.ratio - before.ratio) * (tMs - before.atMs)) / (point.atMs - before.atMs)
+        : 1
     before = point
   }
   return before?.ratio ?? 1

@@ -8,13 +8,16 @@ export interface Biquad {
 }
 
 /**
- * The two sections of the K-weighting of ITU-R BS.1770-4 for any sampling rate. The recommendation tabulates them for 48 kHz
- * only; they are derived here from the analogue prototypes behind that table by the bilinear transform, so that at 48 kHz the
- * table comes out (to 1e-10) and at other rates the same curve.
+ * The two sections of the K-weighting of ITU-R BS.1770-4 for any sampling rate. The recommendation tabulates them for
+ * 48 kHz only; they are derived here from the analogue prototypes behind that table by the bilinear transform, so that
+ * at 48 kHz the table comes out (to 1e-10) and at other rates the same curve.
  * @param rateHz sampling rate, 8,000…384,000
  */
 export function kWeighting(rateHz: number): [shelf: Biquad, highPass: Biquad] {
-  return [shelf(rateHz, 1681.974450955533, 3.999843853973347, 0.7071752369554196), highPass(rateHz, 38.13547087602444, 0.5003270373238773)]
+  return [
+    shelf(rateHz, 1681.974450955533, 3.999843853973347, 0.7071752369554196),
+    highPass(rateHz, 38.13547087602444, 0.5003270373238773),
+  ]
 }
 
 /** The head's effect: a shelf that lifts what is high. */
@@ -23,10 +26,19 @@ function shelf(rateHz: number, cornerHz: number, liftDb: number, q: number): Biq
   const high = 10 ** (liftDb / 20)
   const band = high ** 0.4996667741545416
   const a0 = 1 + k / q + k * k
-  return { b0: (high + (band * k) / q + k * k) / a0, b1: (2 * (k * k - high)) / a0, b2: (high - (band * k) / q + k * k) / a0, a1: (2 * (k * k - 1)) / a0, a2: (1 - k / q + k * k) / a0 }
+  return {
+    b0: (high + (band * k) / q + k * k) / a0,
+    b1: (2 * (k * k - high)) / a0,
+    b2: (high - (band * k) / q + k * k) / a0,
+    a1: (2 * (k * k - 1)) / a0,
+    a2: (1 - k / q + k * k) / a0,
+  }
 }
 
-/** The revised low-frequency B-curve: a high-pass. Its numerator is 1, −2, 1 whatever the rate, as in the recommendation. */
+/**
+ * The revised low-frequency B-curve: a high-pass. Its numerator is 1, −2, 1 whatever the rate, as in the
+ * recommendation.
+ */
 function highPass(rateHz: number, cornerHz: number, q: number): Biquad {
   const k = Math.tan((Math.PI * cornerHz) / rateHz)
   const a0 = 1 + k / q + k * k

@@ -18,7 +18,9 @@ export interface MeasuredLevel {
   truePeakDbtp: number
 }
 
-/** Below this, a sound is judged by its loudest moment: in a second and a half there is no average that anybody hears. */
+/**
+ * Below this, a sound is judged by its loudest moment: in a second and a half there is no average that anybody hears.
+ */
 const momentaryBelowMs = 3000
 
 /**
@@ -28,7 +30,9 @@ const momentaryBelowMs = 3000
  */
 export function levelledBy(loudness: Loudness, durationMs: number): MeasuredLevel | null {
   const lufs = durationMs < momentaryBelowMs ? loudness.momentaryMaxLufs : loudness.integratedLufs
-  return Number.isFinite(lufs) && Number.isFinite(loudness.truePeakDbtp) ? { lufs, truePeakDbtp: loudness.truePeakDbtp } : null
+  return Number.isFinite(lufs) && Number.isFinite(loudness.truePeakDbtp)
+    ? { lufs, truePeakDbtp: loudness.truePeakDbtp }
+    : null
 }
 
 /** Whatever was recorded so quietly that it would need more is lifted by this much only: beyond it, noise is heard. */

@@ -11,8 +11,8 @@ const powerOf = (lufs: number) => 10 ** ((lufs + 0.691) / 10)
 const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /**
- * Integrated loudness after BS.1770-4: the mean of 400 ms blocks, of which those below −70 LUFS, and then those 10 LU below
- * the mean of the rest, do not count.
+ * Integrated loudness after BS.1770-4: the mean of 400 ms blocks, of which those below −70 LUFS, and then those 10 LU
+ * below the mean of the rest, do not count.
  * @param blockPowers power of each block, overlapping by three quarters
  * @returns LUFS; −Infinity when nothing is above the gate
  */

@@ -13,8 +13,8 @@ export interface Loudness {
 }
 
 /**
- * Power is kept by hundredths of a second: the loudest 400 ms are then found wherever they lie (EBU Tech 3341, case 13). What
- * is gated and the range use stretches a tenth of a second apart, as BS.1770-4 and Tech 3342 have them.
+ * Power is kept by hundredths of a second: the loudest 400 ms are then found wherever they lie (EBU Tech 3341, case
+ * 13). What is gated and the range use stretches a tenth of a second apart, as BS.1770-4 and Tech 3342 have them.
  */
 const hopsPerSecond = 100
 const hopsPerStep = 10
@@ -56,8 +56,10 @@ export class LoudnessMeter {
     private readonly rateHz: number,
     channelCount: number,
   ) {
-    if (!(rateHz >= 8000 && rateHz <= 384_000)) throw new RangeError(`LoudnessMeter: ${rateHz} Hz is no sampling rate that sounds have (8,000 to 384,000)`)
-    if (!(channelCount >= 1 && channelCount <= 8)) throw new RangeError(`LoudnessMeter: ${channelCount} channels (1 to 8)`)
+    if (!(rateHz >= 8000 && rateHz <= 384_000))
+      throw new RangeError(`LoudnessMeter: ${rateHz} Hz is no sampling rate that sounds have (8,000 to 384,000)`)
+    if (!(channelCount >= 1 && channelCount <= 8))
+      throw new RangeError(`LoudnessMeter: ${channelCount} channels (1 to 8)`)
     this.weights = weightsByCount[Math.min(6, channelCount)] ?? []
     this.weighted = this.weights.map(() => new WeightedChannel(rateHz))
     this.peaks = Array.from({ length: channelCount }, () => new TruePeakChannel(rateHz))
@@ -110,7 +112,8 @@ export class LoudnessMeter {
   /** Mean power of the runs of `length` hops that begin every `step` hops. */
   private stretches(length: number, step: number): number[] {
     const powers: number[] = []
-    for (let end = length; end < this.sums.length; end += step) powers.push(Math.max(0, (this.sums[end] as number) - (this.sums[end - length] as number)) / length)
+    for (let end = length; end < this.sums.length; end += step)
+      powers.push(Math.max(0, (this.sums[end] as number) - (this.sums[end - length] as number)) / length)
     return powers
   }
 }

@@ -107,7 +107,11 @@ function zoomsOf(finest: Uint8Array): WaveformLevel[] {
     const last = levels.at(-1) as WaveformLevel
     const count = Math.ceil(last.peaks.length / zoomFactor)
     if (count < fewestStretches) return levels
-    const peaks = Uint8Array.from({ length: count }, (_, stretch) => last.peaks.subarray(stretch * zoomFactor, (stretch + 1) * zoomFactor).reduce((most, peak) => Math.max(most, peak), 0))
+    const peaks = Uint8Array.from({ length: count }, (_, stretch) =>
+      last.peaks
+        .subarray(stretch * zoomFactor, (stretch + 1) * zoomFactor)
+        .reduce((most, peak) => Math.max(most, peak), 0),
+    )
     levels.push({ stretchMs: last.stretchMs * zoomFactor, peaks })
   }
 }

@@ -2,16 +2,28 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { overshootOf, sumPeak, type SoundInSum } from './sumPeak.ts'
 
-const sound = (peaks: number[], changes: Partial<SoundInSum> = {}): SoundInSum => ({ startMs: 0, endMs: peaks.length * 10, gainDb: 0, repeats: false, overshoot: 1, waveform: { stretchMs: 10, peaks: Uint8Array.from(peaks) }, ...changes })
+const sound = (peaks: number[], changes: Partial<SoundInSum> = {}): SoundInSum => ({
+  startMs: 0,
+  endMs: peaks.length * 10,
+  gainDb: 0,
+  repeats: false,
+  overshoot: 1,
+  waveform: { stretchMs: 10, peaks: Uint8Array.from(peaks) },
+  ...changes,
+})
 
 describe('the sum of sounds', () => {
   it('is looked for where they meet, not where each is loudest', () => {
     const early = sound([255, 255, 51, 51])
     const late = sound([51, 51, 255, 255])
     expect(sumPeak([early, late]).amplitude).toBeCloseTo(1.2, 6)
-    expect(sumPeak([early, { ...late, startMs: 20, endMs: 60 }])).toEqual({ amplitude: expect.closeTo(0.4, 6) as number, atMs: 20 })
+    expect(sumPeak([early, { ...late, startMs: 20, endMs: 60 }])).toEqual({
+      amplitude: expect.closeTo(0.4, 6) as number,
+      atMs: 20,
+    })
   })
-  it('is nothing where one is heard alone', () => expect(sumPeak([sound([255, 255]), sound([255, 255], { startMs: 40, endMs: 60 })]).amplitude).toBe(0))
+  it('is nothing where one is heard alone', () =>
+    expect(sumPeak([sound([255, 255]), sound([255, 255], { startMs: 40, endMs: 60 })]).amplitude).toBe(0))
   it('goes on where a sound begins again', () => {
     const again = sound([255, 0], { repeats: true, endMs: 80 })
     expect(sumPeak([again, sound([255], { startMs: 60, endMs: 70 })]).amplitude).toBe(2)

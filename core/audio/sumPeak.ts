@@ -15,10 +15,10 @@ export interface SoundInSum {
 }
 
 /**
- * The highest that sounds together can reach: at each moment their amplitudes are added, as if their waves met peak on peak
- * there. That is never less than what is heard, and by stretches of 10 ms a good deal nearer to it than the sum of the
- * highest peaks, which may lie seconds apart.
- * Linear in length × sounds. Fades are left out, which errs to the high side too.
+ * The highest that sounds together can reach: at each moment their amplitudes are added, as if their waves met peak on
+ * peak there. That is never less than what is heard, and by stretches of 10 ms a good deal nearer to it than the sum of
+ * the highest peaks, which may lie seconds apart. Linear in length × sounds. Fades are left out, which errs to the high
+ * side too.
  * @returns amplitude, and when; among at least two sounds at a time
  */
 export function sumPeak(sounds: readonly SoundInSum[]): { amplitude: number; atMs: number } {
@@ -32,7 +32,11 @@ export function sumPeak(sounds: readonly SoundInSum[]): { amplitude: number; atM
       const peak = peakWithin(sound, atMs, atMs + stepMs)
       if (peak === 0) continue
       heard += 1
-      amplitude += (peak / 255) * sound.overshoot * 10 ** (sound.gainDb / 20) * (sound.duck ? Math.max(envelopeAt(sound.duck, atMs), envelopeAt(sound.duck, atMs + stepMs)) : 1)
+      amplitude +=
+        (peak / 255) *
+        sound.overshoot *
+        10 ** (sound.gainDb / 20) *
+        (sound.duck ? Math.max(envelopeAt(sound.duck, atMs), envelopeAt(sound.duck, atMs + stepMs)) : 1)
     }
     if (heard > 1 && amplitude > highest.amplitude) highest = { amplitude, atMs }
   }
@@ -40,7 +44,11 @@ export function sumPeak(sounds: readonly SoundInSum[]): { amplitude: number; atM
 }
 
 /** The highest stretch that a moment of the score may fall into, 0…255. */
-function peakWithin({ startMs, endMs, repeats, waveform: { stretchMs, peaks } }: SoundInSum, fromMs: number, toMs: number): number {
+function peakWithin(
+  { startMs, endMs, repeats, waveform: { stretchMs, peaks } }: SoundInSum,
+  fromMs: number,
+  toMs: number,
+): number {
   if (toMs <= startMs || fromMs >= endMs) return 0
   let highest = 0
   const last = Math.ceil((Math.min(toMs, endMs) - startMs) / stretchMs) - 1

@@ -22,9 +22,9 @@ const factorFor = (rateHz: number) => (rateHz < 96_000 ? 4 : rateHz < 192_000 ? 
 const skipBlock = 64
 
 /**
- * The true peak of one channel after ITU-R BS.1770-4 annex 2: the highest value of the signal between its samples too. Blocks
- * that cannot hold a new peak, because no interpolated value exceeds their highest sample times the interpolator's gain, are
- * skipped; that leaves the result as it is. Linear.
+ * The true peak of one channel after ITU-R BS.1770-4 annex 2: the highest value of the signal between its samples too.
+ * Blocks that cannot hold a new peak, because no interpolated value exceeds their highest sample times the
+ * interpolator's gain, are skipped; that leaves the result as it is. Linear.
  */
 export class TruePeakChannel {
   private readonly rows: Float64Array[]
@@ -43,11 +43,15 @@ export class TruePeakChannel {
     const line = new Float32Array(reach + samples.length)
     line.set(this.carried)
     line.set(samples, reach)
-    for (let from = reach; from < line.length; from += skipBlock) this.lookAt(line, from, Math.min(line.length, from + skipBlock))
+    for (let from = reach; from < line.length; from += skipBlock)
+      this.lookAt(line, from, Math.min(line.length, from + skipBlock))
     this.carried = line.slice(line.length - reach)
   }
 
-  /** Of everything that was pushed, in amplitude (1 = full scale). The interpolator's tail after the last sample is included. */
+  /**
+   * Of everything that was pushed, in amplitude (1 = full scale). The interpolator's tail after the last sample is
+   * included.
+   */
   end(): number {
     this.push(new Float32Array(halfTaps))
     return this.highest

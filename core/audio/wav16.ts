@@ -6,7 +6,8 @@ export function wav16(channels: readonly ArrayLike<number>[], rateHz: number): U
   const frames = channels[0]?.length ?? 0
   const frameBytes = channels.length * 2
   const file = new DataView(new ArrayBuffer(44 + frames * frameBytes))
-  const write = (at: number, text: string) => [...text].forEach((letter, index) => file.setUint8(at + index, letter.charCodeAt(0)))
+  const write = (at: number, text: string) =>
+    [...text].forEach((letter, index) => file.setUint8(at + index, letter.charCodeAt(0)))
   write(0, 'RIFF')
   file.setUint32(4, file.byteLength - 8, true)
   write(8, 'WAVEfmt ')
@@ -20,7 +21,12 @@ export function wav16(channels: readonly ArrayLike<number>[], rateHz: number): U
   write(36, 'data')
   file.setUint32(40, frames * frameBytes, true)
   channels.forEach((samples, channel) => {
-    for (let frame = 0; frame < frames; frame++) file.setInt16(44 + frame * frameBytes + channel * 2, Math.round(Math.max(-1, Math.min(1, samples[frame] ?? 0)) * 32_767), true)
+    for (let frame = 0; frame < frames; frame++)
+      file.setInt16(
+        44 + frame * frameBytes + channel * 2,
+        Math.round(Math.max(-1, Math.min(1, samples[frame] ?? 0)) * 32_767),
+        true,
+      )
   })
   return new Uint8Array(file.buffer as ArrayBuffer)
 }

@@ -8,11 +8,19 @@ import { applyTint, combineTints, filterOfTint, noTint, tintTowards } from './ti
 
 const channel = fc.integer({ min: 0, max: 255 })
 const pixels = (...list: [hex: string, count: number, alpha?: number][]) =>
-  new Uint8ClampedArray(list.flatMap(([hex, count, alpha = 255]) => Array.from({ length: count }, () => [...rgbOfHex(hex).map((each) => each * 255), alpha]).flat()))
+  new Uint8ClampedArray(
+    list.flatMap(([hex, count, alpha = 255]) =>
+      Array.from({ length: count }, () => [...rgbOfHex(hex).map((each) => each * 255), alpha]).flat(),
+    ),
+  )
 
 describe('OKLCH', () => {
   it('agrees with published values', () => {
-    expect(oklchOf(rgbOfHex('#FF0000'))).toMatchObject({ l: expect.closeTo(0.628, 3), c: expect.closeTo(0.2577, 3), h: expect.closeTo(29.23, 1) })
+    expect(oklchOf(rgbOfHex('#FF0000'))).toMatchObject({
+      l: expect.closeTo(0.628, 3),
+      c: expect.closeTo(0.2577, 3),
+      h: expect.closeTo(29.23, 1),
+    })
     expect(oklchOf(rgbOfHex('#FFFFFF')).l).toBeCloseTo(1, 4)
     expect(oklchOf([0.5, 0.5, 0.5]).c).toBeLessThan(1e-4)
   })
@@ -37,18 +45,29 @@ describe('tints', () => {
     const [red, green, blue] = applyTint(rgbOfHex('#C9853F'), { hueDeg: 120, saturation: 1.5, brightness: 0.8 })
     expect(green).toBeGreaterThan(red)
     expect(red).toBeLessThan(blue + 0.6)
-    expect(filterOfTint({ hueDeg: 120, saturation: 1.5, brightness: 0.8 })).toBe('hue-rotate(120deg) saturate(1.5) brightness(0.8)')
+    expect(filterOfTint({ hueDeg: 120, saturation: 1.5, brightness: 0.8 })).toBe(
+      'hue-rotate(120deg) saturate(1.5) brightness(0.8)',
+    )
   })
-  it('combine', () => expect(combineTints({ hueDeg: 20, saturation: 2, brightness: 0.5 }, { hueDeg: 30, saturation: 0.5, brightness: 1 })).toEqual({ hueDeg: 50, saturation: 1, brightness: 0.5 }))
+  it('combine', () =>
+    expect(
+      combineTints({ hueDeg: 20, saturation: 2, brightness: 0.5 }, { hueDeg: 30, saturation: 0.5, brightness: 1 }),
+    ).toEqual({ hueDeg: 50, saturation: 1, brightness: 0.5 }))
 
-  it.each(['#FFC247', '#5AA4D6', '#4E9B74', '#C4503A', '#8A4FBF', '#F3ECDD'])('bring a crust’s brown to %s', (wanted) => {
-    const reached = oklchOf(applyTint(rgbOfHex('#C9853F'), tintTowards(rgbOfHex('#C9853F'), rgbOfHex(wanted))))
-    const goal = oklchOf(rgbOfHex(wanted))
-    if (goal.c > 0.05) expect(hueDistance(reached.h, goal.h)).toBeLessThan(6)
-    expect(Math.abs(reached.l - goal.l)).toBeLessThan(0.08)
-  })
+  it.each(['#FFC247', '#5AA4D6', '#4E9B74', '#C4503A', '#8A4FBF', '#F3ECDD'])(
+    'bring a crust’s brown to %s',
+    (wanted) => {
+      const reached = oklchOf(applyTint(rgbOfHex('#C9853F'), tintTowards(rgbOfHex('#C9853F'), rgbOfHex(wanted))))
+      const goal = oklchOf(rgbOfHex(wanted))
+      if (goal.c > 0.05) expect(hueDistance(reached.h, goal.h)).toBeLessThan(6)
+      expect(Math.abs(reached.l - goal.l)).toBeLessThan(0.08)
+    },
+  )
   it('come near nearly any colour from any that has one: nine in ten within 2° of hue and 0.02 of lightness', () => {
-    const vivid = fc.tuple(channel, channel, channel).map(([r, g, b]) => [r / 255, g / 255, b / 255] as const).filter((rgb) => oklchOf(rgb).c > 0.08 && oklchOf(rgb).l > 0.3 && oklchOf(rgb).l < 0.85)
+    const vivid = fc
+      .tuple(channel, channel, channel)
+      .map(([r, g, b]) => [r / 255, g / 255, b / 255] as const)
+      .filter((rgb) => oklchOf(rgb).c > 0.08 && oklchOf(rgb).l > 0.3 && oklchOf(rgb).l < 0.85)
     const pairs = fc.sample(fc.tuple(vivid, vivid), { numRuns: 400, seed: 7 })
     const missed = pairs.filter(([from, to]) => {
       const reached = oklchOf(applyTint(from, tintTowards(from, to)))
@@ -57,18 +76,23 @@ describe('tints', () => {
     // The rest hit the ends of sRGB: a dark red cannot be brightened to a pale yellow by these three numbers.
     expect(missed.length).toBeLessThan(pairs.length / 10)
   })
-  it('keep greys grey', () => expect(tintTowards([0.5, 0.5, 0.5], rgbOfHex('#5AA4D6'))).toMatchObject({ hueDeg: 0, saturation: 1 }))
+  it('keep greys grey', () =>
+    expect(tintTowards([0.5, 0.5, 0.5], rgbOfHex('#5AA4D6'))).toMatchObject({ hueDeg: 0, saturation: 1 }))
 })
 
 describe('the colour that a picture is remembered by', () => {
-  it('is the vivid one, not the most common', () => expect(dominantColour(pixels(['#777777', 900], ['#E0964B', 300], ['#2A6BD0', 40]))).toBe('#E0964B'))
-  it('ignores what is transparent', () => expect(dominantColour(pixels(['#2A6BD0', 900, 0], ['#4E9B74', 20]))).toBe('#4E9B74'))
-  it('joins hues on both sides of red', () => expect(dominantColour(pixels(['#E03A4B', 200], ['#E0463A', 200], ['#3A8AE0', 300]))).toMatch(/^#E0/))
+  it('is the vivid one, not the most common', () =>
+    expect(dominantColour(pixels(['#777777', 900], ['#E0964B', 300], ['#2A6BD0', 40]))).toBe('#E0964B'))
+  it('ignores what is transparent', () =>
+    expect(dominantColour(pixels(['#2A6BD0', 900, 0], ['#4E9B74', 20]))).toBe('#4E9B74'))
+  it('joins hues on both sides of red', () =>
+    expect(dominantColour(pixels(['#E03A4B', 200], ['#E0463A', 200], ['#3A8AE0', 300]))).toMatch(/^#E0/))
   it('is a grey for a picture without colour, and nothing for an empty one', () => {
     expect(dominantColour(pixels(['#808080', 100]))).toBe('#808080')
     expect(dominantColour(pixels(['#FF0000', 50, 0]))).toBeNull()
   })
-  it('has company: the few colours that cover most', () => expect(coloursOf(pixels(['#102030', 600], ['#F0E0D0', 380], ['#FF00FF', 20]))).toEqual(['#102030', '#F0E0D0']))
+  it('has company: the few colours that cover most', () =>
+    expect(coloursOf(pixels(['#102030', 600], ['#F0E0D0', 380], ['#FF00FF', 20]))).toEqual(['#102030', '#F0E0D0']))
 })
 
 describe('contrast', () => {

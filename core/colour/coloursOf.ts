@@ -6,8 +6,8 @@ const coloursMax = 6
 const leastShare = 0.04
 
 /**
- * The few colours that cover most of a picture: its opaque pixels are sorted into a coarse grid of red, green and blue, and
- * the fullest cells answer with their mean. Linear in the number of pixels.
+ * The few colours that cover most of a picture: its opaque pixels are sorted into a coarse grid of red, green and blue,
+ * and the fullest cells answer with their mean. Linear in the number of pixels.
  * @param rgba 8-bit, four numbers a pixel
  * @returns at most six `#RRGGBB`, the largest first
  */

@@ -14,5 +14,9 @@ export function contrast(first: string, second: string): number {
 
 /** One colour over another at an opacity, in gamma-encoded sRGB as browsers blend. */
 export function over(above: Rgb, below: Rgb, opacity: number): Rgb {
-  return [above[0] * opacity + below[0] * (1 - opacity), above[1] * opacity + below[1] * (1 - opacity), above[2] * opacity + below[2] * (1 - opacity)]
+  return [
+    above[0] * opacity + below[0] * (1 - opacity),
+    above[1] * opacity + below[1] * (1 - opacity),
+    above[2] * opacity + below[2] * (1 - opacity),
+  ]
 }

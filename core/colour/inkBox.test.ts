@@ -12,7 +12,10 @@ describe('the ink of a picture', () => {
     const frame = fc.array(fc.tuple(fc.integer({ min: 0, max: 11 }), fc.integer({ min: 0, max: 8 })), { maxLength: 12 })
     fc.assert(
       fc.property(fc.array(frame, { minLength: 1, maxLength: 4 }), (frames) => {
-        const ink = frames.reduce((grown, points) => growInk(grown, 12, 9, (offset) => points.some(([x, y]) => y * 12 + x === offset)), null as ReturnType<typeof growInk>)
+        const ink = frames.reduce(
+          (grown, points) => growInk(grown, 12, 9, (offset) => points.some(([x, y]) => y * 12 + x === offset)),
+          null as ReturnType<typeof growInk>,
+        )
         const points = frames.flat()
         if (points.length === 0) {
           expect(ink).toBeNull()
@@ -20,7 +23,12 @@ describe('the ink of a picture', () => {
         }
         const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
         const [left, top] = [Math.min(...xs), Math.min(...ys)]
-        expect(ink).toEqual({ xPx: left, yPx: top, widthPx: Math.max(...xs) - left + 1, heightPx: Math.max(...ys) - top + 1 })
+        expect(ink).toEqual({
+          xPx: left,
+          yPx: top,
+          widthPx: Math.max(...xs) - left + 1,
+          heightPx: Math.max(...ys) - top + 1,
+        })
       }),
     )
   })

@@ -12,9 +12,15 @@ export const inkAlpha = 8
 /**
  * Grows a box by the ink of one frame.
  * @param isInked whether the pixel at an offset (rows one after another) is part of the artwork
- * @returns the box around both; `ink` as it was for an empty frame. Stops at the first pixel from each side; linear at worst.
+ * @returns the box around both; `ink` as it was for an empty frame. Stops at the first pixel from each side; linear at
+ * worst.
  */
-export function growInk(ink: Ink | null, widthPx: number, heightPx: number, isInked: (offset: number) => boolean): Ink | null {
+export function growInk(
+  ink: Ink | null,
+  widthPx: number,
+  heightPx: number,
+  isInked: (offset: number) => boolean,
+): Ink | null {
   const rowHasInk = (y: number) => {
     for (let x = 0; x < widthPx; x++) if (isInked(y * widthPx + x)) return true
     return false

@@ -14,7 +14,17 @@ export function rgbOfHex(hex: string): Rgb {
 }
 
 export function hexOfRgb(rgb: Rgb): string {
-  return '#' + rgb.map((channel) => Math.round(Math.min(1, Math.max(0, channel)) * 255).toString(16).padStart(2, '0')).join('').toUpperCase()
+  return (
+    '#' +
+    rgb
+      .map((channel) =>
+        Math.round(Math.min(1, Math.max(0, channel)) * 255)
+          .toString(16)
+          .padStart(2, '0'),
+      )
+      .join('')
+      .toUpperCase()
+  )
 }
 
 /** sRGB's transfer function, IEC 61966-2-1. */

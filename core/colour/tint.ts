@@ -1,6 +1,8 @@
 import { hueDistance, oklchOf, type Rgb } from './oklch.ts'
 
-/** What is done to a picture's colours: the hue is turned, saturation and brightness are multiplied. Neutral: 0, 1, 1. */
+/**
+ * What is done to a picture's colours: the hue is turned, saturation and brightness are multiplied. Neutral: 0, 1, 1.
+ */
 export interface Tint {
   hueDeg: number
   saturation: number
@@ -15,7 +17,11 @@ export function isNeutral(tint: Tint): boolean {
 
 /** Two tints one after the other, as one. Exact for saturation and brightness; angles add. */
 export function combineTints(first: Tint, second: Tint): Tint {
-  return { hueDeg: first.hueDeg + second.hueDeg, saturation: first.saturation * second.saturation, brightness: first.brightness * second.brightness }
+  return {
+    hueDeg: first.hueDeg + second.hueDeg,
+    saturation: first.saturation * second.saturation,
+    brightness: first.brightness * second.brightness,
+  }
 }
 
 /** The tint as CSS's filter functions, in the order in which `applyTint` computes them; empty for none. */
@@ -36,9 +42,21 @@ export function applyTint([red, green, blue]: Rgb, tint: Tint): Rgb {
   const cos = Math.cos(angle)
   const sin = Math.sin(angle)
   const turned: Rgb = [
-    clamp(red * (0.213 + cos * 0.787 - sin * 0.213) + green * (0.715 - cos * 0.715 - sin * 0.715) + blue * (0.072 - cos * 0.072 + sin * 0.928)),
-    clamp(red * (0.213 - cos * 0.213 + sin * 0.143) + green * (0.715 + cos * 0.285 + sin * 0.14) + blue * (0.072 - cos * 0.072 - sin * 0.283)),
-    clamp(red * (0.213 - cos * 0.213 - sin * 0.787) + green * (0.715 - cos * 0.715 + sin * 0.715) + blue * (0.072 + cos * 0.928 + sin * 0.072)),
+    clamp(
+      red * (0.213 + cos * 0.787 - sin * 0.213) +
+        green * (0.715 - cos * 0.715 - sin * 0.715) +
+        blue * (0.072 - cos * 0.072 + sin * 0.928),
+    ),
+    clamp(
+      red * (0.213 - cos * 0.213 + sin * 0.143) +
+        green * (0.715 + cos * 0.285 + sin * 0.14) +
+        blue * (0.072 - cos * 0.072 - sin * 0.283),
+    ),
+    clamp(
+      red * (0.213 - cos * 0.213 - sin * 0.787) +
+        green * (0.715 - cos * 0.715 + sin * 0.715) +
+        blue * (0.072 + cos * 0.928 + sin * 0.072),
+    ),
   ]
   const s = tint.saturation
   const grey = 0.213 * turned[0] + 0.715 * turned[1] + 0.072 * turned[2]
@@ -50,9 +68,9 @@ const maxBrightness = 3
 
 /**
  * The tint that brings one colour as near to another as hue, saturation and brightness can: a turn of the hue found by
- * scanning and halving, then saturation and brightness by the same, twice around because they touch each other. Measured in
- * OKLCH. A grey has no hue to turn and keeps its own. A dark colour that should become a very light one gets as far as the
- * greatest brightness brings it. Constant cost (about 500 colours).
+ * scanning and halving, then saturation and brightness by the same, twice around because they touch each other.
+ * Measured in OKLCH. A grey has no hue to turn and keeps its own. A dark colour that should become a very light one
+ * gets as far as the greatest brightness brings it. Constant cost (about 500 colours).
  */
 export function tintTowards(from: Rgb, to: Rgb): Tint {
   const wanted = oklchOf(to)
@@ -60,10 +78,25 @@ export function tintTowards(from: Rgb, to: Rgb): Tint {
   let tint: Tint = { ...noTint }
   for (let round = 0; round < 3; round++) {
     if (!isGrey) {
-      tint = { ...tint, hueDeg: lowest(0, 360, 48, (hueDeg) => hueDistance(oklchOf(applyTint(from, { ...tint, hueDeg })).h, wanted.h)) % 360 }
+      tint = {
+        ...tint,
+        hueDeg:
+          lowest(0, 360, 48, (hueDeg) => hueDistance(oklchOf(applyTint(from, { ...tint, hueDeg })).h, wanted.h)) % 360,
+      }
     }
-    tint = { ...tint, brightness: lowest(0.05, maxBrightness, 24, (brightness) => Math.abs(oklchOf(applyTint(from, { ...tint, brightness })).l - wanted.l)) }
-    if (!isGrey) tint = { ...tint, saturation: lowest(0, maxSaturation, 24, (saturation) => Math.abs(oklchOf(applyTint(from, { ...tint, saturation })).c - wanted.c)) }
+    tint = {
+      ...tint,
+      brightness: lowest(0.05, maxBrightness, 24, (brightness) =>
+        Math.abs(oklchOf(applyTint(from, { ...tint, brightness })).l - wanted.l),
+      ),
+    }
+    if (!isGrey)
+      tint = {
+        ...tint,
+        saturation: lowest(0, maxSaturation, 24, (saturation) =>
+          Math.abs(oklchOf(applyTint(from, { ...tint, saturation })).c - wanted.c),
+        ),
+      }
   }
   return tint
 }

@@ -17,7 +17,13 @@ export const boxVersion = 8
 const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 
 /** One case of an alert with its own composition. Without a rule it is for every time. */
-export const variation = z.object({ id: entityId, name: z.string().min(1).max(80), rule: rule.nullable(), share: share.nullable(), composition })
+export const variation = z.object({
+  id: entityId,
+  name: z.string().min(1).max(80),
+  rule: rule.nullable(),
+  share: share.nullable(),
+  composition,
+})
 export type Variation = z.infer<typeof variation>
 
 /** What a box does for some kinds of event, often one. `isOn` false: these events are kept but nothing plays. */
@@ -36,17 +42,28 @@ export const mainKind = ({ kinds }: Pick<Alert, 'kinds'>): EventKind => kinds[0]
 
 /** Everything that a draft changes and *Put on air* publishes, as one versioned document. */
 export const boxDocument = z
-  .object({ version: z.literal(boxVersion), canvas, look, seasons: z.array(season).max(24, 'a box has at most 24 seasons'), zones: z.array(zone).max(12, 'a canvas has at most 12 zones'), alerts: z.array(alert).max(40), packs: z.array(takenPack).max(12, 'a box has at most 12 packs'), design: design.nullable() })
+  .object({
+    version: z.literal(boxVersion),
+    canvas,
+    look,
+    seasons: z.array(season).max(24, 'a box has at most 24 seasons'),
+    zones: z.array(zone).max(12, 'a canvas has at most 12 zones'),
+    alerts: z.array(alert).max(40),
+    packs: z.array(takenPack).max(12, 'a box has at most 12 packs'),
+    design: design.nullable(),
+  })
   .superRefine((value, context) => {
     const seen = new Set<string>()
     value.alerts.forEach((each, index) => {
       each.kinds.forEach((kind, at) => {
-        if (seen.has(kind)) context.addIssue({ code: 'custom', path: ['alerts', index, 'kinds', at], message: `two alerts for ${kind}` })
+        if (seen.has(kind))
+          context.addIssue({ code: 'custom', path: ['alerts', index, 'kinds', at], message: `two alerts for ${kind}` })
         seen.add(kind)
       })
       each.variations.forEach(({ rule: asked }, at) => {
         const fault = faultOfRule(each, asked)
-        if (fault) context.addIssue({ code: 'custom', path: ['alerts', index, 'variations', at, 'rule'], message: fault })
+        if (fault)
+          context.addIssue({ code: 'custom', path: ['alerts', index, 'variations', at, 'rule'], message: fault })
       })
     })
   })

@@ -14,7 +14,12 @@ export const safeAreaRatio = 0.05
 
 /** Where nothing is cut off by any player. */
 export function safeArea({ widthPx, heightPx }: Canvas): CanvasBox {
-  return { left: widthPx * safeAreaRatio, top: heightPx * safeAreaRatio, right: widthPx * (1 - safeAreaRatio), bottom: heightPx * (1 - safeAreaRatio) }
+  return {
+    left: widthPx * safeAreaRatio,
+    top: heightPx * safeAreaRatio,
+    right: widthPx * (1 - safeAreaRatio),
+    bottom: heightPx * (1 - safeAreaRatio),
+  }
 }
 
 export function boxOfZone(zone: Zone): CanvasBox {
@@ -30,7 +35,10 @@ export function boxAround(points: readonly { xPx: number; yPx: number }[]): Canv
 
 /** The area that two boxes share, in square pixels. */
 export function sharedArea(a: CanvasBox, b: CanvasBox): number {
-  return Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) * Math.max(0, Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top))
+  return (
+    Math.max(0, Math.min(a.right, b.right) - Math.max(a.left, b.left)) *
+    Math.max(0, Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top))
+  )
 }
 
 export function areaOf(box: CanvasBox): number {

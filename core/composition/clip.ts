@@ -3,7 +3,9 @@ import * as z from 'zod'
 export const maxScoreMs = 60_000
 
 /** Names of parts inside one composition; they stand in anchors, so no dots. */
-export const partId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/, 'a part id is lower-case letters, digits and dashes')
+export const partId = z
+  .string()
+  .regex(/^[a-z0-9][a-z0-9-]{0,39}$/, 'a part id is lower-case letters, digits and dashes')
 
 const offsetMs = z.int().min(-maxScoreMs).max(maxScoreMs)
 
@@ -12,7 +14,12 @@ const offsetMs = z.int().min(-maxScoreMs).max(maxScoreMs)
  * *leaving* the start of the exit.
  */
 export const edge = z.object({
-  at: z.string().regex(/^(score\.(start|end)|[a-z0-9][a-z0-9-]{0,39}\.(start|entered|leaving|end))$/, 'an anchor is "score.start" or "part.entered"'),
+  at: z
+    .string()
+    .regex(
+      /^(score\.(start|end)|[a-z0-9][a-z0-9-]{0,39}\.(start|entered|leaving|end))$/,
+      'an anchor is "score.start" or "part.entered"',
+    ),
   offsetMs,
 })
 export type Edge = z.infer<typeof edge>

@@ -6,8 +6,15 @@ import { boxDocument } from './box.ts'
 import { migrateBox } from './migrateBox.ts'
 
 const phase = (motion: string, ms: number) => ({ motion, ms })
-const base = { place: { xPx: 960, yPx: 400, origin: 'centre' }, motion: { entrance: phase('spring', 900), exit: phase('fade', 300) }, opacity: 1 }
-const clip = { start: { at: 'score.start', offsetMs: 0 }, end: { length: 'until', edge: { at: 'score.end', offsetMs: 0 } } }
+const base = {
+  place: { xPx: 960, yPx: 400, origin: 'centre' },
+  motion: { entrance: phase('spring', 900), exit: phase('fade', 300) },
+  opacity: 1,
+}
+const clip = {
+  start: { at: 'score.start', offsetMs: 0 },
+  end: { length: 'until', edge: { at: 'score.end', offsetMs: 0 } },
+}
 
 const { soundLevel: _since3, ...lookOfThen } = lanternLook
 
@@ -18,17 +25,66 @@ const stored = {
   look: lookOfThen,
   alerts: [
     {
-      id: 'follow', kind: 'follow', isOn: true,
+      id: 'follow',
+      kind: 'follow',
+      isOn: true,
       variations: [
         {
-          id: 'follow-everyday', name: 'Everyday',
+          id: 'follow-everyday',
+          name: 'Everyday',
           composition: {
-            version: 1, length: { rule: 'fixed', ms: 7000 },
+            version: 1,
+            length: { rule: 'fixed', ms: 7000 },
             parts: [
-              { ...base, kind: 'backdrop', id: 'plate', name: 'Plate', clip, hugs: ['headline'], widthPx: 600, heightPx: 200, paddingPx: 20, cornerPx: 8, ink: { role: 'plate' } },
-              { ...base, kind: 'picture', id: 'picture', name: 'Picture', clip, mediaId: null, widthPx: 400, heightPx: 400, isMirrored: true, rotationDeg: 12 },
-              { ...base, kind: 'line', id: 'headline', name: 'Headline', clip: { ...clip, start: { at: 'picture.entered', offsetMs: 0 } }, template: '{name}', type: { role: 'display' }, sizePx: 112, floorPx: 52, maxWidthPx: 1650, ink: { role: 'headline' }, highlightInk: { role: 'accent' }, outline: { widthPx: 8, ink: { role: 'outline' } } },
-              { kind: 'sound', id: 'sound', name: 'Sound', clip: { ...clip, end: { length: 'natural', times: 1 } }, mediaId: null, gainDb: -6, isMuted: false },
+              {
+                ...base,
+                kind: 'backdrop',
+                id: 'plate',
+                name: 'Plate',
+                clip,
+                hugs: ['headline'],
+                widthPx: 600,
+                heightPx: 200,
+                paddingPx: 20,
+                cornerPx: 8,
+                ink: { role: 'plate' },
+              },
+              {
+                ...base,
+                kind: 'picture',
+                id: 'picture',
+                name: 'Picture',
+                clip,
+                mediaId: null,
+                widthPx: 400,
+                heightPx: 400,
+                isMirrored: true,
+                rotationDeg: 12,
+              },
+              {
+                ...base,
+                kind: 'line',
+                id: 'headline',
+                name: 'Headline',
+                clip: { ...clip, start: { at: 'picture.entered', offsetMs: 0 } },
+                template: '{name}',
+                type: { role: 'display' },
+                sizePx: 112,
+                floorPx: 52,
+                maxWidthPx: 1650,
+                ink: { role: 'headline' },
+                highlightInk: { role: 'accent' },
+                outline: { widthPx: 8, ink: { role: 'outline' } },
+              },
+              {
+                kind: 'sound',
+                id: 'sound',
+                name: 'Sound',
+                clip: { ...clip, end: { length: 'natural', times: 1 } },
+                mediaId: null,
+                gainDb: -6,
+                isMuted: false,
+              },
             ],
           },
         },
@@ -44,12 +100,28 @@ describe('a box of version 1', () => {
 
   it('draws and sounds as it did', () => {
     const [variation] = migrated.alerts[0]?.variations ?? []
-    const score = variation && resolveScore(variation.composition, { canvas: migrated.canvas, look: migrated.look, zones: migrated.zones, event: sampleEvent('follow'), locale: 'en', media: {} })
+    const score =
+      variation &&
+      resolveScore(variation.composition, {
+        canvas: migrated.canvas,
+        look: migrated.look,
+        zones: migrated.zones,
+        event: sampleEvent('follow'),
+        locale: 'en',
+        media: {},
+      })
     expect(score).toMatchObject({ ok: true, value: { lengthMs: 7000, remarks: [] } })
     if (!score?.ok) return
     expect(score.value.parts).toMatchObject([
       { id: 'plate', hugs: ['headline'], rotationDeg: 0 },
-      { id: 'picture', isMirrored: true, rotationDeg: 12, fit: 'contain', crop: { left: 0, top: 0, right: 0, bottom: 0 }, tint: null },
+      {
+        id: 'picture',
+        isMirrored: true,
+        rotationDeg: 12,
+        fit: 'contain',
+        crop: { left: 0, top: 0, right: 0, bottom: 0 },
+        tint: null,
+      },
       { id: 'headline', startMs: 900, fit: 'shrink', letters: null, shadow: null, align: 'middle', lineHeight: 1.24 },
     ])
   })
@@ -58,8 +130,30 @@ describe('a box of version 1', () => {
     const id = 'a'.repeat(64)
     const parts = migrated.alerts[0]?.variations[0]?.composition.parts ?? []
     const score = resolveScore(
-      { version: 4, length: { rule: 'fixed', ms: 3000 }, silenced: [], parts: parts.filter((part) => part.kind === 'sound' || part.kind === 'picture').map((part) => ({ ...part, mediaId: id })) },
-      { canvas: migrated.canvas, look: migrated.look, zones: [], event: sampleEvent('follow'), locale: 'en', media: { [id]: { url: '/m', mime: 'audio/wav', durationMs: 500, level: { lufs: -4, truePeakDbtp: 0 }, margin: { left: 0.4, top: 0, right: 0, bottom: 0 } } } },
+      {
+        version: 4,
+        length: { rule: 'fixed', ms: 3000 },
+        silenced: [],
+        parts: parts
+          .filter((part) => part.kind === 'sound' || part.kind === 'picture')
+          .map((part) => ({ ...part, mediaId: id })),
+      },
+      {
+        canvas: migrated.canvas,
+        look: migrated.look,
+        zones: [],
+        event: sampleEvent('follow'),
+        locale: 'en',
+        media: {
+          [id]: {
+            url: '/m',
+            mime: 'audio/wav',
+            durationMs: 500,
+            level: { lufs: -4, truePeakDbtp: 0 },
+            margin: { left: 0.4, top: 0, right: 0, bottom: 0 },
+          },
+        },
+      },
     )
     expect(score).toMatchObject({ ok: true, value: { parts: [{ crop: { left: 0 } }, { gainDb: -6 }] } })
   })
@@ -70,26 +164,62 @@ describe('a box of version 1', () => {
 describe('a box of version 4', () => {
   const before = { ...migrateBox(stored), version: 4 }
   const [follow] = before.alerts
-  const asks = { match: 'all', of: [{ field: 'level', is: 'oneOf', values: ['Night shift'] }, { match: 'any', of: [{ field: 'level', is: 'contains', text: 'oven' }] }] }
-  const alertOf = (kind: string) => ({ id: kind, kind, isOn: true, variations: follow?.variations.map((variation) => ({ ...variation, rule: asks })) })
+  const asks = {
+    match: 'all',
+    of: [
+      { field: 'level', is: 'oneOf', values: ['Night shift'] },
+      { match: 'any', of: [{ field: 'level', is: 'contains', text: 'oven' }] },
+    ],
+  }
+  const alertOf = (kind: string) => ({
+    id: kind,
+    kind,
+    isOn: true,
+    variations: follow?.variations.map((variation) => ({ ...variation, rule: asks })),
+  })
   it('listens to one kind as before, and asks memberships for their level by its new name', () => {
     const migrated = migrateBox({ ...before, alerts: [alertOf('membership')] } as never)
     expect(boxDocument.safeParse(migrated).error).toBeUndefined()
-    expect(migrated.alerts[0]).toMatchObject({ kinds: ['membership'], offer: null, variations: [{ rule: { of: [{ field: 'levelName' }, { of: [{ field: 'levelName' }] }] }, composition: { version: 4 } }] })
+    expect(migrated.alerts[0]).toMatchObject({
+      kinds: ['membership'],
+      offer: null,
+      variations: [
+        { rule: { of: [{ field: 'levelName' }, { of: [{ field: 'levelName' }] }] }, composition: { version: 4 } },
+      ],
+    })
     expect(migrated.alerts[0]).not.toHaveProperty('kind')
   })
-  it('asks surges for theirs as ever', () => expect(migrateBox({ ...before, alerts: [alertOf('surgeStarted')] } as never).alerts[0]?.variations[0]?.rule).toEqual(asks))
+  it('asks surges for theirs as ever', () =>
+    expect(
+      migrateBox({ ...before, alerts: [alertOf('surgeStarted')] } as never).alerts[0]?.variations[0]?.rule,
+    ).toEqual(asks))
 })
 
 describe('a box of version 7', () => {
   it('reads nothing aloud, and no word lights up', () => {
     const before = { ...migrateBox(stored), version: 7 }
     const parts = before.alerts[0]?.variations[0]?.composition.parts ?? []
-    const older = { ...before, alerts: before.alerts.map((alert) => ({ ...alert, variations: alert.variations.map((variation) => ({ ...variation, composition: { ...variation.composition, parts: parts.map((part) => Object.fromEntries(Object.entries(part).filter(([field]) => field !== 'readAlong'))) } })) })) }
+    const older = {
+      ...before,
+      alerts: before.alerts.map((alert) => ({
+        ...alert,
+        variations: alert.variations.map((variation) => ({
+          ...variation,
+          composition: {
+            ...variation.composition,
+            parts: parts.map((part) =>
+              Object.fromEntries(Object.entries(part).filter(([field]) => field !== 'readAlong')),
+            ),
+          },
+        })),
+      })),
+    }
     const migrated = migrateBox(older as never)
     expect(boxDocument.safeParse(migrated).error).toBeUndefined()
     expect(migrated).toEqual(migrateBox(stored))
-    expect(migrated.alerts[0]?.variations[0]?.composition.parts.find(({ kind }) => kind === 'line')).toMatchObject({ readAlong: null })
+    expect(migrated.alerts[0]?.variations[0]?.composition.parts.find(({ kind }) => kind === 'line')).toMatchObject({
+      readAlong: null,
+    })
   })
 })
 

@@ -8,11 +8,30 @@ export interface StoredBox {
 type Loose = Record<string, unknown>
 type Migration = { from: number; migrate: (document: Loose) => Loose }
 
-const plainText = { fit: 'shrink', maxLines: 1, align: 'middle', lineHeight: 1.24, letterSpacingEm: 0, isUpperCase: false, shadow: null, letters: null }
-const plainPicture = { fit: 'contain', crop: { left: 0, top: 0, right: 0, bottom: 0 }, repeats: 'loop', colour: { mode: 'asIs' } }
+const plainText = {
+  fit: 'shrink',
+  maxLines: 1,
+  align: 'middle',
+  lineHeight: 1.24,
+  letterSpacingEm: 0,
+  isUpperCase: false,
+  shadow: null,
+  letters: null,
+}
+const plainPicture = {
+  fit: 'contain',
+  crop: { left: 0, top: 0, right: 0, bottom: 0 },
+  repeats: 'loop',
+  colour: { mode: 'asIs' },
+}
 
 /** What version 2 added to each kind of part that version 1 knew, set so that it draws and sounds as before. */
-const newFields: Record<string, Loose> = { picture: plainPicture, line: plainText, sound: { fadeInMs: 0, fadeOutMs: 0 }, backdrop: {} }
+const newFields: Record<string, Loose> = {
+  picture: plainPicture,
+  line: plainText,
+  sound: { fadeInMs: 0, fadeOutMs: 0 },
+  backdrop: {},
+}
 
 function migratePart(part: Loose): Loose {
   const kind = String(part.kind)
@@ -27,7 +46,10 @@ function mapList(list: unknown, change: (each: Loose) => Loose): Loose[] {
   return (list as Loose[]).map(change)
 }
 
-/** Version 3 levels sounds and lays pictures out by their artwork. What was made before is left as it looked and sounded. */
+/**
+ * Version 3 levels sounds and lays pictures out by their artwork. What was made before is left as it looked and
+ * sounded.
+ */
 function migrateTo3(part: Loose): Loose {
   if (part.kind === 'picture') return { ...part, extent: 'file' }
   if (part.kind !== 'sound') return part
@@ -37,17 +59,34 @@ function migrateTo3(part: Loose): Loose {
 
 const levelOfVersion3 = { targetLufs: -16, ceilingDbtp: -1 }
 
-/** Version 6: a look has a glow, says how large its types are and how things move, and has seasons. All of it set so that nothing changes. */
+/**
+ * Version 6: a look has a glow, says how large its types are and how things move, and has seasons. All of it set so
+ * that nothing changes.
+ */
 function migrateLookTo6(look: Loose): Loose {
   const palette = look.palette as Record<string, string>
-  const types = Object.fromEntries(Object.entries(look.type as Record<string, Loose>).map(([role, type]) => [role, { ...type, sizeRatio: 1, trackingEm: 0, outlineRatio: 1 }]))
-  const motion = { enter: { motion: 'spring', ms: 900, easing: null }, words: { motion: 'rise', ms: 450, easing: null }, leave: { motion: 'fade', ms: 300, easing: null } }
+  const types = Object.fromEntries(
+    Object.entries(look.type as Record<string, Loose>).map(([role, type]) => [
+      role,
+      { ...type, sizeRatio: 1, trackingEm: 0, outlineRatio: 1 },
+    ]),
+  )
+  const motion = {
+    enter: { motion: 'spring', ms: 900, easing: null },
+    words: { motion: 'rise', ms: 450, easing: null },
+    leave: { motion: 'fade', ms: 300, easing: null },
+  }
   return { ...look, palette: { ...palette, glow: palette.accent }, type: types, motion, speedRatio: 1 }
 }
 
-/** Version 7: types have a shadow that parts may follow, alerts share sounds, and boxes have packs. Nothing looks or sounds otherwise. */
+/**
+ * Version 7: types have a shadow that parts may follow, alerts share sounds, and boxes have packs. Nothing looks or
+ * sounds otherwise.
+ */
 function migrateLookTo7(look: Loose): Loose {
-  const types = Object.fromEntries(Object.entries(look.type as Record<string, Loose>).map(([role, type]) => [role, { ...type, shadow: null }]))
+  const types = Object.fromEntries(
+    Object.entries(look.type as Record<string, Loose>).map(([role, type]) => [role, { ...type, shadow: null }]),
+  )
   return { ...look, type: types, sounds: { arrival: null, support: null, crowd: null } }
 }
 
@@ -64,17 +103,32 @@ function mapParts(document: Loose, change: (part: Loose) => Loose): Loose[] {
   }))
 }
 
-/** Version 5 lets an alert listen to several kinds, and viewers choose. What a membership is called in rules tells it from the level of a surge. */
+/**
+ * Version 5 lets an alert listen to several kinds, and viewers choose. What a membership is called in rules tells it
+ * from the level of a surge.
+ */
 function migrateAlertTo5({ kind, ...alert }: Loose): Loose {
   const isMembership = kind === 'membership' || kind === 'membershipRenewal'
-  const renamed = (rule: unknown): unknown => (rule && isMembership ? { ...(rule as Loose), of: mapList((rule as Loose).of, (term) => ('of' in term ? (renamed(term) as Loose) : { ...term, field: term.field === 'level' ? 'levelName' : term.field })) } : rule)
+  const renamed = (rule: unknown): unknown =>
+    rule && isMembership
+      ? {
+          ...(rule as Loose),
+          of: mapList((rule as Loose).of, (term) =>
+            'of' in term
+              ? (renamed(term) as Loose)
+              : { ...term, field: term.field === 'level' ? 'levelName' : term.field },
+          ),
+        }
+      : rule
   return {
     ...alert,
     kinds: [kind],
     offer: null,
     variations: mapList(alert.variations, (variation) => {
       const composition = variation.composition as Loose
-      const parts = mapList(composition.parts, (part) => (part.kind === 'picture' || part.kind === 'sound' ? { ...part, takesChoice: false } : part))
+      const parts = mapList(composition.parts, (part) =>
+        part.kind === 'picture' || part.kind === 'sound' ? { ...part, takesChoice: false } : part,
+      )
       return { ...variation, rule: renamed(variation.rule), composition: { ...composition, version: 4, parts } }
     }),
   }
@@ -92,7 +146,10 @@ const migrations: readonly Migration[] = [
         ...alert,
         variations: mapList(alert.variations, (variation) => {
           const composition = variation.composition as Loose
-          return { ...variation, composition: { ...composition, version: 2, silenced: [], parts: mapList(composition.parts, migratePart) } }
+          return {
+            ...variation,
+            composition: { ...composition, version: 2, silenced: [], parts: mapList(composition.parts, migratePart) },
+          }
         }),
       })),
     }),
@@ -107,7 +164,10 @@ const migrations: readonly Migration[] = [
         ...alert,
         variations: mapList(alert.variations, (variation) => {
           const composition = variation.composition as Loose
-          return { ...variation, composition: { ...composition, version: 3, parts: mapList(composition.parts, migrateTo3) } }
+          return {
+            ...variation,
+            composition: { ...composition, version: 3, parts: mapList(composition.parts, migrateTo3) },
+          }
         }),
       })),
     }),
@@ -118,11 +178,17 @@ const migrations: readonly Migration[] = [
     migrate: (document) => ({
       ...document,
       version: 4,
-      alerts: mapList(document.alerts, (alert) => ({ ...alert, variations: mapList(alert.variations, (variation) => ({ rule: null, share: null, ...variation })) })),
+      alerts: mapList(document.alerts, (alert) => ({
+        ...alert,
+        variations: mapList(alert.variations, (variation) => ({ rule: null, share: null, ...variation })),
+      })),
     }),
   },
   { from: 4, migrate: (document) => ({ ...document, version: 5, alerts: mapList(document.alerts, migrateAlertTo5) }) },
-  { from: 5, migrate: (document) => ({ ...document, version: 6, look: migrateLookTo6(document.look as Loose), seasons: [] }) },
+  {
+    from: 5,
+    migrate: (document) => ({ ...document, version: 6, look: migrateLookTo6(document.look as Loose), seasons: [] }),
+  },
   {
     from: 6,
     migrate: (document) => ({
@@ -136,7 +202,14 @@ const migrations: readonly Migration[] = [
     }),
   },
   // Version 8: texts may light up as they are read, and alerts may have a voice. Nothing did before.
-  { from: 7, migrate: (document) => ({ ...document, version: 8, alerts: mapParts(document, (part) => (hasWords(part) ? { ...part, readAlong: null } : part)) }) },
+  {
+    from: 7,
+    migrate: (document) => ({
+      ...document,
+      version: 8,
+      alerts: mapParts(document, (part) => (hasWords(part) ? { ...part, readAlong: null } : part)),
+    }),
+  },
 ]
 
 /**
@@ -147,6 +220,7 @@ const migrations: readonly Migration[] = [
 export function migrateBox(stored: StoredBox): BoxDocument {
   let document = stored as unknown as Loose
   for (const { from, migrate } of migrations) if (document.version === from) document = migrate(document)
-  if (document.version !== boxVersion) throw new Error(`A box document of version ${String(document.version)} is newer than this program`)
+  if (document.version !== boxVersion)
+    throw new Error(`A box document of version ${String(document.version)} is newer than this program`)
   return document as unknown as BoxDocument
 }

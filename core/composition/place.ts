@@ -1,7 +1,15 @@
 import * as z from 'zod'
 
 export const origins = [
-  'topLeft', 'top', 'topRight', 'left', 'centre', 'right', 'bottomLeft', 'bottom', 'bottomRight',
+  'topLeft',
+  'top',
+  'topRight',
+  'left',
+  'centre',
+  'right',
+  'bottomLeft',
+  'bottom',
+  'bottomRight',
 ] as const
 export const origin = z.enum(origins)
 export type Origin = z.infer<typeof origin>

@@ -20,8 +20,19 @@ describe('composition', () => {
   it.each([
     ['a part of no known kind', { ...good, parts: [{ kind: 'script', id: 'x' }] }, 'parts.0.kind'],
     ['two parts of one name', { ...good, parts: [good.parts[0], good.parts[0]] }, 'parts.1.id'],
-    ['an anchor that is no anchor', { ...good, parts: [{ ...good.parts[0], clip: { ...good.parts[0]?.clip, start: { at: 'somewhere', offsetMs: 0 } } }] }, 'parts.0.clip.start.at'],
-    ['ten thousand parts', { ...good, parts: Array.from({ length: 10_000 }, (_, index) => ({ ...good.parts[0], id: `p${index}` })) }, 'parts'],
+    [
+      'an anchor that is no anchor',
+      {
+        ...good,
+        parts: [{ ...good.parts[0], clip: { ...good.parts[0]?.clip, start: { at: 'somewhere', offsetMs: 0 } } }],
+      },
+      'parts.0.clip.start.at',
+    ],
+    [
+      'ten thousand parts',
+      { ...good, parts: Array.from({ length: 10_000 }, (_, index) => ({ ...good.parts[0], id: `p${index}` })) },
+      'parts',
+    ],
     ['an hour', { ...good, length: { rule: 'fixed', ms: 3_600_000 } }, 'length.ms'],
     ['a later version', { ...good, version: 5 }, 'version'],
   ])('refuses %s, with the path', (_what, value, path) => {
@@ -41,9 +52,20 @@ describe.each(eventKinds)('the alert that %s starts with', (kind) => {
 
   it('is valid and plays', () => {
     const [variation] = alert.variations
-    const score = variation && resolveScore(variation.composition, { canvas, look: lanternLook, seasons: [], zones: [], event: sampleEvent(kind), locale: 'en-IE', media: {} })
+    const score =
+      variation &&
+      resolveScore(variation.composition, {
+        canvas,
+        look: lanternLook,
+        seasons: [],
+        zones: [],
+        event: sampleEvent(kind),
+        locale: 'en-IE',
+        media: {},
+      })
     expect(score?.ok).toBe(true)
-    if (score?.ok) for (const part of score.value.parts) if (part.kind === 'line') expect(part.pieces.length).toBeGreaterThan(0)
+    if (score?.ok)
+      for (const part of score.value.parts) if (part.kind === 'line') expect(part.pieces.length).toBeGreaterThan(0)
   })
 
   it('uses only variables that this kind carries', () => {

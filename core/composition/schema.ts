@@ -24,10 +24,16 @@ export const composition = z
     const seen = new Set<string>()
     let frames = 0
     value.parts.forEach((each, index) => {
-      if (seen.has(each.id)) context.addIssue({ code: 'custom', path: ['parts', index, 'id'], message: `two parts are called "${each.id}"` })
+      if (seen.has(each.id))
+        context.addIssue({ code: 'custom', path: ['parts', index, 'id'], message: `two parts are called "${each.id}"` })
       seen.add(each.id)
       if ('keyframes' in each) for (const track of each.keyframes) frames += track.frames.length
     })
-    if (frames > maxKeyframes) context.addIssue({ code: 'custom', path: ['parts'], message: `a composition holds at most ${maxKeyframes} keyframes; these are ${frames}` })
+    if (frames > maxKeyframes)
+      context.addIssue({
+        code: 'custom',
+        path: ['parts'],
+        message: `a composition holds at most ${maxKeyframes} keyframes; these are ${frames}`,
+      })
   })
 export type Composition = z.infer<typeof composition>

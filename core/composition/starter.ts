@@ -35,7 +35,11 @@ export interface StarterMedia {
 }
 
 /** Words, picture and sound arranged so that nothing overlaps: the text enters when the picture has entered. */
-export function starterComposition(canvas: Canvas, words: { headline: string; second: string }, media: StarterMedia): Composition {
+export function starterComposition(
+  canvas: Canvas,
+  words: { headline: string; second: string },
+  media: StarterMedia,
+): Composition {
   return {
     version: 4,
     length: { rule: 'fixed', ms: 7000 },
@@ -57,6 +61,14 @@ export function starterAlert(kind: EventKind, canvas: Canvas, media: StarterMedi
     kinds: [kind],
     isOn: true,
     offer: null,
-    variations: [{ id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: starterComposition(canvas, words, media) }],
+    variations: [
+      {
+        id: `${id}-everyday`,
+        name: 'Everyday',
+        rule: null,
+        share: null,
+        composition: starterComposition(canvas, words, media),
+      },
+    ],
   }
 }

@@ -52,14 +52,23 @@ export function starterPicture(canvas: Canvas, mediaId: string | null): Picture 
 }
 
 /** A line of text under where the picture stands; the second stands under the first. */
-export function starterLine(canvas: Canvas, which: 'headline' | 'second', template: string, start: Edge = fromTheStart): Line {
+export function starterLine(
+  canvas: Canvas,
+  which: 'headline' | 'second',
+  template: string,
+  start: Edge = fromTheStart,
+): Line {
   const isHeadline = which === 'headline'
   return {
     kind: 'line',
     id: which,
     name: isHeadline ? 'Headline' : 'Second line',
     clip: { start, end: untilTheEnd() },
-    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt + (pictureSidePx / 2 + 70 + (isHeadline ? 0 : 122)) * reach(canvas)), origin: 'centre' },
+    place: {
+      xPx: canvas.widthPx / 2,
+      yPx: Math.round(canvas.heightPx * pictureAt + (pictureSidePx / 2 + 70 + (isHeadline ? 0 : 122)) * reach(canvas)),
+      origin: 'centre',
+    },
     ...plainVisible,
     motion: { entrance: { role: 'words' }, exit: leaves },
     opacity: 1,

@@ -3,7 +3,10 @@ import { partId } from './clip.ts'
 
 export const zonePurposes = ['camera', 'chat', 'game', 'free'] as const
 
-/** A named area of the canvas: where the camera, the chat or the game is (kept clear), or where there is room (`free`). Canvas pixels. */
+/**
+ * A named area of the canvas: where the camera, the chat or the game is (kept clear), or where there is room (`free`).
+ * Canvas pixels.
+ */
 export const zone = z.object({
   id: partId,
   name: z.string().trim().min(1).max(40),

@@ -11,9 +11,20 @@ const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const channel = { locale: 'en-IE', currency: 'EUR', timeZone: 'Europe/Lisbon', rates: { USD: 0.9 } }
 const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })
 const [everyday] = alert.variations
-const cases = everyday ? [{ ...everyday, id: 'fire', name: 'Oven on fire', rule: { match: 'all' as const, of: [{ field: 'amount', is: 'atLeast' as const, value: 10_000 }] } }, everyday] : []
+const cases = everyday
+  ? [
+      {
+        ...everyday,
+        id: 'fire',
+        name: 'Oven on fire',
+        rule: { match: 'all' as const, of: [{ field: 'amount', is: 'atLeast' as const, value: 10_000 }] },
+      },
+      everyday,
+    ]
+  : []
 const box: BoxDocument = plainBox(canvas, [{ ...alert, variations: cases }])
-const tip = (amountMinor: number, currency = 'EUR') => ({ ...sampleEvent('tip'), data: { viewer: null, amountMinor, currency } }) as CanonicalEvent
+const tip = (amountMinor: number, currency = 'EUR') =>
+  ({ ...sampleEvent('tip'), data: { viewer: null, amountMinor, currency } }) as CanonicalEvent
 
 describe('decide', () => {
   it.each([
@@ -29,8 +40,17 @@ describe('decide', () => {
   })
 
   it('plays nothing where no variation applies, and says so', () => {
-    const { decision } = decide(tip(5), plainCircumstances, { ...box, alerts: [{ ...alert, variations: cases.slice(0, 1) }] }, channel)
-    expect(decision).toMatchObject({ outcome: 'nothing', reason: expect.stringContaining('none of its variations applies'), why: { variations: [{ outcome: 'failed', terms: [{ said: '€0.05' }] }] } })
+    const { decision } = decide(
+      tip(5),
+      plainCircumstances,
+      { ...box, alerts: [{ ...alert, variations: cases.slice(0, 1) }] },
+      channel,
+    )
+    expect(decision).toMatchObject({
+      outcome: 'nothing',
+      reason: expect.stringContaining('none of its variations applies'),
+      why: { variations: [{ outcome: 'failed', terms: [{ said: '€0.05' }] }] },
+    })
   })
 
   it.each([

@@ -13,26 +13,51 @@ export type Decision =
 /** The chosen variation goes along so that nobody looks it up by name again. */
 export type Choice = { decision: Decision; variation: Variation | null }
 
-/** The channel whose people read the reason, in whose currency amounts are compared, and whose clock and calendar rules ask. */
+/**
+ * The channel whose people read the reason, in whose currency amounts are compared, and whose clock and calendar rules
+ * ask.
+ */
 export interface DecisionChannel extends ChannelContext {
   locale: string
 }
 
 /**
- * Chooses what an event plays in a version of a box: of the alert for its kind the first variation whose rule holds, or one
- * drawn among those that share with it. Pure: live decisions, tests and "what would happen" ask the same.
+ * Chooses what an event plays in a version of a box: of the alert for its kind the first variation whose rule holds, or
+ * one drawn among those that share with it. Pure: live decisions, tests and "what would happen" ask the same.
  * @param onAir null when the box was never put on air.
  */
-export function decide(event: CanonicalEvent, circumstances: Circumstances, onAir: BoxDocument | null, channel: DecisionChannel): Choice {
-  const nothing = (reason: string, why: Why | null = null): Choice => ({ decision: { outcome: 'nothing', reason, why }, variation: null })
+export function decide(
+  event: CanonicalEvent,
+  circumstances: Circumstances,
+  onAir: BoxDocument | null,
+  channel: DecisionChannel,
+): Choice {
+  const nothing = (reason: string, why: Why | null = null): Choice => ({
+    decision: { outcome: 'nothing', reason, why },
+    variation: null,
+  })
   if (!onAir) return nothing('This box has not been put on air yet.')
   const alert = onAir.alerts.find((each) => each.kinds.includes(event.kind))
   if (!alert) return nothing('This box has no alert for this kind of event.')
   if (!alert.isOn) return nothing('The alert for this kind of event is switched off.')
   const values = ruleValuesOf(event, channel, circumstances, alert.offer)
-  const { variation, draw } = chooseVariation(alert.variations, values, `${event.source}/${event.externalId}/${alert.id}`)
+  const { variation, draw } = chooseVariation(
+    alert.variations,
+    values,
+    `${event.source}/${event.externalId}/${alert.id}`,
+  )
   const why = whyOf(alert, alert.id, alert.variations, values, variation?.id ?? null, draw, channel)
   const reason = sentenceOf(why)
   if (!variation) return nothing(reason, why)
-  return { decision: { outcome: 'plays', alertId: alert.id, variationId: variation.id, variationName: variation.name, reason, why }, variation }
+  return {
+    decision: {
+      outcome: 'plays',
+      alertId: alert.id,
+      variationId: variation.id,
+      variationName: variation.name,
+      reason,
+      why,
+    },
+    variation,
+  }
 }

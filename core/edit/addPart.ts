@@ -9,10 +9,15 @@ export const voiceWaitMs = 45_000
 
 /** What a viewer wrote may be long: a fixed length becomes the least that an alert with a voice lasts. */
 export function waitingForVoice(length: LengthRule): LengthRule {
-  return length.rule === 'fixed' ? { rule: 'fit', minMs: length.ms, maxMs: Math.max(length.ms, voiceWaitMs) } : { ...length, maxMs: Math.max(length.maxMs, voiceWaitMs) }
+  return length.rule === 'fixed'
+    ? { rule: 'fit', minMs: length.ms, maxMs: Math.max(length.ms, voiceWaitMs) }
+    : { ...length, maxMs: Math.max(length.maxMs, voiceWaitMs) }
 }
 
-/** Puts a part on top of the others, a backdrop at the back. Its id is made unique by a number at its end. With a voice the alert waits until it is done. */
+/**
+ * Puts a part on top of the others, a backdrop at the back. Its id is made unique by a number at its end. With a voice
+ * the alert waits until it is done.
+ */
 export function addPart(address: VariationAddress, part: Part): Edit {
   return {
     label: `add ${part.name}`,

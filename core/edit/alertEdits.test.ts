@@ -7,7 +7,10 @@ import { changeVariation } from './variationEdits.ts'
 import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const start: BoxDocument = plainBox(canvas, ['follow', 'raid'].map((kind) => starterAlert(kind as 'follow', canvas, { pictureId: null, soundId: null })))
+const start: BoxDocument = plainBox(
+  canvas,
+  ['follow', 'raid'].map((kind) => starterAlert(kind as 'follow', canvas, { pictureId: null, soundId: null })),
+)
 const offer = { kind: 'picture' as const, options: [{ id: 'loaf', label: 'a loaf', mediaId: 'a'.repeat(64) }] }
 const kindsOf = (document: BoxDocument) => document.alerts.map(({ kinds }) => kinds)
 
@@ -24,7 +27,13 @@ describe('what an alert listens to', () => {
   it('cannot lose a kind that a rule still asks', () => {
     const both = changeBox(start, setAlertKinds('raid', ['raid', 'applause']))
     if (!both.ok) throw new Error(both.error)
-    const asking = changeBox(both.value.document, changeVariation({ alertId: 'raid', variationId: 'raid-everyday' }, { rule: { match: 'all', of: [{ field: 'points', is: 'atLeast', value: 5 }] } }))
+    const asking = changeBox(
+      both.value.document,
+      changeVariation(
+        { alertId: 'raid', variationId: 'raid-everyday' },
+        { rule: { match: 'all', of: [{ field: 'points', is: 'atLeast', value: 5 }] } },
+      ),
+    )
     if (!asking.ok) throw new Error(asking.error)
     const result = changeBox(asking.value.document, setAlertKinds('raid', ['raid']))
     expect(result.ok ? '' : result.error).toContain('these events never say “points”')
@@ -36,7 +45,13 @@ describe('what viewers choose', () => {
     const offered = changeBox(start, setOffer('follow', offer))
     if (!offered.ok) throw new Error(offered.error)
     expect(offered.value.document.alerts[0]?.offer).toEqual(offer)
-    const asking = changeBox(offered.value.document, changeVariation({ alertId: 'follow', variationId: 'follow-everyday' }, { rule: { match: 'all', of: [{ field: 'choice', is: 'oneOf', values: ['loaf'] }] } }))
+    const asking = changeBox(
+      offered.value.document,
+      changeVariation(
+        { alertId: 'follow', variationId: 'follow-everyday' },
+        { rule: { match: 'all', of: [{ field: 'choice', is: 'oneOf', values: ['loaf'] }] } },
+      ),
+    )
     if (!asking.ok) throw new Error(asking.error)
     expect(changeBox(asking.value.document, setOffer('follow', null)).ok).toBe(false)
     expect(changeBox(offered.value.document, setOffer('follow', null)).ok).toBe(true)

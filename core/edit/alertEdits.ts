@@ -8,7 +8,9 @@ export function setAlertKinds(alertId: string, kinds: readonly EventKind[]): Edi
     label: 'what an alert listens to',
     recipe: (draft) => {
       const alert = draft.alerts.find((each) => each.id === alertId)
-      const free = kinds.filter((kind) => !draft.alerts.some((each) => each.id !== alertId && each.kinds.includes(kind)))
+      const free = kinds.filter(
+        (kind) => !draft.alerts.some((each) => each.id !== alertId && each.kinds.includes(kind)),
+      )
       if (alert && free.length > 0) alert.kinds = free
     },
   }

@@ -7,7 +7,11 @@ import { pasteMotion, pasteStyle, takesStyle } from './pasteStyle.ts'
 /** The parts of other variations that play the role of this one: of the same kind, and called the same. */
 export function counterparts(document: BoxDocument, from: Part): { alertId: string; partId: string }[] {
   return document.alerts.flatMap((alert) =>
-    alert.variations.flatMap((variation) => variation.composition.parts.filter((part) => isCounterpart(part, from)).map((part) => ({ alertId: alert.id, partId: part.id }))),
+    alert.variations.flatMap((variation) =>
+      variation.composition.parts
+        .filter((part) => isCounterpart(part, from))
+        .map((part) => ({ alertId: alert.id, partId: part.id })),
+    ),
   )
 }
 
@@ -15,7 +19,10 @@ function isCounterpart(part: Part, from: Part): boolean {
   return part.kind === from.kind && part.name === from.name && takesStyle(from, part)
 }
 
-/** Gives the style and motion of one part to its counterparts in every alert of the box, as one step. Words, files, place and time stay. */
+/**
+ * Gives the style and motion of one part to its counterparts in every alert of the box, as one step. Words, files,
+ * place and time stay.
+ */
 export function applyEverywhere(from: Part): Edit {
   return {
     label: `${from.name}: same style and motion in every alert`,

@@ -28,7 +28,8 @@ export function applyRemedy(address: VariationAddress, remedy: Remedy): Edit {
       if (remedy.type === 'fitContents') {
         composition.length = fitting(composition.length, remedy.maxMs)
         // A message that is to be read lasts as long as reading it takes; then the whole waits for it.
-        for (const part of composition.parts) if (part.kind === 'message') part.clip.end = { length: 'natural', times: 1 }
+        for (const part of composition.parts)
+          if (part.kind === 'message') part.clip.end = { length: 'natural', times: 1 }
         return
       }
       if (remedy.type === 'holdUntilEnd') {

@@ -24,7 +24,10 @@ export interface Edit {
  * Applies an edit and checks the result against the schema. Also the dry run: an edit that is refused changes nothing.
  * @returns the new document and its change (null where nothing was different), or why the result would not be valid.
  */
-export function changeBox(document: BoxDocument, edit: Edit): Result<{ document: BoxDocument; change: Change | null }, string> {
+export function changeBox(
+  document: BoxDocument,
+  edit: Edit,
+): Result<{ document: BoxDocument; change: Change | null }, string> {
   const [next, patches, inverse] = create(document, edit.recipe, { enablePatches: true })
   if (patches.length === 0) return ok({ document, change: null })
   const fault = faultOf(next, patches)
@@ -37,8 +40,9 @@ const partsApart = { look, packs: boxDocument.shape.packs, design: boxDocument.s
 const isApart = (root: string): root is keyof typeof partsApart => Object.hasOwn(partsApart, root)
 
 /**
- * Why an edited document is not valid; null when it is. It was valid before: where all changes lie inside the look, the packs or
- * compositions only those are checked, because a box holds dozens of them and a drag changes one sixty times a second.
+ * Why an edited document is not valid; null when it is. It was valid before: where all changes lie inside the look, the
+ * packs or compositions only those are checked, because a box holds dozens of them and a drag changes one sixty times a
+ * second.
  */
 function faultOf(next: BoxDocument, patches: Patches): string | null {
   const touched = new Set<string>()
@@ -50,7 +54,8 @@ function faultOf(next: BoxDocument, patches: Patches): string | null {
       continue
     }
     const [alerts, alert, variations, variation, field] = path
-    if (alerts !== 'alerts' || variations !== 'variations' || field !== 'composition') return wordsOf(boxDocument.safeParse(next).error, [])
+    if (alerts !== 'alerts' || variations !== 'variations' || field !== 'composition')
+      return wordsOf(boxDocument.safeParse(next).error, [])
     touched.add(`${alert}/${variation}`)
   }
   for (const part of apart) {
@@ -59,13 +64,19 @@ function faultOf(next: BoxDocument, patches: Patches): string | null {
   }
   for (const each of touched) {
     const [alert = 0, variation = 0] = each.split('/').map(Number)
-    const fault = wordsOf(composition.safeParse(next.alerts[alert]?.variations[variation]?.composition).error, [next.alerts[alert]?.id ?? '', next.alerts[alert]?.variations[variation]?.id ?? ''])
+    const fault = wordsOf(composition.safeParse(next.alerts[alert]?.variations[variation]?.composition).error, [
+      next.alerts[alert]?.id ?? '',
+      next.alerts[alert]?.variations[variation]?.id ?? '',
+    ])
     if (fault) return fault
   }
   return null
 }
 
-function wordsOf(error: { issues: readonly { path: PropertyKey[]; message: string }[] } | undefined, prefix: readonly string[]): string | null {
+function wordsOf(
+  error: { issues: readonly { path: PropertyKey[]; message: string }[] } | undefined,
+  prefix: readonly string[],
+): string | null {
   const issue = error?.issues[0]
   return issue ? `${[...prefix, ...issue.path.map(String)].join(' › ')}: ${issue.message}` : null
 }

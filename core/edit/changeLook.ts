@@ -27,7 +27,10 @@ export const seasonIdFor = ({ seasons }: BoxDocument): string => freeId('season'
 
 /** Adds a season that looks like every day, first in the order, so that nothing hides it. */
 export function addSeason(id: string, name: string, from: string, to: string): Edit {
-  return { label: 'add a season', recipe: (draft) => void draft.seasons.unshift({ id, from, to, look: { ...copyOf(draft.look), name }, swaps: [] }) }
+  return {
+    label: 'add a season',
+    recipe: (draft) => void draft.seasons.unshift({ id, from, to, look: { ...copyOf(draft.look), name }, swaps: [] }),
+  }
 }
 
 /** Changes a season's days. */
@@ -56,5 +59,8 @@ export function swapInSeason(id: string, from: string, to: string | null): Edit 
 }
 
 export function removeSeason(id: string): Edit {
-  return { label: 'remove a season', recipe: (draft) => void (draft.seasons = draft.seasons.filter((each) => each.id !== id)) }
+  return {
+    label: 'remove a season',
+    recipe: (draft) => void (draft.seasons = draft.seasons.filter((each) => each.id !== id)),
+  }
 }

@@ -19,7 +19,8 @@ export function changeParts<K extends PartKind>(
     label: what,
     mergeKey: `${address.variationId}/${partIds.join('+')}/${what}`,
     recipe: (draft) => {
-      for (const part of findVariation(draft, address)?.variation.composition.parts ?? []) if (part.kind === kind && partIds.includes(part.id)) recipe(part as PartOf<K>)
+      for (const part of findVariation(draft, address)?.variation.composition.parts ?? [])
+        if (part.kind === kind && partIds.includes(part.id)) recipe(part as PartOf<K>)
     },
   }
 }

@@ -11,13 +11,19 @@ export type ClipHandle = 'whole' | 'start' | 'end' | 'entrance' | 'exit'
 const leastMs = 50
 
 /**
- * Drags a clip by so many milliseconds from where it was solved. A start keeps its anchor and changes its offset; an end
- * keeps its way of ending where that has a length or an offset, and a natural end becomes a fixed one of the wanted length.
- * Nothing becomes shorter than 50 ms.
+ * Drags a clip by so many milliseconds from where it was solved. A start keeps its anchor and changes its offset; an
+ * end keeps its way of ending where that has a length or an offset, and a natural end becomes a fixed one of the wanted
+ * length. Nothing becomes shorter than 50 ms.
  * @param from the clip as it was when dragging began
  * @param look what a phase that follows it is before it becomes the part's own
  */
-export function dragClip(part: Part, from: { clip: Part['clip']; solved: SolvedClip }, handle: ClipHandle, byMs: number, look: Look): void {
+export function dragClip(
+  part: Part,
+  from: { clip: Part['clip']; solved: SolvedClip },
+  handle: ClipHandle,
+  byMs: number,
+  look: Look,
+): void {
   const { clip, solved } = from
   const lengthMs = solved.endMs - solved.startMs
   if (handle === 'whole') {
@@ -28,12 +34,17 @@ export function dragClip(part: Part, from: { clip: Part['clip']; solved: SolvedC
     if (clip.end.length === 'fixed') part.clip.end = { length: 'fixed', ms: Math.max(leastMs, clip.end.ms - movedMs) }
   } else if (handle === 'end') {
     const movedMs = Math.max(leastMs - lengthMs, byMs)
-    if (clip.end.length === 'until') part.clip.end = { length: 'until', edge: { ...clip.end.edge, offsetMs: clip.end.edge.offsetMs + movedMs } }
+    if (clip.end.length === 'until')
+      part.clip.end = { length: 'until', edge: { ...clip.end.edge, offsetMs: clip.end.edge.offsetMs + movedMs } }
     else part.clip.end = { length: 'fixed', ms: Math.max(leastMs, lengthMs + movedMs) }
   } else if (isVisiblePart(part)) {
-    const own = (styled: StyledPhase, ms: number): Phase => ({ ...ownPhase(styled, look), ms: Math.min(10_000, Math.round(ms * look.speedRatio)) })
+    const own = (styled: StyledPhase, ms: number): Phase => ({
+      ...ownPhase(styled, look),
+      ms: Math.min(10_000, Math.round(ms * look.speedRatio)),
+    })
     const { entrance, exit } = part.motion
-    if (handle === 'entrance') part.motion.entrance = own(entrance, Math.max(0, Math.min(solved.entranceMs + byMs, lengthMs - solved.exitMs)))
+    if (handle === 'entrance')
+      part.motion.entrance = own(entrance, Math.max(0, Math.min(solved.entranceMs + byMs, lengthMs - solved.exitMs)))
     else part.motion.exit = own(exit, Math.max(0, Math.min(solved.exitMs - byMs, lengthMs - solved.entranceMs)))
   }
 }

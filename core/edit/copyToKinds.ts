@@ -24,18 +24,27 @@ export function alertFor(from: Alert, kind: EventKind): CopiedAlert {
     if (fault) notes.push(`“${variation.name}” is left out: ${fault}`)
     return !fault
   })
-  const some: Variation[] = kept.length > 0 ? kept : from.variations.slice(-1).map((variation) => ({ ...variation, rule: null }))
+  const some: Variation[] =
+    kept.length > 0 ? kept : from.variations.slice(-1).map((variation) => ({ ...variation, rule: null }))
   const variations = some.map((variation) => {
     const copy = copyOf(variation)
     for (const part of copy.composition.parts) {
       if (!hasTemplate(part)) continue
       const { template, changes } = rewordFor(part.template, kind)
       part.template = template
-      notes.push(...changes.map(({ from: before, to }) => (to === null ? `{${before}} goes` : `{${before}} becomes {${to}}`)))
+      notes.push(
+        ...changes.map(({ from: before, to }) => (to === null ? `{${before}} goes` : `{${before}} becomes {${to}}`)),
+      )
     }
-    return { ...copy, id: copy.id.startsWith(`${from.id}-`) ? `${id}${copy.id.slice(from.id.length)}` : `${id}-${copy.id}`.slice(0, 60) }
+    return {
+      ...copy,
+      id: copy.id.startsWith(`${from.id}-`) ? `${id}${copy.id.slice(from.id.length)}` : `${id}-${copy.id}`.slice(0, 60),
+    }
   })
-  return { alert: { id, kinds: [kind], isOn: from.isOn, offer: copyOf(from.offer), variations }, notes: [...new Set(notes)] }
+  return {
+    alert: { id, kinds: [kind], isOn: from.isOn, offer: copyOf(from.offer), variations },
+    notes: [...new Set(notes)],
+  }
 }
 
 /** Adds alerts for kinds that have none, made from one that is there, as one step. */
@@ -46,7 +55,9 @@ export function copyToKinds(alertId: string, kinds: readonly EventKind[]): Edit 
       const from = draft.alerts.find(({ id }) => id === alertId)
       if (!from) return
       const original = copyOf(from)
-      for (const kind of kinds) if (!draft.alerts.some((each) => each.kinds.includes(kind))) draft.alerts.push(withFreeId(alertFor(original, kind).alert, draft))
+      for (const kind of kinds)
+        if (!draft.alerts.some((each) => each.kinds.includes(kind)))
+          draft.alerts.push(withFreeId(alertFor(original, kind).alert, draft))
     },
   }
 }

@@ -7,7 +7,10 @@ export interface VariationAddress {
 }
 
 /** The addressed alert and variation; null when either is gone (deleted by another editor, say). */
-export function findVariation(document: BoxDocument, address: VariationAddress): { alert: Alert; variation: Variation } | null {
+export function findVariation(
+  document: BoxDocument,
+  address: VariationAddress,
+): { alert: Alert; variation: Variation } | null {
   const alert = document.alerts.find((each) => each.id === address.alertId)
   const variation = alert?.variations.find((each) => each.id === address.variationId)
   return alert && variation ? { alert, variation } : null

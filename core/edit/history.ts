@@ -19,12 +19,18 @@ const mergeWithinMs = 900
 export function remember(history: History, change: Change, nowMs: number): History {
   const previous = history.past.at(-1)
   const isContinued =
-    previous !== undefined && change.mergeKey !== null && previous.mergeKey === change.mergeKey && nowMs - history.lastAtMs < mergeWithinMs
+    previous !== undefined &&
+    change.mergeKey !== null &&
+    previous.mergeKey === change.mergeKey &&
+    nowMs - history.lastAtMs < mergeWithinMs
   const past = isContinued ? [...history.past.slice(0, -1), continued(previous, change)] : [...history.past, change]
   return { past: past.slice(-maxSteps), future: [], lastAtMs: nowMs }
 }
 
-/** Two changes as one. Where the second only sets again what the first had set, the first's way back is all that is needed. */
+/**
+ * Two changes as one. Where the second only sets again what the first had set, the first's way back is all that is
+ * needed.
+ */
 function continued(first: Change, second: Change): Change {
   const patches = joinPatches(first.patches, second.patches)
   const isSetAgain = patches.length === second.patches.length
@@ -34,7 +40,13 @@ function continued(first: Change, second: Change): Change {
 /** Patches one after the other; a value that is set again right away is set once: dragging makes sixty a second. */
 export function joinPatches(first: Patches, second: Patches): Patches {
   const tail = first.slice(-second.length)
-  const endsSame = second.length > 0 && tail.length === second.length && tail.every((patch, index) => patch.op === 'replace' && second[index]?.op === 'replace' && samePath(patch.path, second[index].path))
+  const endsSame =
+    second.length > 0 &&
+    tail.length === second.length &&
+    tail.every(
+      (patch, index) =>
+        patch.op === 'replace' && second[index]?.op === 'replace' && samePath(patch.path, second[index].path),
+    )
   return endsSame ? [...first.slice(0, -second.length), ...second] : [...first, ...second]
 }
 

@@ -21,12 +21,18 @@ export interface Merged {
 }
 
 /**
- * Merges two versions of a document that began as the same: what only one of them changed is taken from it, and where both
- * changed the same value differently, *mine* stands and the path is reported. Lists whose members have an `id` are merged
- * member by member and follow the order of whoever reordered them; a member that one removed and the other changed is kept.
- * Other lists are single values; `choose` may say whose stands. Quadratic in the length of the longest list.
+ * Merges two versions of a document that began as the same: what only one of them changed is taken from it, and where
+ * both changed the same value differently, *mine* stands and the path is reported. Lists whose members have an `id` are
+ * merged member by member and follow the order of whoever reordered them; a member that one removed and the other
+ * changed is kept. Other lists are single values; `choose` may say whose stands. Quadratic in the length of the longest
+ * list.
  */
-export function mergeJson(base: Json | undefined, theirs: Json | undefined, mine: Json | undefined, choose: ChooseSide = () => null): Merged {
+export function mergeJson(
+  base: Json | undefined,
+  theirs: Json | undefined,
+  mine: Json | undefined,
+  choose: ChooseSide = () => null,
+): Merged {
   const conflicts: string[] = []
   const settle = (conflict: MergeConflict): Maybe => {
     conflicts.push(conflict.path.join(' › '))
@@ -41,10 +47,17 @@ export function mergeJson(base: Json | undefined, theirs: Json | undefined, mine
 
 type Maybe = Json | undefined
 
-function merge(base: Maybe, theirs: Maybe, mine: Maybe, path: string[], settle: (conflict: MergeConflict) => Maybe): Maybe {
+function merge(
+  base: Maybe,
+  theirs: Maybe,
+  mine: Maybe,
+  path: string[],
+  settle: (conflict: MergeConflict) => Maybe,
+): Maybe {
   if (isSame(theirs, mine) || isSame(base, theirs)) return mine
   if (isSame(base, mine)) return theirs
-  if (isList(theirs) && isList(mine) && hasIds(theirs) && hasIds(mine)) return mergeMembers(isList(base) && hasIds(base) ? base : [], theirs, mine, path, settle)
+  if (isList(theirs) && isList(mine) && hasIds(theirs) && hasIds(mine))
+    return mergeMembers(isList(base) && hasIds(base) ? base : [], theirs, mine, path, settle)
   if (isRecord(theirs) && isRecord(mine)) {
     const from = isRecord(base) ? base : {}
     const merged: { [key: string]: Json } = {}
@@ -59,12 +72,21 @@ function merge(base: Maybe, theirs: Maybe, mine: Maybe, path: string[], settle: 
 
 type Member = { id: string; [key: string]: Json }
 
-function mergeMembers(base: Member[], theirs: Member[], mine: Member[], path: string[], settle: (conflict: MergeConflict) => Maybe): Json[] {
+function mergeMembers(
+  base: Member[],
+  theirs: Member[],
+  mine: Member[],
+  path: string[],
+  settle: (conflict: MergeConflict) => Maybe,
+): Json[] {
   const find = (list: Member[], id: string) => list.find((each) => each.id === id)
   const ids = (list: Member[]) => list.map((each) => each.id)
   const baseIds = ids(base)
   const common = (list: Member[]) => ids(list).filter((id) => baseIds.includes(id))
-  const mineKeepsOrder = isSame(common(mine), baseIds.filter((id) => ids(mine).includes(id)))
+  const mineKeepsOrder = isSame(
+    common(mine),
+    baseIds.filter((id) => ids(mine).includes(id)),
+  )
   const [lead, follow] = mineKeepsOrder ? [theirs, mine] : [mine, theirs]
   const order = [...ids(lead), ...ids(follow).filter((id) => !ids(lead).includes(id))]
   return order.flatMap((id) => {

@@ -2,7 +2,22 @@ import { copyOf } from '../copyOf.ts'
 import type { Part } from '../parts/part.ts'
 import { isTextPart, isVisiblePart } from '../parts/part.ts'
 
-const textFields = ['type', 'sizePx', 'floorPx', 'fit', 'maxLines', 'align', 'lineHeight', 'letterSpacingEm', 'isUpperCase', 'ink', 'highlightInk', 'outline', 'shadow', 'readAlong'] as const
+const textFields = [
+  'type',
+  'sizePx',
+  'floorPx',
+  'fit',
+  'maxLines',
+  'align',
+  'lineHeight',
+  'letterSpacingEm',
+  'isUpperCase',
+  'ink',
+  'highlightInk',
+  'outline',
+  'shadow',
+  'readAlong',
+] as const
 
 /** Fields that make up the style of each kind that is no text: how it looks, not what it is, where or when. */
 const styleFields: Partial<Record<Part['kind'], readonly string[]>> = {
@@ -10,8 +25,23 @@ const styleFields: Partial<Record<Part['kind'], readonly string[]>> = {
   backdrop: ['paddingPx', 'cornerPx', 'ink'],
   shape: ['cornerPx', 'fill', 'stroke'],
   particles: [
-    'emitter', 'count', 'overMs', 'lifeMs', 'speedPxPerS', 'directionDeg', 'spreadDeg', 'gravityPxPerS2', 'windPxPerS', 'dragPerS', 'spinDegPerS', 'sizePx', 'endSizeRatio', 'fadeInRatio',
-    'fadeOutRatio', 'sprites', 'strength',
+    'emitter',
+    'count',
+    'overMs',
+    'lifeMs',
+    'speedPxPerS',
+    'directionDeg',
+    'spreadDeg',
+    'gravityPxPerS2',
+    'windPxPerS',
+    'dragPerS',
+    'spinDegPerS',
+    'sizePx',
+    'endSizeRatio',
+    'fadeInRatio',
+    'fadeOutRatio',
+    'sprites',
+    'strength',
   ],
   sound: ['trimDb', 'isLevelled', 'fadeInMs', 'fadeOutMs'],
   voice: ['trimDb', 'duckDb', 'pauseMs', 'lineVoice', 'messageVoice'],
@@ -22,7 +52,10 @@ export function takesStyle(from: Part, to: Part): boolean {
   return (isTextPart(from) && isTextPart(to)) || from.kind === to.kind
 }
 
-/** Gives a part the style of another; nothing happens where it would mean nothing. Opacity goes along between visible parts. */
+/**
+ * Gives a part the style of another; nothing happens where it would mean nothing. Opacity goes along between visible
+ * parts.
+ */
 export function pasteStyle(from: Part, to: Part): void {
   if (!takesStyle(from, to)) return
   const fields = isTextPart(from) ? textFields : (styleFields[from.kind] ?? [])

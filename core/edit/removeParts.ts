@@ -5,8 +5,8 @@ import type { Edit } from './change.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'
 
 /**
- * Takes parts away. What was anchored to them is re-anchored to the score's start or end, so that nothing hangs on a part
- * that is gone; plates stop hugging them.
+ * Takes parts away. What was anchored to them is re-anchored to the score's start or end, so that nothing hangs on a
+ * part that is gone; plates stop hugging them.
  */
 export function removeParts(address: VariationAddress, partIds: readonly string[]): Edit {
   return {
@@ -17,7 +17,8 @@ export function removeParts(address: VariationAddress, partIds: readonly string[
       composition.parts = composition.parts.filter((each) => !partIds.includes(each.id))
       for (const part of composition.parts) {
         loosen(part.clip, partIds)
-        if (part.kind === 'backdrop' && part.hugs.some((id) => partIds.includes(id))) part.hugs = part.hugs.filter((id) => !partIds.includes(id))
+        if (part.kind === 'backdrop' && part.hugs.some((id) => partIds.includes(id)))
+          part.hugs = part.hugs.filter((id) => !partIds.includes(id))
       }
     },
   }

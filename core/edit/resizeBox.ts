@@ -18,7 +18,8 @@ export interface Grip {
 const leastPx = 8
 
 /**
- * Pulls a side or corner of a box by a way on the canvas; what lies opposite stays where it is, however the box is turned.
+ * Pulls a side or corner of a box by a way on the canvas; what lies opposite stays where it is, however the box is
+ * turned.
  * @param keepsShape a corner changes both sides in proportion
  */
 export function resizeBox(box: StageBox, grip: Grip, dxPx: number, dyPx: number, keepsShape: boolean): StageBox {
@@ -38,7 +39,11 @@ export function resizeBox(box: StageBox, grip: Grip, dxPx: number, dyPx: number,
   const grownX = ((widthPx - box.widthPx) * grip.x) / 2
   const grownY = ((heightPx - box.heightPx) * grip.y) / 2
   const middle = middleOf(box)
-  return withMiddle({ ...box, widthPx: Math.round(widthPx), heightPx: Math.round(heightPx) }, middle.xPx + grownX * cos - grownY * sin, middle.yPx + grownX * sin + grownY * cos)
+  return withMiddle(
+    { ...box, widthPx: Math.round(widthPx), heightPx: Math.round(heightPx) },
+    middle.xPx + grownX * cos - grownY * sin,
+    middle.yPx + grownX * sin + grownY * cos,
+  )
 }
 
 export function middleOf({ place, widthPx, heightPx }: StageBox): { xPx: number; yPx: number } {
@@ -48,10 +53,20 @@ export function middleOf({ place, widthPx, heightPx }: StageBox): { xPx: number;
 
 function withMiddle(box: StageBox, xPx: number, yPx: number): StageBox {
   const ratio = originRatio[box.place.origin]
-  return { ...box, place: { ...box.place, xPx: Math.round(xPx - (0.5 - ratio.x) * box.widthPx), yPx: Math.round(yPx - (0.5 - ratio.y) * box.heightPx) } }
+  return {
+    ...box,
+    place: {
+      ...box.place,
+      xPx: Math.round(xPx - (0.5 - ratio.x) * box.widthPx),
+      yPx: Math.round(yPx - (0.5 - ratio.y) * box.heightPx),
+    },
+  }
 }
 
-/** The turn that points from a box's middle to a point; upright is 0. Snaps to steps of 15° within 3°, unless told not to. */
+/**
+ * The turn that points from a box's middle to a point; upright is 0. Snaps to steps of 15° within 3°, unless told not
+ * to.
+ */
 export function turnTowards(box: StageBox, xPx: number, yPx: number, snaps: boolean): number {
   const middle = middleOf(box)
   const deg = (Math.atan2(yPx - middle.yPx, xPx - middle.xPx) * 180) / Math.PI + 90

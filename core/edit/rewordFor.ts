@@ -25,7 +25,10 @@ function counterpartOf(name: string, kind: EventKind): string | null {
 
 type Argument = Extract<TemplateNode, { name: string }>
 
-/** The arguments of a template whose variable is not carried, outermost first; what stands inside one of them goes with it. */
+/**
+ * The arguments of a template whose variable is not carried, outermost first; what stands inside one of them goes with
+ * it.
+ */
 function* unknownIn(nodes: readonly TemplateNode[], carried: ReadonlySet<string>): Generator<Argument> {
   for (const node of nodes) {
     if (!('name' in node)) continue
@@ -35,8 +38,8 @@ function* unknownIn(nodes: readonly TemplateNode[], carried: ReadonlySet<string>
 }
 
 /**
- * Words for another kind of event: variables that it lacks become those that say most nearly the same, or go. A plural keeps its
- * forms with the other number; a choice by a text that is not there goes as a whole.
+ * Words for another kind of event: variables that it lacks become those that say most nearly the same, or go. A plural
+ * keeps its forms with the other number; a choice by a text that is not there goes as a whole.
  */
 export function rewordFor(template: string, kind: EventKind): { template: string; changes: Reworded[] } {
   const carried = new Set(variablesOfKind[kind].map(({ name }) => name))
@@ -49,5 +52,11 @@ export function rewordFor(template: string, kind: EventKind): { template: string
     behind = at + raw.length
   }
   if (changes.length === 0) return { template, changes }
-  return { template: (words + template.slice(behind)).replace(/ {2,}/g, ' ').replace(/ ([,.;:!?])/g, '$1').trim(), changes }
+  return {
+    template: (words + template.slice(behind))
+      .replace(/ {2,}/g, ' ')
+      .replace(/ ([,.;:!?])/g, '$1')
+      .trim(),
+    changes,
+  }
 }

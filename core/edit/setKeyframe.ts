@@ -22,6 +22,8 @@ export function setKeyframe(part: VisiblePart, property: KeyedProperty, atMs: nu
 
 /** Takes the frame at a moment away; a track without frames goes too. */
 export function removeKeyframe(part: VisiblePart, property: KeyedProperty, atMs: number): void {
-  for (const track of part.keyframes) if (track.property === property) track.frames = track.frames.filter((frame) => Math.abs(frame.atMs - atMs) >= sameMs)
+  for (const track of part.keyframes)
+    if (track.property === property)
+      track.frames = track.frames.filter((frame) => Math.abs(frame.atMs - atMs) >= sameMs)
   part.keyframes = part.keyframes.filter((track) => track.frames.length > 0)
 }

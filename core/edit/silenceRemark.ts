@@ -3,7 +3,10 @@ import type { Edit } from './change.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'
 
 /** Switches a remark off for a part (or for the whole), or all of them on again (`null`). */
-export function silenceRemark(address: VariationAddress, remark: { type: RemarkType; partId: string | null } | null): Edit {
+export function silenceRemark(
+  address: VariationAddress,
+  remark: { type: RemarkType; partId: string | null } | null,
+): Edit {
   return {
     label: remark ? 'switch a remark off' : 'switch all remarks on',
     recipe: (draft) => {

@@ -59,12 +59,17 @@ describe('dragging a clip', () => {
 
   it('never makes a clip shorter than can be grasped, nor lets it begin before the score', () => {
     fc.assert(
-      fc.property(fc.constantFrom<ClipHandle>('whole', 'start', 'end', 'entrance', 'exit'), fc.constantFrom('picture', 'headline', 'second'), fc.integer({ min: -20_000, max: 20_000 }), (handle, id, byMs) => {
-        const { solved } = dragged(id, handle, byMs)
-        expect(solved.startMs).toBeGreaterThanOrEqual(0)
-        if (handle !== 'whole') expect(solved.endMs - solved.startMs).toBeGreaterThanOrEqual(50)
-        expect(solved.entranceMs + solved.exitMs).toBeLessThanOrEqual(Math.max(0, solved.endMs - solved.startMs))
-      }),
+      fc.property(
+        fc.constantFrom<ClipHandle>('whole', 'start', 'end', 'entrance', 'exit'),
+        fc.constantFrom('picture', 'headline', 'second'),
+        fc.integer({ min: -20_000, max: 20_000 }),
+        (handle, id, byMs) => {
+          const { solved } = dragged(id, handle, byMs)
+          expect(solved.startMs).toBeGreaterThanOrEqual(0)
+          if (handle !== 'whole') expect(solved.endMs - solved.startMs).toBeGreaterThanOrEqual(50)
+          expect(solved.entranceMs + solved.exitMs).toBeLessThanOrEqual(Math.max(0, solved.endMs - solved.startMs))
+        },
+      ),
     )
   })
 
@@ -82,27 +87,44 @@ describe('dragging a clip', () => {
 })
 
 describe('pulling a box', () => {
-  const box: StageBox = { place: { xPx: 500, yPx: 400, origin: 'topLeft' }, widthPx: 200, heightPx: 100, rotationDeg: 0 }
+  const box: StageBox = {
+    place: { xPx: 500, yPx: 400, origin: 'topLeft' },
+    widthPx: 200,
+    heightPx: 100,
+    rotationDeg: 0,
+  }
   it('leaves the opposite corner where it is, however the box is turned and held', () => {
     const corner = (of: StageBox, x: number, y: number) => {
       const middle = middleOf(of)
       const angle = (of.rotationDeg * Math.PI) / 180
       const [dx, dy] = [(x * of.widthPx) / 2, (y * of.heightPx) / 2]
-      return [middle.xPx + dx * Math.cos(angle) - dy * Math.sin(angle), middle.yPx + dx * Math.sin(angle) + dy * Math.cos(angle)] as const
+      return [
+        middle.xPx + dx * Math.cos(angle) - dy * Math.sin(angle),
+        middle.yPx + dx * Math.sin(angle) + dy * Math.cos(angle),
+      ] as const
     }
     const side = fc.constantFrom<-1 | 1>(-1, 1)
     fc.assert(
-      fc.property(fc.integer({ min: -180, max: 180 }), side, side, fc.integer({ min: -50, max: 300 }), fc.integer({ min: -30, max: 300 }), fc.constantFrom('topLeft' as const, 'centre' as const, 'bottomRight' as const), (rotationDeg, x, y, dx, dy, origin) => {
-        const turned = { ...box, rotationDeg, place: { ...box.place, origin } }
-        const after = resizeBox(turned, { x, y }, dx, dy, false)
-        const [wasX, wasY] = corner(turned, -x, -y)
-        const [isX, isY] = corner(after, -x, -y)
-        expect(Math.hypot(isX - wasX, isY - wasY)).toBeLessThan(1.6)
-        expect(Math.min(after.widthPx, after.heightPx)).toBeGreaterThanOrEqual(8)
-      }),
+      fc.property(
+        fc.integer({ min: -180, max: 180 }),
+        side,
+        side,
+        fc.integer({ min: -50, max: 300 }),
+        fc.integer({ min: -30, max: 300 }),
+        fc.constantFrom('topLeft' as const, 'centre' as const, 'bottomRight' as const),
+        (rotationDeg, x, y, dx, dy, origin) => {
+          const turned = { ...box, rotationDeg, place: { ...box.place, origin } }
+          const after = resizeBox(turned, { x, y }, dx, dy, false)
+          const [wasX, wasY] = corner(turned, -x, -y)
+          const [isX, isY] = corner(after, -x, -y)
+          expect(Math.hypot(isX - wasX, isY - wasY)).toBeLessThan(1.6)
+          expect(Math.min(after.widthPx, after.heightPx)).toBeGreaterThanOrEqual(8)
+        },
+      ),
     )
   })
-  it('keeps the shape at a corner when asked', () => expect(resizeBox(box, { x: 1, y: 1 }, 200, 0, true)).toMatchObject({ widthPx: 400, heightPx: 200 }))
+  it('keeps the shape at a corner when asked', () =>
+    expect(resizeBox(box, { x: 1, y: 1 }, 200, 0, true)).toMatchObject({ widthPx: 400, heightPx: 200 }))
   it('points upright at what is above, and snaps to steps', () => {
     expect(turnTowards(box, 600, 0, true)).toBe(0)
     expect(turnTowards(box, 1200, 452, true)).toBe(90)
@@ -110,23 +132,46 @@ describe('pulling a box', () => {
   })
   it('snaps to other parts’ edges and middles', () => {
     const other = { left: 1000, right: 1100, top: 0, bottom: 50 }
-    expect(snapDrag({ left: 100, right: 300, top: 100, bottom: 200 }, 897, 0, canvas, 6, [other])).toMatchObject({ dxPx: 900, guideX: 1000 })
-    expect(snapDrag({ left: 100, right: 300, top: 100, bottom: 200 }, 897, 0, canvas, 2, [other])).toMatchObject({ dxPx: 897, guideX: null })
+    expect(snapDrag({ left: 100, right: 300, top: 100, bottom: 200 }, 897, 0, canvas, 6, [other])).toMatchObject({
+      dxPx: 900,
+      guideX: 1000,
+    })
+    expect(snapDrag({ left: 100, right: 300, top: 100, bottom: 200 }, 897, 0, canvas, 2, [other])).toMatchObject({
+      dxPx: 897,
+      guideX: null,
+    })
   })
 })
 
 describe('order, groups and copies', () => {
   it('order parts among the others and keep theirs', () => {
-    expect(idsOf(edited(start, orderParts(address, ['picture', 'second'], 'front')))).toEqual(['headline', 'sound', 'picture', 'second'])
-    expect(idsOf(edited(start, orderParts(address, ['second'], 'backward')))).toEqual(['picture', 'second', 'headline', 'sound'])
-    expect(idsOf(edited(start, orderParts(address, ['sound'], 'back')))).toEqual(['sound', 'picture', 'headline', 'second'])
+    expect(idsOf(edited(start, orderParts(address, ['picture', 'second'], 'front')))).toEqual([
+      'headline',
+      'sound',
+      'picture',
+      'second',
+    ])
+    expect(idsOf(edited(start, orderParts(address, ['second'], 'backward')))).toEqual([
+      'picture',
+      'second',
+      'headline',
+      'sound',
+    ])
+    expect(idsOf(edited(start, orderParts(address, ['sound'], 'back')))).toEqual([
+      'sound',
+      'picture',
+      'headline',
+      'second',
+    ])
     expect(changeBox(start, orderParts(address, ['picture'], 'back'))).toMatchObject({ value: { change: null } })
   })
 
   it('select together what is grouped, until it is let go', () => {
     const grouped = edited(start, groupParts(address, compositionOf(start), ['headline', 'second']))
     expect(withGroups(compositionOf(grouped), ['second'])).toEqual(['headline', 'second'])
-    expect(withGroups(compositionOf(edited(grouped, ungroupParts(address, compositionOf(grouped), ['second']))), ['second'])).toEqual(['second'])
+    expect(
+      withGroups(compositionOf(edited(grouped, ungroupParts(address, compositionOf(grouped), ['second']))), ['second']),
+    ).toEqual(['second'])
   })
 
   it('copy parts with the ties among them, moved so that they are seen', () => {
@@ -142,8 +187,13 @@ describe('order, groups and copies', () => {
   it('copy into another alert without ties to what is not there', () => {
     const [, headline] = partsOf(start)
     const { edit } = pasteParts(address, [], headline ? [headline] : [], false)
-    const empty = edited(start, { label: '', recipe: (draft) => void (draft.alerts[0]!.variations[0]!.composition.parts = []) })
-    expect(partsOf(edited(empty, edit))).toMatchObject([{ id: 'headline', clip: { start: { at: 'score.start', offsetMs: 0 } } }])
+    const empty = edited(start, {
+      label: '',
+      recipe: (draft) => void (draft.alerts[0]!.variations[0]!.composition.parts = []),
+    })
+    expect(partsOf(edited(empty, edit))).toMatchObject([
+      { id: 'headline', clip: { start: { at: 'score.start', offsetMs: 0 } } },
+    ])
   })
 
   it('give style and motion without words, place or time', () => {
@@ -151,7 +201,8 @@ describe('order, groups and copies', () => {
     const before = copyOf(second)
     pasteStyle(headline, second)
     pasteMotion(picture, second)
-    if (!isTextPart(second) || !isTextPart(before) || !isTextPart(headline) || !isVisiblePart(picture)) throw new Error('they are')
+    if (!isTextPart(second) || !isTextPart(before) || !isTextPart(headline) || !isVisiblePart(picture))
+      throw new Error('they are')
     expect([second.sizePx, second.ink, second.motion]).toEqual([headline.sizePx, headline.ink, picture.motion])
     expect([second.place, second.clip, second.name]).toEqual([before.place, before.clip, before.name])
     expect(takesStyle(picture, second)).toBe(false)
@@ -171,21 +222,47 @@ describe('zones', () => {
 
   it('leave the largest room that keeps clear of them', () => {
     fc.assert(
-      fc.property(fc.array(fc.record({ xPx: fc.integer({ min: 0, max: 1700 }), yPx: fc.integer({ min: 0, max: 900 }), widthPx: fc.integer({ min: 20, max: 600 }), heightPx: fc.integer({ min: 20, max: 400 }) }), { maxLength: 4 }), (boxes) => {
-        const zones = boxes.map((box, index) => ({ ...zone, ...box, id: `z${index}` }))
-        const room = roomFor(canvas, zones)
-        expect(room.right - room.left).toBeGreaterThanOrEqual(canvas.widthPx * 0.3)
-        const isSafeArea = room.right - room.left > canvas.widthPx * 0.89 && room.bottom - room.top > canvas.heightPx * 0.89
-        if (isSafeArea) return
-        for (const each of zones) expect(each.xPx >= room.right || each.xPx + each.widthPx <= room.left || each.yPx >= room.bottom || each.yPx + each.heightPx <= room.top).toBe(true)
-      }),
+      fc.property(
+        fc.array(
+          fc.record({
+            xPx: fc.integer({ min: 0, max: 1700 }),
+            yPx: fc.integer({ min: 0, max: 900 }),
+            widthPx: fc.integer({ min: 20, max: 600 }),
+            heightPx: fc.integer({ min: 20, max: 400 }),
+          }),
+          { maxLength: 4 },
+        ),
+        (boxes) => {
+          const zones = boxes.map((box, index) => ({ ...zone, ...box, id: `z${index}` }))
+          const room = roomFor(canvas, zones)
+          expect(room.right - room.left).toBeGreaterThanOrEqual(canvas.widthPx * 0.3)
+          const isSafeArea =
+            room.right - room.left > canvas.widthPx * 0.89 && room.bottom - room.top > canvas.heightPx * 0.89
+          if (isSafeArea) return
+          for (const each of zones)
+            expect(
+              each.xPx >= room.right ||
+                each.xPx + each.widthPx <= room.left ||
+                each.yPx >= room.bottom ||
+                each.yPx + each.heightPx <= room.top,
+            ).toBe(true)
+        },
+      ),
     )
   })
 })
 
 describe.each(layoutNames)('the layout %s', (layout) => {
-  const zones: Zone[] = [{ id: 'cam', name: 'Oven cam', purpose: 'camera', xPx: 1400, yPx: 700, widthPx: 480, heightPx: 360 }]
-  const rich = edited(edited(edited(start, addPart(address, starterBackdrop(canvas, ['headline', 'second']))), addPart(address, starterShape(canvas))), addPart(address, starterParticles(canvas, 'gust')))
+  const zones: Zone[] = [
+    { id: 'cam', name: 'Oven cam', purpose: 'camera', xPx: 1400, yPx: 700, widthPx: 480, heightPx: 360 },
+  ]
+  const rich = edited(
+    edited(
+      edited(start, addPart(address, starterBackdrop(canvas, ['headline', 'second']))),
+      addPart(address, starterShape(canvas)),
+    ),
+    addPart(address, starterParticles(canvas, 'gust')),
+  )
   it.each([false, true])('arranges what is there and loses nothing (mirrored: %s)', (isMirrored) => {
     const after = edited(rich, arrange(address, layout, canvas, zones, isMirrored))
     expect(idsOf(after).sort()).toEqual(idsOf(rich).sort())
@@ -194,7 +271,9 @@ describe.each(layoutNames)('the layout %s', (layout) => {
     expect(find(after, 'headline')).toMatchObject({ template: '{name}' })
     const [first, second] = ['headline', 'second'].map((id) => find(after, id))
     if (!first || !second || !isTextPart(first) || !isTextPart(second)) throw new Error('they are')
-    expect(first.place.yPx + (first.sizePx * first.lineHeight) / 2).toBeLessThanOrEqual(second.place.yPx - (second.sizePx * second.lineHeight) / 2 + 1)
+    expect(first.place.yPx + (first.sizePx * first.lineHeight) / 2).toBeLessThanOrEqual(
+      second.place.yPx - (second.sizePx * second.lineHeight) / 2 + 1,
+    )
     const picture = find(after, 'picture')
     if (picture?.kind !== 'picture' || layout === 'fullScreen') return
     const right = picture.place.xPx + picture.widthPx / 2

@@ -28,7 +28,8 @@ export function removeVariation({ alertId, variationId }: VariationAddress): Edi
     label: 'remove a case',
     recipe: (draft) => {
       const alert = draft.alerts.find((each) => each.id === alertId)
-      if (alert && alert.variations.length > 1) alert.variations = alert.variations.filter((each) => each.id !== variationId)
+      if (alert && alert.variations.length > 1)
+        alert.variations = alert.variations.filter((each) => each.id !== variationId)
     },
   }
 }
@@ -51,7 +52,15 @@ export function askLater({ alertId, variationId }: VariationAddress): Edit {
     recipe: (draft) => {
       const variations = draft.alerts.find((each) => each.id === alertId)?.variations
       const at = variations?.findIndex((each) => each.id === variationId) ?? -1
-      if (variations && at >= 0 && at + 1 < variations.length) variations.splice(at, 2, ...variations.slice(at, at + 2).reverse().map(copyOf))
+      if (variations && at >= 0 && at + 1 < variations.length)
+        variations.splice(
+          at,
+          2,
+          ...variations
+            .slice(at, at + 2)
+            .reverse()
+            .map(copyOf),
+        )
     },
   }
 }
@@ -71,7 +80,10 @@ export function setRules(alertId: string, rules: readonly { id: string; rule: Ru
 }
 
 /** Changes a variation's name, rule or share; quick repeats of the same become one step. */
-export function changeVariation(address: VariationAddress, changes: { name?: string; rule?: Rule | null; share?: Share | null }): Edit {
+export function changeVariation(
+  address: VariationAddress,
+  changes: { name?: string; rule?: Rule | null; share?: Share | null },
+): Edit {
   return {
     label: 'name' in changes ? 'name of a case' : 'rule' in changes ? 'rule' : 'share',
     mergeKey: `${address.variationId}/${Object.keys(changes).join('+')}`,

@@ -6,7 +6,8 @@ import { freeId } from './freeId.ts'
 export function addZone(zone: Zone): Edit {
   return {
     label: `add zone ${zone.name}`,
-    recipe: (draft) => void draft.zones.push({ ...zone, id: freeId(zone.id, new Set(draft.zones.map((each) => each.id))) }),
+    recipe: (draft) =>
+      void draft.zones.push({ ...zone, id: freeId(zone.id, new Set(draft.zones.map((each) => each.id))) }),
   }
 }
 
@@ -30,7 +31,9 @@ export function removeZone(zoneId: string): Edit {
       draft.zones = draft.zones.filter((each) => each.id !== zoneId)
       for (const alert of draft.alerts) {
         for (const { composition } of alert.variations) {
-          for (const part of composition.parts) if (part.kind === 'particles' && part.area.of === 'zone' && part.area.zoneId === zoneId) part.area = { of: 'canvas' }
+          for (const part of composition.parts)
+            if (part.kind === 'particles' && part.area.of === 'zone' && part.area.zoneId === zoneId)
+              part.area = { of: 'canvas' }
         }
       }
     },

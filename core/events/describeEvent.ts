@@ -2,8 +2,26 @@ import type { CanonicalEvent } from './schema.ts'
 import { plainValue } from '../text/templateValue.ts'
 import { valuesOf } from './variables.ts'
 
-/** Everyday words around an event's variables, for logs and lists. `{…}` that the event lacks drop out with their dot. */
-const detailVariables = ['amount', 'count', 'tier', 'months', 'party', 'points', 'level', 'reward', 'cost', 'command', 'item', 'recipient', 'goal', 'message', 'input'] as const
+/**
+ * Everyday words around an event's variables, for logs and lists. `{…}` that the event lacks drop out with their dot.
+ */
+const detailVariables = [
+  'amount',
+  'count',
+  'tier',
+  'months',
+  'party',
+  'points',
+  'level',
+  'reward',
+  'cost',
+  'command',
+  'item',
+  'recipient',
+  'goal',
+  'message',
+  'input',
+] as const
 const wording: Partial<Record<(typeof detailVariables)[number], (value: string) => string>> = {
   tier: (value) => `tier ${value}`,
   months: (value) => `month ${value}`,

@@ -35,13 +35,18 @@ describe('event data', () => {
   })
 
   it('cleans names of what cannot be stored', () => {
-    expect(parseEventData('follow', { viewer: { id: 'a', name: 'x\u0000y' } })).toMatchObject({ viewer: { name: 'xy' } })
+    expect(parseEventData('follow', { viewer: { id: 'a', name: 'x\u0000y' } })).toMatchObject({
+      viewer: { name: 'xy' },
+    })
   })
 })
 
 describe('describeEvent', () => {
   it('writes one plain line', () => {
-    expect(describeEvent(sampleEvent('tip'), 'en-IE')).toEqual({ name: 'pip_rye', detail: '€25.00 · “o pão de centeio é o melhor da noite loafHug”' })
+    expect(describeEvent(sampleEvent('tip'), 'en-IE')).toEqual({
+      name: 'pip_rye',
+      detail: '€25.00 · “o pão de centeio é o melhor da noite loafHug”',
+    })
     expect(describeEvent(sampleEvent('raid'), 'en-IE').detail).toBe('64 came along')
     expect(describeEvent(sampleEvent('follow'), 'en-IE').detail).toBe('')
   })

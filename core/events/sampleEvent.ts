@@ -30,7 +30,14 @@ const sampleMessages: Record<SampleName, string> = {
 
 function messageOf(viewerName: SampleName): { text: string; emotes: { from: number; to: number; url: string }[] } {
   const text = sampleMessages[viewerName]
-  return { text, emotes: [...text.matchAll(new RegExp(emoteWord, 'g'))].map(({ index }) => ({ from: index, to: index + emoteWord.length, url: emoteUrl })) }
+  return {
+    text,
+    emotes: [...text.matchAll(new RegExp(emoteWord, 'g'))].map(({ index }) => ({
+      from: index,
+      to: index + emoteWord.length,
+      url: emoteUrl,
+    })),
+  }
 }
 
 /** What each kind usually carries; the sample with long words carries the largest plausible values too. */
@@ -43,28 +50,48 @@ function fieldsOf(viewerName: SampleName): { [K in EventKind]: Omit<EventDataOf<
     subscription: { tier: large(1, 3), months: 1, message },
     resubscription: { tier: 2, months: large(12, 128), streakMonths: large(7, 96), message },
     giftBatch: { tier: 1, count: large(5, 1000), groupId: 'sample' },
-    giftRecipient: { tier: 1, recipient: { id: 'sample-recipient', name: large('Juno Flint', sampleNames.longest) }, groupId: 'sample' },
+    giftRecipient: {
+      tier: 1,
+      recipient: { id: 'sample-recipient', name: large('Juno Flint', sampleNames.longest) },
+      groupId: 'sample',
+    },
     membership: { levelName: large('Night shift', 'Keepers of the very first oven'), months: 1, message },
-    membershipRenewal: { levelName: large('Night shift', 'Keepers of the very first oven'), months: large(3, 60), message },
+    membershipRenewal: {
+      levelName: large('Night shift', 'Keepers of the very first oven'),
+      months: large(3, 60),
+      message,
+    },
     tip: { amountMinor: large(2500, 123_456_789), currency: 'EUR', message },
     paidMessage: { amountMinor: large(500, 50_000), currency: 'EUR', message },
     charityDonation: { amountMinor: large(1000, 10_000_000), currency: 'EUR', message },
     applause: { points: large(500, 1_000_000), message },
     raid: { partySize: large(64, 250_000) },
-    purchase: { item: large('Linen apron', 'The enamelled proving bowl with the lantern on its side'), quantity: large(1, 12), amountMinor: large(2800, 148_000), currency: 'EUR' },
+    purchase: {
+      item: large('Linen apron', 'The enamelled proving bowl with the lantern on its side'),
+      quantity: large(1, 12),
+      amountMinor: large(2800, 148_000),
+      currency: 'EUR',
+    },
     surgeStarted: { level: 1, totalPoints: large(1200, 1_200_000) },
     surgeLevelled: { level: large(3, 20), totalPoints: large(8600, 8_600_000) },
     surgeEnded: { level: large(4, 20), totalPoints: large(14_200, 14_200_000) },
     goalStarted: { goalTitle: 'new oven fund', targetMinor: large(120_000, 12_000_000), currency: 'EUR' },
     goalReached: { goalTitle: 'new oven fund', targetMinor: large(120_000, 12_000_000), currency: 'EUR' },
-    redemption: { reward: { id: 'bell', title: 'Ring the oven bell', costPoints: large(300, 1_000_000) }, input: large('Crumbelina', sampleMessages.longest) },
+    redemption: {
+      reward: { id: 'bell', title: 'Ring the oven bell', costPoints: large(300, 1_000_000) },
+      input: large('Crumbelina', sampleMessages.longest),
+    },
     chatCommand: { command: '!bell', arguments: large('twice', sampleMessages.longest) },
     chatMessage: { message },
   }
 }
 
 /** An event to design and test with: what this kind usually carries, done by the given sample viewer. */
-export function sampleEvent<K extends EventKind>(kind: K, viewerName: SampleName = 'everyday', occurredAtMs = 0): CanonicalEvent {
+export function sampleEvent<K extends EventKind>(
+  kind: K,
+  viewerName: SampleName = 'everyday',
+  occurredAtMs = 0,
+): CanonicalEvent {
   const data = { viewer: { id: `sample-${viewerName}`, name: sampleNames[viewerName] }, ...fieldsOf(viewerName)[kind] }
   // One K at a time the pieces fit by construction; the compiler cannot follow that through the union.
   return { kind, source: 'sample', externalId: `sample-${kind}-${viewerName}`, occurredAtMs, data } as CanonicalEvent

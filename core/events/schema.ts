@@ -11,15 +11,30 @@ export const viewer = z.object({
   id: words(200).pipe(z.string().min(1)),
   name: words(500),
   roles: z.array(words(40)).max(20).optional(),
-  pictureUrl: z.url({ protocol: /^https?$/ }).max(2000).optional(),
+  pictureUrl: z
+    .url({ protocol: /^https?$/ })
+    .max(2000)
+    .optional(),
 })
 
-/** Where an emote's picture is: on the platform's servers, or in the address itself. Shown as a picture only, so nothing in it can run. */
-const emoteUrl = z.union([z.url({ protocol: /^https?$/ }).max(2000), z.string().max(4000).regex(/^data:image\/(svg\+xml|png|gif|webp)[;,]/)])
+/**
+ * Where an emote's picture is: on the platform's servers, or in the address itself. Shown as a picture only, so nothing
+ * in it can run.
+ */
+const emoteUrl = z.union([
+  z.url({ protocol: /^https?$/ }).max(2000),
+  z
+    .string()
+    .max(4000)
+    .regex(/^data:image\/(svg\+xml|png|gif|webp)[;,]/),
+])
 const emote = z.object({ from: count, to: count, url: emoteUrl })
 const message = z.object({ text: words(2000), emotes: z.array(emote).max(100).optional() })
 
-/** `viewer: null` means that somebody anonymous did it. `choice` is the id of what the viewer chose where the alert offered several. */
+/**
+ * `viewer: null` means that somebody anonymous did it. `choice` is the id of what the viewer chose where the alert
+ * offered several.
+ */
 const base = { viewer: viewer.nullable(), message: message.optional(), choice: words(60).optional() }
 const money = { amountMinor: count, currency }
 const surge = z.object({ ...base, level: count, totalPoints: count })

@@ -42,14 +42,27 @@ export const variablesOfKind: Record<EventKind, readonly VariableDeclaration[]> 
   surgeEnded: [level, points],
   goalStarted: [goal, amount],
   goalReached: [goal, amount],
-  redemption: [name, { name: 'reward', means: 'the reward', type: 'text' }, { name: 'cost', means: 'its price in points', type: 'number' }, { name: 'input', means: 'what the viewer typed', type: 'text' }],
-  chatCommand: [name, { name: 'command', means: 'the command', type: 'text' }, { name: 'arguments', means: 'what followed it', type: 'text' }],
+  redemption: [
+    name,
+    { name: 'reward', means: 'the reward', type: 'text' },
+    { name: 'cost', means: 'its price in points', type: 'number' },
+    { name: 'input', means: 'what the viewer typed', type: 'text' },
+  ],
+  chatCommand: [
+    name,
+    { name: 'command', means: 'the command', type: 'text' },
+    { name: 'arguments', means: 'what followed it', type: 'text' },
+  ],
   chatMessage: [name, message],
 }
 
 /** Which variables events of some kinds carry: each of them once. */
 export function variablesOf(kinds: readonly EventKind[]): VariableDeclaration[] {
-  return [...new Map(kinds.flatMap((kind) => variablesOfKind[kind].map((variable) => [variable.name, variable] as const))).values()]
+  return [
+    ...new Map(
+      kinds.flatMap((kind) => variablesOfKind[kind].map((variable) => [variable.name, variable] as const)),
+    ).values(),
+  ]
 }
 
 const tierNumerals = ['', 'I', 'II', 'III']
@@ -90,14 +103,23 @@ export function valuesOf(event: CanonicalEvent): Record<string, TemplateValue> {
     case 'raid':
       return { ...values, party: event.data.partySize }
     case 'purchase':
-      return { ...values, item: event.data.item, count: event.data.quantity, amount: { amountMinor: event.data.amountMinor, currency: event.data.currency } }
+      return {
+        ...values,
+        item: event.data.item,
+        count: event.data.quantity,
+        amount: { amountMinor: event.data.amountMinor, currency: event.data.currency },
+      }
     case 'surgeStarted':
     case 'surgeLevelled':
     case 'surgeEnded':
       return { ...values, level: event.data.level, points: event.data.totalPoints }
     case 'goalStarted':
     case 'goalReached':
-      return { ...values, goal: event.data.goalTitle, amount: { amountMinor: event.data.targetMinor, currency: event.data.currency } }
+      return {
+        ...values,
+        goal: event.data.goalTitle,
+        amount: { amountMinor: event.data.targetMinor, currency: event.data.currency },
+      }
     case 'redemption':
       return {
         ...values,
@@ -106,7 +128,11 @@ export function valuesOf(event: CanonicalEvent): Record<string, TemplateValue> {
         ...(event.data.input === undefined ? {} : { input: event.data.input }),
       }
     case 'chatCommand':
-      return { ...values, command: event.data.command, ...(event.data.arguments === undefined ? {} : { arguments: event.data.arguments }) }
+      return {
+        ...values,
+        command: event.data.command,
+        ...(event.data.arguments === undefined ? {} : { arguments: event.data.arguments }),
+      }
     default:
       return assertNever(event)
   }

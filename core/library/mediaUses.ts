@@ -19,7 +19,8 @@ export interface MediaUse {
 
 /** The files that a part refers to, each once. */
 export function mediaOfPart(part: Part): string[] {
-  if (part.kind === 'particles') return [...new Set(part.sprites.flatMap((sprite) => (sprite.from === 'picture' ? [sprite.mediaId] : [])))]
+  if (part.kind === 'particles')
+    return [...new Set(part.sprites.flatMap((sprite) => (sprite.from === 'picture' ? [sprite.mediaId] : [])))]
   return 'mediaId' in part && part.mediaId !== null ? [part.mediaId] : []
 }
 
@@ -37,37 +38,89 @@ const everyday = 'everyday'
 function sharedUses({ sounds, name }: Look, variationId: string): MediaUse[] {
   return soundRoles.flatMap((role) => {
     const mediaId = sounds[role]
-    return mediaId === null ? [] : [{ mediaId, kind: null, alertId: shared, variationId, variationName: name, partId: role, partName: `the shared sound “${role}”` }]
+    return mediaId === null
+      ? []
+      : [
+          {
+            mediaId,
+            kind: null,
+            alertId: shared,
+            variationId,
+            variationName: name,
+            partId: role,
+            partName: `the shared sound “${role}”`,
+          },
+        ]
   })
 }
 
 /** Everything in a box that refers to a file. Linear in its parts. */
 export function mediaUses({ alerts, seasons, look }: BoxDocument): MediaUse[] {
-  const swapped = seasons.flatMap(({ id, look, swaps }) => swaps.map(({ to }) => ({ mediaId: to, kind: null, alertId: seasonal, variationId: id, variationName: look.name, partId: to.slice(0, 12), partName: 'a file of the season' })))
+  const swapped = seasons.flatMap(({ id, look, swaps }) =>
+    swaps.map(({ to }) => ({
+      mediaId: to,
+      kind: null,
+      alertId: seasonal,
+      variationId: id,
+      variationName: look.name,
+      partId: to.slice(0, 12),
+      partName: 'a file of the season',
+    })),
+  )
   const uses = alerts.flatMap((alert) => {
     const place = { alertId: alert.id, kind: mainKind(alert) }
-    const choices = (alert.offer?.options ?? []).map(({ id, label, mediaId }) => ({ mediaId, ...place, ...offered, partId: id, partName: label }))
+    const choices = (alert.offer?.options ?? []).map(({ id, label, mediaId }) => ({
+      mediaId,
+      ...place,
+      ...offered,
+      partId: id,
+      partName: label,
+    }))
     const parts = alert.variations.flatMap(({ id: variationId, name: variationName, composition }) =>
-      composition.parts.flatMap((part) => mediaOfPart(part).map((mediaId) => ({ mediaId, ...place, variationId, variationName, partId: part.id, partName: part.name }))),
+      composition.parts.flatMap((part) =>
+        mediaOfPart(part).map((mediaId) => ({
+          mediaId,
+          ...place,
+          variationId,
+          variationName,
+          partId: part.id,
+          partName: part.name,
+        })),
+      ),
     )
     return [...parts, ...choices]
   })
-  return [...uses, ...sharedUses(look, everyday), ...seasons.flatMap((season) => sharedUses(season.look, season.id)), ...swapped]
+  return [
+    ...uses,
+    ...sharedUses(look, everyday),
+    ...seasons.flatMap((season) => sharedUses(season.look, season.id)),
+    ...swapped,
+  ]
 }
 
 /** Names a use within its box. */
-export const placeOfUse = ({ alertId, variationId, partId }: Pick<MediaUse, 'alertId' | 'variationId' | 'partId'>) => `${alertId}/${variationId}/${partId}`
+export const placeOfUse = ({ alertId, variationId, partId }: Pick<MediaUse, 'alertId' | 'variationId' | 'partId'>) =>
+  `${alertId}/${variationId}/${partId}`
 
 /**
  * Puts one file in the place of another wherever it is used, or only at the given places.
  * @returns the changed box and the places at which it changed: with them the reverse is one call
  */
-export function replaceMedia(document: BoxDocument, from: string, to: string, only: readonly string[] | null): { document: BoxDocument; places: string[] } {
+export function replaceMedia(
+  document: BoxDocument,
+  from: string,
+  to: string,
+  only: readonly string[] | null,
+): { document: BoxDocument; places: string[] } {
   const places: string[] = []
   const changed: BoxDocument = {
     ...document,
     look: withSharedReplaced(document.look, everyday, from, to, only, places),
-    seasons: document.seasons.map((season) => ({ ...season, look: withSharedReplaced(season.look, season.id, from, to, only, places), swaps: swapsWith(season, from, to, only, places) })),
+    seasons: document.seasons.map((season) => ({
+      ...season,
+      look: withSharedReplaced(season.look, season.id, from, to, only, places),
+      swaps: swapsWith(season, from, to, only, places),
+    })),
     alerts: document.alerts.map((alert) => ({
       ...alert,
       offer: replaceOffered(alert, from, to, only, places),
@@ -88,19 +141,34 @@ export function replaceMedia(document: BoxDocument, from: string, to: string, on
   return places.length > 0 ? { document: changed, places } : { document, places }
 }
 
-function replaceOffered({ id: alertId, offer }: Alert, from: string, to: string, only: readonly string[] | null, places: string[]): Alert['offer'] {
-  return offer && {
-    ...offer,
-    options: offer.options.map((option) => {
-      const place = placeOfUse({ alertId, variationId: offered.variationId, partId: option.id })
-      if (option.mediaId !== from || (only && !only.includes(place))) return option
-      places.push(place)
-      return { ...option, mediaId: to }
-    }),
-  }
+function replaceOffered(
+  { id: alertId, offer }: Alert,
+  from: string,
+  to: string,
+  only: readonly string[] | null,
+  places: string[],
+): Alert['offer'] {
+  return (
+    offer && {
+      ...offer,
+      options: offer.options.map((option) => {
+        const place = placeOfUse({ alertId, variationId: offered.variationId, partId: option.id })
+        if (option.mediaId !== from || (only && !only.includes(place))) return option
+        places.push(place)
+        return { ...option, mediaId: to }
+      }),
+    }
+  )
 }
 
-function withSharedReplaced(look: Look, variationId: string, from: string, to: string, only: readonly string[] | null, places: string[]): Look {
+function withSharedReplaced(
+  look: Look,
+  variationId: string,
+  from: string,
+  to: string,
+  only: readonly string[] | null,
+  places: string[],
+): Look {
   const sounds = { ...look.sounds }
   for (const role of soundRoles) {
     const place = placeOfUse({ alertId: shared, variationId, partId: role })
@@ -111,8 +179,17 @@ function withSharedReplaced(look: Look, variationId: string, from: string, to: s
   return { ...look, sounds }
 }
 
-/** A file of a season is replaced as a use of its own; what it takes the place of follows where parts now have another file. */
-function swapsWith({ id, swaps }: Season, from: string, to: string, only: readonly string[] | null, places: string[]): Season['swaps'] {
+/**
+ * A file of a season is replaced as a use of its own; what it takes the place of follows where parts now have another
+ * file.
+ */
+function swapsWith(
+  { id, swaps }: Season,
+  from: string,
+  to: string,
+  only: readonly string[] | null,
+  places: string[],
+): Season['swaps'] {
   const isFree = (of: string) => !swaps.some((each) => each.from === of)
   return swaps.map((swap) => {
     const place = placeOfUse({ alertId: seasonal, variationId: id, partId: swap.to.slice(0, 12) })
@@ -130,20 +207,35 @@ function withShared(part: Part, { sounds }: Pick<Look, 'sounds'>): Part {
   return part.kind === 'sound' && shared !== null ? { ...part, mediaId: shared } : part
 }
 
-/** A composition with the files that its dress says: shared sounds have the look's, and whoever shows or sounds a file that is swapped has the other. */
-export function withDress(composition: Composition, { look, swaps }: { look: Pick<Look, 'sounds'>; swaps: Season['swaps'] }): Composition {
+/**
+ * A composition with the files that its dress says: shared sounds have the look's, and whoever shows or sounds a file
+ * that is swapped has the other.
+ */
+export function withDress(
+  composition: Composition,
+  { look, swaps }: { look: Pick<Look, 'sounds'>; swaps: Season['swaps'] },
+): Composition {
   const isPlain = swaps.length === 0 && Object.values(look.sounds).every((shared) => shared === null)
   if (isPlain) return composition
   return {
     ...composition,
     parts: composition.parts.map((plain) => {
       const part = withShared(plain, look)
-      return swaps.reduce((changed, { from, to }) => (mediaOfPart(part).includes(from) ? withMedia(changed, from, to) : changed), part)
+      return swaps.reduce(
+        (changed, { from, to }) => (mediaOfPart(part).includes(from) ? withMedia(changed, from, to) : changed),
+        part,
+      )
     }),
   }
 }
 
 function withMedia(part: Part, from: string, to: string): Part {
-  if (part.kind === 'particles') return { ...part, sprites: part.sprites.map((sprite) => (sprite.from === 'picture' && sprite.mediaId === from ? { ...sprite, mediaId: to } : sprite)) }
+  if (part.kind === 'particles')
+    return {
+      ...part,
+      sprites: part.sprites.map((sprite) =>
+        sprite.from === 'picture' && sprite.mediaId === from ? { ...sprite, mediaId: to } : sprite,
+      ),
+    }
   return (part.kind === 'picture' || part.kind === 'sound') && part.mediaId === from ? { ...part, mediaId: to } : part
 }

@@ -15,11 +15,21 @@ const extensionKey = 'thundercrest'
 const rounded = (value: number) => Math.round(value * 10_000) / 10_000
 
 const px = (value: number) => ({ value, unit: 'px' })
-const coloured = (hex: string) => ({ colorSpace: 'srgb', components: rgbOfHex(hex).map(rounded), hex: hex.toLowerCase() })
+const coloured = (hex: string) => ({
+  colorSpace: 'srgb',
+  components: rgbOfHex(hex).map(rounded),
+  hex: hex.toLowerCase(),
+})
 
 /** A shadow's ink that follows the palette is an alias, as the format has them. */
 function shadowToken({ xPx, yPx, blurPx, ink }: TextShadow): object {
-  return { color: 'role' in ink ? `{palette.${ink.role}}` : coloured(ink.own), offsetX: px(xPx), offsetY: px(yPx), blur: px(blurPx), spread: px(0) }
+  return {
+    color: 'role' in ink ? `{palette.${ink.role}}` : coloured(ink.own),
+    offsetX: px(xPx),
+    offsetY: px(yPx),
+    blur: px(blurPx),
+    spread: px(0),
+  }
 }
 
 /** A look as a design token file. */
@@ -28,29 +38,60 @@ export function toDesignTokens(look: Look): object {
   const types = Object.fromEntries(
     typeRoles.map((role) => {
       const { family, weight, sizeRatio, trackingEm, outlineRatio, shadow } = look.type[role]
-      return [role, { family: { $type: 'fontFamily', $value: family }, weight: { $type: 'fontWeight', $value: weight }, size: { $type: 'number', $value: sizeRatio }, tracking: { $type: 'number', $value: trackingEm }, outline: { $type: 'number', $value: outlineRatio }, ...(shadow ? { shadow: { $type: 'shadow', $value: shadowToken(shadow) } } : { $extensions: { [extensionKey]: { shadow: null } } }) }]
+      return [
+        role,
+        {
+          family: { $type: 'fontFamily', $value: family },
+          weight: { $type: 'fontWeight', $value: weight },
+          size: { $type: 'number', $value: sizeRatio },
+          tracking: { $type: 'number', $value: trackingEm },
+          outline: { $type: 'number', $value: outlineRatio },
+          ...(shadow
+            ? { shadow: { $type: 'shadow', $value: shadowToken(shadow) } }
+            : { $extensions: { [extensionKey]: { shadow: null } } }),
+        },
+      ]
     }),
   )
-  const motions = Object.fromEntries(motionRoles.map((role) => [role, { duration: { $type: 'duration', $value: { value: look.motion[role].ms, unit: 'ms' } }, $extensions: { [extensionKey]: { motion: look.motion[role].motion, easing: look.motion[role].easing } } }]))
+  const motions = Object.fromEntries(
+    motionRoles.map((role) => [
+      role,
+      {
+        duration: { $type: 'duration', $value: { value: look.motion[role].ms, unit: 'ms' } },
+        $extensions: { [extensionKey]: { motion: look.motion[role].motion, easing: look.motion[role].easing } },
+      },
+    ]),
+  )
   return {
     $description: `${look.name}, a look made with Thundercrest`,
     palette: { $type: 'color', ...colours },
     type: types,
     motion: motions,
-    $extensions: { [extensionKey]: { name: look.name, speedRatio: look.speedRatio, soundLevel: look.soundLevel, soundTrimDb: look.soundTrimDb } },
+    $extensions: {
+      [extensionKey]: {
+        name: look.name,
+        speedRatio: look.speedRatio,
+        soundLevel: look.soundLevel,
+        soundTrimDb: look.soundTrimDb,
+      },
+    },
   }
 }
 
 type Tree = Record<string, unknown>
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null && !Array.isArray(value)
 
-/** Everything that a token may say, by its path with dots: values as they are, aliases followed, types inherited from groups. */
+/**
+ * Everything that a token may say, by its path with dots: values as they are, aliases followed, types inherited from
+ * groups.
+ */
 function valuesIn(tree: Tree, depthMax: number): Map<string, unknown> {
   const values = new Map<string, unknown>()
   const walk = (node: Tree, path: readonly string[]): void => {
     if (path.length > depthMax) return
     if ('$value' in node) values.set(path.join('.'), node.$value)
-    for (const [name, child] of Object.entries(node)) if (!name.startsWith('$') && isTree(child)) walk(child, [...path, name])
+    for (const [name, child] of Object.entries(node))
+      if (!name.startsWith('$') && isTree(child)) walk(child, [...path, name])
   }
   walk(tree, [])
   return values
@@ -71,14 +112,34 @@ function followed(values: ReadonlyMap<string, unknown>, path: string): unknown {
 
 const colourValue = z.union([
   hexColour,
-  z.object({ colorSpace: z.literal('srgb'), components: z.tuple([z.number(), z.number(), z.number()]) }).transform(({ components }) => hexOfRgb(components as Rgb)),
+  z
+    .object({ colorSpace: z.literal('srgb'), components: z.tuple([z.number(), z.number(), z.number()]) })
+    .transform(({ components }) => hexOfRgb(components as Rgb)),
   z.object({ hex: hexColour }).transform(({ hex }) => hex),
 ])
-const durationValue = z.object({ value: z.number().min(0), unit: z.enum(['ms', 's']) }).transform(({ value, unit }) => Math.round(unit === 's' ? value * 1000 : value))
+const durationValue = z
+  .object({ value: z.number().min(0), unit: z.enum(['ms', 's']) })
+  .transform(({ value, unit }) => Math.round(unit === 's' ? value * 1000 : value))
 const length = z.object({ value: z.number(), unit: z.literal('px') }).transform(({ value }) => value)
-const shadowInk = z.union([z.string().regex(/^\{palette\.\w+\}$/).transform((alias) => alias.slice(9, -1)).pipe(inkRole).transform((role) => ({ role })), colourValue.transform((own) => ({ own: own.toUpperCase() }))])
-const shadowValue = z.object({ color: shadowInk, offsetX: length, offsetY: length, blur: length }).transform(({ color, offsetX, offsetY, blur }) => ({ xPx: offsetX, yPx: offsetY, blurPx: blur, ink: color }))
-const familyValue = z.union([z.string(), z.array(z.string()).min(1).transform(([first]) => first ?? '')])
+const shadowInk = z.union([
+  z
+    .string()
+    .regex(/^\{palette\.\w+\}$/)
+    .transform((alias) => alias.slice(9, -1))
+    .pipe(inkRole)
+    .transform((role) => ({ role })),
+  colourValue.transform((own) => ({ own: own.toUpperCase() })),
+])
+const shadowValue = z
+  .object({ color: shadowInk, offsetX: length, offsetY: length, blur: length })
+  .transform(({ color, offsetX, offsetY, blur }) => ({ xPx: offsetX, yPx: offsetY, blurPx: blur, ink: color }))
+const familyValue = z.union([
+  z.string(),
+  z
+    .array(z.string())
+    .min(1)
+    .transform(([first]) => first ?? ''),
+])
 
 /** What was taken from a token file. */
 export interface ReadTokens {
@@ -92,8 +153,8 @@ export interface ReadTokens {
 const ignoredListed = 50
 
 /**
- * Reads a design token file over a look: what it says is taken, what it does not say stays. Tokens are found by their place
- * (`palette.headline`, `type.display.family`, `motion.enter.duration` …), whatever else the file holds.
+ * Reads a design token file over a look: what it says is taken, what it does not say stays. Tokens are found by their
+ * place (`palette.headline`, `type.display.family`, `motion.enter.duration` …), whatever else the file holds.
  * @returns an error in words where nothing in it is for a look
  */
 export function readDesignTokens(file: unknown, before: Look): Result<ReadTokens, string> {
@@ -108,7 +169,8 @@ export function readDesignTokens(file: unknown, before: Look): Result<ReadTokens
     put(checked.data)
     used.add(path)
   }
-  for (const role of inkRoles) take(`palette.${role}`, colourValue, (hex) => void (next.palette[role] = hex.toUpperCase()))
+  for (const role of inkRoles)
+    take(`palette.${role}`, colourValue, (hex) => void (next.palette[role] = hex.toUpperCase()))
   for (const role of typeRoles) {
     Object.assign(next.type[role], ownExtension(isTree(file.type) ? file.type[role] : undefined))
     take(`type.${role}.family`, familyValue, (family) => void (next.type[role].family = family))
@@ -124,9 +186,16 @@ export function readDesignTokens(file: unknown, before: Look): Result<ReadTokens
   }
   Object.assign(next, ownExtension(file))
   const checked = lookSchema.safeParse(next)
-  if (!checked.success) return err(`${checked.error.issues[0]?.path.join('.') ?? ''}: ${checked.error.issues[0]?.message ?? 'the look would not be valid'}`)
+  if (!checked.success)
+    return err(
+      `${checked.error.issues[0]?.path.join('.') ?? ''}: ${checked.error.issues[0]?.message ?? 'the look would not be valid'}`,
+    )
   if (used.size === 0) return err('Nothing in this file is for a look: no palette, type or motion tokens were found.')
-  return ok({ look: checked.data, taken: used.size, ignored: [...values.keys()].filter((path) => !used.has(path)).slice(0, ignoredListed) })
+  return ok({
+    look: checked.data,
+    taken: used.size,
+    ignored: [...values.keys()].filter((path) => !used.has(path)).slice(0, ignoredListed),
+  })
 }
 
 /** What this program wrote beside the tokens; the whole is checked afterwards. */

@@ -23,8 +23,9 @@ function readable(colour: Oklch, behind: readonly string[], ratio: number): stri
 }
 
 /**
- * A palette around one colour, in OKLCH: dark plates and outlines of its hue, light words with a breath of it, the colour itself
- * as the accent. Words have a contrast of 7 : 1 and the accent one of 4.5 : 1 to plate and outline, whatever the colour.
+ * A palette around one colour, in OKLCH: dark plates and outlines of its hue, light words with a breath of it, the
+ * colour itself as the accent. Words have a contrast of 7 : 1 and the accent one of 4.5 : 1 to plate and outline,
+ * whatever the colour.
  * @param seed `#RRGGBB`
  * @param second the colour that glows; absent: a neighbour of the first
  */

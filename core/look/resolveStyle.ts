@@ -19,14 +19,19 @@ export function ownPhase(styled: StyledPhase, look: Pick<Look, 'motion'>): Phase
   return 'role' in styled ? look.motion[styled.role] : styled
 }
 
-/** How a part enters or leaves: its own way, else what its role means in this look; as fast as the look has everything. */
+/**
+ * How a part enters or leaves: its own way, else what its role means in this look; as fast as the look has everything.
+ */
 export function resolvePhase(styled: StyledPhase, look: Look): Phase {
   const phase = ownPhase(styled, look)
   return look.speedRatio === 1 ? phase : { ...phase, ms: Math.round(phase.ms / look.speedRatio) }
 }
 
 /** A shadow as it is drawn, its ink settled; null: none. */
-export function resolveShadow(styled: StyledShadow | null, look: Look): (Omit<TextShadow, 'ink'> & { ink: string }) | null {
+export function resolveShadow(
+  styled: StyledShadow | null,
+  look: Look,
+): (Omit<TextShadow, 'ink'> & { ink: string }) | null {
   const shadow = styled && 'role' in styled ? look.type[styled.role].shadow : styled
   return shadow && { xPx: shadow.xPx, yPx: shadow.yPx, blurPx: shadow.blurPx, ink: resolveInk(shadow.ink, look) }
 }

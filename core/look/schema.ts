@@ -16,7 +16,12 @@ export const styledInk = z.union([z.strictObject({ role: inkRole }), z.strictObj
 export type StyledInk = z.infer<typeof styledInk>
 
 /** What letters throw behind them, in canvas pixels. */
-export const textShadow = z.object({ xPx: z.number().min(-100).max(100), yPx: z.number().min(-100).max(100), blurPx: z.number().min(0).max(40), ink: styledInk })
+export const textShadow = z.object({
+  xPx: z.number().min(-100).max(100),
+  yPx: z.number().min(-100).max(100),
+  blurPx: z.number().min(0).max(40),
+  ink: styledInk,
+})
 export type TextShadow = z.infer<typeof textShadow>
 
 export const typeRoles = ['display', 'text'] as const
@@ -26,8 +31,16 @@ export const typeRole = z.enum(typeRoles)
 export const typeface = z.object({ family: z.string().min(1).max(80), weight: z.int().min(100).max(900) })
 export type Typeface = z.infer<typeof typeface>
 
-/** What a type role says besides: how large, how wide apart and how strongly outlined its texts are, against what they say themselves; and its shadow. */
-export const roleTypeface = typeface.extend({ sizeRatio: z.number().min(0.4).max(2), trackingEm: z.number().min(-0.2).max(0.6), outlineRatio: z.number().min(0).max(3), shadow: textShadow.nullable() })
+/**
+ * What a type role says besides: how large, how wide apart and how strongly outlined its texts are, against what they
+ * say themselves; and its shadow.
+ */
+export const roleTypeface = typeface.extend({
+  sizeRatio: z.number().min(0.4).max(2),
+  trackingEm: z.number().min(-0.2).max(0.6),
+  outlineRatio: z.number().min(0).max(3),
+  shadow: textShadow.nullable(),
+})
 export type RoleTypeface = z.infer<typeof roleTypeface>
 
 /** Sounds that alerts share: for who comes, for who gives, for what many do together. */

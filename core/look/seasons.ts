@@ -4,16 +4,30 @@ import { calendarSpans, type CalendarScale } from '../rules/calendar.ts'
 import { calendarDay, localMoment, type LocalMoment } from '../time/localMoment.ts'
 import { look, type Look } from './schema.ts'
 
-const day = z.string().regex(/^(\d{4}-)?\d\d-\d\d$/, 'a day is written as MM-DD, or as YYYY-MM-DD where it is meant once')
+const day = z
+  .string()
+  .regex(/^(\d{4}-)?\d\d-\d\d$/, 'a day is written as MM-DD, or as YYYY-MM-DD where it is meant once')
 
 /** Files that others take the place of. */
 const swap = z.object({ from: mediaId, to: mediaId })
 
-/** A look for some days: of every year (`12-01` to `01-06`), or once (`2026-12-01` to `2026-12-24`). Both days are part of it. */
+/**
+ * A look for some days: of every year (`12-01` to `01-06`), or once (`2026-12-01` to `2026-12-24`). Both days are part
+ * of it.
+ */
 export const season = z
-  .object({ id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/), from: day, to: day, look, swaps: z.array(swap).max(200) })
+  .object({
+    id: z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/),
+    from: day,
+    to: day,
+    look,
+    swaps: z.array(swap).max(200),
+  })
   .refine(({ from, to }) => calendarSpans(from, to) !== null, 'no day lies between these')
-  .refine(({ swaps }) => new Set(swaps.map((each) => each.from)).size === swaps.length, 'one file cannot be replaced by two')
+  .refine(
+    ({ swaps }) => new Set(swaps.map((each) => each.from)).size === swaps.length,
+    'one file cannot be replaced by two',
+  )
 export type Season = z.infer<typeof season>
 
 const isOn = ({ from, to }: Pick<Season, 'from' | 'to'>, on: Pick<LocalMoment, 'dayOfYear' | 'day'>): boolean => {
@@ -31,7 +45,10 @@ export function seasonOn(seasons: readonly Season[], on: Pick<LocalMoment, 'dayO
 export type Dress = Pick<Season, 'look' | 'swaps'>
 
 /** What a box wears on a day: its season's look and files, else the everyday ones. */
-export function dressOn({ look: everyday, seasons }: { look: Look; seasons: readonly Season[] }, on: Pick<LocalMoment, 'dayOfYear' | 'day'>): Dress {
+export function dressOn(
+  { look: everyday, seasons }: { look: Look; seasons: readonly Season[] },
+  on: Pick<LocalMoment, 'dayOfYear' | 'day'>,
+): Dress {
   return seasonOn(seasons, on) ?? { look: everyday, swaps: [] }
 }
 
@@ -62,7 +79,10 @@ export function yearOf(seasons: readonly Season[], year: number): YearStretch[] 
   return stretches
 }
 
-/** Seasons that never show on some of their days, because an earlier one has these: by how many days of a common year, or of their own dates. */
+/**
+ * Seasons that never show on some of their days, because an earlier one has these: by how many days of a common year,
+ * or of their own dates.
+ */
 export function hiddenDays(seasons: readonly Season[], ofYear: number): { id: string; by: string; days: number }[] {
   const firstDay = Date.UTC(ofYear, 0, 1) / 86_400_000
   const dayCount = Date.UTC(ofYear + 1, 0, 1) / 86_400_000 - firstDay
@@ -79,4 +99,5 @@ export function hiddenDays(seasons: readonly Season[], ofYear: number): { id: st
 }
 
 /** Which way a season's days are written. */
-export const scaleOf = ({ from, to }: Pick<Season, 'from' | 'to'>): CalendarScale => calendarSpans(from, to)?.scale ?? 'season'
+export const scaleOf = ({ from, to }: Pick<Season, 'from' | 'to'>): CalendarScale =>
+  calendarSpans(from, to)?.scale ?? 'season'

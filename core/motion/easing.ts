@@ -46,7 +46,9 @@ export function spring(dampingRatio: number): Easing {
     if (progress <= 0) return 0
     if (progress >= 1) return 1
     const envelope = Math.exp(-dampingRatio * omega * progress)
-    return 1 - envelope * (Math.cos(damped * progress) + ((dampingRatio * omega) / damped) * Math.sin(damped * progress))
+    return (
+      1 - envelope * (Math.cos(damped * progress) + ((dampingRatio * omega) / damped) * Math.sin(damped * progress))
+    )
   }
 }
 

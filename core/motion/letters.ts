@@ -3,7 +3,17 @@ import * as z from 'zod'
 /**
  * How letters move. The first ones bring each letter in, once; the others go on for as long as the text stays.
  */
-export const letterMotionNames = ['typed', 'rise', 'tumble', 'bloom', 'ripple', 'sway', 'beat', 'jolt', 'glint'] as const
+export const letterMotionNames = [
+  'typed',
+  'rise',
+  'tumble',
+  'bloom',
+  'ripple',
+  'sway',
+  'beat',
+  'jolt',
+  'glint',
+] as const
 export const letterMotionName = z.enum(letterMotionNames)
 export type LetterMotionName = z.infer<typeof letterMotionName>
 

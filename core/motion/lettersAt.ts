@@ -2,7 +2,10 @@ import { randomAt } from '../random.ts'
 import { easeOut, spring } from './easing.ts'
 import type { LetterMotion, LetterMotionName } from './letters.ts'
 
-/** What happens to one piece of a text. Offsets are ratios of the font size, so that small text moves as large text does. */
+/**
+ * What happens to one piece of a text. Offsets are ratios of the font size, so that small text moves as large text
+ * does.
+ */
 export interface LetterState {
   offsetX: number
   offsetY: number
@@ -23,7 +26,10 @@ function letter(offsetX: number, offsetY: number, scale: number, rotationDeg: nu
 
 /** A piece on its way in: progress 0…1. */
 type Arrival = (progress: number, strength: number) => LetterState
-/** A piece that keeps moving: turns since it began (its fraction is the phase of the round), and a draw 0…1 for this round where it asks for one. */
+/**
+ * A piece that keeps moving: turns since it began (its fraction is the phase of the round), and a draw 0…1 for this
+ * round where it asks for one.
+ */
 type Going = (turns: number, strength: number, draw: () => number) => LetterState
 
 const arrivals: Partial<Record<LetterMotionName, Arrival>> = {
@@ -39,7 +45,13 @@ const goings: Partial<Record<LetterMotionName, Going>> = {
   beat: (t, s) => letter(0, 0, 1 + 0.2 * s * Math.exp(-6 * (t - Math.floor(t))), 0, 1),
   jolt: (_t, s, draw) => {
     const drawn = draw()
-    return letter(0.07 * s * Math.sin(turn * drawn), 0.07 * s * Math.cos(turn * drawn * 7), 1, 4 * s * (drawn * 2 - 1), 1)
+    return letter(
+      0.07 * s * Math.sin(turn * drawn),
+      0.07 * s * Math.cos(turn * drawn * 7),
+      1,
+      4 * s * (drawn * 2 - 1),
+      1,
+    )
   },
   glint: (t, s) => letter(0, 0, 1, 0, Math.max(0, 1 - 0.65 * s * (0.5 + 0.5 * Math.cos(turn * t)))),
 }
@@ -66,7 +78,8 @@ export function lettersAt(letters: LetterMotion, intoMs: number, count: number, 
   const going = goings[letters.motion]
   for (let index = 0; index < count; index++) {
     const ownMs = intoMs - turnOf(index, count, letters.order, seed) * letters.staggerMs
-    if (arrival) states.push(ownMs < 0 ? away : ownMs >= letters.ms ? still : arrival(ownMs / letters.ms, letters.strength))
+    if (arrival)
+      states.push(ownMs < 0 ? away : ownMs >= letters.ms ? still : arrival(ownMs / letters.ms, letters.strength))
     else if (going) {
       const round = Math.floor((ownMs / letters.ms) * joltsPerRound)
       states.push(going(ownMs / letters.ms, letters.strength, () => randomAt(seed, index * 4096 + round)))

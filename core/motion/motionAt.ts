@@ -29,7 +29,10 @@ export function motionAt(part: MovedClip, tMs: number): MotionState {
 }
 
 /** What the keyframes do to a picture's colours at a moment of its clip; null where none of them touches colour. */
-export function keyedTintAt(part: MovedClip, tMs: number): { hueDeg: number; saturation: number; brightness: number } | null {
+export function keyedTintAt(
+  part: MovedClip,
+  tMs: number,
+): { hueDeg: number; saturation: number; brightness: number } | null {
   let tint: { hueDeg: number; saturation: number; brightness: number } | null = null
   for (const { property, frames } of part.keyframes) {
     if (property !== 'hueDeg' && property !== 'saturation' && property !== 'brightness') continue

@@ -17,9 +17,25 @@ export interface MotionState {
   cutLeft: number
 }
 
-/** A neutral state to be changed. Written out: copying by spread costs several times as much, sixty times a second for every part. */
+/**
+ * A neutral state to be changed. Written out: copying by spread costs several times as much, sixty times a second for
+ * every part.
+ */
 export function neutralState(): MotionState {
-  return { offsetX: 0, offsetY: 0, outX: 0, outY: 0, scale: 1, rotationDeg: 0, opacity: 1, blurPx: 0, cutTop: 0, cutRight: 0, cutBottom: 0, cutLeft: 0 }
+  return {
+    offsetX: 0,
+    offsetY: 0,
+    outX: 0,
+    outY: 0,
+    scale: 1,
+    rotationDeg: 0,
+    opacity: 1,
+    blurPx: 0,
+    cutTop: 0,
+    cutRight: 0,
+    cutBottom: 0,
+    cutLeft: 0,
+  }
 }
 
 export const atRest: Readonly<MotionState> = neutralState()

@@ -41,14 +41,19 @@ describe.each(motionNames)('the motion %s', (name) => {
 
   it('cannot be seen at either end, unless it comes at once', () => {
     for (const state of [enteringState(name, 0), leavingState(name, 1)]) {
-      const isGone = state.opacity < 1e-6 || Math.max(Math.abs(state.outX), Math.abs(state.outY)) > 0.999 || state.cutTop + state.cutBottom > 0.999 || state.cutLeft + state.cutRight > 0.999
+      const isGone =
+        state.opacity < 1e-6 ||
+        Math.max(Math.abs(state.outX), Math.abs(state.outY)) > 0.999 ||
+        state.cutTop + state.cutBottom > 0.999 ||
+        state.cutLeft + state.cutRight > 0.999
       expect(isGone).toBe(name !== 'none')
     }
   })
 
   it('takes another easing where one is set, and still ends exactly at rest', () => {
     expect(enteringState(name, 1, 'bounce')).toEqual(atRest)
-    if (name !== 'none' && name !== 'fade') expect(enteringState(name, 0.37, { steps: 2 })).not.toEqual(enteringState(name, 0.37))
+    if (name !== 'none' && name !== 'fade')
+      expect(enteringState(name, 0.37, { steps: 2 })).not.toEqual(enteringState(name, 0.37))
   })
 
   it('never cuts or blurs by less than nothing, however the easing overshoots', () => {

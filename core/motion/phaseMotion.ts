@@ -86,7 +86,8 @@ export interface PhasedClip {
 /** What the phases do to a part at a moment inside its clip. */
 export function phaseStateAt(clip: PhasedClip, tMs: number): MotionState {
   const intoMs = tMs - clip.startMs
-  if (intoMs < clip.entrance.ms) return enteringState(clip.entrance.motion, intoMs / clip.entrance.ms, clip.entrance.easing)
+  if (intoMs < clip.entrance.ms)
+    return enteringState(clip.entrance.motion, intoMs / clip.entrance.ms, clip.entrance.easing)
   const leftMs = clip.endMs - tMs
   if (leftMs < clip.exit.ms) return leavingState(clip.exit.motion, 1 - leftMs / clip.exit.ms, clip.exit.easing)
   return atRest

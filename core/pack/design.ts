@@ -2,7 +2,9 @@ import * as z from 'zod'
 import { dial } from './dial.ts'
 
 /** Names a pack over all its releases. */
-export const packId = z.string().regex(/^[a-z0-9][a-z0-9-]{2,59}$/, 'a pack is named with small letters, digits and dashes, three at least')
+export const packId = z
+  .string()
+  .regex(/^[a-z0-9][a-z0-9-]{2,59}$/, 'a pack is named with small letters, digits and dashes, three at least')
 export const release = z.string().regex(/^\d{1,4}\.\d{1,4}\.\d{1,4}$/, 'a release is written as 1.0.0')
 
 /** What whoever hands out a box says of it. */

@@ -15,7 +15,14 @@ export function packIdFor(boxName: string): string {
 }
 
 /** What a box is as a pack before anybody said so. */
-export const plainDesign = (boxName: string, author: string): Design => ({ id: packIdFor(boxName), release: '1.0.0', author, licence: '', about: '', dials: [] })
+export const plainDesign = (boxName: string, author: string): Design => ({
+  id: packIdFor(boxName),
+  release: '1.0.0',
+  author,
+  licence: '',
+  about: '',
+  dials: [],
+})
 
 /** Changes what a box is as a pack; makes it one where it was none. */
 export function changeDesign(what: string, start: Design, recipe: (design: Design) => void): Edit {
@@ -54,7 +61,11 @@ export function changeDial(dialId: string, what: string, recipe: (dial: Dial) =>
 
 /** Removes a dial; what it turned stays as it stands. */
 export function removeDial(dialId: string): Edit {
-  return { label: 'remove a dial', recipe: (draft) => void (draft.design && (draft.design.dials = draft.design.dials.filter(({ id }) => id !== dialId))) }
+  return {
+    label: 'remove a dial',
+    recipe: (draft) =>
+      void (draft.design && (draft.design.dials = draft.design.dials.filter(({ id }) => id !== dialId))),
+  }
 }
 
 /** Moves a dial before or after its neighbour. */
@@ -90,4 +101,8 @@ export function turnDesigned(dialId: string, value: DialValue): Edit {
 }
 
 /** Where a dial's places are, of a box: how many there are by now. */
-export const boundCount = (document: BoxDocument, dial: Dial): number => dial.bindings.reduce((sum, { path }) => sum + placesOf(document, path).filter((place) => readAt(document, place) !== undefined).length, 0)
+export const boundCount = (document: BoxDocument, dial: Dial): number =>
+  dial.bindings.reduce(
+    (sum, { path }) => sum + placesOf(document, path).filter((place) => readAt(document, place) !== undefined).length,
+    0,
+  )

@@ -5,23 +5,28 @@ import { copyOf } from '../copyOf.ts'
 const places = new Set(['xPx', 'yPx'])
 
 /**
- * A box for another canvas. Where things stand keeps its ratio of the canvas, and everything is as much larger or smaller as the
- * canvas's tighter side: what was round stays round. The box itself for a canvas of the same size; the same for the same always.
- * Linear in the document.
+ * A box for another canvas. Where things stand keeps its ratio of the canvas, and everything is as much larger or
+ * smaller as the canvas's tighter side: what was round stays round. The box itself for a canvas of the same size; the
+ * same for the same always. Linear in the document.
  */
 export function fitToCanvas(box: BoxDocument, canvas: Canvas): BoxDocument {
   const [acrossRatio, downRatio] = [canvas.widthPx / box.canvas.widthPx, canvas.heightPx / box.canvas.heightPx]
   if (acrossRatio === 1 && downRatio === 1) return box
   const ratio = Math.min(acrossRatio, downRatio)
-  const scaled = (field: string, px: number) => Math.round(px * (field === 'xPx' ? acrossRatio : field === 'yPx' ? downRatio : ratio) * 100) / 100
+  const scaled = (field: string, px: number) =>
+    Math.round(px * (field === 'xPx' ? acrossRatio : field === 'yPx' ? downRatio : ratio) * 100) / 100
   const fit = (node: unknown, isShadow: boolean): void => {
     if (typeof node !== 'object' || node === null) return
     for (const [field, value] of Object.entries(node)) {
       const record = node as Record<string, unknown>
       // A shadow falls as far as letters are large, wherever they stand.
-      if (typeof value === 'number' && isPx(field)) record[field] = scaled(isShadow && places.has(field) ? 'widthPx' : field, value)
-      else if (Array.isArray(value) && isPx(field)) record[field] = value.map((px) => (typeof px === 'number' ? scaled(field, px) : px))
-      else if (field === 'frames' && isOffset(record)) for (const frame of value as { value: number }[]) frame.value = scaled(record.property === 'offsetX' ? 'xPx' : 'yPx', frame.value)
+      if (typeof value === 'number' && isPx(field))
+        record[field] = scaled(isShadow && places.has(field) ? 'widthPx' : field, value)
+      else if (Array.isArray(value) && isPx(field))
+        record[field] = value.map((px) => (typeof px === 'number' ? scaled(field, px) : px))
+      else if (field === 'frames' && isOffset(record))
+        for (const frame of value as { value: number }[])
+          frame.value = scaled(record.property === 'offsetX' ? 'xPx' : 'yPx', frame.value)
       else fit(value, field === 'shadow')
     }
   }

@@ -41,13 +41,22 @@ export const manifestText = (of: Manifest): string => `${JSON.stringify(manifest
 
 /** The files that a pack needs: what parts, offers, looks and seasons name, and what dials put in their places. */
 export function neededMedia(box: BoxDocument, dials: readonly Dial[] = []): string[] {
-  const offered = dials.flatMap((dial) => (dial.kind === 'picture' || dial.kind === 'sound' ? [dial.initial] : dial.bindings.flatMap(({ transform }) => (transform.as === 'choose' ? Object.values(transform.of).filter((value): value is string => mediaId.safeParse(value).success) : []))))
+  const offered = dials.flatMap((dial) =>
+    dial.kind === 'picture' || dial.kind === 'sound'
+      ? [dial.initial]
+      : dial.bindings.flatMap(({ transform }) =>
+          transform.as === 'choose'
+            ? Object.values(transform.of).filter((value): value is string => mediaId.safeParse(value).success)
+            : [],
+        ),
+  )
   return [...new Set([...mediaUses(box).map((use) => use.mediaId), ...offered])].sort()
 }
 
 /**
  * Reads a manifest, whatever it is.
- * @returns an error in words for a form that is newer, one that does not fit (with its path), or a box that needs files it does not bring
+ * @returns an error in words for a form that is newer, one that does not fit (with its path), or a box that needs files
+ * it does not bring
  */
 export function readManifest(text: string): Result<Manifest, string> {
   let read: unknown
@@ -56,9 +65,18 @@ export function readManifest(text: string): Result<Manifest, string> {
   } catch {
     return err('manifest.json is not JSON.')
   }
-  const head = z.looseObject({ format: z.literal('thundercrest.pack'), version: z.int().min(1), box: z.looseObject({ version: z.int().min(1) }) }).safeParse(read)
+  const head = z
+    .looseObject({
+      format: z.literal('thundercrest.pack'),
+      version: z.int().min(1),
+      box: z.looseObject({ version: z.int().min(1) }),
+    })
+    .safeParse(read)
   if (!head.success) return err('manifest.json is not the manifest of a pack.')
-  if (head.data.version > manifestVersion) return err(`The pack was made with a newer Thundercrest: its form is ${head.data.version}, this one reads up to ${manifestVersion}.`)
+  if (head.data.version > manifestVersion)
+    return err(
+      `The pack was made with a newer Thundercrest: its form is ${head.data.version}, this one reads up to ${manifestVersion}.`,
+    )
   let box: BoxDocument
   try {
     box = migrateBox(head.data.box as StoredBox)
@@ -68,9 +86,11 @@ export function readManifest(text: string): Result<Manifest, string> {
   // What a pack was made of is nothing that it hands on.
   const checked = manifest.safeParse({ ...head.data, box: { ...box, packs: [], design: null } })
   const issue = checked.error?.issues[0]
-  if (!checked.success) return err(`manifest.json, ${issue?.path.map(String).join(' › ') ?? ''}: ${issue?.message ?? 'does not fit'}`)
+  if (!checked.success)
+    return err(`manifest.json, ${issue?.path.map(String).join(' › ') ?? ''}: ${issue?.message ?? 'does not fit'}`)
   const brought = new Set(checked.data.media.map(({ id }) => id))
   const missing = neededMedia(checked.data.box, checked.data.dials).filter((id) => !brought.has(id))
-  if (missing.length > 0) return err(`The pack needs ${missing.length === 1 ? 'a file' : `${missing.length} files`} that it does not bring.`)
+  if (missing.length > 0)
+    return err(`The pack needs ${missing.length === 1 ? 'a file' : `${missing.length} files`} that it does not bring.`)
   return ok(checked.data)
 }

@@ -9,25 +9,58 @@ import type { Manifest } from './manifest.ts'
 import { dialProblems } from './turnDials.ts'
 
 /**
- * What whoever takes a pack should know of it: what in it will not do what its designer meant. It is taken all the same.
+ * What whoever takes a pack should know of it: what in it will not do what its designer meant. It is taken all the
+ * same.
  * @param families the typefaces that it brings, as they are called here
  */
-export function packNotes({ box, dials, media }: Pick<Manifest, 'box' | 'dials' | 'media'>, families: readonly string[]): string[] {
+export function packNotes(
+  { box, dials, media }: Pick<Manifest, 'box' | 'dials' | 'media'>,
+  families: readonly string[],
+): string[] {
   const words = box.alerts.flatMap((alert) =>
     alert.variations.flatMap(({ composition }) =>
       composition.parts.flatMap((part) => {
         if (!hasTemplate(part)) return []
         const { nodes, problems } = parseTemplate(part.template)
         const where = `“${part.name}” of ${kindNames[mainKind(alert)]}`
-        const unknown = unknownVariables(nodes, alert.kinds).map((name) => `${where} leaves {${name}} empty: such events never carry it.`)
+        const unknown = unknownVariables(nodes, alert.kinds).map(
+          (name) => `${where} leaves {${name}} empty: such events never carry it.`,
+        )
         return [...unknown, ...(problems.length > 0 ? [`${where} has words that cannot be read as meant.`] : [])]
       }),
     ),
   )
-  const turning = dialProblems(box, dials).map(({ dialId, words: problem }) => `The dial “${dials.find(({ id }) => id === dialId)?.label ?? dialId}”: ${problem}.`)
-  const missing = ownFamilies(box, dials).filter((family) => !families.includes(family)).map((family) => `The typeface ${family} does not come with it: another stands in.`)
-  const engines = box.alerts.flatMap((alert) => alert.variations.flatMap(({ composition }) => composition.parts.flatMap((part) => (part.kind === 'voice' ? [part.lineVoice, part.messageVoice] : []))))
-  const elsewhere = [...new Set(engines.flatMap((voice) => (voice && !shippedEngines.some((name) => name === voice.engine) ? [voice.engine] : [])))].map((engine) => `Some of it is read by the voice engine “${engine}”: where a server does not have it, these alerts play without a voice.`)
+  const turning = dialProblems(box, dials).map(
+    ({ dialId, words: problem }) => `The dial “${dials.find(({ id }) => id === dialId)?.label ?? dialId}”: ${problem}.`,
+  )
+  const missing = ownFamilies(box, dials)
+    .filter((family) => !families.includes(family))
+    .map((family) => `The typeface ${family} does not come with it: another stands in.`)
+  const engines = box.alerts.flatMap((alert) =>
+    alert.variations.flatMap(({ composition }) =>
+      composition.parts.flatMap((part) => (part.kind === 'voice' ? [part.lineVoice, part.messageVoice] : [])),
+    ),
+  )
+  const elsewhere = [
+    ...new Set(
+      engines.flatMap((voice) =>
+        voice && !shippedEngines.some((name) => name === voice.engine) ? [voice.engine] : [],
+      ),
+    ),
+  ].map(
+    (engine) =>
+      `Some of it is read by the voice engine “${engine}”: where a server does not have it, these alerts play without a voice.`,
+  )
   const unlicensed = media.filter(({ licence }) => licence === '').length
-  return [...new Set([...turning, ...words, ...missing, ...elsewhere, ...(unlicensed > 0 ? [`${unlicensed} of its files ${unlicensed === 1 ? 'says' : 'say'} nothing of a licence.`] : [])])]
+  return [
+    ...new Set([
+      ...turning,
+      ...words,
+      ...missing,
+      ...elsewhere,
+      ...(unlicensed > 0
+        ? [`${unlicensed} of its files ${unlicensed === 1 ? 'says' : 'say'} nothing of a licence.`]
+        : []),
+    ]),
+  ]
 }

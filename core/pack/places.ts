@@ -5,10 +5,14 @@ const isNode = (value: unknown): value is Node => typeof value === 'object' && v
 /** Where something stands: the keys that lead to it, indices of lists as numbers. */
 export type Place = readonly (string | number)[]
 
-/** What a step of a path can be in a node: members of lists by their `id`, fields by their name, `*` for all that are there. */
+/**
+ * What a step of a path can be in a node: members of lists by their `id`, fields by their name, `*` for all that are
+ * there.
+ */
 function* stepsInto(node: Node, name: string): Generator<string | number> {
   if (Array.isArray(node)) {
-    for (const [index, member] of node.entries()) if (isNode(member) && !Array.isArray(member) && (name === '*' || member.id === name)) yield index
+    for (const [index, member] of node.entries())
+      if (isNode(member) && !Array.isArray(member) && (name === '*' || member.id === name)) yield index
     return
   }
   if (name === '*') yield* Object.keys(node)
@@ -26,13 +30,23 @@ const shortened = /(\.variations\.[^.]+)\.parts\b/
 export function placesOf(document: object, path: string): Place[] {
   let found: { node: unknown; place: Place }[] = [{ node: document, place: [] }]
   for (const name of path.replace(shortened, '$1.composition.parts').split('.')) {
-    found = found.flatMap(({ node, place }) => (isNode(node) ? [...stepsInto(node, name)].map((key) => ({ node: (node as Record<string | number, unknown>)[key], place: [...place, key] })) : []))
+    found = found.flatMap(({ node, place }) =>
+      isNode(node)
+        ? [...stepsInto(node, name)].map((key) => ({
+            node: (node as Record<string | number, unknown>)[key],
+            place: [...place, key],
+          }))
+        : [],
+    )
   }
   return found.map(({ place }) => place)
 }
 
 export function readAt(document: object, place: Place): unknown {
-  return place.reduce<unknown>((node, key) => (isNode(node) ? (node as Record<string | number, unknown>)[key] : undefined), document)
+  return place.reduce<unknown>(
+    (node, key) => (isNode(node) ? (node as Record<string | number, unknown>)[key] : undefined),
+    document,
+  )
 }
 
 /** Puts a value at a place of a document that is being changed. */

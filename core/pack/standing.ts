@@ -7,7 +7,10 @@ import { fitToCanvas } from './fitToCanvas.ts'
 import { turned, valueOf, type DialValues, type Turnable } from './turnDials.ts'
 import type { TakenPack } from './takenPack.ts'
 
-/** What a pack gives a box as its dials stand: the design with the layer of the dials over it, before what a person changed by hand. */
+/**
+ * What a pack gives a box as its dials stand: the design with the layer of the dials over it, before what a person
+ * changed by hand.
+ */
 export interface Standing {
   alerts: Alert[]
   /** Only where the box has the pack's look. */
@@ -21,7 +24,13 @@ const suffixOf = (inPack: string, inBox: string) => inBox.slice(inPack.length)
 /** An alert of a pack as it is called in a box. */
 export function called(alert: Alert, inBox: string): Alert {
   const suffix = suffixOf(alert.id, inBox)
-  return suffix === '' ? alert : { ...alert, id: inBox, variations: alert.variations.map((variation) => ({ ...variation, id: `${variation.id}${suffix}` })) }
+  return suffix === ''
+    ? alert
+    : {
+        ...alert,
+        id: inBox,
+        variations: alert.variations.map((variation) => ({ ...variation, id: `${variation.id}${suffix}` })),
+      }
 }
 
 /** The same for a path of the pack: null where it leads to an alert that the box has not taken. */
@@ -30,7 +39,13 @@ export function calledPath(path: string, { alerts }: Pick<TakenPack, 'alerts'>):
   if (root !== 'alerts' || alert === '*') return path
   const inBox = alerts[alert]
   if (inBox === undefined) return null
-  const steps = [root, inBox, field, variation === undefined || variation === '*' ? variation : `${variation}${suffixOf(alert, inBox)}`, ...rest]
+  const steps = [
+    root,
+    inBox,
+    field,
+    variation === undefined || variation === '*' ? variation : `${variation}${suffixOf(alert, inBox)}`,
+    ...rest,
+  ]
   return steps.filter((step) => step !== undefined).join('.')
 }
 
@@ -47,7 +62,10 @@ export function standingOf(pack: Turnable, taken: TakenPack, canvas: Canvas): St
   return taken.wearsLook ? { alerts, look: everyday.look, seasons: everyday.seasons } : { alerts }
 }
 
-/** One alert with dials of its own. What a dial turns in the look becomes the alert's own, wherever it follows that role. */
+/**
+ * One alert with dials of its own. What a dial turns in the look becomes the alert's own, wherever it follows that
+ * role.
+ */
 function exceptional(pack: Turnable, taken: TakenPack, alertId: string, exceptions: DialValues, canvas: Canvas): Alert {
   const values = { ...taken.values, ...exceptions }
   const box = fitToCanvas(turned(pack, values), canvas)
@@ -68,7 +86,8 @@ function exceptional(pack: Turnable, taken: TakenPack, alertId: string, exceptio
 function ownForRole(path: string, look: Look, value: DialValue): { role: string; value: unknown } | null {
   const [root, group, role = '', field] = path.split('.')
   if (root !== 'look' || typeof value !== 'string') return null
-  if (group === 'palette' && role in look.palette) return { role, value: { own: look.palette[role as keyof Look['palette']] } }
+  if (group === 'palette' && role in look.palette)
+    return { role, value: { own: look.palette[role as keyof Look['palette']] } }
   if (group === 'type' && field === 'family' && role in look.type) {
     const { family, weight } = look.type[role as keyof Look['type']]
     return { role, value: { own: { family, weight } } }
@@ -83,14 +102,23 @@ function withOwn(node: unknown, roles: ReadonlyMap<string, unknown>): unknown {
   const entries = Object.entries(node)
   const [first] = entries
   if (entries.length === 1 && first?.[0] === 'role' && roles.has(String(first[1]))) return roles.get(String(first[1]))
-  return Object.fromEntries(entries.map(([key, value]) => [key, key === 'shadow' && isRole(value) ? value : withOwn(value, roles)]))
+  return Object.fromEntries(
+    entries.map(([key, value]) => [key, key === 'shadow' && isRole(value) ? value : withOwn(value, roles)]),
+  )
 }
 
 /** A shadow follows a type role too, and is no typeface. */
 const isRole = (value: unknown) => typeof value === 'object' && value !== null && 'role' in value
 
-/** Whether a dial can stand otherwise for single alerts: it turns something of theirs, or a colour or typeface that they follow. */
+/**
+ * Whether a dial can stand otherwise for single alerts: it turns something of theirs, or a colour or typeface that they
+ * follow.
+ */
 export function canDiffer(pack: Turnable, dialId: string): boolean {
   const dial = pack.dials.find(({ id }) => id === dialId)
-  return dial?.bindings.some(({ path }) => path.startsWith('alerts.') || ownForRole(path, pack.box.look, dial.initial) !== null) ?? false
+  return (
+    dial?.bindings.some(
+      ({ path }) => path.startsWith('alerts.') || ownForRole(path, pack.box.look, dial.initial) !== null,
+    ) ?? false
+  )
 }

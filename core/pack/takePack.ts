@@ -20,26 +20,48 @@ export function takenKinds({ alerts }: BoxDocument, { kinds }: Pick<Alert, 'kind
 }
 
 /** All of a pack, as the first of an empty box. */
-export const allOf = ({ box }: Pick<Manifest, 'box'>): PackChoice => ({ alertIds: box.alerts.map(({ id }) => id), wearsLook: true })
+export const allOf = ({ box }: Pick<Manifest, 'box'>): PackChoice => ({
+  alertIds: box.alerts.map(({ id }) => id),
+  wearsLook: true,
+})
 
 /** A pack as a box has it before anybody turned a dial. Alerts whose name is taken get another. */
-export function entryFor(pack: Manifest, shelfId: string, document: Pick<BoxDocument, 'alerts'>, { alertIds, wearsLook }: PackChoice): TakenPack {
+export function entryFor(
+  pack: Manifest,
+  shelfId: string,
+  document: Pick<BoxDocument, 'alerts'>,
+  { alertIds, wearsLook }: PackChoice,
+): TakenPack {
   const used = new Set(document.alerts.flatMap(({ id, variations }) => [id, ...variations.map((each) => each.id)]))
   const alerts: Record<string, string> = {}
   for (const { id, variations } of pack.box.alerts) {
     if (!alertIds.includes(id)) continue
     // A case is named with its alert's ending, and its name must be free too.
-    const isFree = (ending: string) => !used.has(`${id}${ending}`) && variations.every((each) => !used.has(`${each.id}${ending}`))
+    const isFree = (ending: string) =>
+      !used.has(`${id}${ending}`) && variations.every((each) => !used.has(`${each.id}${ending}`))
     let ending = ''
     for (let number = 2; !isFree(ending); number++) ending = `-${number}`
     alerts[id] = `${id}${ending}`
     used.add(`${id}${ending}`)
     for (const each of variations) used.add(`${each.id}${ending}`)
   }
-  return { id: pack.id, shelfId, release: pack.release, name: pack.name, alerts, wearsLook, values: {}, exceptions: {}, own: [] }
+  return {
+    id: pack.id,
+    shelfId,
+    release: pack.release,
+    name: pack.name,
+    alerts,
+    wearsLook,
+    values: {},
+    exceptions: {},
+    own: [],
+  }
 }
 
-/** Gives a box alerts of a pack, and its look where that is wanted. Alerts that heard the same kinds hear them no more; what then hears nothing goes. */
+/**
+ * Gives a box alerts of a pack, and its look where that is wanted. Alerts that heard the same kinds hear them no more;
+ * what then hears nothing goes.
+ */
 export function takePack(pack: Manifest, shelfId: string, choice: PackChoice): Edit {
   return {
     label: `take ${pack.name}`,
@@ -78,7 +100,10 @@ export function removePack(packId: string): Edit {
 
 /** Lets go of a pack's dials: its alerts stay, and are the box's own from then on. */
 export function letGoOfPack(packId: string): Edit {
-  return { label: 'let go of a pack', recipe: (draft) => void (draft.packs = draft.packs.filter(({ id }) => id !== packId)) }
+  return {
+    label: 'let go of a pack',
+    recipe: (draft) => void (draft.packs = draft.packs.filter(({ id }) => id !== packId)),
+  }
 }
 
 /** What goes with a pack: alerts that are still there, by their main kind. */

@@ -27,12 +27,19 @@ export interface TakenRelease {
 export const conflictKey = ({ path }: Pick<ReleaseConflict, 'path'>): string => path.join('.')
 
 /**
- * A box with another release of a pack in the place of the one that it has, by a three-way merge: what only the designer changed is
- * taken, what only the person changed stays, dials stand as they did where the new release still has them.
+ * A box with another release of a pack in the place of the one that it has, by a three-way merge: what only the
+ * designer changed is taken, what only the person changed stays, dials stand as they did where the new release still
+ * has them.
  * @param takes the keys of conflicts in which the release is taken; in all others the person's stands
  * @returns why it cannot be: what comes out would be no valid box
  */
-export function takeRelease(document: BoxDocument, before: Manifest, after: Manifest, shelfId: string, takes: ReadonlySet<string>): Result<TakenRelease, string> {
+export function takeRelease(
+  document: BoxDocument,
+  before: Manifest,
+  after: Manifest,
+  shelfId: string,
+  takes: ReadonlySet<string>,
+): Result<TakenRelease, string> {
   const entry = document.packs.find(({ id }) => id === before.id)
   if (!entry) return err('The box does not have this pack.')
   const notes: string[] = []
@@ -42,18 +49,30 @@ export function takeRelease(document: BoxDocument, before: Manifest, after: Mani
   const known = new Set(Object.values(entry.alerts))
   // What a person took away stays away, and is no news.
   const stays = ({ id }: Alert) => present.has(id) || !known.has(id)
-  const [base, theirs] = [standingOf(before, entry, document.canvas), standingOf(after, next, document.canvas)].map((each): Standing => ({ ...each, alerts: each.alerts.filter(stays) }))
-  const mine: Standing = { alerts: document.alerts.filter(({ id }) => known.has(id)), ...(entry.wearsLook ? { look: document.look, seasons: document.seasons } : {}) }
-  const { value } = mergeJson(base as unknown as Json, theirs as unknown as Json, mine as unknown as Json, ({ path, mine, theirs }) => {
-    conflicts.push({ path, mine, theirs })
-    return takes.has(path.join('.')) ? 'theirs' : 'mine'
-  })
+  const [base, theirs] = [standingOf(before, entry, document.canvas), standingOf(after, next, document.canvas)].map(
+    (each): Standing => ({ ...each, alerts: each.alerts.filter(stays) }),
+  )
+  const mine: Standing = {
+    alerts: document.alerts.filter(({ id }) => known.has(id)),
+    ...(entry.wearsLook ? { look: document.look, seasons: document.seasons } : {}),
+  }
+  const { value } = mergeJson(
+    base as unknown as Json,
+    theirs as unknown as Json,
+    mine as unknown as Json,
+    ({ path, mine, theirs }) => {
+      conflicts.push({ path, mine, theirs })
+      return takes.has(path.join('.')) ? 'theirs' : 'mine'
+    },
+  )
   const merged = value as unknown as Standing
   const goes = base?.alerts.filter(({ id }) => !merged.alerts.some((each) => each.id === id)) ?? []
   for (const alert of goes) notes.push(`${kindNames[mainKind(alert)]} is not in it any more, and goes.`)
   const checked = boxDocument.safeParse(put(document, merged, next, known))
   const issue = checked.error?.issues[0]
-  return issue ? err(`${issue.path.map(String).join(' › ')}: ${issue.message}`) : ok({ document: checked.data as BoxDocument, conflicts, notes })
+  return issue
+    ? err(`${issue.path.map(String).join(' › ')}: ${issue.message}`)
+    : ok({ document: checked.data as BoxDocument, conflicts, notes })
 }
 
 /** The box with its pack's alerts as merged, where they stood; new ones at the end. */
@@ -70,18 +89,42 @@ function put(document: BoxDocument, merged: Standing, entry: TakenPack, known: R
   }
 }
 
-/** The pack as the box has it with the new release: its dials as they stand, and those of its new alerts whose kinds nobody hears yet. */
-function entryOfRelease(document: BoxDocument, entry: TakenPack, after: Manifest, shelfId: string, notes: string[]): TakenPack {
+/**
+ * The pack as the box has it with the new release: its dials as they stand, and those of its new alerts whose kinds
+ * nobody hears yet.
+ */
+function entryOfRelease(
+  document: BoxDocument,
+  entry: TakenPack,
+  after: Manifest,
+  shelfId: string,
+  notes: string[],
+): TakenPack {
   const heard = new Set(document.alerts.flatMap(({ kinds }) => kinds))
   const added = after.box.alerts.filter(({ id }) => !(id in entry.alerts))
   const free = added.filter(({ kinds }) => kinds.every((kind) => !heard.has(kind)))
-  for (const { kinds } of added) notes.push(free.some((each) => each.kinds === kinds) ? `New in it: ${kindNames[mainKind({ kinds })]}.` : `It has an alert for ${kindNames[mainKind({ kinds })]} too; yours stays.`)
+  for (const { kinds } of added)
+    notes.push(
+      free.some((each) => each.kinds === kinds)
+        ? `New in it: ${kindNames[mainKind({ kinds })]}.`
+        : `It has an alert for ${kindNames[mainKind({ kinds })]} too; yours stays.`,
+    )
   const fresh = entryFor(after, shelfId, document, { alertIds: free.map(({ id }) => id), wearsLook: entry.wearsLook })
-  const still = Object.fromEntries(Object.entries(entry.alerts).filter(([id]) => after.box.alerts.some((each) => each.id === id)))
+  const still = Object.fromEntries(
+    Object.entries(entry.alerts).filter(([id]) => after.box.alerts.some((each) => each.id === id)),
+  )
   const gone = Object.keys(entry.values).filter((id) => !fits(after.dials, id, entry.values[id] as DialValue))
-  if (gone.length > 0) notes.push(`${gone.length === 1 ? 'A dial that you had turned is' : `${gone.length} dials that you had turned are`} not in it any more: what ${gone.length === 1 ? 'it' : 'they'} made is as the designer has it now.`)
-  const kept = (values: Record<string, DialValue>) => Object.fromEntries(Object.entries(values).filter(([id, value]) => fits(after.dials, id, value)))
-  const exceptions = Object.fromEntries(Object.entries(entry.exceptions).map(([id, values]) => [id, kept(values)] as const).filter(([, values]) => Object.keys(values).length > 0))
+  if (gone.length > 0)
+    notes.push(
+      `${gone.length === 1 ? 'A dial that you had turned is' : `${gone.length} dials that you had turned are`} not in it any more: what ${gone.length === 1 ? 'it' : 'they'} made is as the designer has it now.`,
+    )
+  const kept = (values: Record<string, DialValue>) =>
+    Object.fromEntries(Object.entries(values).filter(([id, value]) => fits(after.dials, id, value)))
+  const exceptions = Object.fromEntries(
+    Object.entries(entry.exceptions)
+      .map(([id, values]) => [id, kept(values)] as const)
+      .filter(([, values]) => Object.keys(values).length > 0),
+  )
   return { ...fresh, alerts: { ...still, ...fresh.alerts }, values: kept(entry.values), exceptions, own: entry.own }
 }
 

@@ -7,8 +7,8 @@ const dialId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,39}$/)
 const values = z.record(dialId, dialValue)
 
 /**
- * A pack that a box was given. What the designer made is not in here: it stays on the shelf, so that a newer release can be
- * held against it. What a person changed by hand is whatever differs from it with the dials as they stand.
+ * A pack that a box was given. What the designer made is not in here: it stays on the shelf, so that a newer release
+ * can be held against it. What a person changed by hand is whatever differs from it with the dials as they stand.
  */
 export const takenPack = z.object({
   id: packId,

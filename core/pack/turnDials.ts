@@ -32,11 +32,15 @@ function transformed(how: Transform, value: DialValue, before: unknown): unknown
     case 'choose':
       return typeof value === 'string' ? how.of[value] : undefined
     case 'own':
-      return typeof value === 'string' ? { own: value.startsWith('#') ? value : { family: value, weight: weightAt(before) } } : undefined
+      return typeof value === 'string'
+        ? { own: value.startsWith('#') ? value : { family: value, weight: weightAt(before) } }
+        : undefined
     case 'recolour': {
       // The engine's own recolouring: from the colour that the picture has, measured when the designer bound it.
       const from = typeof before === 'object' && before !== null && 'from' in before ? before.from : undefined
-      return typeof value === 'string' && typeof from === 'string' ? { mode: 'recolour', from, to: { own: value } } : undefined
+      return typeof value === 'string' && typeof from === 'string'
+        ? { mode: 'recolour', from, to: { own: value } }
+        : undefined
     }
   }
 }
@@ -57,8 +61,9 @@ export interface Turnable {
 export const valueOf = (dial: Dial, values: DialValues): DialValue => values[dial.id] ?? dial.initial
 
 /**
- * A box as its dials make it, not checked: values that fit their dials are expected. What no dial turns is the designer's own, not a
- * copy. Dials that are not named have their first value; later ones win where two turn the same place.
+ * A box as its dials make it, not checked: values that fit their dials are expected. What no dial turns is the
+ * designer's own, not a copy. Dials that are not named have their first value; later ones win where two turn the same
+ * place.
  */
 export function turned({ box, dials }: Turnable, values: DialValues): BoxDocument {
   return create(box, (draft) => {
@@ -79,7 +84,11 @@ export function turned({ box, dials }: Turnable, values: DialValues): BoxDocumen
  * The same, checked.
  * @returns an error in words where a value does not fit its dial, or what comes out would be no valid box
  */
-export function turnDials(designed: BoxDocument, dials: readonly Dial[], values: DialValues): Result<BoxDocument, string> {
+export function turnDials(
+  designed: BoxDocument,
+  dials: readonly Dial[],
+  values: DialValues,
+): Result<BoxDocument, string> {
   for (const dial of dials) {
     const fault = faultOfValue(dial, valueOf(dial, values))
     if (fault) return err(`${dial.label}: ${fault}`)
@@ -90,7 +99,10 @@ export function turnDials(designed: BoxDocument, dials: readonly Dial[], values:
   return issue ? err(`${issue.path.map(String).join(' › ')}: ${issue.message}`) : ok(box)
 }
 
-/** What of some dials a designer has to mend before others can turn them: ids that are there twice, places that are not, ends that break the box. */
+/**
+ * What of some dials a designer has to mend before others can turn them: ids that are there twice, places that are not,
+ * ends that break the box.
+ */
 export function dialProblems(designed: BoxDocument, dials: readonly Dial[]): DialProblem[] {
   const problems: DialProblem[] = []
   const seen = new Set<string>()

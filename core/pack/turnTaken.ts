@@ -20,8 +20,8 @@ const placesChanged = (before: Standing, after: Standing) => [
 ]
 
 /**
- * Writes what the dials make otherwise than they did into a box. What a person had changed by hand stays, and is remembered: also
- * where a dial happens to pass through the very value.
+ * Writes what the dials make otherwise than they did into a box. What a person had changed by hand stays, and is
+ * remembered: also where a dial happens to pass through the very value.
  */
 function writeThrough(draft: Draft<BoxDocument>, entry: TakenPack, before: Standing, after: Standing): void {
   const own = new Set(entry.own)
@@ -45,7 +45,13 @@ function put<T>(record: Record<string, T>, key: string, value: T | undefined): v
  * @param value null: as the designer set it; for an alert, as the whole pack has it
  * @param alertId null: the whole pack
  */
-export function turnTaken(pack: Turnable, packId: string, dialId: string, value: DialValue | null, alertId: string | null): Edit {
+export function turnTaken(
+  pack: Turnable,
+  packId: string,
+  dialId: string,
+  value: DialValue | null,
+  alertId: string | null,
+): Edit {
   const dial = pack.dials.find(({ id }) => id === dialId)
   return {
     label: `${dial?.label ?? 'a dial'} of ${packId}`,
@@ -69,7 +75,13 @@ export function turnTaken(pack: Turnable, packId: string, dialId: string, value:
  * Places of a box that a dial would turn, had they not been changed by hand.
  * @param stands what the pack gives the box: whoever asks for many dials makes it once
  */
-export function ownPlaces(pack: Turnable, document: BoxDocument, packId: string, dialId: string, stands?: Standing): string[] {
+export function ownPlaces(
+  pack: Turnable,
+  document: BoxDocument,
+  packId: string,
+  dialId: string,
+  stands?: Standing,
+): string[] {
   const entry = entryOf(document, packId)
   if (!entry) return []
   const standing = { ...document, ...(stands ?? standingOf(pack, entry, document.canvas)) }
@@ -85,12 +97,18 @@ export function ownPlaces(pack: Turnable, document: BoxDocument, packId: string,
 
 function boundPaths(pack: Turnable, entry: TakenPack, dialId: string): string[] {
   const dial = pack.dials.find(({ id }) => id === dialId)
-  return (dial?.bindings ?? []).flatMap(({ path }) => (path.startsWith('look.') && !entry.wearsLook ? [] : (calledPath(path, entry) ?? [])))
+  return (dial?.bindings ?? []).flatMap(({ path }) =>
+    path.startsWith('look.') && !entry.wearsLook ? [] : (calledPath(path, entry) ?? []),
+  )
 }
 
 /** A place by names and ids: lists are walked by the ids of their members. */
 function exactPath(document: object, place: readonly (string | number)[]): string {
-  return place.map((key, index) => (typeof key === 'number' ? String((readAt(document, place.slice(0, index + 1)) as { id: string }).id) : key)).join('.')
+  return place
+    .map((key, index) =>
+      typeof key === 'number' ? String((readAt(document, place.slice(0, index + 1)) as { id: string }).id) : key,
+    )
+    .join('.')
 }
 
 /** Gives places that were changed by hand back to a dial. */
@@ -110,7 +128,10 @@ export function giveBack(pack: Turnable, packId: string, dialId: string): Edit {
   }
 }
 
-/** What of a pack's alerts was changed by hand: how many values, by the alerts' ids in the box. Parts and cases that came or went count as one each. */
+/**
+ * What of a pack's alerts was changed by hand: how many values, by the alerts' ids in the box. Parts and cases that
+ * came or went count as one each.
+ */
 export function handChanges(pack: Turnable, document: BoxDocument, packId: string): Record<string, number> {
   const entry = entryOf(document, packId)
   if (!entry) return {}
@@ -123,7 +144,10 @@ export function handChanges(pack: Turnable, document: BoxDocument, packId: strin
 }
 
 function membersChanged(before: BoxDocument['alerts'][number], after: BoxDocument['alerts'][number]): number {
-  const names = (alert: BoxDocument['alerts'][number]) => new Set(alert.variations.flatMap(({ id, composition }) => [id, ...composition.parts.map((part) => `${id}/${part.id}`)]))
+  const names = (alert: BoxDocument['alerts'][number]) =>
+    new Set(
+      alert.variations.flatMap(({ id, composition }) => [id, ...composition.parts.map((part) => `${id}/${part.id}`)]),
+    )
   const [was, is] = [names(before), names(after)]
   return [...was].filter((name) => !is.has(name)).length + [...is].filter((name) => !was.has(name)).length
 }

@@ -16,9 +16,9 @@ export interface NaturalContext {
 }
 
 /**
- * How long a part lasts by itself: a file as long as it plays, a message as long as reading it takes with its entrance and
- * exit, particles as long as they fly, a voice as long as it speaks. Null where there is no such length. A part whose file is missing lasts no time of its
- * own rather than stopping the whole score.
+ * How long a part lasts by itself: a file as long as it plays, a message as long as reading it takes with its entrance
+ * and exit, particles as long as they fly, a voice as long as it speaks. Null where there is no such length. A part
+ * whose file is missing lasts no time of its own rather than stopping the whole score.
  */
 export function naturalMsOf(part: Part, { media, messageText, look, spokenMs }: NaturalContext): number | null {
   switch (part.kind) {
@@ -30,7 +30,9 @@ export function naturalMsOf(part: Part, { media, messageText, look, spokenMs }: 
     }
     case 'message': {
       const readMs = readingMs(messageText)
-      return readMs === 0 ? 0 : resolvePhase(part.motion.entrance, look).ms + readMs + resolvePhase(part.motion.exit, look).ms
+      return readMs === 0
+        ? 0
+        : resolvePhase(part.motion.entrance, look).ms + readMs + resolvePhase(part.motion.exit, look).ms
     }
     case 'voice':
       return spokenMs?.[part.id] ?? 0

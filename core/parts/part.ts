@@ -9,8 +9,21 @@ import { sound } from './sound/schema.ts'
 import { ticker } from './ticker/schema.ts'
 import { voice } from './voice/schema.ts'
 
-/** Everything that can stand in a score. A closed union: adding a kind makes the compiler name every table that lacks it. */
-export const part = z.discriminatedUnion('kind', [picture, line, message, sound, backdrop, particles, ticker, shape, voice])
+/**
+ * Everything that can stand in a score. A closed union: adding a kind makes the compiler name every table that lacks
+ * it.
+ */
+export const part = z.discriminatedUnion('kind', [
+  picture,
+  line,
+  message,
+  sound,
+  backdrop,
+  particles,
+  ticker,
+  shape,
+  voice,
+])
 export type Part = z.infer<typeof part>
 export type PartKind = Part['kind']
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>

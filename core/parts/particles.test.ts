@@ -10,8 +10,21 @@ import { flightMs, resolveParticles, type ResolvedParticles } from './particles/
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const times = { startMs: 0, endMs: 8000, entranceMs: 0, exitMs: 0, isCutOff: false }
-const context: PartContext = { canvas, look: lanternLook, zones: [{ id: 'cam', name: 'Oven cam', purpose: 'camera', xPx: 100, yPx: 50, widthPx: 400, heightPx: 300 }], values: {}, message: null, media: {}, locale: 'en', seed: 1 }
-const resolved = (changes: Parameters<typeof Object.assign>[1] = {}, around: Partial<PartContext> = {}): ResolvedParticles => resolveParticles(Object.assign(starterParticles(canvas, 'scatter'), changes), times, { ...context, ...around })
+const context: PartContext = {
+  canvas,
+  look: lanternLook,
+  zones: [{ id: 'cam', name: 'Oven cam', purpose: 'camera', xPx: 100, yPx: 50, widthPx: 400, heightPx: 300 }],
+  values: {},
+  message: null,
+  media: {},
+  locale: 'en',
+  seed: 1,
+}
+const resolved = (
+  changes: Parameters<typeof Object.assign>[1] = {},
+  around: Partial<PartContext> = {},
+): ResolvedParticles =>
+  resolveParticles(Object.assign(starterParticles(canvas, 'scatter'), changes), times, { ...context, ...around })
 const flying = (part: ResolvedParticles, ms: number): Flying[] => {
   const list: Flying[] = []
   flyingAt(part, particleField(part), ms, (particle) => list.push({ ...particle }))
@@ -35,10 +48,18 @@ describe('particles', () => {
       fc.property(fc.array(fc.integer({ min: 0, max: 5000 }), { minLength: 1, maxLength: 6 }), (moments) => {
         const at = (ms: number, from: Float64Array) => {
           let sum = 0
-          flyingAt(part, from, ms, (particle) => (sum += particle.xPx * 3 + particle.yPx * 7 + particle.turnDeg + particle.opacity))
+          flyingAt(
+            part,
+            from,
+            ms,
+            (particle) => (sum += particle.xPx * 3 + particle.yPx * 7 + particle.turnDeg + particle.opacity),
+          )
           return sum
         }
-        const shared = [...moments].reverse().map((ms) => at(ms, field)).reverse()
+        const shared = [...moments]
+          .reverse()
+          .map((ms) => at(ms, field))
+          .reverse()
         expect(shared).toEqual(moments.map((ms) => at(ms, particleField(part))))
       }),
     )
@@ -67,21 +88,35 @@ describe('particles', () => {
   })
 
   it('begin in their area: the canvas, a zone, a box of their own', () => {
-    const begin = (changes: object) => flying(resolved({ overMs: 0, emitter: 'everywhere', speedPxPerS: { from: 0, to: 0 }, gravityPxPerS2: 0, ...changes }), 0)
+    const begin = (changes: object) =>
+      flying(
+        resolved({ overMs: 0, emitter: 'everywhere', speedPxPerS: { from: 0, to: 0 }, gravityPxPerS2: 0, ...changes }),
+        0,
+      )
     for (const { xPx, yPx } of begin({ area: { of: 'zone', zoneId: 'cam' } })) {
       expect(xPx).toBeGreaterThanOrEqual(100)
       expect(xPx).toBeLessThanOrEqual(500)
       expect(yPx).toBeGreaterThanOrEqual(50)
       expect(yPx).toBeLessThanOrEqual(350)
     }
-    expect(resolved({ area: { of: 'zone', zoneId: 'gone' } }).area).toEqual({ xPx: 0, yPx: 0, widthPx: 1920, heightPx: 1080 })
-    expect(resolved({ area: { of: 'own' }, widthPx: 200, heightPx: 100, place: { xPx: 960, yPx: 540, origin: 'centre' } }).area).toEqual({ xPx: 860, yPx: 490, widthPx: 200, heightPx: 100 })
+    expect(resolved({ area: { of: 'zone', zoneId: 'gone' } }).area).toEqual({
+      xPx: 0,
+      yPx: 0,
+      widthPx: 1920,
+      heightPx: 1080,
+    })
+    expect(
+      resolved({ area: { of: 'own' }, widthPx: 200, heightPx: 100, place: { xPx: 960, yPx: 540, origin: 'centre' } })
+        .area,
+    ).toEqual({ xPx: 860, yPx: 490, widthPx: 200, heightPx: 100 })
   })
 
   it('are multiplied by strength, within the limit', () => {
     expect(resolved({ count: 100, strength: 2 }).count).toBe(200)
     expect(resolved({ count: 5000, strength: 3 }).count).toBe(5000)
-    expect(particles.safeParse({ ...starterParticles(canvas, 'scatter'), count: 10_000 }).error?.issues[0]?.path).toEqual(['count'])
+    expect(
+      particles.safeParse({ ...starterParticles(canvas, 'scatter'), count: 10_000 }).error?.issues[0]?.path,
+    ).toEqual(['count'])
   })
 
   it('are drawn anew for each event unless a seed is set', () => {
@@ -91,8 +126,15 @@ describe('particles', () => {
 
   it('fly as the emotes of the event, each picture once, and as nothing where there are none', () => {
     const emotes = { sprites: [{ from: 'emotes' }] }
-    const spans = [{ from: 0, to: 1, url: 'a' }, { from: 2, to: 3, url: 'b' }, { from: 4, to: 5, url: 'a' }]
-    expect(resolved(emotes, { message: { text: 'a b a', emotes: spans } }).sprites).toEqual([{ emoteUrl: 'a' }, { emoteUrl: 'b' }])
+    const spans = [
+      { from: 0, to: 1, url: 'a' },
+      { from: 2, to: 3, url: 'b' },
+      { from: 4, to: 5, url: 'a' },
+    ]
+    expect(resolved(emotes, { message: { text: 'a b a', emotes: spans } }).sprites).toEqual([
+      { emoteUrl: 'a' },
+      { emoteUrl: 'b' },
+    ])
     expect(resolved(emotes).sprites).toEqual([])
     expect(spriteOf(resolved(), 5)).toBeLessThan(3)
   })

@@ -12,7 +12,9 @@ import { resolveSound } from './sound/resolveSound.ts'
 import { resolveTicker } from './ticker/resolveTicker.ts'
 import { resolveVoice } from './voice/resolveVoice.ts'
 
-const resolvers: { [K in PartKind]: (part: PartOf<K>, times: SolvedClip, context: PartContext) => ResolvedPart | null } = {
+const resolvers: {
+  [K in PartKind]: (part: PartOf<K>, times: SolvedClip, context: PartContext) => ResolvedPart | null
+} = {
   picture: resolvePicture,
   line: resolveLine,
   message: resolveMessage,
@@ -24,9 +26,16 @@ const resolvers: { [K in PartKind]: (part: PartOf<K>, times: SolvedClip, context
   voice: resolveVoice,
 }
 
-/** Settles one part. Null for what can neither be seen nor heard (hidden, muted, a sound without a file, a voice without a word). */
+/**
+ * Settles one part. Null for what can neither be seen nor heard (hidden, muted, a sound without a file, a voice without
+ * a word).
+ */
 export function resolvePart(part: Part, times: SolvedClip, context: PartContext): ResolvedPart | null {
   if ('isHidden' in part && part.isHidden) return null
   // The table pairs each kind with its own resolver; the compiler cannot follow one key through both.
-  return (resolvers[part.kind] as (part: Part, times: SolvedClip, context: PartContext) => ResolvedPart | null)(part, times, context)
+  return (resolvers[part.kind] as (part: Part, times: SolvedClip, context: PartContext) => ResolvedPart | null)(
+    part,
+    times,
+    context,
+  )
 }

@@ -17,4 +17,11 @@ export const queuePolicy = z.object({
 })
 export type QueuePolicy = z.infer<typeof queuePolicy>
 
-export const defaultPolicy: QueuePolicy = { gapMs: 400, awayMaxMs: 120_000, prepareMaxMs: 4_000, giveUpMs: 20_000, approvalMaxMs: 300_000, waitingMax: 3_000 }
+export const defaultPolicy: QueuePolicy = {
+  gapMs: 400,
+  awayMaxMs: 120_000,
+  prepareMaxMs: 4_000,
+  giveUpMs: 20_000,
+  approvalMaxMs: 300_000,
+  waitingMax: 3_000,
+}

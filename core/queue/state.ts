@@ -19,7 +19,13 @@ export type SourceProgress = 'preparing' | 'ready' | 'started' | 'done'
  */
 export type Current =
   | { phase: 'preparing'; ticket: Ticket; sinceMs: number; progress: Record<string, SourceProgress> }
-  | { phase: 'playing'; ticket: Ticket; startedAtMs: number; shownCount: number; progress: Record<string, SourceProgress> }
+  | {
+      phase: 'playing'
+      ticket: Ticket
+      startedAtMs: number
+      shownCount: number
+      progress: Record<string, SourceProgress>
+    }
   | { phase: 'unconfirmed'; ticket: Ticket; startedAtMs: number }
 
 export interface QueueState {
@@ -34,7 +40,14 @@ export interface QueueState {
   freeAtMs: number
 }
 
-export const emptyQueue: QueueState = { waiting: [], current: null, sources: {}, isHeld: false, absentSinceMs: 0, freeAtMs: 0 }
+export const emptyQueue: QueueState = {
+  waiting: [],
+  current: null,
+  sources: {},
+  isHeld: false,
+  absentSinceMs: 0,
+  freeAtMs: 0,
+}
 
 export type QueueInput =
   | { type: 'enqueued'; ticket: Ticket }

@@ -6,11 +6,28 @@ import { emptyQueue, type QueueCommand, type QueueInput, type QueueState } from 
 import { nextWakeMs, step } from './step.ts'
 
 const ticket = (playId: string, enqueuedAtMs = 0, lengthMs = 5000) => ({ playId, enqueuedAtMs, lengthMs })
-const joined = (sourceId: string, shownPlayIds: string[] = []): QueueInput => ({ type: 'sourceJoined', sourceId, shownPlayIds })
+const joined = (sourceId: string, shownPlayIds: string[] = []): QueueInput => ({
+  type: 'sourceJoined',
+  sourceId,
+  shownPlayIds,
+})
 const left = (sourceId: string): QueueInput => ({ type: 'sourceLeft', sourceId })
-const enqueued = (playId: string, atMs = 0, lengthMs = 5000): QueueInput => ({ type: 'enqueued', ticket: ticket(playId, atMs, lengthMs) })
-const reached = (sourceId: string, playId: string, progress: 'ready' | 'started' | 'done'): QueueInput => ({ type: 'sourceProgress', sourceId, playId, progress })
-const removed = (playId: string): QueueInput => ({ type: 'removed', playId, outcome: 'skipped', reason: 'skipped by Isaura Pinto' })
+const enqueued = (playId: string, atMs = 0, lengthMs = 5000): QueueInput => ({
+  type: 'enqueued',
+  ticket: ticket(playId, atMs, lengthMs),
+})
+const reached = (sourceId: string, playId: string, progress: 'ready' | 'started' | 'done'): QueueInput => ({
+  type: 'sourceProgress',
+  sourceId,
+  playId,
+  progress,
+})
+const removed = (playId: string): QueueInput => ({
+  type: 'removed',
+  playId,
+  outcome: 'skipped',
+  reason: 'skipped by Isaura Pinto',
+})
 
 /** Feeds inputs one after another; each is `[at, input]`. Remembers every command. */
 function run(inputs: readonly (readonly [number, QueueInput])[], from: QueueState = emptyQueue) {
@@ -21,7 +38,10 @@ function run(inputs: readonly (readonly [number, QueueInput])[], from: QueueStat
     state = result.state
     commands.push(...result.commands.map((command) => ({ ...command, atMs })))
   }
-  const of = <T extends QueueCommand['type']>(type: T) => commands.filter((command): command is Extract<QueueCommand, { type: T }> & { atMs: number } => command.type === type)
+  const of = <T extends QueueCommand['type']>(type: T) =>
+    commands.filter(
+      (command): command is Extract<QueueCommand, { type: T }> & { atMs: number } => command.type === type,
+    )
   return { state, commands, of }
 }
 
@@ -37,19 +57,34 @@ describe('one source', () => {
       [5100, { type: 'ticked' }],
       [5450, { type: 'ticked' }],
     ])
-    expect(of('prepare').map((command) => [command.playId, command.atMs])).toEqual([['p1', 10], ['p2', 5450]])
+    expect(of('prepare').map((command) => [command.playId, command.atMs])).toEqual([
+      ['p1', 10],
+      ['p2', 5450],
+    ])
     expect(of('start')).toMatchObject([{ playId: 'p1', offsetMs: 0, atMs: 40 }])
     expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'done', shownCount: 1 }])
     expect(state.current?.ticket.playId).toBe('p2')
   })
 
   it('ends by time when a source never says that it is done', () => {
-    const { of } = run([[0, joined('a')], [0, enqueued('p1')], [5, reached('a', 'p1', 'ready')], [6000, { type: 'ticked' }], [6505, { type: 'ticked' }]])
+    const { of } = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [5, reached('a', 'p1', 'ready')],
+      [6000, { type: 'ticked' }],
+      [6505, { type: 'ticked' }],
+    ])
     expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'done', atMs: 6505 }])
   })
 
   it('gives a play up when nobody becomes ready, and goes on', () => {
-    const { of, state } = run([[0, joined('a')], [0, enqueued('p1')], [0, enqueued('p2')], [20_000, { type: 'ticked' }], [20_400, { type: 'ticked' }]])
+    const { of, state } = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [0, enqueued('p2')],
+      [20_000, { type: 'ticked' }],
+      [20_400, { type: 'ticked' }],
+    ])
     expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'failed' }])
     expect(state.current?.ticket.playId).toBe('p2')
   })
@@ -57,30 +92,54 @@ describe('one source', () => {
 
 describe('absence', () => {
   it('lets plays wait while nobody is connected', () => {
-    const { state, of } = run([[0, enqueued('p1')], [60_000, { type: 'ticked' }]])
+    const { state, of } = run([
+      [0, enqueued('p1')],
+      [60_000, { type: 'ticked' }],
+    ])
     expect(state.waiting.map((each) => each.playId)).toEqual(['p1'])
     expect(of('prepare')).toEqual([])
   })
 
   it('shows what waited under two minutes and records the rest as expired', () => {
-    const { of, state } = run([[0, enqueued('old', 0)], [100_000, enqueued('young', 100_000)], [130_000, joined('a')]])
-    expect(of('recordEnded')).toMatchObject([{ playId: 'old', outcome: 'expired', reason: 'no source was connected for 130 s' }])
+    const { of, state } = run([
+      [0, enqueued('old', 0)],
+      [100_000, enqueued('young', 100_000)],
+      [130_000, joined('a')],
+    ])
+    expect(of('recordEnded')).toMatchObject([
+      { playId: 'old', outcome: 'expired', reason: 'no source was connected for 130 s' },
+    ])
     expect(state.current?.ticket.playId).toBe('young')
   })
 
   it('counts only the time without a source: a flood that waits its turn does not expire at a blink', () => {
-    const { of } = run([[0, joined('a')], ...Array.from({ length: 40 }, (_, index) => [0, enqueued(`p${index}`)] as const), [180_000, left('a')], [181_000, joined('a')]])
+    const { of } = run([
+      [0, joined('a')],
+      ...Array.from({ length: 40 }, (_, index) => [0, enqueued(`p${index}`)] as const),
+      [180_000, left('a')],
+      [181_000, joined('a')],
+    ])
     expect(of('recordEnded').filter((command) => command.outcome === 'expired')).toEqual([])
   })
 
   it('returns a play to the head of the line when the last source leaves before it started', () => {
-    const { state, of } = run([[0, joined('a')], [0, enqueued('p1')], [1, enqueued('p2')], [5, left('a')]])
+    const { state, of } = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [1, enqueued('p2')],
+      [5, left('a')],
+    ])
     expect(state.waiting.map((each) => each.playId)).toEqual(['p1', 'p2'])
     expect(of('recordReturned')).toMatchObject([{ playId: 'p1' }])
   })
 
   it('lets the source itself say whether it showed a play that nobody confirmed', () => {
-    const before: [number, QueueInput][] = [[0, joined('a')], [0, enqueued('p1')], [5, reached('a', 'p1', 'ready')], [6, left('a')]]
+    const before: [number, QueueInput][] = [
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [5, reached('a', 'p1', 'ready')],
+      [6, left('a')],
+    ]
     expect(run(before).state.current?.phase).toBe('unconfirmed')
     const shown = run([...before, [900, joined('b', ['p1'])], [5000, reached('b', 'p1', 'done')]])
     expect(shown.of('prepare')).toHaveLength(1)
@@ -90,22 +149,38 @@ describe('absence', () => {
   })
 
   it('lets an unconfirmed play that is too old expire as well', () => {
-    const { of } = run([[0, joined('a')], [0, enqueued('p1')], [5, reached('a', 'p1', 'ready')], [6, left('a')], [200_000, joined('a')]])
+    const { of } = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [5, reached('a', 'p1', 'ready')],
+      [6, left('a')],
+      [200_000, joined('a')],
+    ])
     expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'expired' }])
   })
 })
 
 describe('a line that is full', () => {
   it('lets the play that waited longest go, and says so', () => {
-    const many = Array.from({ length: defaultPolicy.waitingMax + 2 }, (_, index) => [index, enqueued(`p${index}`, index)] as const)
+    const many = Array.from(
+      { length: defaultPolicy.waitingMax + 2 },
+      (_, index) => [index, enqueued(`p${index}`, index)] as const,
+    )
     const { state, of } = run(many)
     expect(state.waiting).toHaveLength(defaultPolicy.waitingMax)
-    expect(of('recordEnded')).toMatchObject([{ playId: 'p0', outcome: 'expired', reason: 'more than 3000 were waiting' }, { playId: 'p1' }])
+    expect(of('recordEnded')).toMatchObject([
+      { playId: 'p0', outcome: 'expired', reason: 'more than 3000 were waiting' },
+      { playId: 'p1' },
+    ])
   })
 })
 
 describe('several sources', () => {
-  const both: [number, QueueInput][] = [[0, joined('a')], [0, joined('b')], [0, enqueued('p1')]]
+  const both: [number, QueueInput][] = [
+    [0, joined('a')],
+    [0, joined('b')],
+    [0, enqueued('p1')],
+  ]
 
   it('starts all together when the last is ready', () => {
     const { of } = run([...both, [20, reached('a', 'p1', 'ready')], [90, reached('b', 'p1', 'ready')]])
@@ -113,24 +188,51 @@ describe('several sources', () => {
   })
 
   it('does not let one slow source hold the others longer than the policy allows; it joins late, in time', () => {
-    const { of } = run([...both, [20, reached('a', 'p1', 'ready')], [4000, { type: 'ticked' }], [5500, reached('b', 'p1', 'ready')]])
-    expect(of('start')).toMatchObject([{ sourceIds: ['a'], offsetMs: 0, atMs: 4000 }, { sourceIds: ['b'], offsetMs: 1500 }])
+    const { of } = run([
+      ...both,
+      [20, reached('a', 'p1', 'ready')],
+      [4000, { type: 'ticked' }],
+      [5500, reached('b', 'p1', 'ready')],
+    ])
+    expect(of('start')).toMatchObject([
+      { sourceIds: ['a'], offsetMs: 0, atMs: 4000 },
+      { sourceIds: ['b'], offsetMs: 1500 },
+    ])
   })
 
   it('takes a newcomer into a running play where the play is, unless it is all but over', () => {
-    const playing: [number, QueueInput][] = [[0, joined('a')], [0, enqueued('p1')], [5, reached('a', 'p1', 'ready')]]
-    expect(run([...playing, [2000, joined('b')], [2100, reached('b', 'p1', 'ready')]]).of('start').at(-1)).toMatchObject({ sourceIds: ['b'], offsetMs: 2095 })
+    const playing: [number, QueueInput][] = [
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [5, reached('a', 'p1', 'ready')],
+    ]
+    expect(
+      run([...playing, [2000, joined('b')], [2100, reached('b', 'p1', 'ready')]])
+        .of('start')
+        .at(-1),
+    ).toMatchObject({ sourceIds: ['b'], offsetMs: 2095 })
     expect(run([...playing, [4700, joined('b')]]).of('prepare')).toHaveLength(1)
   })
 
   it('counts on how many it was shown', () => {
-    const { of } = run([...both, [5, reached('a', 'p1', 'ready')], [5, reached('b', 'p1', 'ready')], [9, reached('a', 'p1', 'started')], [9, reached('b', 'p1', 'started')], [5000, reached('a', 'p1', 'done')], [5001, reached('b', 'p1', 'done')]])
+    const { of } = run([
+      ...both,
+      [5, reached('a', 'p1', 'ready')],
+      [5, reached('b', 'p1', 'ready')],
+      [9, reached('a', 'p1', 'started')],
+      [9, reached('b', 'p1', 'started')],
+      [5000, reached('a', 'p1', 'done')],
+      [5001, reached('b', 'p1', 'done')],
+    ])
     expect(of('recordEnded')).toMatchObject([{ shownCount: 2, atMs: 5001 }])
     expect(of('recordShown')).toHaveLength(1)
   })
 
   it('never sends a play to a source that has shown it', () => {
-    const { of } = run([[0, enqueued('p1')], [1, joined('a', ['p1'])]])
+    const { of } = run([
+      [0, enqueued('p1')],
+      [1, joined('a', ['p1'])],
+    ])
     expect(of('prepare')).toEqual([])
     expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'done' }])
   })
@@ -138,34 +240,71 @@ describe('several sources', () => {
 
 describe('the desk', () => {
   it('skips what plays and what waits, and only once', () => {
-    const { of, state } = run([[0, joined('a')], [0, enqueued('p1')], [0, enqueued('p2')], [0, enqueued('p3')], [5, reached('a', 'p1', 'ready')], [100, removed('p2')], [200, removed('p1')], [300, removed('p1')]])
+    const { of, state } = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [0, enqueued('p2')],
+      [0, enqueued('p3')],
+      [5, reached('a', 'p1', 'ready')],
+      [100, removed('p2')],
+      [200, removed('p1')],
+      [300, removed('p1')],
+    ])
     expect(of('stop')).toMatchObject([{ playId: 'p1' }])
-    expect(of('recordEnded').map((command) => [command.playId, command.reason])).toEqual([['p2', 'skipped by Isaura Pinto'], ['p1', 'skipped by Isaura Pinto']])
+    expect(of('recordEnded').map((command) => [command.playId, command.reason])).toEqual([
+      ['p2', 'skipped by Isaura Pinto'],
+      ['p1', 'skipped by Isaura Pinto'],
+    ])
     expect(state.waiting.map((each) => each.playId)).toEqual(['p3'])
   })
 
   it('holds: what plays plays on, nothing new starts, nothing is lost', () => {
-    const held = run([[0, joined('a')], [0, enqueued('p1')], [5, reached('a', 'p1', 'ready')], [6, { type: 'held', isHeld: true }], [7, enqueued('p2')], [5000, reached('a', 'p1', 'done')], [9000, { type: 'ticked' }]])
+    const held = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [5, reached('a', 'p1', 'ready')],
+      [6, { type: 'held', isHeld: true }],
+      [7, enqueued('p2')],
+      [5000, reached('a', 'p1', 'done')],
+      [9000, { type: 'ticked' }],
+    ])
     expect(held.of('prepare')).toHaveLength(1)
     expect(run([[9100, { type: 'held', isHeld: false }]], held.state).of('prepare')).toMatchObject([{ playId: 'p2' }])
   })
 })
 
 describe('plays that somebody has to let be read', () => {
-  const awaiting = (playId: string, atMs: number): QueueInput => ({ type: 'enqueued', ticket: { ...ticket(playId, atMs), isAwaiting: true } })
+  const awaiting = (playId: string, atMs: number): QueueInput => ({
+    type: 'enqueued',
+    ticket: { ...ticket(playId, atMs), isAwaiting: true },
+  })
   const { approvalMaxMs } = defaultPolicy
 
   it('wait aside, others pass them', () => {
-    const { state, of } = run([[0, joined('a')], [0, awaiting('p1', 0)], [1, enqueued('p2', 1)]])
+    const { state, of } = run([
+      [0, joined('a')],
+      [0, awaiting('p1', 0)],
+      [1, enqueued('p2', 1)],
+    ])
     expect(of('prepare').map(({ playId }) => playId)).toEqual(['p2'])
     expect(state.waiting.map(({ playId }) => playId)).toEqual(['p1'])
   })
   it('go on in their old place once somebody said so', () => {
-    const { of } = run([[0, joined('a')], [0, { type: 'held', isHeld: true }], [0, awaiting('p1', 0)], [1, enqueued('p2', 1)], [2, { type: 'released', playId: 'p1' }], [3, { type: 'held', isHeld: false }]])
+    const { of } = run([
+      [0, joined('a')],
+      [0, { type: 'held', isHeld: true }],
+      [0, awaiting('p1', 0)],
+      [1, enqueued('p2', 1)],
+      [2, { type: 'released', playId: 'p1' }],
+      [3, { type: 'held', isHeld: false }],
+    ])
     expect(of('prepare').map(({ playId }) => playId)).toEqual(['p1'])
   })
   it('go on unread where nobody said anything, and the queue wakes for it', () => {
-    const before = run([[0, joined('a')], [0, awaiting('p1', 0)]])
+    const before = run([
+      [0, joined('a')],
+      [0, awaiting('p1', 0)],
+    ])
     expect(nextWakeMs(before.state, 10, defaultPolicy)).toBe(approvalMaxMs)
     expect(run([[approvalMaxMs - 1, { type: 'ticked' }]], before.state).of('withhold')).toEqual([])
     const after = run([[approvalMaxMs, { type: 'ticked' }]], before.state)
@@ -173,15 +312,29 @@ describe('plays that somebody has to let be read', () => {
     expect(after.of('prepare')).toMatchObject([{ playId: 'p1' }])
   })
   it('wait aside again after a restart', () => {
-    const plays = [{ ticket: { ...ticket('p1'), isAwaiting: true }, state: 'waiting' as const, startedAtMs: null, shownCount: 0 }]
+    const plays = [
+      { ticket: { ...ticket('p1'), isAwaiting: true }, state: 'waiting' as const, startedAtMs: null, shownCount: 0 },
+    ]
     expect(run([[1, joined('a')]], recoverQueue(plays, null, false, 0)).of('prepare')).toEqual([])
   })
 })
 
 describe('plays whose voices have spoken', () => {
   it('last as long as they turned out, whether they wait or are being prepared', () => {
-    const { state, of } = run([[0, joined('a')], [0, enqueued('p1', 0, 5000)], [0, enqueued('p2', 0, 5000)], [5, { type: 'measured', playId: 'p1', lengthMs: 12_000 }], [6, { type: 'measured', playId: 'p2', lengthMs: 9000 }], [7, { type: 'measured', playId: 'p2', lengthMs: 9000 }], [10, reached('a', 'p1', 'ready')], [8000, { type: 'ticked' }]])
-    expect(of('recordLength').map(({ playId, lengthMs }) => [playId, lengthMs])).toEqual([['p1', 12_000], ['p2', 9000]])
+    const { state, of } = run([
+      [0, joined('a')],
+      [0, enqueued('p1', 0, 5000)],
+      [0, enqueued('p2', 0, 5000)],
+      [5, { type: 'measured', playId: 'p1', lengthMs: 12_000 }],
+      [6, { type: 'measured', playId: 'p2', lengthMs: 9000 }],
+      [7, { type: 'measured', playId: 'p2', lengthMs: 9000 }],
+      [10, reached('a', 'p1', 'ready')],
+      [8000, { type: 'ticked' }],
+    ])
+    expect(of('recordLength').map(({ playId, lengthMs }) => [playId, lengthMs])).toEqual([
+      ['p1', 12_000],
+      ['p2', 9000],
+    ])
     expect(state.current?.ticket).toMatchObject({ playId: 'p1', lengthMs: 12_000 })
     expect(of('recordEnded')).toEqual([])
     expect(state.waiting[0]?.lengthMs).toBe(9000)
@@ -198,7 +351,9 @@ describe('recoverQueue', () => {
     const playing = { ticket: ticket('p3'), state: 'playing' as const, startedAtMs: 500 }
     expect(recoverQueue([{ ...playing, shownCount: 0 }], null, false, 1000).current?.phase).toBe('unconfirmed')
     const confirmed = recoverQueue([{ ...playing, shownCount: 1 }], null, false, 1000)
-    expect(run([[7000, { type: 'ticked' }]], confirmed).of('recordEnded')).toMatchObject([{ playId: 'p3', outcome: 'done' }])
+    expect(run([[7000, { type: 'ticked' }]], confirmed).of('recordEnded')).toMatchObject([
+      { playId: 'p3', outcome: 'done' },
+    ])
   })
 })
 
@@ -208,14 +363,23 @@ describe('whatever happens, in whatever order', () => {
   const anyInput: fc.Arbitrary<QueueInput> = fc.oneof(
     sourceIds.map((id) => joined(id)),
     sourceIds.map(left),
-    fc.record({ type: fc.constant('sourceProgress' as const), sourceId: sourceIds, playId: playIds, progress: fc.constantFrom('ready' as const, 'started' as const, 'done' as const) }),
+    fc.record({
+      type: fc.constant('sourceProgress' as const),
+      sourceId: sourceIds,
+      playId: playIds,
+      progress: fc.constantFrom('ready' as const, 'started' as const, 'done' as const),
+    }),
     playIds.map(removed),
     fc.boolean().map((isHeld) => ({ type: 'held' as const, isHeld })),
     fc.constant({ type: 'ticked' as const }),
     fc.constant({ type: 'enqueued' as const, ticket: ticket('') }),
     fc.constant({ type: 'enqueued' as const, ticket: { ...ticket(''), isAwaiting: true } }),
     playIds.map((playId) => ({ type: 'released' as const, playId })),
-    fc.record({ type: fc.constant('measured' as const), playId: playIds, lengthMs: fc.integer({ min: 500, max: 40_000 }) }),
+    fc.record({
+      type: fc.constant('measured' as const),
+      playId: playIds,
+      lengthMs: fc.integer({ min: 500, max: 40_000 }),
+    }),
   )
   const nights = fc.array(fc.tuple(fc.integer({ min: 0, max: 8000 }), anyInput), { maxLength: 80 })
 
@@ -226,23 +390,33 @@ describe('whatever happens, in whatever order', () => {
         let number = 0
         const inputs = night.map(([afterMs, input]) => {
           nowMs += afterMs
-          return [nowMs, input.type === 'enqueued' ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } } : input] as const
+          return [
+            nowMs,
+            input.type === 'enqueued'
+              ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } }
+              : input,
+          ] as const
         })
         const { state, commands, of } = run(inputs)
         const ended = of('recordEnded').map((command) => command.playId)
-        const present = [...state.waiting.map((each) => each.playId), ...(state.current ? [state.current.ticket.playId] : [])]
+        const present = [
+          ...state.waiting.map((each) => each.playId),
+          ...(state.current ? [state.current.ticket.playId] : []),
+        ]
         expect([...ended, ...present].sort()).toEqual(Array.from({ length: number }, (_, index) => `p${index}`).sort())
 
         let screen: string | null = null
         const prepared = new Set<string>()
         for (const command of commands) {
-          if (command.type === 'prepare') for (const sourceId of command.sourceIds) prepared.add(`${sourceId}/${command.playId}`)
+          if (command.type === 'prepare')
+            for (const sourceId of command.sourceIds) prepared.add(`${sourceId}/${command.playId}`)
           if (command.type === 'start') {
             for (const sourceId of command.sourceIds) expect(prepared).toContain(`${sourceId}/${command.playId}`)
             expect(screen === null || screen === command.playId).toBe(true)
             screen = command.playId
           }
-          if ((command.type === 'recordEnded' || command.type === 'recordReturned') && command.playId === screen) screen = null
+          if ((command.type === 'recordEnded' || command.type === 'recordReturned') && command.playId === screen)
+            screen = null
         }
       }),
       { numRuns: 400 },
@@ -257,8 +431,17 @@ describe('whatever happens, in whatever order', () => {
         let state = emptyQueue
         for (const [afterMs, input] of night) {
           nowMs += afterMs
-          state = step(state, input.type === 'enqueued' ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } } : input, nowMs, defaultPolicy).state
-          const canGoOn = state.waiting.some(({ isAwaiting }) => isAwaiting) || (state.waiting.length > 0 && !state.isHeld && Object.keys(state.sources).length > 0)
+          state = step(
+            state,
+            input.type === 'enqueued'
+              ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } }
+              : input,
+            nowMs,
+            defaultPolicy,
+          ).state
+          const canGoOn =
+            state.waiting.some(({ isAwaiting }) => isAwaiting) ||
+            (state.waiting.length > 0 && !state.isHeld && Object.keys(state.sources).length > 0)
           if (canGoOn) expect(nextWakeMs(state, nowMs, defaultPolicy)).not.toBeNull()
         }
       }),

@@ -13,11 +13,12 @@ const joinAtLeastMs = 500
 const doneGraceMs = 1_500
 
 /**
- * One step of a box's queue: pure, and no input is dropped silently. Plays come one at a time, in order of arrival; one that somebody
- * has to let be read waits aside until then. A play passes preparing → playing → ended; with no source connected everything waits.
+ * One step of a box's queue: pure, and no input is dropped silently. Plays come one at a time, in order of arrival; one
+ * that somebody has to let be read waits aside until then. A play passes preparing → playing → ended; with no source
+ * connected everything waits.
  *
- * Promises kept, whatever the order of inputs: every ticket that enters ends in exactly one `recordEnded` or is still in
- * the state; at most one play is current; a play that a source says it has shown is never sent to that source again.
+ * Promises kept, whatever the order of inputs: every ticket that enters ends in exactly one `recordEnded` or is still
+ * in the state; at most one play is current; a play that a source says it has shown is never sent to that source again.
  * Cost: linear in the number of connected sources (and of waiting plays, when a source joins after absence).
  */
 export function step(state: QueueState, input: QueueInput, nowMs: number, policy: QueuePolicy): StepResult {
@@ -40,7 +41,13 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
     case 'held':
       return { state: { ...state, isHeld: input.isHeld }, commands: [] }
     case 'released':
-      return { state: { ...state, waiting: state.waiting.map((each) => (each.playId === input.playId ? { ...each, isAwaiting: false } : each)) }, commands: [] }
+      return {
+        state: {
+          ...state,
+          waiting: state.waiting.map((each) => (each.playId === input.playId ? { ...each, isAwaiting: false } : each)),
+        },
+        commands: [],
+      }
     case 'measured':
       return measured(state, input)
     case 'ticked':
@@ -54,18 +61,41 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
 function enqueue(state: QueueState, ticket: Ticket, policy: QueuePolicy): StepResult {
   const isFull = state.waiting.length >= policy.waitingMax
   const [oldest] = state.waiting
-  const commands: QueueCommand[] = isFull && oldest ? [{ type: 'recordEnded', playId: oldest.playId, outcome: 'expired', reason: `more than ${policy.waitingMax} were waiting`, shownCount: 0 }] : []
+  const commands: QueueCommand[] =
+    isFull && oldest
+      ? [
+          {
+            type: 'recordEnded',
+            playId: oldest.playId,
+            outcome: 'expired',
+            reason: `more than ${policy.waitingMax} were waiting`,
+            shownCount: 0,
+          },
+        ]
+      : []
   return { state: { ...state, waiting: [...(isFull ? state.waiting.slice(1) : state.waiting), ticket] }, commands }
 }
 
-function join(state: QueueState, sourceId: string, shownPlayIds: string[], nowMs: number, policy: QueuePolicy): StepResult {
+function join(
+  state: QueueState,
+  sourceId: string,
+  shownPlayIds: string[],
+  nowMs: number,
+  policy: QueuePolicy,
+): StepResult {
   const commands: QueueCommand[] = []
   const sources = { ...state.sources, [sourceId]: { shownPlayIds } }
   let { current, waiting } = state
   // Before ages are looked at: an unconfirmed play that returns to the line has an age too.
   if (current?.phase === 'unconfirmed') {
     if (shownPlayIds.includes(current.ticket.playId)) {
-      current = { phase: 'playing', ticket: current.ticket, startedAtMs: current.startedAtMs, shownCount: 1, progress: { [sourceId]: 'started' } }
+      current = {
+        phase: 'playing',
+        ticket: current.ticket,
+        startedAtMs: current.startedAtMs,
+        shownCount: 1,
+        progress: { [sourceId]: 'started' },
+      }
       commands.push({ type: 'recordShown', playId: current.ticket.playId })
     } else {
       waiting = [current.ticket, ...waiting]
@@ -86,7 +116,13 @@ function join(state: QueueState, sourceId: string, shownPlayIds: string[], nowMs
     const waitedMs = (enqueuedAtMs: number) => nowMs - Math.max(enqueuedAtMs, absentSinceMs)
     for (const ticket of waiting.filter((each) => waitedMs(each.enqueuedAtMs) > policy.awayMaxMs)) {
       const seconds = Math.round(waitedMs(ticket.enqueuedAtMs) / 1000)
-      commands.push({ type: 'recordEnded', playId: ticket.playId, outcome: 'expired', reason: `no source was connected for ${seconds} s`, shownCount: 0 })
+      commands.push({
+        type: 'recordEnded',
+        playId: ticket.playId,
+        outcome: 'expired',
+        reason: `no source was connected for ${seconds} s`,
+        shownCount: 0,
+      })
     }
     waiting = waiting.filter((each) => waitedMs(each.enqueuedAtMs) <= policy.awayMaxMs)
     commands.push({ type: 'recordAbsence', sinceMs: null })
@@ -104,7 +140,11 @@ function leave(state: QueueState, sourceId: string, nowMs: number): StepResult {
   if (current && current.phase !== 'unconfirmed') {
     if (current.phase === 'preparing' && isEmpty) {
       waiting = [current.ticket, ...waiting]
-      commands.push({ type: 'recordReturned', playId: current.ticket.playId, reason: 'the last source went away before it started' })
+      commands.push({
+        type: 'recordReturned',
+        playId: current.ticket.playId,
+        reason: 'the last source went away before it started',
+      })
       current = null
     } else if (current.phase === 'playing' && isEmpty && current.shownCount === 0) {
       current = { phase: 'unconfirmed', ticket: current.ticket, startedAtMs: current.startedAtMs }
@@ -112,37 +152,58 @@ function leave(state: QueueState, sourceId: string, nowMs: number): StepResult {
       current = { ...current, progress: without(current.progress, sourceId) }
     }
   }
-  return { state: { ...state, sources, current, waiting, absentSinceMs: isEmpty ? nowMs : state.absentSinceMs }, commands }
+  return {
+    state: { ...state, sources, current, waiting, absentSinceMs: isEmpty ? nowMs : state.absentSinceMs },
+    commands,
+  }
 }
 
-function progress(state: QueueState, sourceId: string, playId: string, reached: 'ready' | 'started' | 'done', nowMs: number): StepResult {
+function progress(
+  state: QueueState,
+  sourceId: string,
+  playId: string,
+  reached: 'ready' | 'started' | 'done',
+  nowMs: number,
+): StepResult {
   const commands: QueueCommand[] = []
   const source = state.sources[sourceId]
   if (!source) return { state, commands }
   const isNewlySeen = reached !== 'ready' && !source.shownPlayIds.includes(playId)
-  const sources = isNewlySeen ? { ...state.sources, [sourceId]: { shownPlayIds: [...source.shownPlayIds.slice(-199), playId] } } : state.sources
+  const sources = isNewlySeen
+    ? { ...state.sources, [sourceId]: { shownPlayIds: [...source.shownPlayIds.slice(-199), playId] } }
+    : state.sources
   let { current } = state
-  if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed') return { state: { ...state, sources }, commands }
+  if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed')
+    return { state: { ...state, sources }, commands }
   if (current.phase === 'playing' && isNewlySeen) {
     if (current.shownCount === 0) commands.push({ type: 'recordShown', playId })
     current = { ...current, shownCount: current.shownCount + 1 }
   }
   if (reached === 'ready' && current.phase === 'playing') {
     const offsetMs = Math.max(0, nowMs - current.startedAtMs)
-    if (leftMs(current, nowMs) >= joinAtLeastMs) commands.push({ type: 'start', playId, sourceIds: [sourceId], offsetMs })
+    if (leftMs(current, nowMs) >= joinAtLeastMs)
+      commands.push({ type: 'start', playId, sourceIds: [sourceId], offsetMs })
   }
   return { state: { ...state, sources, current: withProgress(current, sourceId, reached) }, commands }
 }
 
-function remove(state: QueueState, { playId, outcome, reason }: Extract<QueueInput, { type: 'removed' }>, nowMs: number, policy: QueuePolicy): StepResult {
-  const shownCount = state.current?.phase === 'playing' && state.current.ticket.playId === playId ? state.current.shownCount : 0
+function remove(
+  state: QueueState,
+  { playId, outcome, reason }: Extract<QueueInput, { type: 'removed' }>,
+  nowMs: number,
+  policy: QueuePolicy,
+): StepResult {
+  const shownCount =
+    state.current?.phase === 'playing' && state.current.ticket.playId === playId ? state.current.shownCount : 0
   const ended: QueueCommand = { type: 'recordEnded', playId, outcome, reason, shownCount }
   if (state.current?.ticket.playId === playId) {
     const stop: QueueCommand = { type: 'stop', playId, sourceIds: Object.keys(state.sources) }
     return { state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands: [stop, ended] }
   }
   const waiting = state.waiting.filter((each) => each.playId !== playId)
-  return waiting.length === state.waiting.length ? { state, commands: [] } : { state: { ...state, waiting }, commands: [ended] }
+  return waiting.length === state.waiting.length
+    ? { state, commands: [] }
+    : { state: { ...state, waiting }, commands: [ended] }
 }
 
 function measured(state: QueueState, { playId, lengthMs }: Extract<QueueInput, { type: 'measured' }>): StepResult {
@@ -162,8 +223,19 @@ function measured(state: QueueState, { playId, lengthMs }: Extract<QueueInput, {
 function withhold({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
   const late = state.waiting.filter((each) => each.isAwaiting && nowMs - each.enqueuedAtMs >= policy.approvalMaxMs)
   if (late.length === 0) return { state, commands }
-  for (const { playId } of late) commands.push({ type: 'withhold', playId, reason: `nobody let it be read within ${Math.round(policy.approvalMaxMs / 60_000)} minutes` })
-  return { state: { ...state, waiting: state.waiting.map((each) => (late.includes(each) ? { ...each, isAwaiting: false } : each)) }, commands }
+  for (const { playId } of late)
+    commands.push({
+      type: 'withhold',
+      playId,
+      reason: `nobody let it be read within ${Math.round(policy.approvalMaxMs / 60_000)} minutes`,
+    })
+  return {
+    state: {
+      ...state,
+      waiting: state.waiting.map((each) => (late.includes(each) ? { ...each, isAwaiting: false } : each)),
+    },
+    commands,
+  }
 }
 
 /** What follows by itself: a prepared play starts, a finished one ends, a free screen takes the next. */
@@ -171,19 +243,30 @@ function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePo
   const { current } = state
   if (current?.phase === 'preparing') return advancePreparing(state, current, commands, nowMs, policy)
   if (current?.phase === 'playing' && isOver(current, nowMs)) {
-    commands.push({ type: 'recordEnded', playId: current.ticket.playId, outcome: 'done', reason: 'shown to its end', shownCount: current.shownCount })
+    commands.push({
+      type: 'recordEnded',
+      playId: current.ticket.playId,
+      outcome: 'done',
+      reason: 'shown to its end',
+      shownCount: current.shownCount,
+    })
     return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
   }
   const next = state.waiting.find(({ isAwaiting }) => !isAwaiting)
   const sourceIds = Object.keys(state.sources)
   if (current || !next || state.isHeld || sourceIds.length === 0 || nowMs < state.freeAtMs) return { state, commands }
   const progressBySource: Record<string, SourceProgress> = {}
-  for (const id of sourceIds) progressBySource[id] = state.sources[id]?.shownPlayIds.includes(next.playId) ? 'done' : 'preparing'
+  for (const id of sourceIds)
+    progressBySource[id] = state.sources[id]?.shownPlayIds.includes(next.playId) ? 'done' : 'preparing'
   const fresh = sourceIds.filter((id) => progressBySource[id] === 'preparing')
   commands.push({ type: 'recordPreparing', playId: next.playId })
   if (fresh.length > 0) commands.push({ type: 'prepare', playId: next.playId, sourceIds: fresh })
   const prepared: Current = { phase: 'preparing', ticket: next, sinceMs: nowMs, progress: progressBySource }
-  return advance({ state: { ...state, waiting: state.waiting.filter((each) => each !== next), current: prepared }, commands }, nowMs, policy)
+  return advance(
+    { state: { ...state, waiting: state.waiting.filter((each) => each !== next), current: prepared }, commands },
+    nowMs,
+    policy,
+  )
 }
 
 function advancePreparing(
@@ -200,16 +283,37 @@ function advancePreparing(
   if (!isEverySettled && waitedMs < policy.prepareMaxMs) return { state, commands }
   const ready = Object.keys(current.progress).filter((id) => current.progress[id] === 'ready')
   if (isEverySettled && ready.length === 0) {
-    commands.push({ type: 'recordEnded', playId, outcome: 'done', reason: 'every connected source had shown it already', shownCount: Object.keys(current.progress).length })
+    commands.push({
+      type: 'recordEnded',
+      playId,
+      outcome: 'done',
+      reason: 'every connected source had shown it already',
+      shownCount: Object.keys(current.progress).length,
+    })
     return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
   }
   if (ready.length > 0) {
-    commands.push({ type: 'recordStarted', playId, atMs: nowMs }, { type: 'start', playId, sourceIds: ready, offsetMs: 0 })
-    const playing: Current = { phase: 'playing', ticket: current.ticket, startedAtMs: nowMs, shownCount: 0, progress: current.progress }
+    commands.push(
+      { type: 'recordStarted', playId, atMs: nowMs },
+      { type: 'start', playId, sourceIds: ready, offsetMs: 0 },
+    )
+    const playing: Current = {
+      phase: 'playing',
+      ticket: current.ticket,
+      startedAtMs: nowMs,
+      shownCount: 0,
+      progress: current.progress,
+    }
     return { state: { ...state, current: playing }, commands }
   }
   if (waitedMs >= policy.giveUpMs) {
-    commands.push({ type: 'recordEnded', playId, outcome: 'failed', reason: `no source became ready within ${Math.round(waitedMs / 1000)} s`, shownCount: 0 })
+    commands.push({
+      type: 'recordEnded',
+      playId,
+      outcome: 'failed',
+      reason: `no source became ready within ${Math.round(waitedMs / 1000)} s`,
+      shownCount: 0,
+    })
     return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
   }
   return { state, commands }
@@ -241,7 +345,11 @@ function leftMs(current: Exclude<Current, { phase: 'preparing' }>, nowMs: number
   return current.startedAtMs + current.ticket.lengthMs - nowMs
 }
 
-function withProgress<C extends Exclude<Current, { phase: 'unconfirmed' }>>(current: C, sourceId: string, reached: SourceProgress): C {
+function withProgress<C extends Exclude<Current, { phase: 'unconfirmed' }>>(
+  current: C,
+  sourceId: string,
+  reached: SourceProgress,
+): C {
   return { ...current, progress: { ...current.progress, [sourceId]: reached } }
 }
 
@@ -251,9 +359,14 @@ function without<T>(record: Record<string, T>, key: string): Record<string, T> {
   return rest
 }
 
-/** When the queue must be looked at again though nothing happens; null when only an input can change it. Epoch milliseconds. */
+/**
+ * When the queue must be looked at again though nothing happens; null when only an input can change it. Epoch
+ * milliseconds.
+ */
 export function nextWakeMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
-  const awaited = state.waiting.filter(({ isAwaiting }) => isAwaiting).map(({ enqueuedAtMs }) => enqueuedAtMs + policy.approvalMaxMs)
+  const awaited = state.waiting
+    .filter(({ isAwaiting }) => isAwaiting)
+    .map(({ enqueuedAtMs }) => enqueuedAtMs + policy.approvalMaxMs)
   const wakes = [nextPlayMs(state, nowMs, policy), ...awaited].filter((atMs) => atMs !== null)
   return wakes.length === 0 ? null : Math.min(...wakes)
 }
@@ -265,6 +378,12 @@ function nextPlayMs(state: QueueState, nowMs: number, policy: QueuePolicy): numb
     return nowMs < startsAtMs ? startsAtMs : current.sinceMs + policy.giveUpMs
   }
   if (current?.phase === 'playing') return current.startedAtMs + current.ticket.lengthMs + doneGraceMs
-  if (current || state.isHeld || !state.waiting.some(({ isAwaiting }) => !isAwaiting) || Object.keys(state.sources).length === 0) return null
+  if (
+    current ||
+    state.isHeld ||
+    !state.waiting.some(({ isAwaiting }) => !isAwaiting) ||
+    Object.keys(state.sources).length === 0
+  )
+    return null
   return Math.max(nowMs, state.freeAtMs)
 }

@@ -9,9 +9,22 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
   return composition.parts.flatMap((part): Remark[] => {
     if (!hasTemplate(part)) return []
     const { nodes, problems } = parseTemplate(part.template)
-    const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({ type: 'templateProblem', partId: part.id, level: 'wrong', words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`, remedy: null }))
+    const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({
+      type: 'templateProblem',
+      partId: part.id,
+      level: 'wrong',
+      words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`,
+      remedy: null,
+    }))
     const unknown = unknownVariables(nodes, kinds)
-    for (const name of unknown) remarks.push({ type: 'unknownVariable', partId: part.id, level: 'wrong', words: `${kinds.length > 1 ? 'None of these events ever carries' : 'This kind of event never carries'} {${name}}: “${part.name}” leaves it empty.`, remedy: null })
+    for (const name of unknown)
+      remarks.push({
+        type: 'unknownVariable',
+        partId: part.id,
+        level: 'wrong',
+        words: `${kinds.length > 1 ? 'None of these events ever carries' : 'This kind of event never carries'} {${name}}: “${part.name}” leaves it empty.`,
+        remedy: null,
+      })
     return remarks
   })
 }
@@ -35,13 +48,32 @@ export function variablesIn(nodes: readonly TemplateNode[], found = new Set<stri
 export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
     if ((part.kind === 'picture' || part.kind === 'sound') && part.mediaId === null) {
-      return [{ type: 'noMedia', partId: part.id, level: 'advice', words: `“${part.name}” has no file yet.`, remedy: null }]
+      return [
+        { type: 'noMedia', partId: part.id, level: 'advice', words: `“${part.name}” has no file yet.`, remedy: null },
+      ]
     }
     const why = whyUnused(part)
-    if (why) return [{ type: 'unusedPart', partId: part.id, level: 'advice', words: `“${part.name}” is ${why}: nobody will notice it.`, remedy: null }]
+    if (why)
+      return [
+        {
+          type: 'unusedPart',
+          partId: part.id,
+          level: 'advice',
+          words: `“${part.name}” is ${why}: nobody will notice it.`,
+          remedy: null,
+        },
+      ]
     const resolved = score.parts.find((each) => each.id === part.id)
     if (resolved && resolved.endMs <= resolved.startMs && part.kind !== 'message') {
-      return [{ type: 'unusedPart', partId: part.id, level: 'wrong', words: `“${part.name}” lasts no time: it would begin at ${inSeconds(resolved.startMs)} and end there.`, remedy: { type: 'lastUntilEnd', partId: part.id, label: 'Let it stay until the end' } }]
+      return [
+        {
+          type: 'unusedPart',
+          partId: part.id,
+          level: 'wrong',
+          words: `“${part.name}” lasts no time: it would begin at ${inSeconds(resolved.startMs)} and end there.`,
+          remedy: { type: 'lastUntilEnd', partId: part.id, label: 'Let it stay until the end' },
+        },
+      ]
     }
     return []
   })
@@ -49,7 +81,8 @@ export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
 
 function whyUnused(part: Part): string | null {
   if (part.kind === 'sound') return part.isMuted ? 'muted' : null
-  if (part.kind === 'voice') return part.isMuted ? 'muted' : part.template.trim() === '' && !part.readsMessage ? 'given nothing to read' : null
+  if (part.kind === 'voice')
+    return part.isMuted ? 'muted' : part.template.trim() === '' && !part.readsMessage ? 'given nothing to read' : null
   if (part.isHidden) return 'hidden'
   if (part.opacity === 0) return 'wholly transparent'
   if ((part.kind === 'line' || part.kind === 'ticker') && part.template.trim() === '') return 'without words'

@@ -18,23 +18,37 @@ const behindRatio = 0.9
 const momentsLooked = 9
 
 /**
- * Text that cannot be told from what lies behind it, at the worst of several moments of its stay. Judged against its own
- * outline where that is wide enough; else against the plate, shape or pictures behind it, and where nothing is behind it
- * against the person's own scene, or against black and white alike.
+ * Text that cannot be told from what lies behind it, at the worst of several moments of its stay. Judged against its
+ * own outline where that is wide enough; else against the plate, shape or pictures behind it, and where nothing is
+ * behind it against the person's own scene, or against black and white alike.
  */
 export function contrastRemarks(context: RemarkContext): Remark[] {
   const { score, layouts } = context
   return score.parts.flatMap((part): Remark[] => {
     const layout = layouts.get(part.id)
     if (!isTextPart(part) || !layout || layout.lines.length === 0) return []
-    const inks = [...new Set(part.pieces.filter((piece) => !piece.emoteUrl && piece.text.trim()).map((piece) => (piece.isValue ? part.highlightInk : part.ink)))]
+    const inks = [
+      ...new Set(
+        part.pieces
+          .filter((piece) => !piece.emoteUrl && piece.text.trim())
+          .map((piece) => (piece.isValue ? part.highlightInk : part.ink)),
+      ),
+    ]
     const isOutlined = part.outlinePx >= layout.sizePx * tellingOutlineEm
     const behind = isOutlined ? [part.outlineInk] : coloursBehind(context, part)
     const worst = Math.min(...inks.flatMap((ink) => behind.map((colour) => contrast(ink, colour))))
     const needed = layout.sizePx >= largeSizePx * motionScale(score.canvas) ? largeRatio : bodyRatio
     if (!(worst < needed)) return []
     const against = isOutlined ? 'its own outline' : 'what lies behind it'
-    return [{ type: 'lowContrast', partId: part.id, level: 'wrong', words: `“${nameOf(context, part.id)}” has a contrast of ${worst.toFixed(1)} : 1 against ${against}; ${needed} : 1 is needed to read it.`, remedy: isOutlined ? null : { type: 'outlineText', partId: part.id, label: 'Give it an outline' } }]
+    return [
+      {
+        type: 'lowContrast',
+        partId: part.id,
+        level: 'wrong',
+        words: `“${nameOf(context, part.id)}” has a contrast of ${worst.toFixed(1)} : 1 against ${against}; ${needed} : 1 is needed to read it.`,
+        remedy: isOutlined ? null : { type: 'outlineText', partId: part.id, label: 'Give it an outline' },
+      },
+    ]
   })
 }
 
@@ -56,7 +70,11 @@ function coloursBehind(context: RemarkContext, text: ResolvedTextPart): string[]
   const to = text.endMs - text.exit.ms
   for (let look = 0; look < momentsLooked; look++) {
     const atMs = from + ((to - from) * look) / momentsLooked
-    for (const colour of blend(scene, behind.filter(({ part }) => isWithinClip(part, atMs)))) colours.add(colour)
+    for (const colour of blend(
+      scene,
+      behind.filter(({ part }) => isWithinClip(part, atMs)),
+    ))
+      colours.add(colour)
   }
   return [...colours]
 }
@@ -73,7 +91,9 @@ function behindOf(context: RemarkContext, part: ResolvedPart, box: CanvasBox): B
 function blend(scene: readonly string[], behind: readonly Behind[]): string[] {
   let colours = [...scene]
   for (const { part, shared, colours: own } of behind) {
-    const blended = own.flatMap((ink) => colours.map((colour) => hexOfRgb(over(rgbOfHex(ink), rgbOfHex(colour), part.opacity))))
+    const blended = own.flatMap((ink) =>
+      colours.map((colour) => hexOfRgb(over(rgbOfHex(ink), rgbOfHex(colour), part.opacity))),
+    )
     // A picture has holes, and what covers only a piece leaves the rest as it was.
     colours = part.kind !== 'picture' && shared >= behindRatio ? blended : [...colours, ...blended]
     colours = [...new Set(colours)].slice(0, 64)

@@ -23,11 +23,24 @@ export function textSizeRemarks(context: RemarkContext): Remark[] {
     const name = nameOf(context, part.id)
     const remarks: Remark[] = []
     if (layout.isCut) {
-      const remedy = part.fit === 'wrap' ? null : { type: 'wrapText' as const, partId: part.id, label: 'Break it into lines' }
-      remarks.push({ type: 'textCut', partId: part.id, level: 'wrong', words: `“${name}” does not fit even at its smallest size; its end is cut to “…”.`, remedy })
+      const remedy =
+        part.fit === 'wrap' ? null : { type: 'wrapText' as const, partId: part.id, label: 'Break it into lines' }
+      remarks.push({
+        type: 'textCut',
+        partId: part.id,
+        level: 'wrong',
+        words: `“${name}” does not fit even at its smallest size; its end is cut to “…”.`,
+        remedy,
+      })
     }
     if (layout.lines.length > 0 && layout.sizePx < leastPx) {
-      remarks.push({ type: 'smallText', partId: part.id, level: 'wrong', words: `“${name}” is drawn ${Math.round(layout.sizePx)} px high; under ${Math.round(leastPx)} px it is not read on this canvas.`, remedy: remedyOfSize(part, layout.sizePx, leastPx) })
+      remarks.push({
+        type: 'smallText',
+        partId: part.id,
+        level: 'wrong',
+        words: `“${name}” is drawn ${Math.round(layout.sizePx)} px high; under ${Math.round(leastPx)} px it is not read on this canvas.`,
+        remedy: remedyOfSize(part, layout.sizePx, leastPx),
+      })
     }
     return remarks
   })
@@ -35,8 +48,11 @@ export function textSizeRemarks(context: RemarkContext): Remark[] {
 
 /** Text that was made small by hand is made larger; text that shrank to fit is broken into lines. */
 function remedyOfSize(part: ResolvedTextPart, drawnPx: number, leastPx: number): Remark['remedy'] {
-  if (part.sizePx < leastPx) return { type: 'setSize', partId: part.id, sizePx: Math.ceil(leastPx), label: `Make it ${Math.ceil(leastPx)} px` }
-  return part.fit === 'shrink' && drawnPx < part.sizePx ? { type: 'wrapText', partId: part.id, label: 'Break it into lines' } : null
+  if (part.sizePx < leastPx)
+    return { type: 'setSize', partId: part.id, sizePx: Math.ceil(leastPx), label: `Make it ${Math.ceil(leastPx)} px` }
+  return part.fit === 'shrink' && drawnPx < part.sizePx
+    ? { type: 'wrapText', partId: part.id, label: 'Break it into lines' }
+    : null
 }
 
 /** Parts that leave the canvas or the safe area, or cover what should stay clear. */
@@ -55,15 +71,33 @@ export function placeRemarks(context: RemarkContext): Remark[] {
     const outside = 1 - sharedArea(box, canvas) / areaOf(box)
     const isOutside = !fills && outside > outsideTolerance
     if (isOutside) {
-      remarks.push({ type: 'outsideCanvas', partId: part.id, level: 'wrong', words: `${Math.round(outside * 100)} % of “${name}” lie outside the canvas.`, remedy: moveInto(part.id, box, safe) })
+      remarks.push({
+        type: 'outsideCanvas',
+        partId: part.id,
+        level: 'wrong',
+        words: `${Math.round(outside * 100)} % of “${name}” lie outside the canvas.`,
+        remedy: moveInto(part.id, box, safe),
+      })
     } else if (isTextPart(part) && !fills && 1 - sharedArea(box, safe) / areaOf(box) > outsideTolerance) {
-      remarks.push({ type: 'outsideSafeArea', partId: part.id, level: 'advice', words: `“${name}” comes closer to the edge than the safe area; some players cut there.`, remedy: moveInto(part.id, box, safe) })
+      remarks.push({
+        type: 'outsideSafeArea',
+        partId: part.id,
+        level: 'advice',
+        words: `“${name}” comes closer to the edge than the safe area; some players cut there.`,
+        remedy: moveInto(part.id, box, safe),
+      })
     }
     for (const zone of zones) {
       if (zone.purpose === 'free') continue
       const zoneBox = boxOfZone(zone)
       if (sharedArea(box, zoneBox) > areaOf(zoneBox) * zoneTolerance) {
-        remarks.push({ type: 'overZone', partId: part.id, level: 'advice', words: `“${name}” stands over “${zone.name}”.`, remedy: moveOut(part.id, box, zoneBox, canvas) })
+        remarks.push({
+          type: 'overZone',
+          partId: part.id,
+          level: 'advice',
+          words: `“${name}” stands over “${zone.name}”.`,
+          remedy: moveOut(part.id, box, zoneBox, canvas),
+        })
       }
     }
     return remarks
@@ -85,7 +119,15 @@ function moveOut(partId: string, box: CanvasBox, zone: CanvasBox, canvas: Canvas
     { dxPx: zone.right - box.left, dyPx: 0 },
     { dxPx: 0, dyPx: zone.top - box.bottom },
     { dxPx: 0, dyPx: zone.bottom - box.top },
-  ].filter(({ dxPx, dyPx }) => box.left + dxPx >= canvas.left && box.right + dxPx <= canvas.right && box.top + dyPx >= canvas.top && box.bottom + dyPx <= canvas.bottom)
+  ].filter(
+    ({ dxPx, dyPx }) =>
+      box.left + dxPx >= canvas.left &&
+      box.right + dxPx <= canvas.right &&
+      box.top + dyPx >= canvas.top &&
+      box.bottom + dyPx <= canvas.bottom,
+  )
   const [way] = ways.sort((a, b) => Math.abs(a.dxPx + a.dyPx) - Math.abs(b.dxPx + b.dyPx))
-  return way ? { type: 'moveBy', partId, dxPx: Math.round(way.dxPx), dyPx: Math.round(way.dyPx), label: 'Move it beside' } : null
+  return way
+    ? { type: 'moveBy', partId, dxPx: Math.round(way.dxPx), dyPx: Math.round(way.dyPx), label: 'Move it beside' }
+    : null
 }

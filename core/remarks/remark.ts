@@ -54,7 +54,10 @@ export interface RemarkContext {
   messageText: string
   /** What the box brings its sounds to. */
   soundLevel: SoundLevel
-  /** What was measured of each sound file, and of each recording of a voice by its address. Of files that are missing here nothing is remarked. */
+  /**
+   * What was measured of each sound file, and of each recording of a voice by its address. Of files that are missing
+   * here nothing is remarked.
+   */
   sounds: Readonly<Record<string, MeasuredSound>>
   /** Colours that a picture file shows, `#RRGGBB`, where they were measured. */
   pictureColours: Readonly<Record<string, readonly string[]>>

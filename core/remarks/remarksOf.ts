@@ -8,14 +8,32 @@ import { entranceRemarks, lengthRemarks, solverRemarks, soundLengthRemarks, text
 import { voiceRemarks } from './voice.ts'
 
 const makers: readonly ((context: RemarkContext) => Remark[])[] = [
-  lengthRemarks, entranceRemarks, soundLengthRemarks, solverRemarks, textTimeRemarks, textSizeRemarks, placeRemarks, contrastRemarks, templateRemarks, unusedRemarks, soundLevelRemarks, soundSumRemarks, voiceRemarks,
+  lengthRemarks,
+  entranceRemarks,
+  soundLengthRemarks,
+  solverRemarks,
+  textTimeRemarks,
+  textSizeRemarks,
+  placeRemarks,
+  contrastRemarks,
+  templateRemarks,
+  unusedRemarks,
+  soundLevelRemarks,
+  soundSumRemarks,
+  voiceRemarks,
 ]
 
-/** Everything to say about a score, what is wrong first. What the person has switched off is left out. Quadratic in the number of parts. */
+/**
+ * Everything to say about a score, what is wrong first. What the person has switched off is left out. Quadratic in the
+ * number of parts.
+ */
 export function remarksOf(context: RemarkContext): Remark[] {
   const { silenced } = context.composition
   return makers
     .flatMap((make) => make(context))
-    .filter((remark) => !silenced.some((each) => each.type === remark.type && (each.partId === null || each.partId === remark.partId)))
+    .filter(
+      (remark) =>
+        !silenced.some((each) => each.type === remark.type && (each.partId === null || each.partId === remark.partId)),
+    )
     .sort((a, b) => Number(b.level === 'wrong') - Number(a.level === 'wrong'))
 }

@@ -8,12 +8,32 @@ import { areaOf, sharedArea } from '../composition/canvasBox.ts'
 import { restingBox, stayMs } from './restingBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
-const picture = { ...starterPicture(canvas, null), place: { xPx: 500, yPx: 400, origin: 'centre' as const }, widthPx: 200, heightPx: 100 }
+const picture = {
+  ...starterPicture(canvas, null),
+  place: { xPx: 500, yPx: 400, origin: 'centre' as const },
+  widthPx: 200,
+  heightPx: 100,
+}
 const line = starterLine(canvas, 'headline', '{name}')
-const layouts = new Map([['headline', { lines: [{ pieces: [{ text: 'pip_rye', isValue: true }], widthPx: 400 }], sizePx: 100, widthPx: 400, heightPx: 124, isCut: false, units: [] }]])
+const layouts = new Map([
+  [
+    'headline',
+    {
+      lines: [{ pieces: [{ text: 'pip_rye', isValue: true }], widthPx: 400 }],
+      sizePx: 100,
+      widthPx: 400,
+      heightPx: 124,
+      isCut: false,
+      units: [],
+    },
+  ],
+])
 
 function resolved(parts: Parameters<typeof resolveScore>[0]['parts']) {
-  const result = resolveScore({ version: 4, length: { rule: 'fixed', ms: 7000 }, parts, silenced: [] }, { canvas, look: lanternLook, zones: [], event: sampleEvent('follow'), locale: 'en', media: {} })
+  const result = resolveScore(
+    { version: 4, length: { rule: 'fixed', ms: 7000 }, parts, silenced: [] },
+    { canvas, look: lanternLook, zones: [], event: sampleEvent('follow'), locale: 'en', media: {} },
+  )
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }
@@ -36,7 +56,9 @@ describe('where a part rests', () => {
   it('follows the text that a plate hugs', () => {
     const plate = boxOf([starterBackdrop(canvas, ['headline']), line], 0)
     const text = boxOf([line])
-    expect(plate && text && [text.left - plate.left, plate.right - text.right, text.top - plate.top]).toEqual([28, 28, 28])
+    expect(plate && text && [text.left - plate.left, plate.right - text.right, text.top - plate.top]).toEqual([
+      28, 28, 28,
+    ])
   })
 
   it('is nowhere for text that was not measured', () => {

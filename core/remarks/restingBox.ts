@@ -12,7 +12,11 @@ export function stayMs(part: ResolvedVisiblePart): number {
 
 /** Where a part lies in the middle of its stay; null when it is not to be seen then, or has no extent. */
 export function restingBox(score: ResolvedScore, layouts: TextLayouts, part: ResolvedVisiblePart): CanvasBox | null {
-  const visual = sceneAt({ ...score, parts: part.kind === 'backdrop' ? score.parts : [part] }, layouts, stayMs(part)).visuals.find((each) => each.partId === part.id)
+  const visual = sceneAt(
+    { ...score, parts: part.kind === 'backdrop' ? score.parts : [part] },
+    layouts,
+    stayMs(part),
+  ).visuals.find((each) => each.partId === part.id)
   if (!visual || visual.widthPx <= 0 || visual.heightPx <= 0) return null
   return boxAround(cornersOf(visual))
 }

@@ -9,7 +9,9 @@ const audibleLu = 3
 /** Turns a sound by so much, in steps of half a decibel and rather lower than higher. */
 export function trimTo(context: RemarkContext, sound: { id: string }, byDb: number, label: string): Remedy | null {
   const part = context.composition.parts.find((each): each is HeardPart => each.id === sound.id && !isVisiblePart(each))
-  return part ? { type: 'setTrim', partId: sound.id, trimDb: Math.max(-60, Math.floor((part.trimDb + byDb) * 2) / 2), label } : null
+  return part
+    ? { type: 'setTrim', partId: sound.id, trimDb: Math.max(-60, Math.floor((part.trimDb + byDb) * 2) / 2), label }
+    : null
 }
 
 /** Each sound by itself against the box's target and ceiling. Linear. */
@@ -27,15 +29,33 @@ function remarksOfOne(context: RemarkContext, sound: ResolvedSound): Remark[] {
   const lufs = level.lufs + sound.gainDb
   const remarks: Remark[] = []
   if (peakDb > ceilingDbtp + 0.05) {
-    remarks.push({ type: 'soundOverCeiling', partId: sound.id, level: 'wrong', words: `${name} peaks at ${peakDb.toFixed(1)} dBTP; over ${ceilingDbtp} dBTP it distorts.`, remedy: trimTo(context, sound, ceilingDbtp - peakDb, 'Turn it down under the ceiling') })
+    remarks.push({
+      type: 'soundOverCeiling',
+      partId: sound.id,
+      level: 'wrong',
+      words: `${name} peaks at ${peakDb.toFixed(1)} dBTP; over ${ceilingDbtp} dBTP it distorts.`,
+      remedy: trimTo(context, sound, ceilingDbtp - peakDb, 'Turn it down under the ceiling'),
+    })
   }
   if (!part.isLevelled && Math.abs(lufs - targetLufs) > audibleLu) {
-    remarks.push({ type: 'notLevelled', partId: sound.id, level: 'advice', words: `${name} is not levelled: at ${lufs.toFixed(1)} LUFS it is ${Math.abs(lufs - targetLufs).toFixed(1)} LU ${lufs > targetLufs ? 'louder' : 'quieter'} than this box wants.`, remedy: { type: 'levelSound', partId: sound.id, label: 'Level it' } })
+    remarks.push({
+      type: 'notLevelled',
+      partId: sound.id,
+      level: 'advice',
+      words: `${name} is not levelled: at ${lufs.toFixed(1)} LUFS it is ${Math.abs(lufs - targetLufs).toFixed(1)} LU ${lufs > targetLufs ? 'louder' : 'quieter'} than this box wants.`,
+      remedy: { type: 'levelSound', partId: sound.id, label: 'Level it' },
+    })
   }
   const levelled = levellingOf(level, context.soundLevel)
   if (part.isLevelled && levelled.heldBy !== null && targetLufs - level.lufs - levelled.gainDb > audibleLu) {
     const why = levelled.heldBy === 'ceiling' ? 'its peaks are at the ceiling' : 'it was recorded very quietly'
-    remarks.push({ type: 'soundBelowTarget', partId: sound.id, level: 'advice', words: `${name} comes to ${(level.lufs + levelled.gainDb).toFixed(1)} LUFS instead of ${targetLufs}: ${why}. A recording with less difference between loud and quiet would do.`, remedy: null })
+    remarks.push({
+      type: 'soundBelowTarget',
+      partId: sound.id,
+      level: 'advice',
+      words: `${name} comes to ${(level.lufs + levelled.gainDb).toFixed(1)} LUFS instead of ${targetLufs}: ${why}. A recording with less difference between loud and quiet would do.`,
+      remedy: null,
+    })
   }
   return remarks
 }

@@ -22,8 +22,26 @@ export function lengthRemarks({ score }: RemarkContext): Remark[] {
   if (score.parts.length === 0) return []
   // What a viewer wrote and a voice reads takes its time.
   const isRead = score.parts.some((part) => part.kind === 'voice' && part.endMs >= longMs)
-  if (score.lengthMs > longMs && !isRead) return [{ type: 'tooLong', partId: null, level: 'advice', words: `${inSeconds(score.lengthMs)} hold the screen for long; six to ten seconds are usual.`, remedy: { type: 'setLength', ms: 10_000, label: 'Make it 10 s' } }]
-  if (score.lengthMs < shortMs) return [{ type: 'tooShort', partId: null, level: 'wrong', words: `${inSeconds(score.lengthMs)} are too short to be read.`, remedy: { type: 'setLength', ms: 6000, label: 'Make it 6 s' } }]
+  if (score.lengthMs > longMs && !isRead)
+    return [
+      {
+        type: 'tooLong',
+        partId: null,
+        level: 'advice',
+        words: `${inSeconds(score.lengthMs)} hold the screen for long; six to ten seconds are usual.`,
+        remedy: { type: 'setLength', ms: 10_000, label: 'Make it 10 s' },
+      },
+    ]
+  if (score.lengthMs < shortMs)
+    return [
+      {
+        type: 'tooShort',
+        partId: null,
+        level: 'wrong',
+        words: `${inSeconds(score.lengthMs)} are too short to be read.`,
+        remedy: { type: 'setLength', ms: 6000, label: 'Make it 6 s' },
+      },
+    ]
   return []
 }
 
@@ -46,7 +64,12 @@ export function entranceRemarks(context: RemarkContext): Remark[] {
         partId: text.id,
         level: 'wrong',
         words: `“${nameOf(context, text.id)}” comes while “${nameOf(context, picture.id)}” is still moving in behind it.`,
-        remedy: { type: 'startWhenEntered', partId: text.id, of: picture.id, label: `Start when ${nameOf(context, picture.id)} has entered` },
+        remedy: {
+          type: 'startWhenEntered',
+          partId: text.id,
+          of: picture.id,
+          label: `Start when ${nameOf(context, picture.id)} has entered`,
+        },
       })
       break
     }
@@ -65,12 +88,37 @@ export function soundLengthRemarks(context: RemarkContext): Remark[] {
     if (part.kind !== 'sound') return []
     const name = nameOf(context, part.id)
     if (part.endMs > seenToMs + soundGraceMs) {
-      return [{ type: 'soundLonger', partId: part.id, level: 'wrong', words: `“${name}” is heard ${inSeconds(part.endMs - seenToMs)} longer than anything is seen.`, remedy: { type: 'holdUntilEnd', partIds: seen.filter((each) => each.endMs >= seenToMs - soundGraceMs).map((each) => each.id), maxMs: longMs, label: 'Stay as long as the sound' } }]
+      return [
+        {
+          type: 'soundLonger',
+          partId: part.id,
+          level: 'wrong',
+          words: `“${name}” is heard ${inSeconds(part.endMs - seenToMs)} longer than anything is seen.`,
+          remedy: {
+            type: 'holdUntilEnd',
+            partIds: seen.filter((each) => each.endMs >= seenToMs - soundGraceMs).map((each) => each.id),
+            maxMs: longMs,
+            label: 'Stay as long as the sound',
+          },
+        },
+      ]
     }
     const lengthMs = part.endMs - part.startMs
     const isMeantToMatch = lengthMs >= (seenToMs - seenFromMs) * meantToMatchRatio
     if (isMeantToMatch && part.endMs < seenToMs - matchGraceMs) {
-      return [{ type: 'soundShorter', partId: part.id, level: 'advice', words: `“${name}” ends ${inSeconds(seenToMs - part.endMs)} before the picture does.`, remedy: { type: 'setLength', ms: Math.max(shortMs, part.endMs), label: `End after ${inSeconds(Math.max(shortMs, part.endMs))}` } }]
+      return [
+        {
+          type: 'soundShorter',
+          partId: part.id,
+          level: 'advice',
+          words: `“${name}” ends ${inSeconds(seenToMs - part.endMs)} before the picture does.`,
+          remedy: {
+            type: 'setLength',
+            ms: Math.max(shortMs, part.endMs),
+            label: `End after ${inSeconds(Math.max(shortMs, part.endMs))}`,
+          },
+        },
+      ]
     }
     return []
   })
@@ -81,14 +129,35 @@ export function solverRemarks(context: RemarkContext): Remark[] {
   const { score, composition } = context
   return score.remarks.map(({ type, partId }) => {
     const name = nameOf(context, partId)
-    if (type === 'phasesShrunk') return { type, partId, level: 'advice', words: `“${name}” is too short for its entrance and exit; both were shortened.`, remedy: { type: 'lastUntilEnd', partId, label: 'Let it stay until the end' } }
+    if (type === 'phasesShrunk')
+      return {
+        type,
+        partId,
+        level: 'advice',
+        words: `“${name}” is too short for its entrance and exit; both were shortened.`,
+        remedy: { type: 'lastUntilEnd', partId, label: 'Let it stay until the end' },
+      }
     const kind = composition.parts.find((part) => part.id === partId)?.kind
     const isSound = kind === 'sound' || kind === 'voice'
-    return { type, partId, level: 'wrong', words: isSound ? `“${name}” is cut off by the end of the alert and fades out.` : `“${name}” is cut off by the end of the alert before it has left.`, remedy: kind === 'voice' ? { type: 'waitForVoice', label: 'Let the alert wait for the voice' } : { type: 'fitContents', maxMs: longMs, label: 'Make the alert long enough' } }
+    return {
+      type,
+      partId,
+      level: 'wrong',
+      words: isSound
+        ? `“${name}” is cut off by the end of the alert and fades out.`
+        : `“${name}” is cut off by the end of the alert before it has left.`,
+      remedy:
+        kind === 'voice'
+          ? { type: 'waitForVoice', label: 'Let the alert wait for the voice' }
+          : { type: 'fitContents', maxMs: longMs, label: 'Make the alert long enough' },
+    }
   })
 }
 
-/** Text that is not done when it goes: letters still arriving, a message that cannot be read so fast, a line not scrolled through. */
+/**
+ * Text that is not done when it goes: letters still arriving, a message that cannot be read so fast, a line not
+ * scrolled through.
+ */
 export function textTimeRemarks(context: RemarkContext): Remark[] {
   const { score, layouts, messageText } = context
   const remarks: Remark[] = []
@@ -98,15 +167,38 @@ export function textTimeRemarks(context: RemarkContext): Remark[] {
     const name = nameOf(context, part.id)
     const leavingMs = part.endMs - part.exit.ms - part.startMs
     if (part.letters && arrivedAfterMs(part.letters, layout.units.length) > leavingMs) {
-      remarks.push({ type: 'lettersUnfinished', partId: part.id, level: 'wrong', words: `“${name}” begins to leave before its last letter has come.`, remedy: { type: 'setPace', partId: part.id, staggerMs: Math.max(0, Math.floor(((leavingMs - part.letters.ms) / layout.units.length) * paceReserve)), label: 'Let the letters come faster' } })
+      remarks.push({
+        type: 'lettersUnfinished',
+        partId: part.id,
+        level: 'wrong',
+        words: `“${name}” begins to leave before its last letter has come.`,
+        remedy: {
+          type: 'setPace',
+          partId: part.id,
+          staggerMs: Math.max(0, Math.floor(((leavingMs - part.letters.ms) / layout.units.length) * paceReserve)),
+          label: 'Let the letters come faster',
+        },
+      })
     }
     if (scrollNeedsMs(part, layout) > leavingMs) {
-      remarks.push({ type: 'scrollUnfinished', partId: part.id, level: 'wrong', words: `“${name}” leaves before its end has scrolled into sight.`, remedy: { type: 'wrapText', partId: part.id, label: 'Break it into lines instead' } })
+      remarks.push({
+        type: 'scrollUnfinished',
+        partId: part.id,
+        level: 'wrong',
+        words: `“${name}” leaves before its end has scrolled into sight.`,
+        remedy: { type: 'wrapText', partId: part.id, label: 'Break it into lines instead' },
+      })
     }
     const stayMs = leavingMs - part.entrance.ms
     const neededMs = part.kind === 'message' ? readingMs(messageText) : 0
     if (neededMs > stayMs) {
-      remarks.push({ type: 'messageHurried', partId: part.id, level: 'advice', words: `“${name}” stays ${inSeconds(Math.max(0, stayMs))}; reading it takes about ${inSeconds(neededMs)}.`, remedy: { type: 'fitContents', maxMs: longMs, label: 'Stay as long as reading takes' } })
+      remarks.push({
+        type: 'messageHurried',
+        partId: part.id,
+        level: 'advice',
+        words: `“${name}” stays ${inSeconds(Math.max(0, stayMs))}; reading it takes about ${inSeconds(neededMs)}.`,
+        remedy: { type: 'fitContents', maxMs: longMs, label: 'Stay as long as reading takes' },
+      })
     }
   }
   return remarks

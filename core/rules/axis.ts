@@ -26,7 +26,13 @@ export interface CoverageAxis {
   rows: AxisRow[]
 }
 
-const isAlong = ({ field, contained }: Dimension) => contained === null && (field.type === 'number' || field.type === 'money' || field.type === 'span' || field.type === 'clock' || field.type === 'season')
+const isAlong = ({ field, contained }: Dimension) =>
+  contained === null &&
+  (field.type === 'number' ||
+    field.type === 'money' ||
+    field.type === 'span' ||
+    field.type === 'clock' ||
+    field.type === 'season')
 
 /** The directions that rows can be made of: choices, and what is in a set. */
 export function facetsOf({ space }: Coverage): number[] {
@@ -34,8 +40,8 @@ export function facetsOf({ space }: Coverage): number[] {
 }
 
 /**
- * Lays coverage out to be drawn: along the first ordered direction, with a row for each value of a facet. Without anything
- * ordered all of it is one stretch.
+ * Lays coverage out to be drawn: along the first ordered direction, with a row for each value of a facet. Without
+ * anything ordered all of it is one stretch.
  * @param wanted the direction that rows are made of, one of `facetsOf`; otherwise the first
  */
 export function axisOf(coverage: Coverage, wanted: number | null = null): CoverageAxis {
@@ -44,19 +50,42 @@ export function axisOf(coverage: Coverage, wanted: number | null = null): Covera
   const facets = facetsOf(coverage)
   const dimension = ordered < 0 ? null : ordered
   const facet = wanted !== null && facets.includes(wanted) ? wanted : (facets[0] ?? null)
-  const values = facet === null ? [null] : Array.from({ length: (space.dimensions[facet]?.last ?? 0) + 1 }, (_, value) => value)
+  const values =
+    facet === null ? [null] : Array.from({ length: (space.dimensions[facet]?.last ?? 0) + 1 }, (_, value) => value)
   const rows = values.map((value) => {
-    const onRow = (region: Region) => (facet === null || value === null ? region : region.filter((box) => (box[facet * 2] as number) <= value && (box[facet * 2 + 1] as number) >= value))
+    const onRow = (region: Region) =>
+      facet === null || value === null
+        ? region
+        : region.filter((box) => (box[facet * 2] as number) <= value && (box[facet * 2 + 1] as number) >= value)
     // A kind that never says what the axis shows is one stretch.
-    const along = dimension !== null && onRow(space.whole).some((box) => (box[dimension * 2 + 1] as number) > missing) ? dimension : null
-    return { value, stretches: stretchesOf(along, variations.map(({ id, plays }) => ({ id, region: onRow(plays) })), onRow(gaps), dimension === null ? 0 : (space.dimensions[dimension]?.last ?? 0)) }
+    const along =
+      dimension !== null && onRow(space.whole).some((box) => (box[dimension * 2 + 1] as number) > missing)
+        ? dimension
+        : null
+    return {
+      value,
+      stretches: stretchesOf(
+        along,
+        variations.map(({ id, plays }) => ({ id, region: onRow(plays) })),
+        onRow(gaps),
+        dimension === null ? 0 : (space.dimensions[dimension]?.last ?? 0),
+      ),
+    }
   })
   return { dimension, facet, rows }
 }
 
-function stretchesOf(dimension: number | null, variations: readonly { id: string; region: Region }[], gaps: Region, last: number): AxisStretch[] {
+function stretchesOf(
+  dimension: number | null,
+  variations: readonly { id: string; region: Region }[],
+  gaps: Region,
+  last: number,
+): AxisStretch[] {
   const at = (dimension ?? 0) * 2
-  const covers = (region: Region, first: number) => dimension === null ? region.length > 0 : region.some((box) => (box[at] as number) <= first && (box[at + 1] as number) >= first)
+  const covers = (region: Region, first: number) =>
+    dimension === null
+      ? region.length > 0
+      : region.some((box) => (box[at] as number) <= first && (box[at + 1] as number) >= first)
   const cuts = new Set([0])
   if (dimension !== null) {
     for (const box of [...variations.flatMap(({ region }) => region), ...gaps]) {

@@ -16,7 +16,8 @@ const written = /^(?:(\d\d):(\d\d)|(?:(\d{4})-)?(\d\d)-(\d\d))$/
 /** Which scale a text is on and where; null for no time and no day. */
 export function placeOnScale(text: string): { scale: CalendarScale; at: number } | null {
   const [, hour, minute, year, month, day] = written.exec(text) ?? []
-  if (hour !== undefined && minute !== undefined) return Number(hour) < 24 && Number(minute) < 60 ? { scale: 'clock', at: Number(hour) * 60 + Number(minute) } : null
+  if (hour !== undefined && minute !== undefined)
+    return Number(hour) < 24 && Number(minute) < 60 ? { scale: 'clock', at: Number(hour) * 60 + Number(minute) } : null
   if (month === undefined || day === undefined) return null
   const date = new Date(Date.UTC(Number(year ?? 2024), Number(month) - 1, Number(day)))
   // A 31st of June would silently become the 1st of July.
@@ -27,7 +28,10 @@ export function placeOnScale(text: string): { scale: CalendarScale; at: number }
 
 export type Span = [first: number, last: number]
 
-/** The values from one end to the other, both included, in one or two spans; null where the ends are none, or nothing lies between. */
+/**
+ * The values from one end to the other, both included, in one or two spans; null where the ends are none, or nothing
+ * lies between.
+ */
 export function calendarSpans(from: string, to: string): { scale: CalendarScale; spans: Span[] } | null {
   const [start, end] = [placeOnScale(from), placeOnScale(to)]
   if (!start || start.scale !== end?.scale) return null

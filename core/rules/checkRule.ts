@@ -30,7 +30,10 @@ function faultOfComparison(listener: Listener, comparison: Comparison): string |
   const field = fieldOf(listener, comparison.field)
   if (!field) return `these events never say “${comparison.field}”`
   if (!ways[field.type].includes(comparison.is)) return `${field.words} cannot be compared in this way`
-  if (comparison.is === 'within') return calendarSpans(comparison.from, comparison.to)?.scale === field.type ? null : `${field.words} is written otherwise`
+  if (comparison.is === 'within')
+    return calendarSpans(comparison.from, comparison.to)?.scale === field.type
+      ? null
+      : `${field.words} is written otherwise`
   if ((field.type !== 'choice' && field.type !== 'set') || !('values' in comparison)) return null
   const unknown = comparison.values.find((value) => !field.options.some((option) => option.value === value))
   return unknown === undefined ? null : `${field.words} is never “${unknown}”`

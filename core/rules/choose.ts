@@ -18,11 +18,15 @@ export interface Chosen<V extends Ruled> {
 }
 
 /**
- * The first variation whose rule holds; where it shares, one of its group that hold, drawn by weight. The lot depends on the
- * event and the alert alone, so that every machine, every replay and every rehearsal draws the same.
+ * The first variation whose rule holds; where it shares, one of its group that hold, drawn by weight. The lot depends
+ * on the event and the alert alone, so that every machine, every replay and every rehearsal draws the same.
  * @param drawKey the event's identity with the alert's id
  */
-export function chooseVariation<V extends Ruled>(variations: readonly V[], values: RuleValues, drawKey: string): Chosen<V> {
+export function chooseVariation<V extends Ruled>(
+  variations: readonly V[],
+  values: RuleValues,
+  drawKey: string,
+): Chosen<V> {
   const first = variations.find(({ rule }) => ruleHolds(rule, values))
   const group = first?.share?.group
   if (!first || group === undefined) return { variation: first ?? null, draw: null }
@@ -31,5 +35,8 @@ export function chooseVariation<V extends Ruled>(variations: readonly V[], value
   const all = sharing.reduce((sum, { share }) => sum + (share?.weight ?? 0), 0)
   let left = lot * all
   const drawn = sharing.find(({ share }) => (left -= share?.weight ?? 0) < 0) ?? first
-  return { variation: drawn, draw: { group, odds: sharing.map(({ id, share }) => ({ id, weight: share?.weight ?? 0 })), lot } }
+  return {
+    variation: drawn,
+    draw: { group, odds: sharing.map(({ id, share }) => ({ id, weight: share?.weight ?? 0 })), lot },
+  }
 }

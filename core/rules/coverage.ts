@@ -19,7 +19,10 @@ export interface VariationCoverage {
   hidden: Region
   /** `unreachable`: it never plays. `shadowed`: in part of where its rule holds, others come first. */
   state: 'open' | 'shadowed' | 'unreachable'
-  /** Who comes first there, in order. Everyday variations at the end hide nothing and are hidden by all; that is their purpose. */
+  /**
+   * Who comes first there, in order. Everyday variations at the end hide nothing and are hidden by all; that is their
+   * purpose.
+   */
   by: string[]
 }
 
@@ -31,19 +34,24 @@ export interface Coverage {
 }
 
 /**
- * Which variation plays where, exactly: the region of each rule less those of the rules before it. A share group wins wherever
- * one of its members is the first that holds, and there each member that holds may be drawn.
- * Boxes: at most (comparisons × 2) ^ fields, in practice a few for each rule. The matcher and this never disagree, but for
- * what they treat as if it had nothing to do with each other (see `Dimension`).
+ * Which variation plays where, exactly: the region of each rule less those of the rules before it. A share group wins
+ * wherever one of its members is the first that holds, and there each member that holds may be drawn. Boxes: at most
+ * (comparisons × 2) ^ fields, in practice a few for each rule. The matcher and this never disagree, but for what they
+ * treat as if it had nothing to do with each other (see `Dimension`).
  */
 export function coverageOf(listener: Listener, variations: readonly Ruled[]): Coverage {
-  const space = spaceOf(listener, variations.map(({ rule }) => rule))
+  const space = spaceOf(
+    listener,
+    variations.map(({ rule }) => rule),
+  )
   const regions = variations.map(({ rule }) => regionOf(space, rule))
   const groupOf = (index: number) => variations[index]?.share?.group ?? null
 
   // Where everything before a variation already holds; of a share group's member, everything that is not of the group.
   const firsts = variations.map((_, index) => {
-    const before = regions.filter((_region, other) => other < index && (groupOf(index) === null || groupOf(other) !== groupOf(index)))
+    const before = regions.filter(
+      (_region, other) => other < index && (groupOf(index) === null || groupOf(other) !== groupOf(index)),
+    )
     return tidy(before.reduce((left, region) => subtract(left, region), regions[index] ?? []))
   })
   const wins = new Map<string, Region>()
@@ -57,9 +65,19 @@ export function coverageOf(listener: Listener, variations: readonly Ruled[]): Co
     const group = groupOf(index)
     const plays = tidy(group === null ? (firsts[index] ?? []) : intersect(region, wins.get(group) ?? []))
     const hidden = tidy(subtract(region, plays))
-    const by = variations.flatMap((other, at) => (at < index && (group === null || groupOf(at) !== group) && intersect(hidden, regions[at] ?? []).length > 0 ? [other.id] : []))
+    const by = variations.flatMap((other, at) =>
+      at < index && (group === null || groupOf(at) !== group) && intersect(hidden, regions[at] ?? []).length > 0
+        ? [other.id]
+        : [],
+    )
     const isEverydayBelow = rule === null && plays.length > 0
-    return { id, plays, hidden, state: plays.length === 0 ? 'unreachable' : hidden.length > 0 && !isEverydayBelow ? 'shadowed' : 'open', by }
+    return {
+      id,
+      plays,
+      hidden,
+      state: plays.length === 0 ? 'unreachable' : hidden.length > 0 && !isEverydayBelow ? 'shadowed' : 'open',
+      by,
+    }
   })
   const gaps = regions.reduce<Region>((left, region) => subtract(left, region), space.whole)
   return { space, variations: covered, gaps: tidy(gaps) }

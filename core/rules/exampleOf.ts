@@ -17,14 +17,34 @@ export interface Example {
 const dayMs = 86_400_000
 
 type Write = (data: Record<string, unknown>, value: number | string) => void
-const set = (path: string): Write => (data, value) => void (data[path] = value)
-const inReward = (path: string): Write => (data, value) => void (data.reward = { ...(data.reward as object), [path]: value })
+const set =
+  (path: string): Write =>
+  (data, value) =>
+    void (data[path] = value)
+const inReward =
+  (path: string): Write =>
+  (data, value) =>
+    void (data.reward = { ...(data.reward as object), [path]: value })
 
 /** Where each field of a rule stands in what an event carries. */
 const writers: Record<string, Write> = {
-  months: set('months'), streak: set('streakMonths'), count: set('count'), amount: set('amountMinor'), points: set('points'), party: set('partySize'), item: set('item'), level: set('level'), levelName: set('levelName'),
+  months: set('months'),
+  streak: set('streakMonths'),
+  count: set('count'),
+  amount: set('amountMinor'),
+  points: set('points'),
+  party: set('partySize'),
+  item: set('item'),
+  level: set('level'),
+  levelName: set('levelName'),
   tier: (data, value) => void (data.tier = Number(value)),
-  goal: set('goalTitle'), cost: inReward('costPoints'), reward: inReward('title'), input: set('input'), command: set('command'), arguments: set('arguments'), choice: set('choice'),
+  goal: set('goalTitle'),
+  cost: inReward('costPoints'),
+  reward: inReward('title'),
+  input: set('input'),
+  command: set('command'),
+  arguments: set('arguments'),
+  choice: set('choice'),
   viewer: (data, value) => {
     if (value === 'anonymous') data.viewer = null
   },
@@ -41,18 +61,26 @@ const otherwise: Partial<Record<EventKind, Record<string, Write>>> = {
 }
 
 /**
- * An event that a variation would be chosen for, with circumstances: the sample where that is one already, else the sample of
- * the alert's kinds with the nearest values that its coverage allows. Null for a variation that never plays.
+ * An event that a variation would be chosen for, with circumstances: the sample where that is one already, else the
+ * sample of the alert's kinds with the nearest values that its coverage allows. Null for a variation that never plays.
  * @param listener with the kinds in the order in which they are tried
  * @param sampleOf a sample of each kind
  */
-export function exampleOf({ kinds, offer }: Listener, sampleOf: (kind: EventKind) => CanonicalEvent, { space, variations }: Coverage, variationId: string, channel: ChannelContext): Example | null {
+export function exampleOf(
+  { kinds, offer }: Listener,
+  sampleOf: (kind: EventKind) => CanonicalEvent,
+  { space, variations }: Coverage,
+  variationId: string,
+  channel: ChannelContext,
+): Example | null {
   const plays = variations.find(({ id }) => id === variationId)?.plays ?? []
   const kindAt = space.dimensions.findIndex(({ field }) => field.id === 'kind')
   const tries = kinds.flatMap((kind) => {
     const event = sampleOf(kind)
     const at = pointOf(space, ruleValuesOf(event, channel, plainCircumstances, offer))
-    return plays.filter((box) => kindAt < 0 || (box[kindAt * 2] as number) === space.kinds.indexOf(kind)).map((box) => ({ event, at, box, distance: distanceOf(at, box) }))
+    return plays
+      .filter((box) => kindAt < 0 || (box[kindAt * 2] as number) === space.kinds.indexOf(kind))
+      .map((box) => ({ event, at, box, distance: distanceOf(at, box) }))
   })
   for (const { event, at, box } of tries.sort((a, b) => a.distance - b.distance)) {
     const example = exampleIn(space, event, at, box, channel, offer)
@@ -62,10 +90,25 @@ export function exampleOf({ kinds, offer }: Listener, sampleOf: (kind: EventKind
 }
 
 /** In how many directions a point lies outside a box. */
-const distanceOf = (at: readonly number[], box: Box) => at.reduce((sum, value, dimension) => sum + (value < (box[dimension * 2] as number) || value > (box[dimension * 2 + 1] as number) ? 1 : 0), 0)
+const distanceOf = (at: readonly number[], box: Box) =>
+  at.reduce(
+    (sum, value, dimension) =>
+      sum + (value < (box[dimension * 2] as number) || value > (box[dimension * 2 + 1] as number) ? 1 : 0),
+    0,
+  )
 
-/** The event with values that lie in the box; null where what the box asks for cannot be all at once, such as a day that is none. */
-function exampleIn(space: Space, event: CanonicalEvent, at: readonly number[], box: Box, channel: ChannelContext, offer: Listener['offer']): Example | null {
+/**
+ * The event with values that lie in the box; null where what the box asks for cannot be all at once, such as a day that
+ * is none.
+ */
+function exampleIn(
+  space: Space,
+  event: CanonicalEvent,
+  at: readonly number[],
+  box: Box,
+  channel: ChannelContext,
+  offer: Listener['offer'],
+): Example | null {
   const occurredAtMs = occurredIn(space.dimensions, box, event.occurredAtMs, channel.timeZone)
   if (occurredAtMs === null) return null
   const data = { ...event.data } as Record<string, unknown>
@@ -81,12 +124,20 @@ function exampleIn(space: Space, event: CanonicalEvent, at: readonly number[], b
     else if (field.id === 'since' && first > missing) previousAtMs = occurredAtMs - value * 60_000
     else if ((now < first || now > last) && last !== missing) {
       const write = otherwise[event.kind]?.[field.id] ?? writers[field.id]
-      write?.(data, contained !== null ? (value === 1 ? contained : '') : values ? (values[value] ?? 'something else') : value)
+      write?.(
+        data,
+        contained !== null ? (value === 1 ? contained : '') : values ? (values[value] ?? 'something else') : value,
+      )
     }
   })
   if (roles.length > 0 && data.viewer) data.viewer = { ...(data.viewer as object), roles }
-  const example = { event: { ...event, occurredAtMs, data } as CanonicalEvent, circumstances: { platform, previousAtMs } }
-  return distanceOf(pointOf(space, ruleValuesOf(example.event, channel, example.circumstances, offer)), box) === 0 ? example : null
+  const example = {
+    event: { ...event, occurredAtMs, data } as CanonicalEvent,
+    circumstances: { platform, previousAtMs },
+  }
+  return distanceOf(pointOf(space, ruleValuesOf(example.event, channel, example.circumstances, offer)), box) === 0
+    ? example
+    : null
 }
 
 /** Days are looked through for so long: every weekday falls on every day of the year within. */
@@ -100,9 +151,16 @@ function occurredIn(dimensions: readonly Dimension[], box: Box, atMs: number, ti
   }
   const [time, weekday, season, date] = ['time', 'weekday', 'season', 'date'].map(spanOf)
   if (!time && !weekday && !season && !date) return atMs
-  const isIn = (span: { first: number; last: number } | null | undefined, value: number) => !span || (value >= span.first && value <= span.last)
+  const isIn = (span: { first: number; last: number } | null | undefined, value: number) =>
+    !span || (value >= span.first && value <= span.last)
   const local = localMoment(atMs, timeZone)
-  if (isIn(time, local.minute) && isIn(weekday, local.weekday) && isIn(season, local.dayOfYear) && isIn(date, local.day)) return atMs
+  if (
+    isIn(time, local.minute) &&
+    isIn(weekday, local.weekday) &&
+    isIn(season, local.dayOfYear) &&
+    isIn(date, local.day)
+  )
+    return atMs
   const minute = isIn(time, local.minute) ? local.minute : Math.max(0, time?.first ?? 0)
   const firstDay = isIn(date, local.day) ? local.day : Math.max(0, date?.first ?? 0)
   for (let day = firstDay; day < firstDay + daysTried && isIn(date, day); day++) {

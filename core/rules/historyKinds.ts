@@ -7,7 +7,9 @@ export function historyKindsOf(documents: readonly BoxDocument[]): Set<EventKind
   return new Set(
     documents.flatMap(({ alerts }) =>
       alerts.flatMap(({ kinds, variations }) => {
-        const asks = [...comparisonsOf(variations.map(({ rule }) => rule))].some(({ field }) => field === 'visit' || field === 'since')
+        const asks = [...comparisonsOf(variations.map(({ rule }) => rule))].some(
+          ({ field }) => field === 'visit' || field === 'since',
+        )
         return asks ? kinds : []
       }),
     ),

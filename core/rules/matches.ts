@@ -2,7 +2,10 @@ import { calendarSpans } from './calendar.ts'
 import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 import type { RuleValues } from './values.ts'
 
-/** Whether one comparison holds. Numbers are compared as numbers, everything else as text; contained text without regard to case. Of several values it is enough that one is listed. */
+/**
+ * Whether one comparison holds. Numbers are compared as numbers, everything else as text; contained text without regard
+ * to case. Of several values it is enough that one is listed.
+ */
 export function comparisonHolds(comparison: Comparison, values: RuleValues): boolean {
   const value = values[comparison.field]
   if (value === undefined) return false
@@ -18,7 +21,13 @@ export function comparisonHolds(comparison: Comparison, values: RuleValues): boo
     case 'between':
       return typeof value === 'number' && value >= comparison.from && value <= comparison.to
     case 'within':
-      return typeof value === 'number' && (calendarSpans(comparison.from, comparison.to)?.spans.some(([first, last]) => value >= first && value <= last) ?? false)
+      return (
+        typeof value === 'number' &&
+        (calendarSpans(comparison.from, comparison.to)?.spans.some(
+          ([first, last]) => value >= first && value <= last,
+        ) ??
+          false)
+      )
     case 'oneOf':
       return isListed(comparison.values, value)
     case 'noneOf':
@@ -32,9 +41,13 @@ function isListed(listed: readonly string[], value: number | string | readonly s
   return typeof value === 'object' ? value.some((each) => listed.includes(each)) : listed.includes(String(value))
 }
 
-const termHolds = (term: RuleTerm, values: RuleValues): boolean => (isComparison(term) ? comparisonHolds(term, values) : ruleHolds(term, values))
+const termHolds = (term: RuleTerm, values: RuleValues): boolean =>
+  isComparison(term) ? comparisonHolds(term, values) : ruleHolds(term, values)
 
-/** Whether a rule holds for an event's values; a variation without a rule always does. Linear in its comparisons, and stops at the first that decides. */
+/**
+ * Whether a rule holds for an event's values; a variation without a rule always does. Linear in its comparisons, and
+ * stops at the first that decides.
+ */
 export function ruleHolds(rule: Rule | null, values: RuleValues): boolean {
   if (rule === null) return true
   if (rule.match === 'all') return rule.of.every((term) => termHolds(term, values))

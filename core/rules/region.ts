@@ -1,6 +1,6 @@
 /**
- * Sets of points with whole coordinates as unions of boxes. A box has, for each dimension, the first and the last value that it
- * covers, both included, one after the other: [first₀, last₀, first₁, last₁, …].
+ * Sets of points with whole coordinates as unions of boxes. A box has, for each dimension, the first and the last value
+ * that it covers, both included, one after the other: [first₀, last₀, first₁, last₁, …].
  */
 export type Box = readonly number[]
 export type Region = readonly Box[]
@@ -59,8 +59,8 @@ export function unite(a: Region, b: Region): Region {
 }
 
 /**
- * The same points in fewer boxes: neighbours that differ in one dimension only are joined, until none are left. A chain of
- * subtractions leaves slivers; without this their number doubles where it need not.
+ * The same points in fewer boxes: neighbours that differ in one dimension only are joined, until none are left. A chain
+ * of subtractions leaves slivers; without this their number doubles where it need not.
  */
 export function tidy(region: Region): Region {
   let boxes = [...region]
@@ -84,5 +84,9 @@ export function tidy(region: Region): Region {
 }
 
 export function holdsPoint(region: Region, point: readonly number[]): boolean {
-  return region.some((box) => point.every((value, dimension) => value >= (box[dimension * 2] as number) && value <= (box[dimension * 2 + 1] as number)))
+  return region.some((box) =>
+    point.every(
+      (value, dimension) => value >= (box[dimension * 2] as number) && value <= (box[dimension * 2 + 1] as number),
+    ),
+  )
 }

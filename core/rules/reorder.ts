@@ -11,8 +11,8 @@ export interface OrderAdvice {
 const hiddenSize = (state: string) => (state === 'unreachable' ? 2 : state === 'shadowed' ? 1 : 0)
 
 /**
- * For each variation that others hide: the place in the order at which it plays, where there is one at which nobody else
- * becomes unreachable. Cubic in the number of variations: it computes the coverage for each place that is tried.
+ * For each variation that others hide: the place in the order at which it plays, where there is one at which nobody
+ * else becomes unreachable. Cubic in the number of variations: it computes the coverage for each place that is tried.
  */
 export function orderAdvice(listener: Listener, variations: readonly Ruled[]): OrderAdvice[] {
   const now = coverageOf(listener, variations).variations
@@ -22,7 +22,12 @@ export function orderAdvice(listener: Listener, variations: readonly Ruled[]): O
     const moved = movedBefore(variations, id, before)
     const then = coverageOf(listener, moved).variations
     const isBetter = hiddenSize(then.find((each) => each.id === id)?.state ?? '') < hiddenSize(state)
-    const hurtsNobody = then.every((each) => each.id === id || each.state !== 'unreachable' || now.find((old) => old.id === each.id)?.state === 'unreachable')
+    const hurtsNobody = then.every(
+      (each) =>
+        each.id === id ||
+        each.state !== 'unreachable' ||
+        now.find((old) => old.id === each.id)?.state === 'unreachable',
+    )
     return isBetter && hurtsNobody ? [{ id, before }] : []
   })
 }

@@ -8,10 +8,10 @@ import type { RuleValues } from './values.ts'
 export const missing = -1
 
 /**
- * One direction of the space that rules divide. Numbers, money and time are themselves. A choice or a text is the place of its
- * value in `values`, and one more place for every other text. What contains a text is a direction of its own, 0 or 1: it is
- * treated as if it had nothing to do with the text itself. So is each value of a set that rules ask for. Day, date and weekday
- * are treated as if they had nothing to do with each other.
+ * One direction of the space that rules divide. Numbers, money and time are themselves. A choice or a text is the place
+ * of its value in `values`, and one more place for every other text. What contains a text is a direction of its own, 0
+ * or 1: it is treated as if it had nothing to do with the text itself. So is each value of a set that rules ask for.
+ * Day, date and weekday are treated as if they had nothing to do with each other.
  */
 export interface Dimension {
   id: string
@@ -30,9 +30,13 @@ export interface Space {
   whole: Region
 }
 
-const lastOf = (field: RuleField) => (field.type === 'clock' || field.type === 'season' || field.type === 'date' ? lastOnScale[field.type] : largestNumber)
+const lastOf = (field: RuleField) =>
+  field.type === 'clock' || field.type === 'season' || field.type === 'date' ? lastOnScale[field.type] : largestNumber
 
-/** The directions in which the rules of an alert can differ at all: those fields that they ask for, and its kinds where there are several. */
+/**
+ * The directions in which the rules of an alert can differ at all: those fields that they ask for, and its kinds where
+ * there are several.
+ */
 export function spaceOf(listener: Listener, rules: readonly (Rule | null)[]): Space {
   const asked = [...comparisonsOf(rules)]
   const dimensions = fieldsOf(listener).flatMap((field) => {
@@ -52,12 +56,32 @@ export function spaceOf(listener: Listener, rules: readonly (Rule | null)[]): Sp
 
 function dimensionsOf(field: RuleField, asked: readonly Comparison[]): Dimension[] {
   const listed = [...new Set(asked.flatMap((comparison) => ('values' in comparison ? comparison.values : [])))]
-  const isIn = (contained: string): Dimension => ({ id: `${field.id} contains ${contained}`, field, values: null, contained, last: 1 })
+  const isIn = (contained: string): Dimension => ({
+    id: `${field.id} contains ${contained}`,
+    field,
+    values: null,
+    contained,
+    last: 1,
+  })
   if (field.type === 'set') return listed.map(isIn)
-  if (field.type === 'choice') return [{ id: field.id, field, values: field.options.map(({ value }) => value), contained: null, last: field.options.length - 1 }]
+  if (field.type === 'choice')
+    return [
+      {
+        id: field.id,
+        field,
+        values: field.options.map(({ value }) => value),
+        contained: null,
+        last: field.options.length - 1,
+      },
+    ]
   if (field.type !== 'text') return [{ id: field.id, field, values: null, contained: null, last: lastOf(field) }]
-  const texts = new Set(asked.flatMap((comparison) => (comparison.is === 'contains' ? [comparison.text.toLowerCase()] : [])))
-  return [...(listed.length > 0 ? [{ id: field.id, field, values: listed, contained: null, last: listed.length }] : []), ...[...texts].map(isIn)]
+  const texts = new Set(
+    asked.flatMap((comparison) => (comparison.is === 'contains' ? [comparison.text.toLowerCase()] : [])),
+  )
+  return [
+    ...(listed.length > 0 ? [{ id: field.id, field, values: listed, contained: null, last: listed.length }] : []),
+    ...[...texts].map(isIn),
+  ]
 }
 
 /** Where an event lies. */
@@ -88,8 +112,11 @@ function regionOfRule(space: Space, rule: Rule): Region {
 function regionOfTerm(space: Space, term: RuleTerm): Region {
   if (!isComparison(term)) return regionOfRule(space, term)
   const everywhere = space.dimensions.flatMap(({ last }) => [missing, last])
-  const along = (at: number, spans: readonly [number, number][]) => spans.map(([first, last]): Box => [...everywhere.slice(0, at * 2), first, last, ...everywhere.slice(at * 2 + 2)])
-  const places = space.dimensions.flatMap(({ field, contained }, at) => (field.id === term.field && isMeant(term, field, contained) ? [at] : []))
+  const along = (at: number, spans: readonly [number, number][]) =>
+    spans.map(([first, last]): Box => [...everywhere.slice(0, at * 2), first, last, ...everywhere.slice(at * 2 + 2)])
+  const places = space.dimensions.flatMap(({ field, contained }, at) =>
+    field.id === term.field && isMeant(term, field, contained) ? [at] : [],
+  )
   const [first] = places
   const dimension = first === undefined ? undefined : space.dimensions[first]
   if (first === undefined || !dimension) return []
@@ -110,7 +137,12 @@ function spansOf(comparison: Comparison, { values, last }: Dimension): [first: n
     case 'exactly':
       return [[comparison.value, comparison.value]]
     case 'not':
-      return ([[0, comparison.value - 1], [comparison.value + 1, last]] as [number, number][]).filter(([from, to]) => from <= to)
+      return (
+        [
+          [0, comparison.value - 1],
+          [comparison.value + 1, last],
+        ] as [number, number][]
+      ).filter(([from, to]) => from <= to)
     case 'atLeast':
       return [[comparison.value, last]]
     case 'atMost':
@@ -123,8 +155,11 @@ function spansOf(comparison: Comparison, { values, last }: Dimension): [first: n
       return [[1, 1]]
     case 'oneOf':
     case 'noneOf': {
-      const isWanted = (place: number) => comparison.values.includes(values?.[place] ?? '') === (comparison.is === 'oneOf')
-      return Array.from({ length: last + 1 }, (_, place) => place).filter(isWanted).map((place) => [place, place])
+      const isWanted = (place: number) =>
+        comparison.values.includes(values?.[place] ?? '') === (comparison.is === 'oneOf')
+      return Array.from({ length: last + 1 }, (_, place) => place)
+        .filter(isWanted)
+        .map((place) => [place, place])
     }
   }
 }

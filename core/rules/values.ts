@@ -17,7 +17,11 @@ export interface ChannelContext {
 }
 
 /** An amount in minor units of the channel's currency; absent where no rate is known. */
-export function comparableMinor(amountMinor: number, currency: string, { currency: own, rates }: Pick<ChannelContext, 'currency' | 'rates'>): number | undefined {
+export function comparableMinor(
+  amountMinor: number,
+  currency: string,
+  { currency: own, rates }: Pick<ChannelContext, 'currency' | 'rates'>,
+): number | undefined {
   if (currency === own) return amountMinor
   const rate = rates[currency]
   return rate === undefined ? undefined : Math.round(amountMinor * rate)
@@ -26,10 +30,16 @@ export function comparableMinor(amountMinor: number, currency: string, { currenc
 const minuteMs = 60_000
 
 /**
- * The values that rules compare. Pure and total: every kind has an answer. What the clock shows is only worked out when it is asked for.
+ * The values that rules compare. Pure and total: every kind has an answer. What the clock shows is only worked out when
+ * it is asked for.
  * @param offer what the alert lets viewers choose: a choice that is not on offer any more is none
  */
-export function ruleValuesOf(event: CanonicalEvent, channel: ChannelContext, { platform, previousAtMs }: Circumstances, offer: Offer | null): RuleValues {
+export function ruleValuesOf(
+  event: CanonicalEvent,
+  channel: ChannelContext,
+  { platform, previousAtMs }: Circumstances,
+  offer: Offer | null,
+): RuleValues {
   const { viewer, message, choice } = event.data
   const says = (field: string) => saysField(event.kind, field)
   const hasViewer = says('visit')
@@ -43,7 +53,10 @@ export function ruleValuesOf(event: CanonicalEvent, channel: ChannelContext, { p
     viewer: says('viewer') ? (viewer ? 'named' : 'anonymous') : undefined,
     role: hasViewer ? (viewer?.roles ?? []) : undefined,
     visit: hasViewer && viewer ? (previousAtMs === null ? 'first' : 'again') : undefined,
-    since: hasViewer && viewer && previousAtMs !== null ? Math.max(0, Math.floor((event.occurredAtMs - previousAtMs) / minuteMs)) : undefined,
+    since:
+      hasViewer && viewer && previousAtMs !== null
+        ? Math.max(0, Math.floor((event.occurredAtMs - previousAtMs) / minuteMs))
+        : undefined,
     get time() {
       return local().minute
     },
@@ -86,14 +99,21 @@ function saidBy(event: CanonicalEvent, channel: ChannelContext): Record<string, 
     case 'raid':
       return { party: event.data.partySize }
     case 'purchase':
-      return { amount: comparableMinor(event.data.amountMinor, event.data.currency, channel), count: event.data.quantity, item: event.data.item }
+      return {
+        amount: comparableMinor(event.data.amountMinor, event.data.currency, channel),
+        count: event.data.quantity,
+        item: event.data.item,
+      }
     case 'surgeStarted':
     case 'surgeLevelled':
     case 'surgeEnded':
       return { level: event.data.level, points: event.data.totalPoints }
     case 'goalStarted':
     case 'goalReached':
-      return { amount: comparableMinor(event.data.targetMinor, event.data.currency, channel), goal: event.data.goalTitle }
+      return {
+        amount: comparableMinor(event.data.targetMinor, event.data.currency, channel),
+        goal: event.data.goalTitle,
+      }
     case 'redemption':
       return { cost: event.data.reward.costPoints, reward: event.data.reward.title, input: event.data.input }
     case 'chatCommand':

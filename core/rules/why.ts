@@ -18,7 +18,10 @@ export interface WhyTerm {
 export interface WhyVariation {
   id: string
   name: string
-  /** `plays`: it was chosen. `held`: its rule held too, but it came later or lost the draw. `failed`: its rule did not hold. */
+  /**
+   * `plays`: it was chosen. `held`: its rule held too, but it came later or lost the draw. `failed`: its rule did not
+   * hold.
+   */
   outcome: 'plays' | 'held' | 'failed'
   terms: WhyTerm[]
 }
@@ -31,14 +34,33 @@ export interface Why {
 }
 
 function termWhy(listener: Listener, term: RuleTerm, values: RuleValues, locale: RuleLocale): WhyTerm {
-  if (!isComparison(term)) return { words: wordsOfRule(listener, term, locale), holds: ruleHolds(term, values), said: null, of: term.of.map((each) => termWhy(listener, each, values, locale)) }
+  if (!isComparison(term))
+    return {
+      words: wordsOfRule(listener, term, locale),
+      holds: ruleHolds(term, values),
+      said: null,
+      of: term.of.map((each) => termWhy(listener, each, values, locale)),
+    }
   const field = fieldOf(listener, term.field)
   const value = values[term.field]
-  return { words: wordsOfComparison(listener, term, locale), holds: comparisonHolds(term, values), said: field && value !== undefined ? wordsOfValue(field, value, locale).slice(0, 200) : null, of: [] }
+  return {
+    words: wordsOfComparison(listener, term, locale),
+    holds: comparisonHolds(term, values),
+    said: field && value !== undefined ? wordsOfValue(field, value, locale).slice(0, 200) : null,
+    of: [],
+  }
 }
 
 /** What each variation's rule said about an event's values. */
-export function whyOf(listener: Listener, alertId: string, variations: readonly { id: string; name: string; rule: Rule | null }[], values: RuleValues, chosenId: string | null, draw: Draw | null, locale: RuleLocale): Why {
+export function whyOf(
+  listener: Listener,
+  alertId: string,
+  variations: readonly { id: string; name: string; rule: Rule | null }[],
+  values: RuleValues,
+  chosenId: string | null,
+  draw: Draw | null,
+  locale: RuleLocale,
+): Why {
   return {
     alertId,
     draw,
@@ -55,8 +77,15 @@ export function whyOf(listener: Listener, alertId: string, variations: readonly 
 export function sentenceOf({ variations, draw }: Why): string {
   const chosen = variations.find(({ outcome }) => outcome === 'plays')
   if (!chosen) return 'The alert is on, but none of its variations applies, and there is no everyday one.'
-  const held = chosen.terms.filter(({ holds }) => holds).map(({ words, said }) => (said === null ? words : `${words} (it is ${said})`))
-  const because = held.length > 0 ? ` because ${held.join(' and ')}` : variations.length > 1 ? ': no special case before it applies' : ': it is the only case of its alert'
+  const held = chosen.terms
+    .filter(({ holds }) => holds)
+    .map(({ words, said }) => (said === null ? words : `${words} (it is ${said})`))
+  const because =
+    held.length > 0
+      ? ` because ${held.join(' and ')}`
+      : variations.length > 1
+        ? ': no special case before it applies'
+        : ': it is the only case of its alert'
   const all = draw?.odds.reduce((sum, { weight }) => sum + weight, 0) ?? 0
   const own = draw?.odds.find(({ id }) => id === chosen.id)?.weight ?? 0
   return `“${chosen.name}” plays${because}${draw && draw.odds.length > 1 ? `, drawn with ${own} lots of ${all}` : ''}.`

@@ -9,7 +9,8 @@ export interface RuleLocale {
   currency: string
 }
 
-const joined = (words: readonly string[], last: string) => (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1) ?? ''}`)
+const joined = (words: readonly string[], last: string) =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1) ?? ''}`
 
 /** From the longest: what a span is told in, where it comes out whole. */
 export const spanUnits = [
@@ -19,7 +20,8 @@ export const spanUnits = [
 ] as const
 
 /** The longest unit in which a span is a whole number. */
-export const spanUnitOf = (minutes: number) => spanUnits.find((unit) => minutes > 0 && minutes % unit.minutes === 0) ?? spanUnits[2]
+export const spanUnitOf = (minutes: number) =>
+  spanUnits.find((unit) => minutes > 0 && minutes % unit.minutes === 0) ?? spanUnits[2]
 
 function wordsOfSpan(minutes: number, locale: string): string {
   const unit = spanUnitOf(minutes)
@@ -33,11 +35,20 @@ const dayMs = 86_400_000
 function wordsOfTime(type: 'clock' | 'season' | 'date', at: number, locale: string): string {
   if (type === 'clock') return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`
   const atMs = type === 'season' ? Date.UTC(2024, 0, 1 + at) : at * dayMs
-  return new Intl.DateTimeFormat(locale, { timeZone: 'UTC', day: 'numeric', month: 'long', ...(type === 'date' ? { year: 'numeric' } : {}) }).format(atMs)
+  return new Intl.DateTimeFormat(locale, {
+    timeZone: 'UTC',
+    day: 'numeric',
+    month: 'long',
+    ...(type === 'date' ? { year: 'numeric' } : {}),
+  }).format(atMs)
 }
 
 /** A value of a field as it is read aloud. */
-export function wordsOfValue(field: RuleField, value: number | string | readonly string[], { locale, currency }: RuleLocale): string {
+export function wordsOfValue(
+  field: RuleField,
+  value: number | string | readonly string[],
+  { locale, currency }: RuleLocale,
+): string {
   switch (field.type) {
     case 'money':
       return formatMoney(Number(value), currency, locale)
@@ -52,7 +63,12 @@ export function wordsOfValue(field: RuleField, value: number | string | readonly
     case 'choice':
     case 'set': {
       const values = typeof value === 'object' ? value : [String(value)]
-      return joined(values.map((each) => field.options.find((option) => option.value === each)?.words ?? each), 'and') || 'none of these'
+      return (
+        joined(
+          values.map((each) => field.options.find((option) => option.value === each)?.words ?? each),
+          'and',
+        ) || 'none of these'
+      )
     }
     case 'text':
       return `“${String(value)}”`
@@ -92,7 +108,8 @@ const joins = { all: 'and', any: 'or', none: 'or' } as const
 /** A whole rule as one sentence; an everyday variation says so. */
 export function wordsOfRule(listener: Listener, rule: Rule | null, locale: RuleLocale): string {
   if (rule === null) return 'every time'
-  const term = (each: RuleTerm): string => (isComparison(each) ? wordsOfComparison(listener, each, locale) : `(${wordsOfRule(listener, each, locale)})`)
+  const term = (each: RuleTerm): string =>
+    isComparison(each) ? wordsOfComparison(listener, each, locale) : `(${wordsOfRule(listener, each, locale)})`
   const words = joined(rule.of.map(term), joins[rule.match])
   return rule.match === 'none' ? `not when ${words}` : words
 }

@@ -8,17 +8,28 @@ export interface CanvasPoint {
 }
 
 /** The four corners of what was drawn, clockwise from its own top left. */
-export function cornersOf({ matrix, widthPx, heightPx }: Pick<VisualState, 'matrix' | 'widthPx' | 'heightPx'>): CanvasPoint[] {
-  const at = (x: number, y: number) => ({ xPx: matrix[0] * x + matrix[2] * y + matrix[4], yPx: matrix[1] * x + matrix[3] * y + matrix[5] })
+export function cornersOf({
+  matrix,
+  widthPx,
+  heightPx,
+}: Pick<VisualState, 'matrix' | 'widthPx' | 'heightPx'>): CanvasPoint[] {
+  const at = (x: number, y: number) => ({
+    xPx: matrix[0] * x + matrix[2] * y + matrix[4],
+    yPx: matrix[1] * x + matrix[3] * y + matrix[5],
+  })
   return [at(0, 0), at(widthPx, 0), at(widthPx, heightPx), at(0, heightPx)]
 }
 
-/** The part that is hit: the front-most whose box holds the point; null for none. Particles fly everywhere and are hit nowhere. */
+/**
+ * The part that is hit: the front-most whose box holds the point; null for none. Particles fly everywhere and are hit
+ * nowhere.
+ */
 export function hitTest(scene: SceneState, point: CanvasPoint): string | null {
   for (const visual of [...scene.visuals].reverse()) {
     if (visual.kind === 'particles') continue
     const local = invert(visual.matrix, point)
-    if (local && local.xPx >= 0 && local.xPx <= visual.widthPx && local.yPx >= 0 && local.yPx <= visual.heightPx) return visual.partId
+    if (local && local.xPx >= 0 && local.xPx <= visual.widthPx && local.yPx >= 0 && local.yPx <= visual.heightPx)
+      return visual.partId
   }
   return null
 }

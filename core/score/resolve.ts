@@ -34,23 +34,35 @@ export interface ResolveContext {
   swaps?: Season['swaps']
   /** BCP 47, for numbers and money. */
   locale: string
-  /** What its voices have said; absent, and for parts that are not in it: not asked yet, so that their length is an estimate. */
+  /**
+   * What its voices have said; absent, and for parts that are not in it: not asked yet, so that their length is an
+   * estimate.
+   */
   spoken?: SpokenParts
   media: Readonly<Record<string, MediaFacts>>
 }
 
 /**
- * Settles a composition for one event: anchors to times, roles to values, templates to pieces of text, draws by the event's
- * identity. A part whose media is unknown keeps its place; the player then reports it as missing and plays the rest.
+ * Settles a composition for one event: anchors to times, roles to values, templates to pieces of text, draws by the
+ * event's identity. A part whose media is unknown keeps its place; the player then reports it as missing and plays the
+ * rest.
  * @returns the score to play, or why its anchors cannot be solved.
  */
 export function resolveScore(composed: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
   const { event } = context
-  const composition = withDress(withChoice(composed, context.offer ?? null, event.data.choice), { look: context.look, swaps: context.swaps ?? [] })
+  const composition = withDress(withChoice(composed, context.offer ?? null, event.data.choice), {
+    look: context.look,
+    swaps: context.swaps ?? [],
+  })
   const { message } = event.data
   const spoken = context.spoken ?? {}
   const spokenMs = spokenLengths(composition, event, context.locale, spoken)
-  const solved = solveComposition(composition, { media: context.media, messageText: message?.text ?? '', look: context.look, spokenMs })
+  const solved = solveComposition(composition, {
+    media: context.media,
+    messageText: message?.text ?? '',
+    look: context.look,
+    spokenMs,
+  })
   if (!solved.ok) return solved
 
   const partContext: PartContext = {
@@ -84,7 +96,17 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
   ]
   const duck = lightWords(parts)
   const fonts = ownFonts(parts, context.media)
-  return ok({ version: 2, canvas: context.canvas, lengthMs: solved.value.lengthMs, parts, media, ...(fonts ? { fonts } : {}), ...(duck.length > 0 ? { duck } : {}), fallbackFamilies: fallbackFamiliesFor(letters), remarks })
+  return ok({
+    version: 2,
+    canvas: context.canvas,
+    lengthMs: solved.value.lengthMs,
+    parts,
+    media,
+    ...(fonts ? { fonts } : {}),
+    ...(duck.length > 0 ? { duck } : {}),
+    fallbackFamilies: fallbackFamiliesFor(letters),
+    remarks,
+  })
 }
 
 /** Tells texts when their words are read, and says how sounds go down meanwhile. */
@@ -95,15 +117,23 @@ function lightWords(parts: readonly ResolvedPart[]): EnvelopePoint[] {
     const read = readAlongOf(plainText(part.pieces), part.kind === 'message' ? 'message' : 'line', voices)
     part.readAlong = read ? { ...part.readAlong, ...read } : null
   }
-  return duckEnvelope(voices.flatMap(({ utterances, duckDb }) => utterances.map(({ startMs, endMs }) => ({ startMs, endMs, duckDb }))))
+  return duckEnvelope(
+    voices.flatMap(({ utterances, duckDb }) => utterances.map(({ startMs, endMs }) => ({ startMs, endMs, duckDb }))),
+  )
 }
 
 /** Where the families come from that do not ship with the product; null where all do. */
 function ownFonts(parts: readonly ResolvedPart[], media: ResolveContext['media']): Record<string, FontAddress> | null {
-  const families = new Set(parts.filter(isTextPart).map(({ family }) => family).filter((family) => !isShelved(family)))
+  const families = new Set(
+    parts
+      .filter(isTextPart)
+      .map(({ family }) => family)
+      .filter((family) => !isShelved(family)),
+  )
   if (families.size === 0) return null
   const fonts: Record<string, FontAddress> = {}
-  for (const { family, weights, url } of Object.values(media)) if (family && weights && families.has(family)) fonts[family] = { url, weights }
+  for (const { family, weights, url } of Object.values(media))
+    if (family && weights && families.has(family)) fonts[family] = { url, weights }
   return fonts
 }
 

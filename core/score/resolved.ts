@@ -13,7 +13,8 @@ import type { MediaAddress } from './mediaFacts.ts'
 
 /** The parts that show words: measured and fitted by the same code. */
 export type ResolvedTextPart = ResolvedLine | ResolvedMessage | ResolvedTicker
-export type ResolvedVisiblePart = ResolvedTextPart | ResolvedPicture | ResolvedBackdrop | ResolvedShape | ResolvedParticles
+export type ResolvedVisiblePart =
+  ResolvedTextPart | ResolvedPicture | ResolvedBackdrop | ResolvedShape | ResolvedParticles
 /** The parts that are only heard. */
 export type ResolvedHeardPart = ResolvedSound | ResolvedVoice
 export type ResolvedPart = ResolvedVisiblePart | ResolvedHeardPart

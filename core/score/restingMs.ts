@@ -15,15 +15,17 @@ function settledMs(part: ResolvedVisiblePart): number {
 }
 
 /**
- * The moment that shows a score best as a still: the first at which the most parts are to be seen at rest. Milliseconds.
- * Cost: quadratic in the number of parts.
+ * The moment that shows a score best as a still: the first at which the most parts are to be seen at rest.
+ * Milliseconds. Cost: quadratic in the number of parts.
  */
 export function restingMs(score: ResolvedScore): number {
   const visible = score.parts.filter(isSeenPart)
   const settled = new Map(visible.map((part) => [part, settledMs(part)]))
   let best = { atMs: 0, count: -1 }
   for (const atMs of [...settled.values()].sort((a, b) => a - b)) {
-    const count = visible.filter((part) => isWithinClip(part, atMs) && atMs >= (settled.get(part) ?? 0) && atMs <= part.endMs - part.exit.ms).length
+    const count = visible.filter(
+      (part) => isWithinClip(part, atMs) && atMs >= (settled.get(part) ?? 0) && atMs <= part.endMs - part.exit.ms,
+    ).length
     if (count > best.count) best = { atMs, count }
   }
   return Math.min(best.atMs, Math.max(0, score.lengthMs - 1))

@@ -39,9 +39,18 @@ export interface RulerTick {
   label: string
 }
 
-/** The lanes from top to bottom: what lies in front stands on top, sounds at the foot. Linear in parts and keyframes. */
-export function scoreRows(composition: Composition, clips: Readonly<Record<string, SolvedClip>>, lengthMs: number): ScoreRow[] {
-  const ordered = [...composition.parts.filter(isVisiblePart).reverse(), ...composition.parts.filter((part) => !isVisiblePart(part))]
+/**
+ * The lanes from top to bottom: what lies in front stands on top, sounds at the foot. Linear in parts and keyframes.
+ */
+export function scoreRows(
+  composition: Composition,
+  clips: Readonly<Record<string, SolvedClip>>,
+  lengthMs: number,
+): ScoreRow[] {
+  const ordered = [
+    ...composition.parts.filter(isVisiblePart).reverse(),
+    ...composition.parts.filter((part) => !isVisiblePart(part)),
+  ]
   const rowOf = new Map(ordered.map((part, row) => [part.id, row]))
   const tieTo = (at: string): RowTie | null => {
     const { id, point } = readAnchor(at)
@@ -96,7 +105,16 @@ function captionOf(part: Part): string {
     case 'picture':
       return part.mediaId === null ? 'no picture yet' : ''
     case 'sound':
-      return part.mediaId === null ? 'no sound yet' : part.isMuted ? 'muted' : [part.isLevelled ? 'levelled' : '', part.trimDb === 0 && part.isLevelled ? '' : `${part.trimDb > 0 ? '+' : ''}${part.trimDb.toFixed(1)} dB`].filter(Boolean).join(' ')
+      return part.mediaId === null
+        ? 'no sound yet'
+        : part.isMuted
+          ? 'muted'
+          : [
+              part.isLevelled ? 'levelled' : '',
+              part.trimDb === 0 && part.isLevelled ? '' : `${part.trimDb > 0 ? '+' : ''}${part.trimDb.toFixed(1)} dB`,
+            ]
+              .filter(Boolean)
+              .join(' ')
     case 'backdrop':
       return part.hugs.length > 0 ? 'hugs the text' : ''
     case 'particles':
@@ -104,12 +122,17 @@ function captionOf(part: Part): string {
     case 'shape':
       return part.form
     case 'voice':
-      return part.isMuted ? 'muted' : [part.template, part.readsMessage ? 'what the viewer wrote' : ''].filter(Boolean).join(' + ')
+      return part.isMuted
+        ? 'muted'
+        : [part.template, part.readsMessage ? 'what the viewer wrote' : ''].filter(Boolean).join(' + ')
   }
 }
 
 /** Ticks of a ruler over `lengthMs`, at most about twelve. */
 export function rulerTicks(lengthMs: number): RulerTick[] {
   const stepMs = [500, 1000, 2000, 5000, 10_000].find((step) => lengthMs / step <= 12) ?? 10_000
-  return Array.from({ length: Math.floor(lengthMs / stepMs) + 1 }, (_, index) => ({ atMs: index * stepMs, label: ((index * stepMs) / 1000).toFixed(2) }))
+  return Array.from({ length: Math.floor(lengthMs / stepMs) + 1 }, (_, index) => ({
+    atMs: index * stepMs,
+    label: ((index * stepMs) / 1000).toFixed(2),
+  }))
 }

@@ -18,9 +18,16 @@ const context: ResolveContext = {
   look: lanternLook,
   event: sampleEvent('follow'),
   locale: 'en-IE',
-  media: { [pictureId]: { url: '/p', mime: 'image/png', durationMs: null }, [soundId]: { url: '/s', mime: 'audio/wav', durationMs: 2400 } },
+  media: {
+    [pictureId]: { url: '/p', mime: 'image/png', durationMs: null },
+    [soundId]: { url: '/s', mime: 'audio/wav', durationMs: 2400 },
+  },
 }
-const composition: Composition = starterComposition(canvas, { headline: '{name}', second: 'joins the night shift' }, { pictureId, soundId })
+const composition: Composition = starterComposition(
+  canvas,
+  { headline: '{name}', second: 'joins the night shift' },
+  { pictureId, soundId },
+)
 composition.parts.unshift(starterBackdrop(canvas, ['headline', 'second'], { at: 'headline.start', offsetMs: -100 }))
 
 function resolved(from: Composition = composition, changes: Partial<ResolveContext> = {}): ResolvedScore {
@@ -28,25 +35,40 @@ function resolved(from: Composition = composition, changes: Partial<ResolveConte
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }
-const layouts: LineLayouts = new Map(['headline', 'second'].map((id, index) => [id, { pieces: [{ text: id, isValue: false }], sizePx: 100, widthPx: 400 + 100 * index, heightPx: 124, isCut: false }]))
+const layouts: LineLayouts = new Map(
+  ['headline', 'second'].map((id, index) => [
+    id,
+    { pieces: [{ text: id, isValue: false }], sizePx: 100, widthPx: 400 + 100 * index, heightPx: 124, isCut: false },
+  ]),
+)
 const score = resolved()
 const moments = fc.integer({ min: -200, max: score.lengthMs + 200 })
 
 describe('resolveScore', () => {
   it('settles roles, templates and anchors', () => {
     const headline = score.parts.find((part) => part.id === 'headline')
-    expect(headline).toMatchObject({ kind: 'line', family: 'Fraunces', ink: lanternLook.palette.headline, pieces: [{ text: 'pip_rye', isValue: true }], startMs: 900 })
+    expect(headline).toMatchObject({
+      kind: 'line',
+      family: 'Fraunces',
+      ink: lanternLook.palette.headline,
+      pieces: [{ text: 'pip_rye', isValue: true }],
+      startMs: 900,
+    })
   })
 
   it('names the fallback families that the event needs', () => {
-    expect(resolved(composition, { event: sampleEvent('follow', 'rightToLeft') }).fallbackFamilies).toEqual(['Noto Sans Arabic'])
+    expect(resolved(composition, { event: sampleEvent('follow', 'rightToLeft') }).fallbackFamilies).toEqual([
+      'Noto Sans Arabic',
+    ])
   })
 
   it('leaves a muted sound out and adds the look’s own trim to the others', () => {
     const quiet = structuredClone(composition)
     for (const part of quiet.parts) if (part.kind === 'sound') part.isMuted = true
     expect(resolved(quiet).parts.some((part) => part.kind === 'sound')).toBe(false)
-    expect(resolved(composition, { look: { ...lanternLook, soundTrimDb: -4 } }).parts.find((part) => part.kind === 'sound')).toMatchObject({ gainDb: -4 })
+    expect(
+      resolved(composition, { look: { ...lanternLook, soundTrimDb: -4 } }).parts.find((part) => part.kind === 'sound'),
+    ).toMatchObject({ gainDb: -4 })
   })
 
   it('keeps a part whose file is unknown, without an address', () => {
@@ -71,7 +93,10 @@ describe('sceneAt', () => {
     fc.assert(
       fc.property(fc.array(moments, { minLength: 1, maxLength: 12 }), (asked) => {
         const fresh = asked.map((tMs) => JSON.stringify(sceneAt(structuredClone(score), layouts, tMs)))
-        const backwards = [...asked].reverse().map((tMs) => JSON.stringify(sceneAt(score, layouts, tMs))).reverse()
+        const backwards = [...asked]
+          .reverse()
+          .map((tMs) => JSON.stringify(sceneAt(score, layouts, tMs)))
+          .reverse()
         expect(backwards).toEqual(fresh)
       }),
     )
@@ -88,7 +113,9 @@ describe('sceneAt', () => {
   })
 
   it('says from which moment of its file a sound is heard', () => {
-    expect(sceneAt(score, layouts, 700).sounds).toEqual([{ partId: 'sound', mediaId: soundId, sourceOffsetMs: 700, gainDb: 0 }])
+    expect(sceneAt(score, layouts, 700).sounds).toEqual([
+      { partId: 'sound', mediaId: soundId, sourceOffsetMs: 700, gainDb: 0 },
+    ])
   })
 
   it('keeps drawing order, the backdrop behind the words that it hugs', () => {
@@ -108,7 +135,8 @@ describe('sceneAt', () => {
   it('mirrors about the middle', () => {
     const mirrored = structuredClone(composition)
     for (const part of mirrored.parts) if (part.kind === 'picture') part.isMirrored = true
-    const [a, , , , e] = sceneAt(resolved(mirrored), layouts, 3000).visuals.find((visual) => visual.kind === 'picture')?.matrix ?? [0, 0, 0, 0, 0]
+    const [a, , , , e] = sceneAt(resolved(mirrored), layouts, 3000).visuals.find((visual) => visual.kind === 'picture')
+      ?.matrix ?? [0, 0, 0, 0, 0]
     expect(a).toBe(-1)
     expect(e - 460 / 2).toBeCloseTo(960, 3)
   })
@@ -119,7 +147,9 @@ describe('sceneAt', () => {
         const now = sceneAt(score, layouts, tMs).visuals.find((visual) => visual.partId === id)
         const next = sceneAt(score, layouts, tMs + 16).visuals.find((visual) => visual.partId === id)
         expect(Math.abs((next?.opacity ?? 0) - (now?.opacity ?? 0))).toBeLessThan(0.2)
-        expect(Math.hypot((next?.matrix[4] ?? 0) - (now?.matrix[4] ?? 0), (next?.matrix[5] ?? 0) - (now?.matrix[5] ?? 0))).toBeLessThan(120)
+        expect(
+          Math.hypot((next?.matrix[4] ?? 0) - (now?.matrix[4] ?? 0), (next?.matrix[5] ?? 0) - (now?.matrix[5] ?? 0)),
+        ).toBeLessThan(120)
       }
     }
   })

@@ -35,7 +35,11 @@ export function sceneAt(score: ResolvedScore, layouts: TextLayouts, tMs: number)
       case 'ticker': {
         const layout = layouts.get(part.id)
         if (!layout) break
-        state.visuals.push(part.kind === 'ticker' ? evaluateTicker(part, layout, tMs, canvas) : (evaluateText(part, layout, tMs, canvas) as FittedTextState))
+        state.visuals.push(
+          part.kind === 'ticker'
+            ? evaluateTicker(part, layout, tMs, canvas)
+            : (evaluateText(part, layout, tMs, canvas) as FittedTextState),
+        )
         break
       }
       case 'backdrop':
@@ -69,7 +73,8 @@ function huggedBy(ids: readonly string[], score: ResolvedScore, layouts: TextLay
     if (!ids.includes(part.id)) continue
     if (part.kind === 'picture' || part.kind === 'shape') hugged.push(part)
     const layout = part.kind === 'line' || part.kind === 'message' ? layouts.get(part.id) : undefined
-    if (layout && isSeenPart(part)) hugged.push({ place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx })
+    if (layout && isSeenPart(part))
+      hugged.push({ place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx })
   }
   return hugged
 }

@@ -6,7 +6,14 @@ import { solveScore, type ClipToSolve } from './solve.ts'
 const at = (anchor: string, offsetMs = 0): Edge => ({ at: anchor, offsetMs })
 const fixed = (start: Edge, ms: number): Clip => ({ start, end: { length: 'fixed', ms } })
 const until = (start: Edge, edge: Edge): Clip => ({ start, end: { length: 'until', edge } })
-const clip = (id: string, of: Clip, phases: Partial<ClipToSolve> = {}): ClipToSolve => ({ id, clip: of, entranceMs: 0, exitMs: 0, naturalMs: null, ...phases })
+const clip = (id: string, of: Clip, phases: Partial<ClipToSolve> = {}): ClipToSolve => ({
+  id,
+  clip: of,
+  entranceMs: 0,
+  exitMs: 0,
+  naturalMs: null,
+  ...phases,
+})
 const fit: LengthRule = { rule: 'fit', minMs: 0, maxMs: 60_000 }
 const sevenSeconds: LengthRule = { rule: 'fixed', ms: 7000 }
 
@@ -18,12 +25,21 @@ function solved(clips: ClipToSolve[], rule: LengthRule = fit) {
 
 describe('solveScore', () => {
   it('starts text when the picture has entered', () => {
-    const { clips } = solved([clip('text', until(at('picture.entered', 200), at('score.end'))), clip('picture', until(at('score.start'), at('score.end')), { entranceMs: 900 })], sevenSeconds)
+    const { clips } = solved(
+      [
+        clip('text', until(at('picture.entered', 200), at('score.end'))),
+        clip('picture', until(at('score.start'), at('score.end')), { entranceMs: 900 }),
+      ],
+      sevenSeconds,
+    )
     expect(clips.text).toMatchObject({ startMs: 1100, endMs: 7000 })
   })
 
   it('is as long as the longest part that does not itself wait for the end', () => {
-    const { lengthMs, clips } = solved([clip('sound', { start: at('score.start', 500), end: { length: 'natural', times: 2 } }, { naturalMs: 1000 }), clip('plate', until(at('score.start'), at('score.end')))])
+    const { lengthMs, clips } = solved([
+      clip('sound', { start: at('score.start', 500), end: { length: 'natural', times: 2 } }, { naturalMs: 1000 }),
+      clip('plate', until(at('score.start'), at('score.end'))),
+    ])
     expect(lengthMs).toBe(2500)
     expect(clips.plate?.endMs).toBe(2500)
   })
@@ -43,12 +59,18 @@ describe('solveScore', () => {
   })
 
   it('hangs on the shrunk entrance where the length is known', () => {
-    const { clips } = solved([clip('a', fixed(at('score.start'), 900), { entranceMs: 800, exitMs: 400 }), clip('b', fixed(at('a.entered'), 100))])
+    const { clips } = solved([
+      clip('a', fixed(at('score.start'), 900), { entranceMs: 800, exitMs: 400 }),
+      clip('b', fixed(at('a.entered'), 100)),
+    ])
     expect(clips.b?.startMs).toBe(600)
   })
 
   it('lets a plate stay until its text has gone while the text waits for the plate', () => {
-    const { clips } = solved([clip('plate', until(at('score.start'), at('text.end', 100)), { entranceMs: 300 }), clip('text', fixed(at('plate.entered'), 2000))])
+    const { clips } = solved([
+      clip('plate', until(at('score.start'), at('text.end', 100)), { entranceMs: 300 }),
+      clip('text', fixed(at('plate.entered'), 2000)),
+    ])
     expect(clips.plate).toMatchObject({ startMs: 0, endMs: 2400 })
   })
 
@@ -57,19 +79,36 @@ describe('solveScore', () => {
   })
 
   it('refuses a cycle and names its members', () => {
-    const result = solveScore([clip('a', fixed(at('b.end'), 1)), clip('b', fixed(at('c.start'), 1)), clip('c', fixed(at('a.end'), 1)), clip('free', fixed(at('a.start'), 1))], fit)
+    const result = solveScore(
+      [
+        clip('a', fixed(at('b.end'), 1)),
+        clip('b', fixed(at('c.start'), 1)),
+        clip('c', fixed(at('a.end'), 1)),
+        clip('free', fixed(at('a.start'), 1)),
+      ],
+      fit,
+    )
     expect(result.ok).toBe(false)
     if (!result.ok && result.error.type === 'cycle') expect([...result.error.partIds].sort()).toEqual(['a', 'b', 'c'])
     else expect.fail('a cycle was expected')
   })
 
   it('refuses a part that hangs on itself', () => {
-    expect(solveScore([clip('a', until(at('a.end'), at('score.end')))], fit)).toEqual({ ok: false, error: { type: 'cycle', partIds: ['a'] } })
+    expect(solveScore([clip('a', until(at('a.end'), at('score.end')))], fit)).toEqual({
+      ok: false,
+      error: { type: 'cycle', partIds: ['a'] },
+    })
   })
 
   it('refuses anchors to nowhere and lengths that media do not have', () => {
-    expect(solveScore([clip('a', fixed(at('gone.start'), 1))], fit)).toEqual({ ok: false, error: { type: 'missingPart', partId: 'a', wanted: 'gone' } })
-    expect(solveScore([clip('a', { start: at('score.start'), end: { length: 'natural', times: 1 } })], fit)).toEqual({ ok: false, error: { type: 'noNaturalLength', partId: 'a' } })
+    expect(solveScore([clip('a', fixed(at('gone.start'), 1))], fit)).toEqual({
+      ok: false,
+      error: { type: 'missingPart', partId: 'a', wanted: 'gone' },
+    })
+    expect(solveScore([clip('a', { start: at('score.start'), end: { length: 'natural', times: 1 } })], fit)).toEqual({
+      ok: false,
+      error: { type: 'noNaturalLength', partId: 'a' },
+    })
   })
 
   const points = fc.constantFrom('start', 'entered', 'leaving', 'end')
@@ -77,9 +116,22 @@ describe('solveScore', () => {
   const acyclic = fc.integer({ min: 1, max: 25 }).chain((count) =>
     fc.tuple(
       ...Array.from({ length: count }, (_, index) => {
-        const anchor = fc.tuple(fc.integer({ min: -1, max: index - 1 }), points, fc.integer({ min: -500, max: 2000 })).map(([on, point, offsetMs]) => at(on < 0 ? 'score.start' : `p${on}.${point}`, offsetMs))
-        const end = fc.oneof(fc.integer({ min: 1, max: 4000 }).map((ms) => ({ length: 'fixed' as const, ms })), anchor.map((edge) => ({ length: 'until' as const, edge })), fc.constant({ length: 'until' as const, edge: at('score.end') }))
-        return fc.record({ start: anchor, end, entranceMs: fc.integer({ min: 0, max: 900 }), exitMs: fc.integer({ min: 0, max: 900 }) }).map(({ start, end: last, ...phases }) => clip(`p${index}`, { start, end: last }, phases))
+        const anchor = fc
+          .tuple(fc.integer({ min: -1, max: index - 1 }), points, fc.integer({ min: -500, max: 2000 }))
+          .map(([on, point, offsetMs]) => at(on < 0 ? 'score.start' : `p${on}.${point}`, offsetMs))
+        const end = fc.oneof(
+          fc.integer({ min: 1, max: 4000 }).map((ms) => ({ length: 'fixed' as const, ms })),
+          anchor.map((edge) => ({ length: 'until' as const, edge })),
+          fc.constant({ length: 'until' as const, edge: at('score.end') }),
+        )
+        return fc
+          .record({
+            start: anchor,
+            end,
+            entranceMs: fc.integer({ min: 0, max: 900 }),
+            exitMs: fc.integer({ min: 0, max: 900 }),
+          })
+          .map(({ start, end: last, ...phases }) => clip(`p${index}`, { start, end: last }, phases))
       }),
     ),
   )
@@ -112,15 +164,25 @@ describe('solveScore', () => {
       fc.property(acyclic, fc.nat(), (clips, pick) => {
         const from = clips[pick % clips.length]
         if (!from) return
-        const tied = [...clips.map((each) => (each === from ? clip(each.id, fixed(at('knot.end'), 10)) : each)), clip('knot', fixed(at(`${from.id}.end`), 10))]
+        const tied = [
+          ...clips.map((each) => (each === from ? clip(each.id, fixed(at('knot.end'), 10)) : each)),
+          clip('knot', fixed(at(`${from.id}.end`), 10)),
+        ]
         const result = solveScore(tied, fit)
-        expect(!result.ok && result.error.type === 'cycle' && result.error.partIds).toEqual(expect.arrayContaining(['knot', from.id]))
+        expect(!result.ok && result.error.type === 'cycle' && result.error.partIds).toEqual(
+          expect.arrayContaining(['knot', from.id]),
+        )
       }),
     )
   })
 
   it('solves a ladder in which every end has two ways down without walking them all', () => {
-    const ladder = Array.from({ length: 100 }, (_, index) => clip(`p${index}`, index === 0 ? fixed(at('score.start'), 10) : until(at(`p${index - 1}.end`), at(`p${index - 1}.end`, 1))))
+    const ladder = Array.from({ length: 100 }, (_, index) =>
+      clip(
+        `p${index}`,
+        index === 0 ? fixed(at('score.start'), 10) : until(at(`p${index - 1}.end`), at(`p${index - 1}.end`, 1)),
+      ),
+    )
     expect(solved(ladder).lengthMs).toBe(10 + 99)
   })
 })

@@ -38,8 +38,8 @@ export type SolveError =
 
 /**
  * Solves the anchors of a score. Edges are nodes of a directed graph; a node hangs on at most two others (an end on its
- * own start and, for *until*, on its anchor), so memoised depth-first walks settle all: linear in the number of parts, and
- * the result does not depend on the order in which they are declared. `score.end` is the largest end that does not
+ * own start and, for *until*, on its anchor), so memoised depth-first walks settle all: linear in the number of parts,
+ * and the result does not depend on the order in which they are declared. `score.end` is the largest end that does not
  * itself hang on `score.end`, clamped to the length rule; the rest follows.
  *
  * *entered* is start + entrance and *leaving* is end − exit, with phases shrunk where the clip's length is known on its

@@ -24,7 +24,13 @@ interface Box {
  * Where the part's box lies: its origin on its place, scaled and turned about its middle, moved by its motion.
  * @param mirror −1 draws the part mirrored left to right, 1 as it is.
  */
-export function matrixOf(part: ResolvedVisible, box: Box, motion: MotionState, canvas: Canvas, mirror: 1 | -1 = 1): Matrix {
+export function matrixOf(
+  part: ResolvedVisible,
+  box: Box,
+  motion: MotionState,
+  canvas: Canvas,
+  mirror: 1 | -1 = 1,
+): Matrix {
   const ratio = originRatio[part.place.origin]
   const reach = motionScale(canvas)
   const restLeft = part.place.xPx - ratio.x * box.widthPx
@@ -50,10 +56,16 @@ function outside(ratio: number, from: number, side: number, canvasSide: number):
 }
 
 /**
- * What every visible part has in common at a moment inside its clip. A fresh object, which evaluators complete in place:
- * copying it would cost more than computing it.
+ * What every visible part has in common at a moment inside its clip. A fresh object, which evaluators complete in
+ * place: copying it would cost more than computing it.
  */
-export function standingAt(part: ResolvedVisible, box: Box, tMs: number, canvas: Canvas, mirror: 1 | -1 = 1): VisualBase {
+export function standingAt(
+  part: ResolvedVisible,
+  box: Box,
+  tMs: number,
+  canvas: Canvas,
+  mirror: 1 | -1 = 1,
+): VisualBase {
   const motion = motionAt(part, tMs)
   const isCut = motion.cutTop > 0 || motion.cutRight > 0 || motion.cutBottom > 0 || motion.cutLeft > 0
   const cut: Cut | null = isCut ? [motion.cutTop, motion.cutRight, motion.cutBottom, motion.cutLeft] : null

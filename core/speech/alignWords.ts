@@ -4,15 +4,20 @@ export interface SaidWord {
   atMs: number
 }
 
-const bare = (word: string) => word.normalize('NFKC').toLowerCase().replace(/[^\p{L}\p{N}]/gu, '')
+const bare = (word: string) =>
+  word
+    .normalize('NFKC')
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]/gu, '')
 
 /** More words are not lit one by one: a voice says a hundred at most. */
 const comparedMost = 400
 
 /**
- * When each written word is said. What is said was cleaned and may be pronounced otherwise, so the two texts are laid beside each other by
- * the longest row of words that both have (Hirschberg 1975); between two that match, written words share the time of what is said there,
- * and where nothing is said in between they are not read at all. Cost: written × said words.
+ * When each written word is said. What is said was cleaned and may be pronounced otherwise, so the two texts are laid
+ * beside each other by the longest row of words that both have (Hirschberg 1975); between two that match, written words
+ * share the time of what is said there, and where nothing is said in between they are not read at all. Cost: written ×
+ * said words.
  * @returns a moment for each written word, null for those that are not read; never earlier than the one before
  */
 export function alignWords(written: readonly string[], said: readonly SaidWord[]): (number | null)[] {
@@ -24,7 +29,9 @@ export function alignWords(written: readonly string[], said: readonly SaidWord[]
   const longest = new Uint16Array((a.length + 1) * width)
   for (let i = a.length - 1; i >= 0; i--) {
     for (let j = c.length - 1; j >= 0; j--) {
-      longest[i * width + j] = isSame(i, j) ? (longest[(i + 1) * width + j + 1] ?? 0) + 1 : Math.max(longest[(i + 1) * width + j] ?? 0, longest[i * width + j + 1] ?? 0)
+      longest[i * width + j] = isSame(i, j)
+        ? (longest[(i + 1) * width + j + 1] ?? 0) + 1
+        : Math.max(longest[(i + 1) * width + j] ?? 0, longest[i * width + j + 1] ?? 0)
     }
   }
   const times: (number | null)[] = written.map(() => null)
@@ -32,7 +39,9 @@ export function alignWords(written: readonly string[], said: readonly SaidWord[]
   let gap: [number, number] = [0, 0]
   const share = (toI: number, toJ: number) => {
     const [fromI, fromJ] = gap
-    if (toJ > fromJ) for (let at = fromI; at < toI; at++) times[at] = b[fromJ + Math.floor(((at - fromI) * (toJ - fromJ)) / (toI - fromI))]?.atMs ?? null
+    if (toJ > fromJ)
+      for (let at = fromI; at < toI; at++)
+        times[at] = b[fromJ + Math.floor(((at - fromI) * (toJ - fromJ)) / (toI - fromI))]?.atMs ?? null
   }
   while (i < a.length && j < c.length) {
     if (isSame(i, j)) {

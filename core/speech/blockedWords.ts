@@ -1,7 +1,22 @@
 import { twinOf } from './visibleText.ts'
 
 /** Figures and signs that stand for letters. One may stand for either of two. */
-const leet: Record<string, string> = { 0: 'o', 1: 'i', 3: 'e', 4: 'a', 5: 's', 7: 't', 8: 'b', 9: 'g', '@': 'a', $: 's', '!': 'i', '|': 'i', '€': 'e', '+': 't' }
+const leet: Record<string, string> = {
+  0: 'o',
+  1: 'i',
+  3: 'e',
+  4: 'a',
+  5: 's',
+  7: 't',
+  8: 'b',
+  9: 'g',
+  '@': 'a',
+  $: 's',
+  '!': 'i',
+  '|': 'i',
+  '€': 'e',
+  '+': 't',
+}
 const otherLeet: Record<string, string> = { ...leet, 1: 'l', '|': 'l', '!': 'l' }
 
 /** Letters with how often each follows itself: "shiit" is s1 h1 i2 t1. */
@@ -26,7 +41,10 @@ function runsOf(word: string): Runs {
 /** From so many on, a letter that follows itself is stretched; before, it is another word: “bite” is not “bitte”. */
 const stretchedFrom = 3
 
-const isWithin = (blocked: Runs, word: Runs) => blocked.counts.every((count, at) => word.counts[at] === count || (word.counts[at] ?? 0) >= Math.max(count, stretchedFrom))
+const isWithin = (blocked: Runs, word: Runs) =>
+  blocked.counts.every(
+    (count, at) => word.counts[at] === count || (word.counts[at] ?? 0) >= Math.max(count, stretchedFrom),
+  )
 
 /** A word without marks, in small letters, look-alikes as what they look like. */
 function plain(word: string): string {
@@ -48,9 +66,15 @@ function isMarkedAllOver(token: string): boolean {
 function meanings(token: string): Meaning[] {
   const word = plain(token)
   if (!/\p{L}/u.test(word)) return []
-  const read = (table: Record<string, string>) => [...word].map((letter) => table[letter] ?? letter).join('').replace(/[^\p{L}\p{N}]/gu, '')
+  const read = (table: Record<string, string>) =>
+    [...word]
+      .map((letter) => table[letter] ?? letter)
+      .join('')
+      .replace(/[^\p{L}\p{N}]/gu, '')
   const own = read({})
-  return [...new Set([own, read(leet), read(otherLeet)])].filter((meaning) => meaning !== '').map((meaning) => ({ ...runsOf(meaning), isDisguise: meaning !== own || isMarkedAllOver(token) }))
+  return [...new Set([own, read(leet), read(otherLeet)])]
+    .filter((meaning) => meaning !== '')
+    .map((meaning) => ({ ...runsOf(meaning), isDisguise: meaning !== own || isMarkedAllOver(token) }))
 }
 
 /** Scripts that put no space between words: there a blocked word is looked for inside of what is written. */
@@ -84,7 +108,11 @@ const pluralLeast = 4
  * @param allowed what is fine here
  * @param others words of lists of other languages: blocked only where they are disguised
  */
-export function blockedWords(words: readonly string[], allowed: readonly string[] = [], others: readonly string[] = []): BlockedWords {
+export function blockedWords(
+  words: readonly string[],
+  allowed: readonly string[] = [],
+  others: readonly string[] = [],
+): BlockedWords {
   const fine = new Set([...allowed, ...innocent].map(plain))
   const starts = new Map<string, Runs[][]>()
   const disguised = new Map<string, Runs[][]>()
@@ -106,11 +134,13 @@ export function blockedWords(words: readonly string[], allowed: readonly string[
       continue
     }
     add(starts, written)
-    if (/^[a-z]+$/.test(written) && written.length >= pluralLeast && !written.endsWith('s') && !fine.has(`${written}s`)) add(starts, `${written}s`)
+    if (/^[a-z]+$/.test(written) && written.length >= pluralLeast && !written.endsWith('s') && !fine.has(`${written}s`))
+      add(starts, `${written}s`)
   }
   for (const entry of others) {
     const written = plain(entry).trim()
-    if (written.length >= disguisedLeast && !fine.has(written) && !unspaced.test(written) && !/\s/u.test(written)) add(disguised, written)
+    if (written.length >= disguisedLeast && !fine.has(written) && !unspaced.test(written) && !/\s/u.test(written))
+      add(disguised, written)
   }
   return { starts, inside, disguised, byShape }
 }
@@ -131,21 +161,35 @@ function tokensOf(text: string): Token[] {
   return [...text.matchAll(tokenPattern)].map(({ 0: token, index }) => {
     // What ends a sentence ends no word.
     let to = token.length
-    while (to > 1 && '!+\'’|'.includes(token[to - 1] ?? '')) to -= 1
+    while (to > 1 && "!+'’|".includes(token[to - 1] ?? '')) to -= 1
     const bare = token.slice(0, to)
-    return { at: index, end: index + bare.length, meanings: meanings(bare.replaceAll('*', '')), isLetter: [...bare].length === 1, gaps: bare.includes('*') ? plain(bare) : null }
+    return {
+      at: index,
+      end: index + bare.length,
+      meanings: meanings(bare.replaceAll('*', '')),
+      isLetter: [...bare].length === 1,
+      gaps: bare.includes('*') ? plain(bare) : null,
+    }
   })
 }
 
 /** A stretch of a text, from one letter to before another; in UTF-16 units. */
 export type Stretch = readonly [from: number, to: number]
 
-/** Where blocked words stand in a text: whole words, also stretched, in look-alikes, in figures for letters, with letters left out, cut in two or letter by letter. Linear in the text. */
+/**
+ * Where blocked words stand in a text: whole words, also stretched, in look-alikes, in figures for letters, with
+ * letters left out, cut in two or letter by letter. Linear in the text.
+ */
 export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
   const found: Stretch[] = []
   const tokens = tokensOf(text)
   for (let at = 0; at < tokens.length; at++) {
-    const length = Math.max(matchAt(tokens, at, blocked), spelledAt(tokens, at, blocked), hasGaps(tokens[at], blocked) ? 1 : 0, isCutAt(tokens, at, blocked) ? 2 : 0)
+    const length = Math.max(
+      matchAt(tokens, at, blocked),
+      spelledAt(tokens, at, blocked),
+      hasGaps(tokens[at], blocked) ? 1 : 0,
+      isCutAt(tokens, at, blocked) ? 2 : 0,
+    )
     const [first, last] = [tokens[at], tokens[at + length - 1]]
     if (length > 0 && first && last) {
       found.push([first.at, last.end])
@@ -153,7 +197,9 @@ export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
     }
   }
   const small = text.toLowerCase()
-  for (const word of blocked.inside) for (let at = small.indexOf(word); at >= 0; at = small.indexOf(word, at + word.length)) found.push([at, at + word.length])
+  for (const word of blocked.inside)
+    for (let at = small.indexOf(word); at >= 0; at = small.indexOf(word, at + word.length))
+      found.push([at, at + word.length])
   return found.sort(([a], [b]) => a - b)
 }
 
@@ -162,10 +208,15 @@ const isStretched = (blocked: Runs, word: Runs) => blocked.counts.some((count, a
 /** How many tokens from one on are a blocked entry; 0: none. */
 function matchAt(tokens: readonly Token[], at: number, { starts, disguised }: BlockedWords): number {
   let longest = 0
-  const follows = (entry: readonly Runs[]) => entry.every((part, index) => tokens[at + index]?.meanings.some((each) => each.letters === part.letters && isWithin(part, each)))
+  const follows = (entry: readonly Runs[]) =>
+    entry.every((part, index) =>
+      tokens[at + index]?.meanings.some((each) => each.letters === part.letters && isWithin(part, each)),
+    )
   for (const meaning of tokens[at]?.meanings ?? []) {
     for (const entry of starts.get(meaning.letters) ?? []) if (follows(entry)) longest = Math.max(longest, entry.length)
-    for (const [part] of disguised.get(meaning.letters) ?? []) if (part && isWithin(part, meaning) && (meaning.isDisguise || isStretched(part, meaning))) longest = Math.max(longest, 1)
+    for (const [part] of disguised.get(meaning.letters) ?? [])
+      if (part && isWithin(part, meaning) && (meaning.isDisguise || isStretched(part, meaning)))
+        longest = Math.max(longest, 1)
   }
   return longest
 }
@@ -194,7 +245,9 @@ function hasGaps(token: Token | undefined, { byShape }: BlockedWords): boolean {
   const gaps = token?.gaps
   if (!gaps || gaps.replaceAll('*', '').length < lettersLeft) return false
   const letters = [...gaps]
-  return (byShape.get(shapeOf(gaps)) ?? []).some((word) => [...word].every((letter, at) => letters[at] === '*' || letters[at] === letter))
+  return (byShape.get(shapeOf(gaps)) ?? []).some((word) =>
+    [...word].every((letter, at) => letters[at] === '*' || letters[at] === letter),
+  )
 }
 
 /** Shorter ones come about by chance: "my pen is blue". */
@@ -207,8 +260,11 @@ function isCutAt(tokens: readonly Token[], at: number, { starts }: BlockedWords)
   const word = textOf(first) + textOf(second)
   if (word.length < cutLeast) return false
   const runs = runsOf(word)
-  return (starts.get(runs.letters) ?? []).some((entry) => entry.length === 1 && entry[0] && entry[0].counts.every((count, index) => runs.counts[index] === count))
+  return (starts.get(runs.letters) ?? []).some(
+    (entry) => entry.length === 1 && entry[0] && entry[0].counts.every((count, index) => runs.counts[index] === count),
+  )
 }
 
 /** A word as it was written, in plain letters. */
-const textOf = ({ meanings: [own] }: Token) => (own ? [...own.letters].map((letter, at) => letter.repeat(own.counts[at] ?? 1)).join('') : '')
+const textOf = ({ meanings: [own] }: Token) =>
+  own ? [...own.letters].map((letter, at) => letter.repeat(own.counts[at] ?? 1)).join('') : ''

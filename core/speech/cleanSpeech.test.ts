@@ -11,64 +11,185 @@ import { visibleText } from './visibleText.ts'
 /** The lists of a channel that is heard in these languages. */
 const lists = blockedWords([...naughty.en, ...naughty.pt, ...naughty.de, ...naughty.es, ...naughty.it])
 const few = blockedWords(['bollocks', 'ass', 'two girls', '馬鹿'], ['butt'])
-const clean = (text: string, level: Strictness = 'careful', blocked = few) => cleanSpeech(text, readyRules[level], blocked)
+const clean = (text: string, level: Strictness = 'careful', blocked = few) =>
+  cleanSpeech(text, readyRules[level], blocked)
 const hostile = fc.oneof(
   fc.string({ unit: 'grapheme', maxLength: 200 }),
   fc.string({ unit: 'binary', maxLength: 200 }),
-  fc.array(fc.constantFrom('bollocks', 'b0llocks', 'b', 'o', 'l', 'c', 'k', 's', 'ass', 'a s s', 'www.x.com', 'aaaaaaaa', 'AAAAAA', '1234567890', '🔥', '\u200D', '\u200B', '馬鹿', ' ', '\n', '.', '!', 'two girls', 'word'), { maxLength: 40 }).map((parts) => parts.join(' ')),
-  fc.array(fc.constantFrom('bollocks', 'as', 's', 'b', 'o', '1', '$', '\u0336', 'o\u0301', '👩‍🍳', '  '), { maxLength: 60 }).map((parts) => parts.join('')),
+  fc
+    .array(
+      fc.constantFrom(
+        'bollocks',
+        'b0llocks',
+        'b',
+        'o',
+        'l',
+        'c',
+        'k',
+        's',
+        'ass',
+        'a s s',
+        'www.x.com',
+        'aaaaaaaa',
+        'AAAAAA',
+        '1234567890',
+        '🔥',
+        '\u200D',
+        '\u200B',
+        '馬鹿',
+        ' ',
+        '\n',
+        '.',
+        '!',
+        'two girls',
+        'word',
+      ),
+      { maxLength: 40 },
+    )
+    .map((parts) => parts.join(' ')),
+  fc
+    .array(fc.constantFrom('bollocks', 'as', 's', 'b', 'o', '1', '$', '\u0336', 'o\u0301', '👩‍🍳', '  '), {
+      maxLength: 60,
+    })
+    .map((parts) => parts.join('')),
   fc.constantFrom(...trialMessages.map(({ text }) => text)),
 )
 
 describe('cleaning', () => {
   it('once is enough', () => {
-    fc.assert(fc.property(hostile, fc.constantFrom(...strictnesses), (text, level) => { const { text: cleaned } = clean(text, level); if (cleaned !== '') expect(clean(cleaned, level)).toMatchObject({ text: cleaned, changes: [] }) }), { numRuns: 400 })
+    fc.assert(
+      fc.property(hostile, fc.constantFrom(...strictnesses), (text, level) => {
+        const { text: cleaned } = clean(text, level)
+        if (cleaned !== '') expect(clean(cleaned, level)).toMatchObject({ text: cleaned, changes: [] })
+      }),
+      { numRuns: 400 },
+    )
   })
   it('never gives more than the rules allow, in letters and in seconds', () => {
-    fc.assert(fc.property(hostile, fc.constantFrom(...strictnesses), (text, level) => { const { text: cleaned } = clean(text, level); expect(cleaned.length).toBeLessThanOrEqual(readyRules[level].maxLetters); if (cleaned.includes(' ')) expect(secondsOf(cleaned)).toBeLessThanOrEqual(readyRules[level].maxSeconds) }))
+    fc.assert(
+      fc.property(hostile, fc.constantFrom(...strictnesses), (text, level) => {
+        const { text: cleaned } = clean(text, level)
+        expect(cleaned.length).toBeLessThanOrEqual(readyRules[level].maxLetters)
+        if (cleaned.includes(' ')) expect(secondsOf(cleaned)).toBeLessThanOrEqual(readyRules[level].maxSeconds)
+      }),
+    )
   })
   it('never gives a blocked word', () => {
-    fc.assert(fc.property(hostile, fc.constantFrom('careful' as const, 'strict' as const), (text, level) => { expect(findBlocked(clean(text, level).text, few)).toEqual([]) }), { numRuns: 400 })
+    fc.assert(
+      fc.property(hostile, fc.constantFrom('careful' as const, 'strict' as const), (text, level) => {
+        expect(findBlocked(clean(text, level).text, few)).toEqual([])
+      }),
+      { numRuns: 400 },
+    )
   })
   it('says step by step what it did, and why nothing is left', () => {
     fc.assert(
       fc.property(hostile, (text) => {
         const { changes, text: cleaned, outcome, refusal } = clean(text)
-        changes.forEach(({ step, before, after }, at) => { expect(speechSteps).toContain(step); expect(before).not.toBe(after); expect(before).toBe(at === 0 ? text.slice(0, 2000) : changes[at - 1]?.after) })
+        changes.forEach(({ step, before, after }, at) => {
+          expect(speechSteps).toContain(step)
+          expect(before).not.toBe(after)
+          expect(before).toBe(at === 0 ? text.slice(0, 2000) : changes[at - 1]?.after)
+        })
         expect([outcome === 'refused', cleaned === '']).toEqual([refusal !== null, refusal !== null])
         if (outcome === 'kept') expect(cleaned).toBe(text)
       }),
     )
   })
   it.each<[SpeechStep, string, string]>([
-    ['unseen', 'hel\u200Blo', 'hello'], ['links', 'see https://crumbs.example/a?b=c.', 'see link'], ['links', 'loaves.shop/deal is good', 'link is good'], ['blocked', 'what bollocks is this', 'what is this'],
-    ['emoji', 'fire 🔥🔥🔥 now', 'fire 🔥 now'], ['numbers', 'pay 123 456 789 012 now', 'pay a very long number now'], ['letters', 'nooooooo', 'noo'], ['words', 'ring ring ring ring ring', 'ring ring ring'], ['words', 'a b a b a b a b a b', 'a b a b a b'], ['capitals', 'WHERE IS THE BREAD, NASA', 'where IS THE bread, NASA'], ['capitals', 'HURRY UP, it is late TONIGHT'.toUpperCase(), 'hurry UP, IT IS LATE tonight'],
+    ['unseen', 'hel\u200Blo', 'hello'],
+    ['links', 'see https://crumbs.example/a?b=c.', 'see link'],
+    ['links', 'loaves.shop/deal is good', 'link is good'],
+    ['blocked', 'what bollocks is this', 'what is this'],
+    ['emoji', 'fire 🔥🔥🔥 now', 'fire 🔥 now'],
+    ['numbers', 'pay 123 456 789 012 now', 'pay a very long number now'],
+    ['letters', 'nooooooo', 'noo'],
+    ['words', 'ring ring ring ring ring', 'ring ring ring'],
+    ['words', 'a b a b a b a b a b', 'a b a b a b'],
+    ['capitals', 'WHERE IS THE BREAD, NASA', 'where IS THE bread, NASA'],
+    ['capitals', 'HURRY UP, it is late TONIGHT'.toUpperCase(), 'hurry UP, IT IS LATE tonight'],
   ])('%s: %s', (step, text, expected) => {
     const cleaned = clean(text)
     expect(cleaned.text).toBe(expected)
     expect(cleaned.changes.map((change) => change.step)).toEqual([step])
   })
-  it.each([['🔥🔥', 'strict', 'Nothing is left'], ['   ', 'careful', 'Nothing is left'], ['', 'open', 'Nothing is left'], ['bollocks', 'careful', 'Nothing is left'], ['what bollocks', 'strict', 'blocked word']] as const)('refuses %j at %s', (text, level, words) => expect(clean(text, level)).toMatchObject({ outcome: 'refused', text: '', spoken: '', refusal: expect.stringContaining(words) }))
+  it.each([
+    ['🔥🔥', 'strict', 'Nothing is left'],
+    ['   ', 'careful', 'Nothing is left'],
+    ['', 'open', 'Nothing is left'],
+    ['bollocks', 'careful', 'Nothing is left'],
+    ['what bollocks', 'strict', 'blocked word'],
+  ] as const)('refuses %j at %s', (text, level, words) =>
+    expect(clean(text, level)).toMatchObject({
+      outcome: 'refused',
+      text: '',
+      spoken: '',
+      refusal: expect.stringContaining(words),
+    }),
+  )
   it('speaks names as they are spoken here, without changing what is read', () => {
     const rules = { ...readyRules.careful, pronunciations: [{ written: 'Tomé', spoken: 'toh-meh' }] }
-    expect(cleanSpeech('Olá tomé, Tomés', rules, few)).toMatchObject({ outcome: 'kept', text: 'Olá tomé, Tomés', spoken: 'Olá toh-meh, Tomés' })
+    expect(cleanSpeech('Olá tomé, Tomés', rules, few)).toMatchObject({
+      outcome: 'kept',
+      text: 'Olá tomé, Tomés',
+      spoken: 'Olá toh-meh, Tomés',
+    })
   })
-  it('of a hundred kilobytes looks at what a voice could read of them', () => expect(clean('ab '.repeat(40_000)).text.length).toBeLessThanOrEqual(readyRules.careful.maxLetters))
-  it.each(strictnesses)('%s is a whole set of rules', (level) => expect(speechRules.safeParse(readyRules[level]).success).toBe(true))
+  it('of a hundred kilobytes looks at what a voice could read of them', () =>
+    expect(clean('ab '.repeat(40_000)).text.length).toBeLessThanOrEqual(readyRules.careful.maxLetters))
+  it.each(strictnesses)('%s is a whole set of rules', (level) =>
+    expect(speechRules.safeParse(readyRules[level]).success).toBe(true),
+  )
 })
 
 describe('blocked words', () => {
-  it.each(['bollocks', 'BOLLOCKS', 'bolllllocks', 'b0ll0cks', 'b.o.l.l.o.c.k.s', 'b o l l o c k s', 'bоllосks', 'böllöcks', 'bo1locks', 'b*o*l*l*o*c*k*s', 'ass', 'a$$', 'assss', 'Two  girls', 'お馬鹿さん'])('are found in %j', (text) => expect(findBlocked(`oh ${visibleText(text)} no`, few)).toHaveLength(1))
-  it.each(['as', 'class', 'assess', 'pass', 'two boys', 'girls two', '455', '1 2 3', 'a s', 'butt', 'bollo', 'Grassland'])('are not found in %j', (text) => expect(findBlocked(`oh ${text} no`, few)).toEqual([]))
-  it('that are fine here are not blocked', () => expect(findBlocked('my ass', blockedWords(['ass', 'butt'], ['Ass']))).toEqual([]))
+  it.each([
+    'bollocks',
+    'BOLLOCKS',
+    'bolllllocks',
+    'b0ll0cks',
+    'b.o.l.l.o.c.k.s',
+    'b o l l o c k s',
+    'bоllосks',
+    'böllöcks',
+    'bo1locks',
+    'b*o*l*l*o*c*k*s',
+    'ass',
+    'a$$',
+    'assss',
+    'Two  girls',
+    'お馬鹿さん',
+  ])('are found in %j', (text) => expect(findBlocked(`oh ${visibleText(text)} no`, few)).toHaveLength(1))
+  it.each([
+    'as',
+    'class',
+    'assess',
+    'pass',
+    'two boys',
+    'girls two',
+    '455',
+    '1 2 3',
+    'a s',
+    'butt',
+    'bollo',
+    'Grassland',
+  ])('are not found in %j', (text) => expect(findBlocked(`oh ${text} no`, few)).toEqual([]))
+  it('that are fine here are not blocked', () =>
+    expect(findBlocked('my ass', blockedWords(['ass', 'butt'], ['Ass']))).toEqual([]))
 })
 
 describe('the messages that ship', () => {
   it('innocent ones are read byte for byte where nothing is asked', () => {
-    for (const { abuse, text } of trialMessages) if (abuse === null) expect(clean(text, 'open', lists)).toEqual({ outcome: 'kept', text, spoken: text, changes: [], refusal: null })
+    for (const { abuse, text } of trialMessages)
+      if (abuse === null)
+        expect(clean(text, 'open', lists)).toEqual({ outcome: 'kept', text, spoken: text, changes: [], refusal: null })
   })
   it('innocent ones are intact at the default level', () => {
-    expect(trialMessages.filter(({ abuse, text }) => abuse === null && clean(text, 'careful', lists).outcome !== 'kept').map(({ text }) => text)).toEqual([])
+    expect(
+      trialMessages
+        .filter(({ abuse, text }) => abuse === null && clean(text, 'careful', lists).outcome !== 'kept')
+        .map(({ text }) => text),
+    ).toEqual([])
   })
   it('abusive ones are harmless at the default level: changed or refused, and short', () => {
     for (const { abuse, text } of trialMessages) {

@@ -4,7 +4,19 @@ import { secondsOf } from './secondsOf.ts'
 import { visibleText } from './visibleText.ts'
 
 /** The steps, in the order in which they are taken. */
-export const speechSteps = ['emotes', 'unseen', 'links', 'capitals', 'blocked', 'emoji', 'numbers', 'letters', 'words', 'length', 'seconds'] as const
+export const speechSteps = [
+  'emotes',
+  'unseen',
+  'links',
+  'capitals',
+  'blocked',
+  'emoji',
+  'numbers',
+  'letters',
+  'words',
+  'length',
+  'seconds',
+] as const
 export type SpeechStep = (typeof speechSteps)[number]
 
 /** What one step changed. */
@@ -26,13 +38,23 @@ export interface CleanedSpeech {
 }
 
 /** Endings by which an address without a scheme is told from two words with a full stop between them. */
-const endings = /\.(com|net|org|io|gg|tv|me|co|uk|de|fr|es|it|pt|br|nl|pl|ru|eu|us|ca|au|info|biz|xyz|link|shop|site|online|live|app|dev|club|top|ly|be|cc|to)(?=$|[/?#:])/iu
-const isLink = (word: string) => /^\/\/[\p{L}\p{N}-]+\./u.test(word) || /^[^\s@]{1,64}@[\p{L}\p{N}-]+\.[\p{L}\p{N}.-]{2,}$/u.test(word) || /^\d{1,3}(?:\.\d{1,3}){3}(?=$|[/:])/u.test(word) || /^[a-z][a-z0-9+.-]{1,12}:\/\//iu.test(word) || /^www\./iu.test(word) || (/^[\p{L}\p{N}_-]+\./u.test(word) && endings.test(word))
+const endings =
+  /\.(com|net|org|io|gg|tv|me|co|uk|de|fr|es|it|pt|br|nl|pl|ru|eu|us|ca|au|info|biz|xyz|link|shop|site|online|live|app|dev|club|top|ly|be|cc|to)(?=$|[/?#:])/iu
+const isLink = (word: string) =>
+  /^\/\/[\p{L}\p{N}-]+\./u.test(word) ||
+  /^[^\s@]{1,64}@[\p{L}\p{N}-]+\.[\p{L}\p{N}.-]{2,}$/u.test(word) ||
+  /^\d{1,3}(?:\.\d{1,3}){3}(?=$|[/:])/u.test(word) ||
+  /^[a-z][a-z0-9+.-]{1,12}:\/\//iu.test(word) ||
+  /^www\./iu.test(word) ||
+  (/^[\p{L}\p{N}_-]+\./u.test(word) && endings.test(word))
 
 /** Words with the spaces between them: what is joined again is what it was. */
 const pieces = (text: string) => text.split(/(\s+)/u)
 
-/** A word without the brackets and stops around it. Letter by letter: an expression for the end would try every place of a long word. */
+/**
+ * A word without the brackets and stops around it. Letter by letter: an expression for the end would try every place of
+ * a long word.
+ */
 function bareWord(word: string): string {
   let [from, to] = [0, word.length]
   while (from < to && '("\'<['.includes(word[from] ?? '')) from += 1
@@ -40,10 +62,14 @@ function bareWord(word: string): string {
   return word.slice(from, to)
 }
 
-const easeLinks = (text: string) => pieces(text).map((word) => (isLink(bareWord(word)) ? 'link' : word)).join('')
+const easeLinks = (text: string) =>
+  pieces(text)
+    .map((word) => (isLink(bareWord(word)) ? 'link' : word))
+    .join('')
 
 /** An emoji with all that belongs to it: skin, sex, families, flags, figures in boxes. */
-const emoji = /(?:\p{Regional_Indicator}{2}|[0-9#*]\uFE0F?\u20E3|\p{Extended_Pictographic}(?:\uFE0F|\p{Emoji_Modifier})?(?:\u200D\p{Extended_Pictographic}(?:\uFE0F|\p{Emoji_Modifier})?)*)/gu
+const emoji =
+  /(?:\p{Regional_Indicator}{2}|[0-9#*]\uFE0F?\u20E3|\p{Extended_Pictographic}(?:\uFE0F|\p{Emoji_Modifier})?(?:\u200D\p{Extended_Pictographic}(?:\uFE0F|\p{Emoji_Modifier})?)*)/gu
 
 /** So many of the same emoji in a row are read; more are one. */
 const emojiInARow = 2
@@ -56,7 +82,14 @@ function emojiOnce(text: string): string {
   const rows: (typeof all)[] = []
   // Many different ones are a wall too.
   const beyond = all[emojiMost]
-  if (beyond) return emojiOnce(text.slice(0, beyond.at) + text.slice(beyond.at).replace(emoji, '').replace(/\s{2,}/gu, ' ')).trimEnd()
+  if (beyond)
+    return emojiOnce(
+      text.slice(0, beyond.at) +
+        text
+          .slice(beyond.at)
+          .replace(emoji, '')
+          .replace(/\s{2,}/gu, ' '),
+    ).trimEnd()
   for (const found of all) {
     const before = rows.at(-1)?.at(-1)
     if (before && before.each === found.each && text.slice(before.end, found.at).trim() === '') rows.at(-1)?.push(found)
@@ -73,7 +106,9 @@ function emojiOnce(text: string): string {
 
 /** Figures with what people put between them: 12 345 678, 1.000.000, +49 (89) 123-456. */
 function easeNumbers(text: string, most: number): string {
-  return text.replace(/[\p{Nd}](?:[ \u00A0.,:;_'’()/-]{0,2}[\p{Nd}])*/gu, (number) => ((number.match(/\p{Nd}/gu)?.length ?? 0) > most ? 'a very long number' : number))
+  return text.replace(/[\p{Nd}](?:[ \u00A0.,:;_'’()/-]{0,2}[\p{Nd}])*/gu, (number) =>
+    (number.match(/\p{Nd}/gu)?.length ?? 0) > most ? 'a very long number' : number,
+  )
 }
 
 /** Laughter is written so often; more is held. */
@@ -82,7 +117,9 @@ const syllablesKept = 3
 /** A letter that follows itself too often stands twice, a syllable thrice. */
 function easeLetters(text: string, most: number): string {
   return text
-    .replace(/([^\s\p{Nd}])\1{2,}/gu, (run, letter: string) => ([...run].length > most ? letter.repeat(Math.min(2, most)) : run))
+    .replace(/([^\s\p{Nd}])\1{2,}/gu, (run, letter: string) =>
+      [...run].length > most ? letter.repeat(Math.min(2, most)) : run,
+    )
     .replace(/([^\s\p{Nd}]{2,4}?)\1{5,}/gu, (_run, syllable: string) => syllable.repeat(syllablesKept))
 }
 
@@ -96,10 +133,13 @@ function easeWords(text: string, most: number): string {
   for (let length = 1; length <= phraseMost; length++) {
     const kept: string[] = []
     let same = 1
-    for (let at = 0; at < words.length; ) {
+    for (let at = 0; at < words.length;) {
       const phrase = words.slice(at, at + length)
       const before = kept.slice(-length)
-      const isAgain = phrase.length === length && before.length === length && phrase.every((word, index) => word.toLowerCase() === before[index]?.toLowerCase())
+      const isAgain =
+        phrase.length === length &&
+        before.length === length &&
+        phrase.every((word, index) => word.toLowerCase() === before[index]?.toLowerCase())
       same = isAgain ? same + 1 : 1
       if (!isAgain) {
         kept.push(words[at] ?? '')
@@ -123,7 +163,9 @@ function easeCapitals(text: string): string {
   const capitals = text.match(/\p{Lu}/gu)?.length ?? 0
   const small = text.match(/\p{Ll}/gu)?.length ?? 0
   if (capitals <= (capitals + small) * shoutedShare) return text
-  return text.replace(/\p{Lu}[\p{Lu}\p{M}]+/gu, (word) => ([...word].length > shoutedLetters ? word.toLowerCase() : word))
+  return text.replace(/\p{Lu}[\p{Lu}\p{M}]+/gu, (word) =>
+    [...word].length > shoutedLetters ? word.toLowerCase() : word,
+  )
 }
 
 /** A text as it is spoken here: names and words by their pronunciations. */
@@ -178,12 +220,18 @@ const rounds = 4
 const lookedAt = 2000
 
 /**
- * What of a message is read aloud, and what each step changed. Cleaning what was cleaned changes nothing; what comes out is never longer
- * than the rules allow and never holds a blocked word. Steps are linear in the message; of more than two thousand letters only these are looked at: a voice reads a quarter of them at most.
+ * What of a message is read aloud, and what each step changed. Cleaning what was cleaned changes nothing; what comes
+ * out is never longer than the rules allow and never holds a blocked word. Steps are linear in the message; of more
+ * than two thousand letters only these are looked at: a voice reads a quarter of them at most.
  * @param blocked the lists and the channel's own words, made ready by `blockedWords`
  * @param emotes where the platform says that a word is a picture; UTF-16 units
  */
-export function cleanSpeech(message: string, rules: SpeechRules, blocked: BlockedWords, emotes: readonly { from: number; to: number }[] = []): CleanedSpeech {
+export function cleanSpeech(
+  message: string,
+  rules: SpeechRules,
+  blocked: BlockedWords,
+  emotes: readonly { from: number; to: number }[] = [],
+): CleanedSpeech {
   const start = message.slice(0, lookedAt)
   const worded = rules.readsEmotes ? start : withoutEmotes(start, emotes)
   const steps: Record<SpeechStep, (text: string) => string> = {
@@ -193,7 +241,15 @@ export function cleanSpeech(message: string, rules: SpeechRules, blocked: Blocke
     links: (text) => (rules.easesLinks ? easeLinks(text) : text),
     capitals: (text) => (rules.easesCapitals ? easeCapitals(text) : text),
     blocked: (text) => (rules.blocked === 'leaveOut' ? leaveOut(text, blocked) : text),
-    emoji: (text) => (rules.emoji === 'keep' ? text : rules.emoji === 'once' ? emojiOnce(text) : text.replace(emoji, ' ').replace(/\s{2,}/gu, ' ').trim()),
+    emoji: (text) =>
+      rules.emoji === 'keep'
+        ? text
+        : rules.emoji === 'once'
+          ? emojiOnce(text)
+          : text
+              .replace(emoji, ' ')
+              .replace(/\s{2,}/gu, ' ')
+              .trim(),
     numbers: (text) => (rules.figures > 0 ? easeNumbers(text, rules.figures) : text),
     letters: (text) => (rules.lettersInARow > 0 ? easeLetters(text, rules.lettersInARow) : text),
     words: (text) => (rules.wordsInARow > 0 ? easeWords(text, rules.wordsInARow) : text),
@@ -210,11 +266,18 @@ export function cleanSpeech(message: string, rules: SpeechRules, blocked: Blocke
       const after = steps[step](text)
       if (after !== text) changes.push({ step, before: text, after })
       text = after
-      if (step === 'unseen' && rules.blocked === 'refuse' && findBlocked(text, blocked).length > 0) return refused('It holds a blocked word.')
+      if (step === 'unseen' && rules.blocked === 'refuse' && findBlocked(text, blocked).length > 0)
+        return refused('It holds a blocked word.')
     }
     if (text === before) break
   }
   if (rules.blocked !== 'keep' && findBlocked(text, blocked).length > 0) return refused('It holds a blocked word.')
   if (!/[\p{L}\p{N}\p{Extended_Pictographic}]/u.test(text)) return refused('Nothing is left to be read.')
-  return { outcome: text === message ? 'kept' : 'changed', text, spoken: speakAs(text, rules.pronunciations), changes, refusal: null }
+  return {
+    outcome: text === message ? 'kept' : 'changed',
+    text,
+    spoken: speakAs(text, rules.pronunciations),
+    changes,
+    refusal: null,
+  }
 }

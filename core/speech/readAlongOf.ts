@@ -8,11 +8,17 @@ import type { SayingKind } from './spoken.ts'
  * @param shown the text as it is drawn, capitals made
  * @returns null where no voice reads it
  */
-export function readAlongOf(shown: string, of: SayingKind, voices: readonly ResolvedVoice[]): { words: ReadWord[]; untilMs: number } | null {
+export function readAlongOf(
+  shown: string,
+  of: SayingKind,
+  voices: readonly ResolvedVoice[],
+): { words: ReadWord[]; untilMs: number } | null {
   const utterance = voices.flatMap(({ utterances }) => utterances).find((each) => each.of === of)
   if (!utterance) return null
   const letters = [...utterance.text]
-  const said: SaidWord[] = utterance.words.map(({ from, to, atMs }) => ({ text: letters.slice(from, to).join(''), atMs: utterance.startMs + atMs })).filter(({ atMs }) => atMs < utterance.endMs)
+  const said: SaidWord[] = utterance.words
+    .map(({ from, to, atMs }) => ({ text: letters.slice(from, to).join(''), atMs: utterance.startMs + atMs }))
+    .filter(({ atMs }) => atMs < utterance.endMs)
   const written = shown.split(/\s+/u).filter((word) => word !== '')
   const times = alignWords(written, said)
   const words: ReadWord[] = []

@@ -19,8 +19,12 @@ export interface Saying {
 }
 
 /** What a viewer wrote with an event: their message, or what a reward asked them for. */
-export function viewerWords({ data, kind }: Pick<CanonicalEvent, 'data' | 'kind'>): { text: string; emotes: readonly { from: number; to: number }[] } | null {
-  if (data.message && data.message.text.trim() !== '') return { text: data.message.text, emotes: data.message.emotes ?? [] }
+export function viewerWords({
+  data,
+  kind,
+}: Pick<CanonicalEvent, 'data' | 'kind'>): { text: string; emotes: readonly { from: number; to: number }[] } | null {
+  if (data.message && data.message.text.trim() !== '')
+    return { text: data.message.text, emotes: data.message.emotes ?? [] }
   const input = kind === 'redemption' && 'input' in data ? (data.input ?? '') : ''
   return input.trim() === '' ? null : { text: input, emotes: [] }
 }
@@ -35,8 +39,14 @@ export function sayingsOf(part: Voice, event: CanonicalEvent, locale: string): S
   return sayings
 }
 
-/** The voice parts of a composition that can be heard, each with what it wants read. Parts without a word are left out. */
-export function voicesOf({ parts }: Pick<Composition, 'parts'>, event: CanonicalEvent, locale: string): { part: Voice; sayings: Saying[] }[] {
+/**
+ * The voice parts of a composition that can be heard, each with what it wants read. Parts without a word are left out.
+ */
+export function voicesOf(
+  { parts }: Pick<Composition, 'parts'>,
+  event: CanonicalEvent,
+  locale: string,
+): { part: Voice; sayings: Saying[] }[] {
   return parts.flatMap((part) => {
     if (part.kind !== 'voice' || part.isMuted) return []
     const sayings = sayingsOf(part, event, locale)
@@ -48,15 +58,27 @@ export function voicesOf({ parts }: Pick<Composition, 'parts'>, event: Canonical
 const longestMs = 60_000
 
 /**
- * How long each voice part of a composition speaks, pauses included. What was not asked for yet is estimated by its letters.
+ * How long each voice part of a composition speaks, pauses included. What was not asked for yet is estimated by its
+ * letters.
  * @returns by part, in milliseconds; 0 where nothing is said
  */
-export function spokenLengths({ parts }: Pick<Composition, 'parts'>, event: CanonicalEvent, locale: string, spoken: SpokenParts): Record<string, number> {
+export function spokenLengths(
+  { parts }: Pick<Composition, 'parts'>,
+  event: CanonicalEvent,
+  locale: string,
+  spoken: SpokenParts,
+): Record<string, number> {
   const lengths: Record<string, number> = {}
   for (const part of parts) {
     if (part.kind !== 'voice') continue
     const known = spoken[part.id]
-    const each = part.isMuted ? [] : known ? known.map(({ durationMs }) => durationMs) : sayingsOf(part, event, locale).map(({ written }) => Math.min(longestMs, Math.round(secondsOf(written.slice(0, 500)) * 1000)))
+    const each = part.isMuted
+      ? []
+      : known
+        ? known.map(({ durationMs }) => durationMs)
+        : sayingsOf(part, event, locale).map(({ written }) =>
+            Math.min(longestMs, Math.round(secondsOf(written.slice(0, 500)) * 1000)),
+          )
     lengths[part.id] = each.length === 0 ? 0 : each.reduce((sum, ms) => sum + ms, part.pauseMs * (each.length - 1))
   }
   return lengths

@@ -54,9 +54,17 @@ export function rulesInEffect({ strictness, rules }: Pick<SpeechSettings, 'stric
   return { ...readyRules[strictness], ownBlocked, allowed, pronunciations }
 }
 
-/** Settings as they were stored, by this program or an older one: what it did not know yet is as usual, and what is no setting at all is left aside. */
+/**
+ * Settings as they were stored, by this program or an older one: what it did not know yet is as usual, and what is no
+ * setting at all is left aside.
+ */
 export function readSettings(stored: unknown): SpeechSettings {
   const given = (stored ?? {}) as Partial<SpeechSettings>
-  const read = speechSettings.safeParse({ ...usualSettings, ...given, rules: { ...usualSettings.rules, ...given.rules }, limits: { ...usualSettings.limits, ...given.limits } })
+  const read = speechSettings.safeParse({
+    ...usualSettings,
+    ...given,
+    rules: { ...usualSettings.rules, ...given.rules },
+    limits: { ...usualSettings.limits, ...given.limits },
+  })
   return read.success ? read.data : usualSettings
 }

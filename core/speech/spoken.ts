@@ -24,5 +24,8 @@ export interface Utterance {
   waveform?: { stretchMs: number; peaks: number[] }
 }
 
-/** What the voices of a composition have said, by part; of a part that is missing here nothing was asked yet, and it is estimated. */
+/**
+ * What the voices of a composition have said, by part; of a part that is missing here nothing was asked yet, and it is
+ * estimated.
+ */
 export type SpokenParts = Readonly<Record<string, readonly Utterance[]>>

@@ -8,20 +8,111 @@ const joiner = '\u200D'
 const nonJoiner = '\u200C'
 
 /** Which unseen letters mean something: ends of lines and tabs, joiners, and what keeps letters apart in Persian. */
-const isMeant = (letter: string, before: string, after: string) => letter === '\n' || letter === '\r' || letter === '\t' || letter === joiner || (letter === nonJoiner && /\p{Script=Arabic}/u.test(before) && /\p{Script=Arabic}/u.test(after))
+const isMeant = (letter: string, before: string, after: string) =>
+  letter === '\n' ||
+  letter === '\r' ||
+  letter === '\t' ||
+  letter === joiner ||
+  (letter === nonJoiner && /\p{Script=Arabic}/u.test(before) && /\p{Script=Arabic}/u.test(after))
 
-/** Letters and figures drawn in other clothes: full width, mathematical, in circles and squares. Signs of full width are how Chinese and Japanese are written. */
-const dressed = /[\uFF10-\uFF19\uFF21-\uFF3A\uFF41-\uFF5A\u{1D400}-\u{1D7FF}\u2460-\u24FF\u{1F110}-\u{1F169}\u{1F170}-\u{1F189}\u2100-\u214F]/gu
+/**
+ * Letters and figures drawn in other clothes: full width, mathematical, in circles and squares. Signs of full width are
+ * how Chinese and Japanese are written.
+ */
+const dressed =
+  /[\uFF10-\uFF19\uFF21-\uFF3A\uFF41-\uFF5A\u{1D400}-\u{1D7FF}\u2460-\u24FF\u{1F110}-\u{1F169}\u{1F170}-\u{1F189}\u2100-\u214F]/gu
 /** More marks on one letter than any language writes. */
 const piledMarks = /(\p{M}{2})\p{M}+/gu
 /** A joiner that joins no emoji. */
 const looseJoiner = /(?<!\p{Extended_Pictographic}\uFE0F?)\u200D|\u200D(?!\p{Extended_Pictographic})/gu
 
 const twins: Record<string, string> = {
-  а: 'a', е: 'e', о: 'o', р: 'p', с: 'c', у: 'y', х: 'x', і: 'i', ј: 'j', ѕ: 's', ԁ: 'd', һ: 'h', к: 'k', м: 'm', т: 't', в: 'b', н: 'h', г: 'r', п: 'n', и: 'u', ь: 'b',
-  А: 'A', В: 'B', Е: 'E', К: 'K', М: 'M', Н: 'H', О: 'O', Р: 'P', С: 'C', Т: 'T', У: 'Y', Х: 'X', І: 'I', Ј: 'J', Ѕ: 'S',
-  α: 'a', ε: 'e', ι: 'i', κ: 'k', ν: 'v', ο: 'o', ρ: 'p', τ: 't', υ: 'u', χ: 'x', Α: 'A', Β: 'B', Ε: 'E', Η: 'H', Ι: 'I', Κ: 'K', Μ: 'M', Ν: 'N', Ο: 'O', Ρ: 'P', Τ: 'T', Υ: 'Y', Χ: 'X',
-  ı: 'i', ɑ: 'a', ɡ: 'g', ʏ: 'y', ꜱ: 's', ᴀ: 'a', ʙ: 'b', ᴄ: 'c', ᴅ: 'd', ᴇ: 'e', ꜰ: 'f', ɢ: 'g', ʜ: 'h', ɪ: 'i', ᴊ: 'j', ᴋ: 'k', ʟ: 'l', ᴍ: 'm', ɴ: 'n', ᴏ: 'o', ᴘ: 'p', ʀ: 'r', ᴛ: 't', ᴜ: 'u', ᴠ: 'v', ᴡ: 'w', ᴢ: 'z',
+  а: 'a',
+  е: 'e',
+  о: 'o',
+  р: 'p',
+  с: 'c',
+  у: 'y',
+  х: 'x',
+  і: 'i',
+  ј: 'j',
+  ѕ: 's',
+  ԁ: 'd',
+  һ: 'h',
+  к: 'k',
+  м: 'm',
+  т: 't',
+  в: 'b',
+  н: 'h',
+  г: 'r',
+  п: 'n',
+  и: 'u',
+  ь: 'b',
+  А: 'A',
+  В: 'B',
+  Е: 'E',
+  К: 'K',
+  М: 'M',
+  Н: 'H',
+  О: 'O',
+  Р: 'P',
+  С: 'C',
+  Т: 'T',
+  У: 'Y',
+  Х: 'X',
+  І: 'I',
+  Ј: 'J',
+  Ѕ: 'S',
+  α: 'a',
+  ε: 'e',
+  ι: 'i',
+  κ: 'k',
+  ν: 'v',
+  ο: 'o',
+  ρ: 'p',
+  τ: 't',
+  υ: 'u',
+  χ: 'x',
+  Α: 'A',
+  Β: 'B',
+  Ε: 'E',
+  Η: 'H',
+  Ι: 'I',
+  Κ: 'K',
+  Μ: 'M',
+  Ν: 'N',
+  Ο: 'O',
+  Ρ: 'P',
+  Τ: 'T',
+  Υ: 'Y',
+  Χ: 'X',
+  ı: 'i',
+  ɑ: 'a',
+  ɡ: 'g',
+  ʏ: 'y',
+  ꜱ: 's',
+  ᴀ: 'a',
+  ʙ: 'b',
+  ᴄ: 'c',
+  ᴅ: 'd',
+  ᴇ: 'e',
+  ꜰ: 'f',
+  ɢ: 'g',
+  ʜ: 'h',
+  ɪ: 'i',
+  ᴊ: 'j',
+  ᴋ: 'k',
+  ʟ: 'l',
+  ᴍ: 'm',
+  ɴ: 'n',
+  ᴏ: 'o',
+  ᴘ: 'p',
+  ʀ: 'r',
+  ᴛ: 't',
+  ᴜ: 'u',
+  ᴠ: 'v',
+  ᴡ: 'w',
+  ᴢ: 'z',
 }
 
 /** A letter of another script that looks like one of ours, as ours. */
@@ -32,14 +123,21 @@ const others = /[\p{Script=Cyrillic}\p{Script=Greek}]/u
 
 /** Words that mix Latin with look-alikes are written in Latin alone; words of one script stay as they are. */
 function inOneScript(text: string): string {
-  return text.replace(/\p{L}+/gu, (word) => (latin.test(word) && others.test(word) ? [...word].map(twinOf).join('') : word))
+  return text.replace(/\p{L}+/gu, (word) =>
+    latin.test(word) && others.test(word) ? [...word].map(twinOf).join('') : word,
+  )
 }
 
-/** A message as it is meant to be seen: without what nobody sees, letters undressed, words in one script. Ordinary text in any language stays byte for byte. Linear. */
+/**
+ * A message as it is meant to be seen: without what nobody sees, letters undressed, words in one script. Ordinary text
+ * in any language stays byte for byte. Linear.
+ */
 export function visibleText(text: string): string {
   return inOneScript(
     text
-      .replace(unseen, (letter, at: number, whole: string) => (isMeant(letter, whole[at - 1] ?? '', whole[at + 1] ?? '') ? letter : ''))
+      .replace(unseen, (letter, at: number, whole: string) =>
+        isMeant(letter, whole[at - 1] ?? '', whole[at + 1] ?? '') ? letter : '',
+      )
       .replace(fillers, '')
       .replace(enclosing, '')
       .replace(looseJoiner, '')

@@ -21,8 +21,15 @@ export function tokensOf(pieces: readonly TextPiece[]): Token[] {
   })
 }
 
-/** Cuts tokens that are wider than a line, between letters, so that every token fits. @param widths the tokens' widths */
-export function cutWideTokens(tokens: readonly Token[], widths: readonly number[], maxWidthPx: number): { tokens: Token[]; widths: number[] } {
+/**
+ * Cuts tokens that are wider than a line, between letters, so that every token fits.
+ * @param widths the tokens' widths
+ */
+export function cutWideTokens(
+  tokens: readonly Token[],
+  widths: readonly number[],
+  maxWidthPx: number,
+): { tokens: Token[]; widths: number[] } {
   const cut: { tokens: Token[]; widths: number[] } = { tokens: [], widths: [] }
   for (const [index, token] of tokens.entries()) {
     const widthPx = widths[index] ?? 0
@@ -44,7 +51,11 @@ export function cutWideTokens(tokens: readonly Token[], widths: readonly number[
  * Breaks tokens into lines, each as full as it gets. Blanks at the ends of lines fall away. Linear.
  * @returns for each line, the first token and the one behind the last
  */
-export function greedyLines(tokens: readonly Token[], widths: readonly number[], maxWidthPx: number): [from: number, to: number][] {
+export function greedyLines(
+  tokens: readonly Token[],
+  widths: readonly number[],
+  maxWidthPx: number,
+): [from: number, to: number][] {
   const lines: [number, number][] = []
   let from = 0
   let widthPx = 0
@@ -75,7 +86,8 @@ export function piecesOf(tokens: readonly Token[], [from, to]: readonly [number,
   const pieces: TextPiece[] = []
   for (const { piece } of tokens.slice(from, to)) {
     const previous = pieces.at(-1)
-    if (previous && !previous.emoteUrl && !piece.emoteUrl && previous.isValue === piece.isValue) previous.text += piece.text
+    if (previous && !previous.emoteUrl && !piece.emoteUrl && previous.isValue === piece.isValue)
+      previous.text += piece.text
     else pieces.push({ ...piece })
   }
   return pieces

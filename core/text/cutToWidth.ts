@@ -1,7 +1,10 @@
 import { graphemes } from './graphemes.ts'
 import type { TextPiece } from './textPiece.ts'
 
-/** How wide the pieces would be drawn, side by side, at a font size. Both in canvas pixels. Must not shrink as text grows. */
+/**
+ * How wide the pieces would be drawn, side by side, at a font size. Both in canvas pixels. Must not shrink as text
+ * grows.
+ */
 export type MeasurePieces = (pieces: readonly TextPiece[], sizePx: number) => number
 
 const ELLIPSIS = '…'
@@ -10,7 +13,12 @@ const ELLIPSIS = '…'
  * Cuts the end, between letters, to an ellipsis. At most log2(letters) + 1 measurements. Nothing is left where even the
  * ellipsis is too wide.
  */
-export function cutToWidth(pieces: readonly TextPiece[], sizePx: number, maxWidthPx: number, measure: MeasurePieces): { pieces: TextPiece[]; widthPx: number } {
+export function cutToWidth(
+  pieces: readonly TextPiece[],
+  sizePx: number,
+  maxWidthPx: number,
+  measure: MeasurePieces,
+): { pieces: TextPiece[]; widthPx: number } {
   const letters = pieces.map((piece) => (piece.emoteUrl ? [piece.text] : graphemes(piece.text)))
   const total = letters.reduce((sum, list) => sum + list.length, 0)
   let kept = 0

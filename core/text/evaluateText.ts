@@ -24,11 +24,19 @@ const scrollSizesPerS = 2.4
 const scrollWaitMs = 700
 
 /** Text at a moment inside its clip. Linear in the number of its moving pieces. */
-export function evaluateText<K extends string>(part: ResolvedVisible & ResolvedText & { kind: K }, layout: TextLayout, tMs: number, canvas: Canvas): TextState & { kind: K } {
+export function evaluateText<K extends string>(
+  part: ResolvedVisible & ResolvedText & { kind: K },
+  layout: TextLayout,
+  tMs: number,
+  canvas: Canvas,
+): TextState & { kind: K } {
   const intoMs = tMs - part.startMs
   const state = standingAt(part, layout, tMs, canvas) as TextState & { kind: K }
   state.kind = part.kind
-  state.letters = part.letters && layout.units.length > 0 ? lettersAt(part.letters, intoMs, layout.units.length, seedOf(part.id)) : null
+  state.letters =
+    part.letters && layout.units.length > 0
+      ? lettersAt(part.letters, intoMs, layout.units.length, seedOf(part.id))
+      : null
   state.scrollPx = part.fit === 'scroll' ? scrolledPx(layout, intoMs - part.entrance.ms) : 0
   state.lit = part.readAlong ? litAt(part.readAlong, tMs) : null
   return state
@@ -39,7 +47,10 @@ function scrolledPx(layout: TextLayout, sinceEnteredMs: number): number {
   return Math.min(overPx, (Math.max(0, sinceEnteredMs - scrollWaitMs) / 1000) * scrollSizesPerS * layout.sizePx)
 }
 
-/** How long scrolling text needs from its clip's start until its end has come into sight; 0 where nothing scrolls. Milliseconds. */
+/**
+ * How long scrolling text needs from its clip's start until its end has come into sight; 0 where nothing scrolls.
+ * Milliseconds.
+ */
 export function scrollNeedsMs(part: ResolvedVisible & ResolvedText, layout: TextLayout): number {
   const overPx = part.fit === 'scroll' ? (layout.lines[0]?.widthPx ?? 0) - layout.widthPx : 0
   return overPx > 0 ? part.entrance.ms + scrollWaitMs + (overPx / (scrollSizesPerS * layout.sizePx)) * 1000 : 0

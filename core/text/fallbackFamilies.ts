@@ -6,7 +6,9 @@ const fallbacks: readonly { family: string; script: RegExp }[] = [
   { family: 'Noto Color Emoji', script: /[\p{Extended_Pictographic}\p{Regional_Indicator}]/u },
 ]
 
-/** Every family that may stand in for letters that a design's own typeface lacks, in the order in which they are asked. */
+/**
+ * Every family that may stand in for letters that a design's own typeface lacks, in the order in which they are asked.
+ */
 export const allFallbackFamilies: readonly string[] = fallbacks.map((each) => each.family)
 
 /** The fallback families that these letters need, so that a source loads no more than it draws. */

@@ -2,7 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fillTemplate } from './fillTemplate.ts'
 
-const text = (template: string, values: Record<string, string>) => fillTemplate(template, values).map((piece) => piece.text).join('')
+const text = (template: string, values: Record<string, string>) =>
+  fillTemplate(template, values)
+    .map((piece) => piece.text)
+    .join('')
 
 describe('fillTemplate', () => {
   it('marks values, so that they can be drawn in the highlight style', () => {
@@ -32,11 +35,19 @@ describe('fillTemplate', () => {
 
   it('keeps every value whole and in order', () => {
     fc.assert(
-      fc.property(fc.array(fc.string({ minLength: 1 }).filter((value) => value.trim() !== ''), { maxLength: 6 }), (words) => {
-        const values = Object.fromEntries(words.map((word, index) => [`v${index}`, word]))
-        const pieces = fillTemplate(words.map((_, index) => `{v${index}}`).join('-'), values)
-        expect(pieces.filter((piece) => piece.isValue).map((piece) => piece.text)).toEqual(words.map((word) => word.replace(/[^\S\u00A0\u202F]+/g, ' ')))
-      }),
+      fc.property(
+        fc.array(
+          fc.string({ minLength: 1 }).filter((value) => value.trim() !== ''),
+          { maxLength: 6 },
+        ),
+        (words) => {
+          const values = Object.fromEntries(words.map((word, index) => [`v${index}`, word]))
+          const pieces = fillTemplate(words.map((_, index) => `{v${index}}`).join('-'), values)
+          expect(pieces.filter((piece) => piece.isValue).map((piece) => piece.text)).toEqual(
+            words.map((word) => word.replace(/[^\S\u00A0\u202F]+/g, ' ')),
+          )
+        },
+      ),
     )
   })
 })

@@ -1,11 +1,18 @@
 import { parseTemplate, type TemplateNode, type TemplateOption } from './template.ts'
-import { numberIn, plainValue, pluralCase, styledNumber, type TemplateValue, type TemplateValues } from './templateValue.ts'
+import {
+  numberIn,
+  plainValue,
+  pluralCase,
+  styledNumber,
+  type TemplateValue,
+  type TemplateValues,
+} from './templateValue.ts'
 import type { TextPiece } from './textPiece.ts'
 
 /**
  * Fills a template from values. A value is data: it is never parsed again, so a viewer called `{amount}` stays a name.
- * A variable without a value leaves nothing behind, and the spaces around it close up; a choice without a value takes its
- * `other` case. Never throws.
+ * A variable without a value leaves nothing behind, and the spaces around it close up; a choice without a value takes
+ * its `other` case. Never throws.
  * @param locale BCP 47, decides plural cases and how numbers and money are written
  */
 export function fillTemplate(template: string, values: TemplateValues, locale = 'en'): TextPiece[] {
@@ -14,7 +21,13 @@ export function fillTemplate(template: string, values: TemplateValues, locale = 
   return closeUp(pieces)
 }
 
-function fill(nodes: readonly TemplateNode[], values: TemplateValues, locale: string, count: number | null, into: TextPiece[]): void {
+function fill(
+  nodes: readonly TemplateNode[],
+  values: TemplateValues,
+  locale: string,
+  count: number | null,
+  into: TextPiece[],
+): void {
   for (const node of nodes) {
     switch (node.type) {
       case 'words':
@@ -34,13 +47,19 @@ function fill(nodes: readonly TemplateNode[], values: TemplateValues, locale: st
         const number = value === undefined ? null : numberIn(value)
         const counted = number === null ? null : number - node.offset
         const option =
-          find(node.options, number === null ? 'other' : `=${number}`) ?? find(node.options, counted === null ? 'other' : pluralCase(counted, locale, node.isOrdinal)) ?? find(node.options, 'other')
+          find(node.options, number === null ? 'other' : `=${number}`) ??
+          find(node.options, counted === null ? 'other' : pluralCase(counted, locale, node.isOrdinal)) ??
+          find(node.options, 'other')
         fill(option?.nodes ?? [], values, locale, counted, into)
         break
       }
       case 'select': {
         const value = valueOf(values, node.name)
-        const option = find(node.options, value === undefined ? 'other' : typeof value === 'object' ? plainValue(value, locale) : String(value)) ?? find(node.options, 'other')
+        const option =
+          find(
+            node.options,
+            value === undefined ? 'other' : typeof value === 'object' ? plainValue(value, locale) : String(value),
+          ) ?? find(node.options, 'other')
         fill(option?.nodes ?? [], values, locale, count, into)
         break
       }

@@ -23,22 +23,27 @@ export interface FittedText {
 }
 
 /**
- * Fits text into a width. *shrink*: one line, smaller down to the floor, then cut. *wrap*: up to `maxLines` lines of even
- * length, then smaller down to the floor, then cut. *scroll*: one line of full size behind a window. Nothing is ever wider
- * than `maxWidthPx` (but the text behind a window); where not even an ellipsis fits there are no lines.
+ * Fits text into a width. *shrink*: one line, smaller down to the floor, then cut. *wrap*: up to `maxLines` lines of
+ * even length, then smaller down to the floor, then cut. *scroll*: one line of full size behind a window. Nothing is
+ * ever wider than `maxWidthPx` (but the text behind a window); where not even an ellipsis fits there are no lines.
  */
 export function fitText(request: FitRequest, measure: MeasurePieces): FittedText {
   const { sizePx, maxWidthPx } = request
   const pieces = request.pieces.map((piece) => ({ ...piece }))
   if (pieces.every((piece) => piece.text === '')) return { lines: [], sizePx, widthPx: 0, isCut: false }
   const naturalPx = measure(pieces, sizePx)
-  if (naturalPx <= maxWidthPx) return { lines: [{ pieces, widthPx: naturalPx }], sizePx, widthPx: naturalPx, isCut: false }
-  if (request.fit === 'scroll') return { lines: [{ pieces, widthPx: naturalPx }], sizePx, widthPx: maxWidthPx, isCut: false }
+  if (naturalPx <= maxWidthPx)
+    return { lines: [{ pieces, widthPx: naturalPx }], sizePx, widthPx: naturalPx, isCut: false }
+  if (request.fit === 'scroll')
+    return { lines: [{ pieces, widthPx: naturalPx }], sizePx, widthPx: maxWidthPx, isCut: false }
   if (request.fit === 'wrap' && request.maxLines > 1) return wrap(pieces, request, measure)
   return shrink(pieces, naturalPx, request, measure)
 }
 
-/** How much smaller the next try is where an estimate was short: glyph widths do not scale exactly (hinting, optical sizes). */
+/**
+ * How much smaller the next try is where an estimate was short: glyph widths do not scale exactly (hinting, optical
+ * sizes).
+ */
 const smaller = (sizePx: number, floorPx: number) => Math.max(floorPx, sizePx - Math.max(1, Math.ceil(sizePx * 0.02)))
 
 /** At most 3 + log2(letters) measurements. */
@@ -55,7 +60,13 @@ function shrink(pieces: TextPiece[], naturalPx: number, request: FitRequest, mea
   return cutTo([], pieces, sizePx, maxWidthPx, measure)
 }
 
-function cutTo(before: TextLine[], rest: TextPiece[], sizePx: number, maxWidthPx: number, measure: MeasurePieces): FittedText {
+function cutTo(
+  before: TextLine[],
+  rest: TextPiece[],
+  sizePx: number,
+  maxWidthPx: number,
+  measure: MeasurePieces,
+): FittedText {
   const cut = cutToWidth(rest, sizePx, maxWidthPx, measure)
   const lines = cut.pieces.length > 0 ? [...before, cut] : before
   return { lines, sizePx, widthPx: Math.max(0, ...lines.map((line) => line.widthPx)), isCut: true }
@@ -70,7 +81,11 @@ function wrap(pieces: TextPiece[], request: FitRequest, measure: MeasurePieces):
   let sizePx = largestFitting(whole, wholeWidths, request, floorPx)
   for (;;) {
     const ratio = sizePx / request.sizePx
-    const { tokens, widths } = cutWideTokens(whole, wholeWidths.map((width) => width * ratio), maxWidthPx)
+    const { tokens, widths } = cutWideTokens(
+      whole,
+      wholeWidths.map((width) => width * ratio),
+      maxWidthPx,
+    )
     const spans = evenLines(tokens, widths, maxWidthPx)
     const lines = spans.slice(0, maxLines).map((span) => {
       const linePieces = piecesOf(tokens, span)
@@ -84,7 +99,12 @@ function wrap(pieces: TextPiece[], request: FitRequest, measure: MeasurePieces):
 }
 
 /** The largest whole size at which the estimated lines are few enough; the floor where none is. */
-function largestFitting(tokens: readonly Token[], widths: readonly number[], { sizePx, maxWidthPx, maxLines }: FitRequest, floorPx: number): number {
+function largestFitting(
+  tokens: readonly Token[],
+  widths: readonly number[],
+  { sizePx, maxWidthPx, maxLines }: FitRequest,
+  floorPx: number,
+): number {
   const fitsAt = (size: number) => {
     const scaled = widths.map((width) => (width * size) / sizePx)
     return scaled.every((width) => width <= maxWidthPx) && greedyLines(tokens, scaled, maxWidthPx).length <= maxLines
@@ -107,14 +127,21 @@ function evenLines(tokens: readonly Token[], widths: readonly number[], maxWidth
   let high = maxWidthPx
   while (high - low > maxWidthPx / 100) {
     const middle = (low + high) / 2
-    const isWideEnough = widths.every((width) => width <= middle) && greedyLines(tokens, widths, middle).length <= fewest.length
+    const isWideEnough =
+      widths.every((width) => width <= middle) && greedyLines(tokens, widths, middle).length <= fewest.length
     if (isWideEnough) high = middle
     else low = middle
   }
   return greedyLines(tokens, widths, high)
 }
 
-function cutLast(tokens: readonly Token[], widths: readonly number[], sizePx: number, { maxWidthPx, maxLines }: FitRequest, measure: MeasurePieces): FittedText {
+function cutLast(
+  tokens: readonly Token[],
+  widths: readonly number[],
+  sizePx: number,
+  { maxWidthPx, maxLines }: FitRequest,
+  measure: MeasurePieces,
+): FittedText {
   // A little less than the room, so that an estimate that was short does not cut every line.
   const spans = greedyLines(tokens, widths, maxWidthPx * 0.98)
   const before = spans.slice(0, Math.min(maxLines, spans.length) - 1).map((span) => {

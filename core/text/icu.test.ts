@@ -4,8 +4,12 @@ import { describe, expect, it } from 'vitest'
 import { fillTemplate } from './fillTemplate.ts'
 import { parseTemplate } from './template.ts'
 
-const ours = (template: string, values: Parameters<typeof fillTemplate>[1], locale = 'en') => fillTemplate(template, values, locale).map((piece) => piece.text).join('')
-const reference = (template: string, values: Record<string, string | number>, locale = 'en') => String(new IntlMessageFormat(template, locale).format(values))
+const ours = (template: string, values: Parameters<typeof fillTemplate>[1], locale = 'en') =>
+  fillTemplate(template, values, locale)
+    .map((piece) => piece.text)
+    .join('')
+const reference = (template: string, values: Record<string, string | number>, locale = 'en') =>
+  String(new IntlMessageFormat(template, locale).format(values))
 
 describe('templates agree with a reference library on what both read', () => {
   it.each([
@@ -18,21 +22,29 @@ describe('templates agree with a reference library on what both read', () => {
     ['{tier, select, I {first} II {second} other {some}} tier', { tier: 'II' }],
     ['{tier, select, I {first} other {some}} tier', { tier: 'IV' }],
     ["it''s '{'quoted'}' {name}", { name: 'x' }],
-    ['{who, select, host {{n, plural, one {# loaf} other {# loaves}} for {name}} other {none}}', { who: 'host', n: 2, name: 'Tomé' }],
+    [
+      '{who, select, host {{n, plural, one {# loaf} other {# loaves}} for {name}} other {none}}',
+      { who: 'host', n: 2, name: 'Tomé' },
+    ],
     ['{n, number, percent}', { n: 0.25 }],
     ['{n, number, ::currency/EUR}', { n: 12.5 }],
     ['{n, number, ::compact-short}', { n: 12_345 }],
     ['{n, number, ::.00}', { n: 3 }],
   ])('%s', (template, values) => {
-    for (const locale of ['en', 'de', 'pt']) expect(ours(template, values, locale)).toBe(reference(template, values, locale))
+    for (const locale of ['en', 'de', 'pt'])
+      expect(ours(template, values, locale)).toBe(reference(template, values, locale))
   })
 
   it('for plural cases of many languages and numbers', () => {
     fc.assert(
-      fc.property(fc.constantFrom('en', 'pt', 'pl', 'ar', 'cy', 'ja'), fc.integer({ min: 0, max: 5000 }), (locale, n) => {
-        const template = '{n, plural, zero {z#} one {a#} two {b#} few {c#} many {d#} other {e#}}'
-        expect(ours(template, { n }, locale)).toBe(reference(template, { n }, locale))
-      }),
+      fc.property(
+        fc.constantFrom('en', 'pt', 'pl', 'ar', 'cy', 'ja'),
+        fc.integer({ min: 0, max: 5000 }),
+        (locale, n) => {
+          const template = '{n, plural, zero {z#} one {a#} two {b#} few {c#} many {d#} other {e#}}'
+          expect(ours(template, { n }, locale)).toBe(reference(template, { n }, locale))
+        },
+      ),
     )
   })
 })
@@ -55,15 +67,39 @@ describe('templates forgive', () => {
   })
 
   it('points at the letter', () => {
-    expect(parseTemplate('{n, plural, ne {x} other {y}}').problems).toEqual([{ at: 12, reason: '"ne" is not one, few, many, other or =5' }])
+    expect(parseTemplate('{n, plural, ne {x} other {y}}').problems).toEqual([
+      { at: 12, reason: '"ne" is not one, few, many, other or =5' },
+    ])
   })
 
   it('never throw, whatever is typed and whatever is missing', () => {
     fc.assert(
-      fc.property(fc.string({ maxLength: 60, unit: fc.constantFrom('{', '}', ',', ' ', '#', "'", 'n', 'plural', 'select', 'number', 'other', 'one', '=1', 'offset:1', 'é') }), (template) => {
-        expect(() => ours(template, { n: 3 })).not.toThrow()
-        for (const { at } of parseTemplate(template).problems) expect(at).toBeLessThanOrEqual(template.length)
-      }),
+      fc.property(
+        fc.string({
+          maxLength: 60,
+          unit: fc.constantFrom(
+            '{',
+            '}',
+            ',',
+            ' ',
+            '#',
+            "'",
+            'n',
+            'plural',
+            'select',
+            'number',
+            'other',
+            'one',
+            '=1',
+            'offset:1',
+            'é',
+          ),
+        }),
+        (template) => {
+          expect(() => ours(template, { n: 3 })).not.toThrow()
+          for (const { at } of parseTemplate(template).problems) expect(at).toBeLessThanOrEqual(template.length)
+        },
+      ),
       { numRuns: 500 },
     )
   })
@@ -84,7 +120,9 @@ describe('values', () => {
     const amount = { amountMinor: 250_000, currency: 'EUR' }
     expect(ours('{amount}', { amount }, 'en-IE')).toBe('€2,500.00')
     expect(ours('{amount, number, ::currency/USD}', { amount }, 'en-US')).toBe('$2,500.00')
-    expect(ours('{amount, plural, one {euro} other {euros}}', { amount: { amountMinor: 100, currency: 'EUR' } })).toBe('euro')
+    expect(ours('{amount, plural, one {euro} other {euros}}', { amount: { amountMinor: 100, currency: 'EUR' } })).toBe(
+      'euro',
+    )
   })
 
   it('that are missing leave the other case, and nothing where there is only a value', () => {

@@ -8,8 +8,8 @@ export interface EmoteSpan {
 }
 
 /**
- * A viewer's message as pieces: words, and emotes in their places. Spans that are empty, overlap an earlier one or reach
- * beyond the text are left as words: nothing of the message is ever lost.
+ * A viewer's message as pieces: words, and emotes in their places. Spans that are empty, overlap an earlier one or
+ * reach beyond the text are left as words: nothing of the message is ever lost.
  */
 export function messagePieces(text: string, emotes: readonly EmoteSpan[] = []): TextPiece[] {
   const pieces: TextPiece[] = []

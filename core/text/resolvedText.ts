@@ -28,12 +28,18 @@ export interface ResolvedText {
   readAlong: ResolvedReadAlong | null
 }
 
-/** Settles a text's style with a look. Capitals are made here, by the rules of the locale, so that all sources draw the same letters. */
+/**
+ * Settles a text's style with a look. Capitals are made here, by the rules of the locale, so that all sources draw the
+ * same letters.
+ */
 export function resolveText(style: TextStyle, pieces: readonly TextPiece[], look: Look, locale: string): ResolvedText {
-  const { sizePx, floorPx, maxWidthPx, fit, maxLines, align, lineHeight, letterSpacingEm, outline, shadow, letters } = style
+  const { sizePx, floorPx, maxWidthPx, fit, maxLines, align, lineHeight, letterSpacingEm, outline, shadow, letters } =
+    style
   const { family, weight, sizeRatio, trackingEm, outlineRatio } = resolveType(style.type, look)
   return {
-    pieces: style.isUpperCase ? pieces.map((piece) => ({ ...piece, text: piece.text.toLocaleUpperCase(locale) })) : [...pieces],
+    pieces: style.isUpperCase
+      ? pieces.map((piece) => ({ ...piece, text: piece.text.toLocaleUpperCase(locale) }))
+      : [...pieces],
     family,
     weight,
     sizePx: sizePx * sizeRatio,
@@ -50,6 +56,8 @@ export function resolveText(style: TextStyle, pieces: readonly TextPiece[], look
     outlineInk: resolveInk(outline.ink, look),
     shadow: resolveShadow(shadow, look),
     letters,
-    readAlong: style.readAlong ? { ink: resolveInk(style.readAlong.ink, look), keeps: style.readAlong.keeps, words: [], untilMs: 0 } : null,
+    readAlong: style.readAlong
+      ? { ink: resolveInk(style.readAlong.ink, look), keeps: style.readAlong.keeps, words: [], untilMs: 0 }
+      : null,
   }
 }

@@ -3,7 +3,9 @@ import { styledInk, styledShadow, styledType } from '../look/schema.ts'
 import { letterMotion } from '../motion/letters.ts'
 import { readAlong } from './readAlong.ts'
 
-/** What happens to text that is wider than its room: it shrinks, breaks into lines (and then shrinks), or scrolls past. */
+/**
+ * What happens to text that is wider than its room: it shrinks, breaks into lines (and then shrinks), or scrolls past.
+ */
 export const textFits = ['shrink', 'wrap', 'scroll'] as const
 export type TextFit = (typeof textFits)[number]
 export const textAligns = ['start', 'middle', 'end'] as const

@@ -23,7 +23,9 @@ describe('parseTemplate', () => {
     const parsed = parseTemplate(template)
     expect(parsed.problems[0]?.at).toBe(at)
     expect(parsed.problems[0]?.reason).toContain(reason)
-    expect(parsed.nodes.map((node) => ('raw' in node ? node.raw : node.type === 'words' ? node.text : '#')).join('')).toBe(template)
+    expect(
+      parsed.nodes.map((node) => ('raw' in node ? node.raw : node.type === 'words' ? node.text : '#')).join(''),
+    ).toBe(template)
   })
 
   it('finds the variable behind a brace that is not closed', () => {
@@ -33,7 +35,9 @@ describe('parseTemplate', () => {
   it('never loses a letter and never throws, whatever is typed', () => {
     fc.assert(
       fc.property(fc.string({ unit: fc.constantFrom('{', '}', 'a', ' ', 'name', '🥐', '\n') }), (template) => {
-        const shown = parseTemplate(template).nodes.map((node) => ('raw' in node ? node.raw : node.type === 'words' ? node.text : '#'))
+        const shown = parseTemplate(template).nodes.map((node) =>
+          'raw' in node ? node.raw : node.type === 'words' ? node.text : '#',
+        )
         expect(shown.join('')).toBe(template)
       }),
     )

@@ -1,12 +1,20 @@
 /**
- * A stretch of a template. The grammar is ICU MessageFormat's: `{name}`, `{amount, number, ::currency/EUR}`,
- * `{months, plural, one {# month} other {# months}}`, `{tier, select, I {…} other {…}}`. `at` counts UTF-16 units from its start.
+ * A stretch of a template. The grammar is ICU MessageFormat's: `{name}`, `{amount, number, ::currency/EUR}`, `{months,
+ * plural, one {# month} other {# months}}`, `{tier, select, I {…} other {…}}`. `at` counts UTF-16 units from its start.
  */
 export type TemplateNode =
   | { type: 'words'; text: string }
   | { type: 'variable'; name: string; at: number; raw: string }
   | { type: 'number'; name: string; style: string; at: number; raw: string }
-  | { type: 'plural'; name: string; isOrdinal: boolean; offset: number; options: TemplateOption[]; at: number; raw: string }
+  | {
+      type: 'plural'
+      name: string
+      isOrdinal: boolean
+      offset: number
+      options: TemplateOption[]
+      at: number
+      raw: string
+    }
   | { type: 'select'; name: string; options: TemplateOption[]; at: number; raw: string }
   /** `#` inside a plural: the number itself, less the offset. */
   | { type: 'count' }
@@ -42,8 +50,8 @@ class Unreadable extends Error {
 
 /**
  * Reads a message template and forgives: an argument that does not parse stays visible as typed and is reported at the
- * letter, so that half-typed text can be shown while somebody is typing. Never throws. An apostrophe before a brace quotes
- * up to the next apostrophe, two are one, as in ICU. At worst quadratic in the number of unclosed braces.
+ * letter, so that half-typed text can be shown while somebody is typing. Never throws. An apostrophe before a brace
+ * quotes up to the next apostrophe, two are one, as in ICU. At worst quadratic in the number of unclosed braces.
  */
 export function parseTemplate(template: string): ParsedTemplate {
   return new TemplateReader(template).read()
@@ -125,7 +133,10 @@ class TemplateReader {
     return text
   }
 
-  /** An argument, or null with the reason noted and nothing consumed. What could not be read once is not tried again from further out. */
+  /**
+   * An argument, or null with the reason noted and nothing consumed. What could not be read once is not tried again
+   * from further out.
+   */
   private argumentOrNull(depth: number): TemplateNode | null {
     const from = this.index
     const problemCount = this.problems.length
@@ -152,24 +163,40 @@ class TemplateReader {
     if (!name) {
       const rest = this.source.slice(this.index)
       if (!/[{}]/.test(rest)) throw new Unreadable(at, 'this brace is not closed')
-      throw new Unreadable(at, /^\s*\}/.test(rest) ? 'no name between the braces' : `"${rest.split(/[{},]/)[0]?.trim().slice(0, 40)}" is not a variable name`)
+      throw new Unreadable(
+        at,
+        /^\s*\}/.test(rest)
+          ? 'no name between the braces'
+          : `"${rest.split(/[{},]/)[0]?.trim().slice(0, 40)}" is not a variable name`,
+      )
     }
     const raw = () => this.source.slice(at, this.index)
     if (this.take('}')) return { type: 'variable', name, at, raw: raw() }
     if (!this.take(',')) {
       if (this.index >= this.source.length) throw new Unreadable(at, 'this brace is not closed')
-      throw new Unreadable(at, /^[^{},]*\}/.test(this.source.slice(this.index)) ? `"${(name + this.source.slice(this.index).split('}')[0]).slice(0, 40)}" is not a variable name` : 'this brace is not closed')
+      throw new Unreadable(
+        at,
+        /^[^{},]*\}/.test(this.source.slice(this.index))
+          ? `"${(name + this.source.slice(this.index).split('}')[0]).slice(0, 40)}" is not a variable name`
+          : 'this brace is not closed',
+      )
     }
     const typeAt = this.index
     const type = this.word()
     if (type === 'number') {
       const style = this.take(',') ? this.until('}') : ''
-      if (!numberStyle.test(style)) throw new Unreadable(typeAt, `"${style.slice(0, 40)}" is not a way to write numbers; try ::currency`)
+      if (!numberStyle.test(style))
+        throw new Unreadable(typeAt, `"${style.slice(0, 40)}" is not a way to write numbers; try ::currency`)
       this.close(at)
       return { type: 'number', name, style, at, raw: raw() }
     }
     if (type === 'plural' || type === 'selectordinal' || type === 'select') return this.choice(at, name, type, depth)
-    throw new Unreadable(typeAt, type ? `"${type}" is not number, plural, selectordinal or select` : 'number, plural or select is expected after the comma')
+    throw new Unreadable(
+      typeAt,
+      type
+        ? `"${type}" is not number, plural, selectordinal or select`
+        : 'number, plural or select is expected after the comma',
+    )
   }
 
   private choice(at: number, name: string, type: 'plural' | 'selectordinal' | 'select', depth: number): TemplateNode {
@@ -188,8 +215,13 @@ class TemplateReader {
       const selectorAt = this.index
       const selector = this.selector()
       const isFit = isPlural ? /^(=\d+|zero|one|two|few|many|other)$/.test(selector) : /^[^\s{}=#,]+$/.test(selector)
-      if (!isFit) throw new Unreadable(selectorAt, isPlural ? `"${selector}" is not one, few, many, other or =5` : 'a case and its words in braces are expected')
-      if (options.some((option) => option.selector === selector)) throw new Unreadable(selectorAt, `"${selector}" is there twice`)
+      if (!isFit)
+        throw new Unreadable(
+          selectorAt,
+          isPlural ? `"${selector}" is not one, few, many, other or =5` : 'a case and its words in braces are expected',
+        )
+      if (options.some((option) => option.selector === selector))
+        throw new Unreadable(selectorAt, `"${selector}" is there twice`)
       this.blank()
       const bodyAt = this.index
       if (!this.take('{')) throw new Unreadable(bodyAt, `the words of "${selector}" are expected in braces`)
@@ -200,7 +232,9 @@ class TemplateReader {
     this.close(at)
     if (!options.some((option) => option.selector === 'other')) throw new Unreadable(at, 'the case "other" is missing')
     const raw = this.source.slice(at, this.index)
-    return isPlural ? { type: 'plural', name, isOrdinal: type === 'selectordinal', offset, options, at, raw } : { type: 'select', name, options, at, raw }
+    return isPlural
+      ? { type: 'plural', name, isOrdinal: type === 'selectordinal', offset, options, at, raw }
+      : { type: 'select', name, options, at, raw }
   }
 
   private blank(): void {
@@ -244,7 +278,8 @@ function joinWords(nodes: readonly TemplateNode[]): TemplateNode[] {
   const joined: TemplateNode[] = []
   for (const node of nodes) {
     const previous = joined.at(-1)
-    if (node.type === 'words' && previous?.type === 'words') joined[joined.length - 1] = { type: 'words', text: previous.text + node.text }
+    if (node.type === 'words' && previous?.type === 'words')
+      joined[joined.length - 1] = { type: 'words', text: previous.text + node.text }
     else joined.push(node)
   }
   return joined

@@ -25,21 +25,32 @@ export function numberIn(value: TemplateValue): number | null {
 }
 
 /**
- * A value as a number style of ICU's writes it. Read: `integer`, `percent`, `::currency` (money's own or the channel's),
- * `::currency/EUR`, `::compact-short`, `::compact-long`, `::percent`, `::.00`. Text that is no number stays as it is.
+ * A value as a number style of ICU's writes it. Read: `integer`, `percent`, `::currency` (money's own or the
+ * channel's), `::currency/EUR`, `::compact-short`, `::compact-long`, `::percent`, `::.00`. Text that is no number stays
+ * as it is.
  */
 export function styledNumber(value: TemplateValue, style: string, locale: string): string {
   const number = numberIn(value)
   if (number === null) return plainValue(value, locale)
-  if (style === '') return typeof value === 'object' ? plainValue(value, locale) : numberFormat(locale, {}).format(number)
+  if (style === '')
+    return typeof value === 'object' ? plainValue(value, locale) : numberFormat(locale, {}).format(number)
   const skeleton = style.replace(/^::/, '')
   if (skeleton === 'integer') return numberFormat(locale, { maximumFractionDigits: 0 }).format(number)
-  if (skeleton === 'percent') return numberFormat(locale, { style: 'percent' }).format(style.startsWith('::') ? number / 100 : number)
-  if (skeleton === 'compact-short') return numberFormat(locale, { notation: 'compact', compactDisplay: 'short' }).format(number)
-  if (skeleton === 'compact-long') return numberFormat(locale, { notation: 'compact', compactDisplay: 'long' }).format(number)
-  if (skeleton.startsWith('.')) return numberFormat(locale, { minimumFractionDigits: skeleton.length - 1, maximumFractionDigits: skeleton.length - 1 }).format(number)
+  if (skeleton === 'percent')
+    return numberFormat(locale, { style: 'percent' }).format(style.startsWith('::') ? number / 100 : number)
+  if (skeleton === 'compact-short')
+    return numberFormat(locale, { notation: 'compact', compactDisplay: 'short' }).format(number)
+  if (skeleton === 'compact-long')
+    return numberFormat(locale, { notation: 'compact', compactDisplay: 'long' }).format(number)
+  if (skeleton.startsWith('.'))
+    return numberFormat(locale, {
+      minimumFractionDigits: skeleton.length - 1,
+      maximumFractionDigits: skeleton.length - 1,
+    }).format(number)
   const currency = skeleton.split('/')[1] ?? (typeof value === 'object' ? value.currency : null)
-  return currency === null ? numberFormat(locale, {}).format(number) : numberFormat(locale, { style: 'currency', currency }).format(number)
+  return currency === null
+    ? numberFormat(locale, {}).format(number)
+    : numberFormat(locale, { style: 'currency', currency }).format(number)
 }
 
 const formats = new Map<string, Intl.NumberFormat>()

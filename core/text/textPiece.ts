@@ -1,6 +1,7 @@
 /**
- * A run of text in one style. `isValue` marks what came from the event: drawn in the highlight style, isolated in direction.
- * A piece with `emoteUrl` is drawn as that picture, one letter wide; its text stands for it where pictures cannot.
+ * A run of text in one style. `isValue` marks what came from the event: drawn in the highlight style, isolated in
+ * direction. A piece with `emoteUrl` is drawn as that picture, one letter wide; its text stands for it where pictures
+ * cannot.
  */
 export interface TextPiece {
   text: string

@@ -3,7 +3,10 @@ import { graphemes } from './graphemes.ts'
 import type { TextLine } from './textLine.ts'
 import { plainText } from './textPiece.ts'
 
-/** A stretch of a drawn text that moves as one: where it stands, in UTF-16 units of one piece of one line; `piece: null` is a whole line. */
+/**
+ * A stretch of a drawn text that moves as one: where it stands, in UTF-16 units of one piece of one line; `piece: null`
+ * is a whole line.
+ */
 export interface TextUnit {
   line: number
   piece: number | null
@@ -15,8 +18,9 @@ export interface TextUnit {
 export const maxUnits = 60
 
 /**
- * Cuts drawn lines into what moves one by one. Letters are graphemes: an emoji with its joiners, a base with its marks stay
- * whole, and joined scripts (Arabic) move by words, because their letters are one stroke. Blank stretches do not count.
+ * Cuts drawn lines into what moves one by one. Letters are graphemes: an emoji with its joiners, a base with its marks
+ * stay whole, and joined scripts (Arabic) move by words, because their letters are one stroke. Blank stretches do not
+ * count.
  */
 export function cutUnits(lines: readonly TextLine[], unit: LetterMotion['unit']): TextUnit[] {
   const finest = unit === 'letter' ? byLetter(lines) : unit === 'word' ? byWord(lines) : byLine(lines)
@@ -40,7 +44,9 @@ function byLine(lines: readonly TextLine[]): TextUnit[] {
 }
 
 function eachPiece(lines: readonly TextLine[], cut: (text: string) => [from: number, to: number][]): TextUnit[] {
-  return lines.flatMap((each, line) => each.pieces.flatMap((piece, at) => cut(piece.text).map(([from, to]) => ({ line, piece: at, from, to }))))
+  return lines.flatMap((each, line) =>
+    each.pieces.flatMap((piece, at) => cut(piece.text).map(([from, to]) => ({ line, piece: at, from, to }))),
+  )
 }
 
 function letters(text: string): [number, number][] {

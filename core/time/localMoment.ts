@@ -16,7 +16,11 @@ const firstOfLeapYear = Date.UTC(2024, 0, 1)
 /** A calendar day, by its number since the 1st of January 1970. */
 export function calendarDay(day: number): Pick<LocalMoment, 'weekday' | 'dayOfYear' | 'day'> {
   const date = new Date(day * dayMs)
-  return { day, weekday: (date.getUTCDay() + 6) % 7, dayOfYear: (Date.UTC(2024, date.getUTCMonth(), date.getUTCDate()) - firstOfLeapYear) / dayMs }
+  return {
+    day,
+    weekday: (date.getUTCDay() + 6) % 7,
+    dayOfYear: (Date.UTC(2024, date.getUTCMonth(), date.getUTCDate()) - firstOfLeapYear) / dayMs,
+  }
 }
 
 /** Making a format costs a hundred times what using it does. Emptied when somebody asks for ever more zones. */
@@ -27,7 +31,16 @@ function formatOf(timeZone: string): Intl.DateTimeFormat {
   const kept = formats.get(timeZone)
   if (kept) return kept
   if (formats.size >= formatsKept) formats.clear()
-  const made = new Intl.DateTimeFormat('en-GB', { timeZone, calendar: 'iso8601', year: 'numeric', month: 'numeric', day: 'numeric', hour: 'numeric', minute: 'numeric', hourCycle: 'h23' })
+  const made = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    calendar: 'iso8601',
+    year: 'numeric',
+    month: 'numeric',
+    day: 'numeric',
+    hour: 'numeric',
+    minute: 'numeric',
+    hourCycle: 'h23',
+  })
   formats.set(timeZone, made)
   return made
 }
@@ -44,8 +57,8 @@ export function localMoment(atMs: number, timeZone: string): LocalMoment {
 }
 
 /**
- * The moment at which clock and calendar show this. Of an hour that summer time repeats, the first; of one that it skips, the
- * moment that lies as far behind the gap.
+ * The moment at which clock and calendar show this. Of an hour that summer time repeats, the first; of one that it
+ * skips, the moment that lies as far behind the gap.
  */
 export function momentAt(day: number, minute: number, timeZone: string): number {
   const wanted = day * dayMs + minute * 60_000

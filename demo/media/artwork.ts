@@ -55,7 +55,8 @@ const lantern = picture(`
   <path d="M290 196 L276 500 M350 196 L364 500" stroke="${dark}" stroke-width="10" opacity=".55"/>
   <rect x="176" y="496" width="288" height="52" rx="14" fill="${iron}" stroke="${dark}" stroke-width="14"/>`)
 
-const bun = (x: number, y: number) => `<g transform="translate(${x} ${y})"><path d="M-72 34 C-76 -30 -40 -62 0 -62 S76 -30 72 34 Q70 50 50 50 H-50 Q-70 50 -72 34 Z" fill="${crumb}" stroke="${dark}" stroke-width="12"/><path d="M-34 -22 L34 20 M34 -22 L-34 20" stroke="${pale}" stroke-width="12" stroke-linecap="round"/></g>`
+const bun = (x: number, y: number) =>
+  `<g transform="translate(${x} ${y})"><path d="M-72 34 C-76 -30 -40 -62 0 -62 S76 -30 72 34 Q70 50 50 50 H-50 Q-70 50 -72 34 Z" fill="${crumb}" stroke="${dark}" stroke-width="12"/><path d="M-34 -22 L34 20 M34 -22 L-34 20" stroke="${pale}" stroke-width="12" stroke-linecap="round"/></g>`
 
 const tray = picture(`
   ${steam(180, 170, 26)}${steam(320, 140, 30)}${steam(460, 170, 26)}
@@ -64,7 +65,8 @@ const tray = picture(`
   <path d="M40 404 H600" stroke="${dark}" stroke-width="20" stroke-linecap="round"/>
   <path d="M120 440 H520" stroke="#8C97A6" stroke-width="12" stroke-linecap="round"/>`)
 
-const guest = (x: number, y: number, size: number, coat: string) => `<g transform="translate(${x} ${y}) scale(${size})"><path d="M-60 170 C-64 40 -44 20 0 20 S64 40 60 170 Z" fill="${coat}" stroke="${dark}" stroke-width="14" stroke-linejoin="round"/><circle cx="0" cy="-26" r="46" fill="${pale}" stroke="${dark}" stroke-width="14"/><path d="M-46 -34 q46 -44 92 0" fill="none" stroke="${dark}" stroke-width="16" stroke-linecap="round"/></g>`
+const guest = (x: number, y: number, size: number, coat: string) =>
+  `<g transform="translate(${x} ${y}) scale(${size})"><path d="M-60 170 C-64 40 -44 20 0 20 S64 40 60 170 Z" fill="${coat}" stroke="${dark}" stroke-width="14" stroke-linejoin="round"/><circle cx="0" cy="-26" r="46" fill="${pale}" stroke="${dark}" stroke-width="14"/><path d="M-46 -34 q46 -44 92 0" fill="none" stroke="${dark}" stroke-width="16" stroke-linecap="round"/></g>`
 
 const queueAtDoor = picture(`
   <path d="M44 560 V180 Q44 96 128 96 H256 Q340 96 340 180 V560 Z" fill="#6B3A1A" stroke="${dark}" stroke-width="16"/>
@@ -75,8 +77,29 @@ const queueAtDoor = picture(`
   <path d="M24 566 H616" stroke="${dark}" stroke-width="20" stroke-linecap="round"/>`)
 
 const flour = picture(`
-  ${[[320, 330, 150], [200, 360, 104], [440, 356, 112], [262, 246, 96], [390, 236, 90], [320, 440, 110], [130, 300, 54], [520, 290, 58]].map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="${cream}" opacity=".92"/>`).join('')}
-  ${[[96, 190, 16], [540, 176, 20], [182, 128, 22], [452, 108, 16], [318, 90, 14], [80, 430, 20], [566, 446, 18]].map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="${cream}" opacity=".85"/>`).join('')}
+  ${[
+    [320, 330, 150],
+    [200, 360, 104],
+    [440, 356, 112],
+    [262, 246, 96],
+    [390, 236, 90],
+    [320, 440, 110],
+    [130, 300, 54],
+    [520, 290, 58],
+  ]
+    .map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="${cream}" opacity=".92"/>`)
+    .join('')}
+  ${[
+    [96, 190, 16],
+    [540, 176, 20],
+    [182, 128, 22],
+    [452, 108, 16],
+    [318, 90, 14],
+    [80, 430, 20],
+    [566, 446, 18],
+  ]
+    .map(([x, y, r]) => `<circle cx="${x}" cy="${y}" r="${r}" fill="${cream}" opacity=".85"/>`)
+    .join('')}
   <path d="M232 352 q44 -52 92 0 q44 52 92 0" fill="none" stroke="${pale}" stroke-width="20" stroke-linecap="round"/>`)
 
 const ovenOnFire = picture(`

@@ -44,16 +44,34 @@ globalThis.record = async ({ sidePx, frames, framesPerSecond }) => {
 `
 
 /** Records a transparent VP9 video of flames in Chromium. @returns the WebM file */
-export async function recordFlames(options: { sidePx: number; frames: number; framesPerSecond: number }): Promise<Buffer> {
-  const bundle = await build({ stdin: { contents: pageSource, resolveDir: process.cwd() }, bundle: true, write: false, format: 'iife', platform: 'browser' })
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--no-sandbox'] })
+export async function recordFlames(options: {
+  sidePx: number
+  frames: number
+  framesPerSecond: number
+}): Promise<Buffer> {
+  const bundle = await build({
+    stdin: { contents: pageSource, resolveDir: process.cwd() },
+    bundle: true,
+    write: false,
+    format: 'iife',
+    platform: 'browser',
+  })
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    args: ['--no-sandbox'],
+  })
   try {
     const page = await browser.newPage()
     // A secure origin of its own: encoders are not offered elsewhere. Nothing is fetched.
-    await page.route('http://localhost/', (route) => route.fulfill({ contentType: 'text/html', body: '<!doctype html>' }))
+    await page.route('http://localhost/', (route) =>
+      route.fulfill({ contentType: 'text/html', body: '<!doctype html>' }),
+    )
     await page.goto('http://localhost/')
     await page.addScriptTag({ content: bundle.outputFiles[0]?.text ?? '' })
-    const text = await page.evaluate((wanted) => (globalThis as unknown as { record: (wanted: object) => Promise<string> }).record(wanted), options)
+    const text = await page.evaluate(
+      (wanted) => (globalThis as unknown as { record: (wanted: object) => Promise<string> }).record(wanted),
+      options,
+    )
     return Buffer.from(text, 'base64')
   } finally {
     await browser.close()

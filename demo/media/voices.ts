@@ -20,12 +20,22 @@ export function noiseFrom(seed: number): () => number {
 export const turn = 2 * Math.PI
 
 /** A struck tone: partials with their own level and decay. */
-export function struck(atS: number, hertz: number, partials: readonly [ratio: number, level: number, decayS: number][]): Voice {
+export function struck(
+  atS: number,
+  hertz: number,
+  partials: readonly [ratio: number, level: number, decayS: number][],
+): Voice {
   return (seconds) => {
     const into = seconds - atS
     if (into < 0) return 0
     const attack = Math.min(1, into / 0.004)
-    return attack * partials.reduce((sum, [ratio, level, decayS]) => sum + level * Math.sin(turn * hertz * ratio * into) * Math.exp(-into / decayS), 0)
+    return (
+      attack *
+      partials.reduce(
+        (sum, [ratio, level, decayS]) => sum + level * Math.sin(turn * hertz * ratio * into) * Math.exp(-into / decayS),
+        0,
+      )
+    )
   }
 }
 
@@ -52,10 +62,14 @@ export interface Synthesis {
 /** Renders to mono samples with a peak of `peakRatio`, faded at the very end so that nothing clicks. */
 export function render(synthesis: Synthesis, peakRatio = 0.7): Float64Array {
   const samples = new Float64Array(Math.round(synthesis.seconds * sampleRateHz))
-  for (const voice of synthesis.voices()) for (let index = 0; index < samples.length; index++) samples[index]! += voice(index / sampleRateHz)
+  for (const voice of synthesis.voices())
+    for (let index = 0; index < samples.length; index++) samples[index]! += voice(index / sampleRateHz)
   const peak = samples.reduce((largest, sample) => Math.max(largest, Math.abs(sample)), 0)
   const fadeFrom = samples.length - Math.round(0.03 * sampleRateHz)
-  return samples.map((sample, index) => (sample / peak) * peakRatio * Math.min(1, (samples.length - index) / (samples.length - fadeFrom)))
+  return samples.map(
+    (sample, index) =>
+      (sample / peak) * peakRatio * Math.min(1, (samples.length - index) / (samples.length - fadeFrom)),
+  )
 }
 
 /** The sound as a WAV file. */

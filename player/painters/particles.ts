@@ -9,7 +9,11 @@ type Picture = CanvasImageSource & { width: number; height: number }
 const spriteSidePx = 96
 
 /** Particles on one canvas as large as the alert's. Each sprite is drawn once and then only copied. */
-export function paintParticles(part: ResolvedParticles, canvas: Canvas, pictures: ReadonlyMap<string, Picture>): Painter<ParticlesState> {
+export function paintParticles(
+  part: ResolvedParticles,
+  canvas: Canvas,
+  pictures: ReadonlyMap<string, Picture>,
+): Painter<ParticlesState> {
   const element = makePartElement('canvas', part.id)
   element.width = canvas.widthPx
   element.height = canvas.heightPx
@@ -32,7 +36,11 @@ export function paintParticles(part: ResolvedParticles, canvas: Canvas, pictures
       flyingAt(part, field, state.intoMs, (particle) => {
         const sprite = spriteOfEach[particle.index]
         const half = particle.sizePx * 0.75
-        const isOutside = particle.xPx < -half || particle.yPx < -half || particle.xPx > element.width + half || particle.yPx > element.height + half
+        const isOutside =
+          particle.xPx < -half ||
+          particle.yPx < -half ||
+          particle.xPx > element.width + half ||
+          particle.yPx > element.height + half
         if (!sprite || isOutside || particle.opacity <= 0 || particle.sizePx <= 0.1) return
         isBlank = false
         const scale = particle.sizePx / Math.max(sprite.width, sprite.height)
@@ -62,7 +70,13 @@ function makeSprite(sprite: ResolvedSprite, pictures: ReadonlyMap<string, Pictur
   if (!picture || picture.width === 0 || picture.height === 0) return null
   const scale = spriteSidePx / Math.max(picture.width, picture.height)
   context.imageSmoothingQuality = 'high'
-  context.drawImage(picture, (spriteSidePx - picture.width * scale) / 2, (spriteSidePx - picture.height * scale) / 2, picture.width * scale, picture.height * scale)
+  context.drawImage(
+    picture,
+    (spriteSidePx - picture.width * scale) / 2,
+    (spriteSidePx - picture.height * scale) / 2,
+    picture.width * scale,
+    picture.height * scale,
+  )
   return canvas
 }
 
@@ -76,7 +90,10 @@ function drawForm(context: CanvasRenderingContext2D, form: string, ink: string):
   else if (form === 'star') {
     for (let index = 0; index < 10; index++) {
       const reach = index % 2 === 0 ? middle : middle * 0.42
-      context.lineTo(middle + Math.cos((index * Math.PI) / 5 - Math.PI / 2) * reach, middle + Math.sin((index * Math.PI) / 5 - Math.PI / 2) * reach)
+      context.lineTo(
+        middle + Math.cos((index * Math.PI) / 5 - Math.PI / 2) * reach,
+        middle + Math.sin((index * Math.PI) / 5 - Math.PI / 2) * reach,
+      )
     }
   } else if (form === 'spark') {
     const glow = context.createRadialGradient(middle, middle, 0, middle, middle, middle)

@@ -19,14 +19,18 @@ export function paintPicture(part: ResolvedPicture, picture: LoadedPicture | und
 }
 
 /** On a canvas of its own, painted only when its frame or its colours change: no decoding while it moves. */
-function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'still' | 'frames' | 'vector' }> | undefined): Painter<PictureState> {
+function paintOnCanvas(
+  part: ResolvedPicture,
+  picture: Extract<LoadedPicture, { kind: 'still' | 'frames' | 'vector' }> | undefined,
+): Painter<PictureState> {
   const canvas = makePartElement('canvas', part.id)
   const shrink = Math.min(1, longestSidePx / Math.max(part.widthPx, part.heightPx))
   canvas.width = Math.max(1, Math.round(part.widthPx * shrink))
   canvas.height = Math.max(1, Math.round(part.heightPx * shrink))
   const context = canvas.getContext('2d')
   const writeBox = boxWriter(canvas)
-  const rects = picture && pictureRects(picture, { widthPx: canvas.width, heightPx: canvas.height }, part.fit, part.crop)
+  const rects =
+    picture && pictureRects(picture, { widthPx: canvas.width, heightPx: canvas.height }, part.fit, part.crop)
   const vector = picture?.kind === 'vector' && rects ? openVector(picture, rects) : null
   let painted = ''
   return {
@@ -43,14 +47,35 @@ function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { 
       context.clearRect(0, 0, canvas.width, canvas.height)
       context.filter = filter || 'none'
       context.imageSmoothingQuality = 'high'
-      if (picture.kind === 'still') context.drawImage(picture.image, from.x, from.y, from.width, from.height, to.x, to.y, to.width, to.height)
+      if (picture.kind === 'still')
+        context.drawImage(picture.image, from.x, from.y, from.width, from.height, to.x, to.y, to.width, to.height)
       else if (vector) {
         vector.show(state.frameMs)
         const ratio = vector.canvas.width / picture.widthPx
-        context.drawImage(vector.canvas, from.x * ratio, from.y * ratio, from.width * ratio, from.height * ratio, to.x, to.y, to.width, to.height)
+        context.drawImage(
+          vector.canvas,
+          from.x * ratio,
+          from.y * ratio,
+          from.width * ratio,
+          from.height * ratio,
+          to.x,
+          to.y,
+          to.width,
+          to.height,
+        )
       } else if (frame && picture.kind === 'frames') {
         const ratio = frame.bitmap.width / picture.widthPx
-        context.drawImage(frame.bitmap, from.x * ratio, from.y * ratio, from.width * ratio, from.height * ratio, to.x, to.y, to.width, to.height)
+        context.drawImage(
+          frame.bitmap,
+          from.x * ratio,
+          from.y * ratio,
+          from.width * ratio,
+          from.height * ratio,
+          to.x,
+          to.y,
+          to.width,
+          to.height,
+        )
       }
     },
     stop: () => vector?.close(),
@@ -59,11 +84,17 @@ function paintOnCanvas(part: ResolvedPicture, picture: Extract<LoadedPicture, { 
 
 /** A vector animation as large as it is seen, so that it is sharp. */
 function openVector(picture: LoadedVector, { from, to }: ReturnType<typeof pictureRects>): VectorAnimation {
-  const scale = Math.min(Math.max(to.width / Math.max(1, from.width), to.height / Math.max(1, from.height)), longestSidePx / Math.max(picture.widthPx, picture.heightPx))
+  const scale = Math.min(
+    Math.max(to.width / Math.max(1, from.width), to.height / Math.max(1, from.height)),
+    longestSidePx / Math.max(picture.widthPx, picture.heightPx),
+  )
   return picture.open(picture.widthPx * scale, picture.heightPx * scale)
 }
 
-function paintSelfRunning(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'selfRunning' }>): Painter<PictureState> {
+function paintSelfRunning(
+  part: ResolvedPicture,
+  picture: Extract<LoadedPicture, { kind: 'selfRunning' }>,
+): Painter<PictureState> {
   const image = new Image()
   image.src = picture.url
   const element = makeWindow(part, picture, image)

@@ -10,11 +10,15 @@ import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from '
 
 type TextPart = ResolvedLine | ResolvedMessage
 
-/** Real text, set once as it was fitted; letters that move are set one by one at the places that the whole line gave them. */
+/**
+ * Real text, set once as it was fitted; letters that move are set one by one at the places that the whole line gave
+ * them.
+ */
 export function paintText(part: TextPart, layout: TextLayout): Painter<FittedTextState> {
   const element = makePartElement('div', part.id)
   const writeBox = boxWriter(element, part.outlinePx)
-  if (part.fit === 'scroll' && (layout.lines[0]?.widthPx ?? 0) > layout.widthPx) return paintScrolling(element, part, layout)
+  if (part.fit === 'scroll' && (layout.lines[0]?.widthPx ?? 0) > layout.widthPx)
+    return paintScrolling(element, part, layout)
   if (layout.units.length === 0) {
     const lines = placeLines(part, layout)
     const light = part.readAlong ? lightLines(lines, part.readAlong) : null
@@ -28,7 +32,8 @@ export function paintText(part: TextPart, layout: TextLayout): Painter<FittedTex
     }
   }
   const writers = layout.units.map((unit) => unitLayers(part, layout, unit))
-  // The text is in the document once, undrawn, as a reader or a script finds it; what is drawn are its letters one by one.
+  // The text is in the document once, undrawn, as a reader or a script finds it; what is drawn are its letters one by
+  // one.
   const said = document.createElement('div')
   Object.assign(said.style, { all: 'initial', position: 'absolute', left: '0', top: '0', opacity: '0' })
   said.append(...placeLines(part, layout))
@@ -36,7 +41,14 @@ export function paintText(part: TextPart, layout: TextLayout): Painter<FittedTex
   // All outlines lie under all fills, so that no letter's outline covers its neighbour.
   for (const unit of writers) if (unit.outline) element.append(unit.outline)
   for (const unit of writers) element.append(unit.fill)
-  const light = part.readAlong ? lightUnits(layout.units, writers.map(({ fill }) => fill), layout, part.readAlong) : null
+  const light = part.readAlong
+    ? lightUnits(
+        layout.units,
+        writers.map(({ fill }) => fill),
+        layout,
+        part.readAlong,
+      )
+    : null
   return {
     element,
     draw(state) {
@@ -107,7 +119,12 @@ function unitElement(part: TextPart, layout: TextLayout, unit: PlacedUnit): HTML
   })
   const line = layout.lines[unit.line]
   const piece = unit.piece === null ? undefined : line?.pieces[unit.piece]
-  const pieces = unit.piece === null ? (line?.pieces ?? []) : piece ? [piece.emoteUrl ? piece : { ...piece, text: piece.text.slice(unit.from, unit.to) }] : []
+  const pieces =
+    unit.piece === null
+      ? (line?.pieces ?? [])
+      : piece
+        ? [piece.emoteUrl ? piece : { ...piece, text: piece.text.slice(unit.from, unit.to) }]
+        : []
   element.append(...drawnNodes(pieces, part.highlightInk))
   element.setAttribute('aria-hidden', 'true')
   return element

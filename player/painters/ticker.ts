@@ -26,7 +26,9 @@ export function paintTicker(part: ResolvedTicker, layout: TextLayout): Painter<T
     draw(state) {
       writeBox(state)
       while (copies.length < state.copies) addCopy()
-      copies.forEach((write, index) => write('transform', `translateX(${rounded(state.shiftPx + index * state.periodPx)}px)`))
+      copies.forEach((write, index) =>
+        write('transform', `translateX(${rounded(state.shiftPx + index * state.periodPx)}px)`),
+      )
     },
   }
 }

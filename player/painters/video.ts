@@ -5,7 +5,9 @@ import type { LoadedPicture } from '../preload/pictures.ts'
 import { boxWriter, styleWriter, type Painter } from './paint.ts'
 import { makeWindow } from './pictureWindow.ts'
 
-/** While it runs, a video may be so far from its moment before it is set right: setting it costs more than this is seen. */
+/**
+ * While it runs, a video may be so far from its moment before it is set right: setting it costs more than this is seen.
+ */
 const driftMs = 90
 /** Two moments so close are one. */
 const sameMs = 2
@@ -15,11 +17,19 @@ const standsAfterMs = 50
 const hairMs = 0.1
 /** What has not come by then does not come. */
 const longestSeekMs = 1500
-/** A frame that began longer ago than this belongs to another moment; a video of fewer than four frames a second is waited for the longest. */
+/**
+ * A frame that began longer ago than this belongs to another moment; a video of fewer than four frames a second is
+ * waited for the longest.
+ */
 const longestFrameS = 0.25
 
-/** A video that follows the score's clock: it runs by itself while the score does and is set to its moment otherwise. */
-export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture, { kind: 'video' }>): Painter<PictureState> {
+/**
+ * A video that follows the score's clock: it runs by itself while the score does and is set to its moment otherwise.
+ */
+export function paintVideo(
+  part: ResolvedPicture,
+  picture: Extract<LoadedPicture, { kind: 'video' }>,
+): Painter<PictureState> {
   const video = document.createElement('video')
   video.muted = true
   video.playsInline = true
@@ -31,7 +41,10 @@ export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture
   const write = styleWriter(video)
   let wantedMs: number | null = null
   let settling: Promise<void> | null = null
-  /** A video that was let run shows a frame near its time, not always that of its time: it has to be sought even where it stands. */
+  /**
+   * A video that was let run shows a frame near its time, not always that of its time: it has to be sought even where
+   * it stands.
+   */
   let isSought = false
 
   /** One seek after another: of two at once nobody can tell whose frame it is that comes. */
@@ -77,19 +90,23 @@ export function paintVideo(part: ResolvedPicture, picture: Extract<LoadedPicture
 }
 
 /**
- * Seeks, and resolves when the frame of that moment can be seen: the file is open, the seek is over, and a frame of about that time has come
- * since. A file without frames may never bring one.
+ * Seeks, and resolves when the frame of that moment can be seen: the file is open, the seek is over, and a frame of
+ * about that time has come since. A file without frames may never bring one.
  */
 async function frameOf(video: HTMLVideoElement, atMs: number): Promise<void> {
   // Of a file that is being opened the first frame comes by itself, whatever was sought.
-  if (video.readyState < video.HAVE_CURRENT_DATA) await within(longestSeekMs, (opened) => video.addEventListener('loadeddata', opened, { once: true }))
+  if (video.readyState < video.HAVE_CURRENT_DATA)
+    await within(longestSeekMs, (opened) => video.addEventListener('loadeddata', opened, { once: true }))
   await within(longestSeekMs, (seen) => {
     let awaited = 2
     const arrived = () => {
       awaited -= 1
       if (awaited === 0) seen()
     }
-    const awaitFrame = () => void video.requestVideoFrameCallback((_nowMs, { mediaTime }) => (Math.abs(mediaTime - video.currentTime) < longestFrameS ? arrived() : awaitFrame()))
+    const awaitFrame = () =>
+      void video.requestVideoFrameCallback((_nowMs, { mediaTime }) =>
+        Math.abs(mediaTime - video.currentTime) < longestFrameS ? arrived() : awaitFrame(),
+      )
     // Asked for before the seek: the frame that the seek brings may come before its end is told.
     awaitFrame()
     video.addEventListener('seeked', arrived, { once: true })

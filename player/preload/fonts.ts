@@ -3,7 +3,10 @@ import { fontSlug } from '../../core/look/fontShelf.ts'
 
 const sheets = new Map<string, Promise<boolean>>()
 
-/** Adds the style sheet of a shipped family to the page once; its files come when letters need them. @returns false when there is no such family. */
+/**
+ * Adds the style sheet of a shipped family to the page once; its files come when letters need them.
+ * @returns false when there is no such family.
+ */
 export function ensureSheet(family: string): Promise<boolean> {
   const known = sheets.get(family)
   if (known) return known
@@ -58,20 +61,25 @@ const keyOf = ({ family, weight, letters }: FontUse) => `${weight} ${family} ${l
  * Loads exactly the font files that these letters need and waits until they can be drawn.
  * @returns the families that could not be loaded; their text is drawn in a fallback.
  */
-export async function loadFonts(uses: readonly FontUse[], own: Readonly<Record<string, FontAddress>> = {}): Promise<string[]> {
+export async function loadFonts(
+  uses: readonly FontUse[],
+  own: Readonly<Record<string, FontAddress>> = {},
+): Promise<string[]> {
   const missing = new Set<string>()
   await Promise.all(
-    uses.filter((use) => !ready.has(keyOf(use))).map(async ({ family, weight, letters }) => {
-      const address = own[family]
-      if (!(await (address ? ensureOwnFont(family, address) : ensureSheet(family)))) {
-        missing.add(family)
-        return
-      }
-      await document.fonts
-        .load(`${weight} 40px "${family}"`, letters || ' ')
-        .then(() => ready.add(keyOf({ family, weight, letters })))
-        .catch(() => missing.add(family))
-    }),
+    uses
+      .filter((use) => !ready.has(keyOf(use)))
+      .map(async ({ family, weight, letters }) => {
+        const address = own[family]
+        if (!(await (address ? ensureOwnFont(family, address) : ensureSheet(family)))) {
+          missing.add(family)
+          return
+        }
+        await document.fonts
+          .load(`${weight} 40px "${family}"`, letters || ' ')
+          .then(() => ready.add(keyOf({ family, weight, letters })))
+          .catch(() => missing.add(family))
+      }),
   )
   return [...missing]
 }

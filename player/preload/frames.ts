@@ -36,7 +36,14 @@ export async function decodeFrames(url: string, mime: string): Promise<DecodedFr
       widthPx = image.displayWidth
       heightPx = image.displayHeight
       const shrink = Math.min(1, Math.sqrt(budgetBytes / (widthPx * heightPx * 4 * count)))
-      const bitmap = shrink === 1 ? await createImageBitmap(image) : await createImageBitmap(image, { resizeWidth: Math.max(1, Math.floor(widthPx * shrink)), resizeHeight: Math.max(1, Math.floor(heightPx * shrink)), resizeQuality: 'high' })
+      const bitmap =
+        shrink === 1
+          ? await createImageBitmap(image)
+          : await createImageBitmap(image, {
+              resizeWidth: Math.max(1, Math.floor(widthPx * shrink)),
+              resizeHeight: Math.max(1, Math.floor(heightPx * shrink)),
+              resizeQuality: 'high',
+            })
       frames.push({ bitmap, startsMs: atMs })
       atMs += Math.max(10, (image.duration ?? 100_000) / 1000)
       image.close()

@@ -8,7 +8,10 @@ export type LoadedPicture =
   | { kind: 'frames'; frames: PictureFrame[]; widthPx: number; heightPx: number }
   | { kind: 'video'; url: string; widthPx: number; heightPx: number }
   | LoadedVector
-  /** An animation on a page that may not decode it itself (plain http from another host): it runs by itself from when it appears. */
+  /**
+   * An animation on a page that may not decode it itself (plain http from another host): it runs by itself from when it
+   * appears.
+   */
   | { kind: 'selfRunning'; url: string; widthPx: number; heightPx: number }
 
 const vectorMime = 'video/lottie+json'

@@ -17,7 +17,10 @@ describe('rememberLately', () => {
   })
 
   it('tries again after a failure', async () => {
-    const load = vi.fn<(key: string) => Promise<string>>().mockRejectedValueOnce(new Error('gone')).mockResolvedValue('here')
+    const load = vi
+      .fn<(key: string) => Promise<string>>()
+      .mockRejectedValueOnce(new Error('gone'))
+      .mockResolvedValue('here')
     const remembered = rememberLately(load, 2)
     await expect(remembered('a')).rejects.toThrow('gone')
     await expect(remembered('a')).resolves.toBe('here')

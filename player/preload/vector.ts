@@ -28,7 +28,10 @@ interface VectorJson {
  * expressions: nothing in the file can run.
  */
 export async function loadVector(url: string): Promise<LoadedVector> {
-  const [answer, { default: lottie }] = await Promise.all([fetch(url), import('lottie-web/build/player/lottie_light_canvas')])
+  const [answer, { default: lottie }] = await Promise.all([
+    fetch(url),
+    import('lottie-web/build/player/lottie_light_canvas'),
+  ])
   if (!answer.ok) throw new Error(`The animation ${url} answered ${answer.status}`)
   const text = await answer.text()
   const { w, h, fr, ip, op } = JSON.parse(text) as VectorJson

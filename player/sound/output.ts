@@ -36,7 +36,12 @@ export interface SoundOutput {
    * Schedules sounds so that score time `fromMs` is heard exactly at `startsAtMs` on the performance clock.
    * @param duck how all that is no voice goes down meanwhile, on the score's clock
    */
-  schedule(sounds: readonly LoadedSound[], fromMs: number, startsAtMs: number, duck?: readonly EnvelopePoint[]): Scheduled
+  schedule(
+    sounds: readonly LoadedSound[],
+    fromMs: number,
+    startsAtMs: number,
+    duck?: readonly EnvelopePoint[],
+  ): Scheduled
   /** For the editor's sound switch. 0 is silent. */
   setVolume(ratio: number): void
 }
@@ -52,11 +57,19 @@ const returnS = 0.25
  * Writes a sound's fades, straight in amplitude. Times in seconds of the audio clock.
  * @param zeroS when the sound's own beginning is or would have been heard
  */
-function shapeGain(gain: AudioParam, sound: LoadedSound, zeroS: number, fromS: number, toS: number, isCut: boolean): void {
+function shapeGain(
+  gain: AudioParam,
+  sound: LoadedSound,
+  zeroS: number,
+  fromS: number,
+  toS: number,
+  isCut: boolean,
+): void {
   const full = 10 ** (sound.gainDb / 20)
   const upS = sound.fadeInMs / 1000
   const downS = Math.max(sound.fadeOutMs / 1000, isCut ? fadeOutS : 0)
-  const at = (timeS: number) => full * Math.min(1, upS > 0 ? (timeS - zeroS) / upS : 1, downS > 0 ? (toS - timeS) / downS : 1)
+  const at = (timeS: number) =>
+    full * Math.min(1, upS > 0 ? (timeS - zeroS) / upS : 1, downS > 0 ? (toS - timeS) / downS : 1)
   gain.setValueAtTime(Math.max(0, at(fromS)), fromS)
   const upToS = zeroS + upS
   if (upToS > fromS) gain.linearRampToValueAtTime(full, Math.min(upToS, toS))
@@ -67,7 +80,10 @@ function shapeGain(gain: AudioParam, sound: LoadedSound, zeroS: number, fromS: n
   }
 }
 
-/** Writes how sounds go down for a voice. @param zeroS when score time `fromMs` is heard, in seconds of the audio clock */
+/**
+ * Writes how sounds go down for a voice.
+ * @param zeroS when score time `fromMs` is heard, in seconds of the audio clock
+ */
 function shapeDuck(gain: AudioParam, duck: readonly EnvelopePoint[], fromMs: number, zeroS: number): void {
   if (duck.length === 0) return
   const at = (ms: number) => Math.max(0, zeroS + (ms - fromMs) / 1000)
@@ -96,7 +112,12 @@ export function createSoundOutput(): SoundOutput {
     return (stamp.contextTime ?? 0) + (atMs - (stamp.performanceTime ?? 0)) / 1000
   }
 
-  const scheduleOne = (sound: LoadedSound, fromMs: number, startsAtMs: number, into: AudioNode): (() => void) | null => {
+  const scheduleOne = (
+    sound: LoadedSound,
+    fromMs: number,
+    startsAtMs: number,
+    into: AudioNode,
+  ): (() => void) | null => {
     const bufferMs = sound.buffer.duration * 1000
     const endMs = sound.repeats ? sound.endMs : Math.min(sound.endMs, sound.startMs + bufferMs)
     if (endMs <= fromMs) return null
@@ -138,7 +159,9 @@ export function createSoundOutput(): SoundOutput {
       voices?.connect(master)
       others?.connect(master)
       if (others) shapeDuck(others.gain, duck, fromMs, contextTimeAt(startsAtMs))
-      const stops = sounds.map((sound) => scheduleOne(sound, fromMs, startsAtMs, (sound.isVoice ? voices : others) ?? master)).filter((stop) => stop !== null)
+      const stops = sounds
+        .map((sound) => scheduleOne(sound, fromMs, startsAtMs, (sound.isVoice ? voices : others) ?? master))
+        .filter((stop) => stop !== null)
       const rampTo = (gain: AudioParam | undefined, value: number, overS: number) => {
         if (!gain) return
         const now = context.currentTime

@@ -59,7 +59,11 @@ describe('connect', () => {
     link.send({ type: 'done', playId: 'p2' })
     link.send({ type: 'pong', sentAtMs: 1 })
     latest().opens()
-    expect(latest().sent.map((text) => JSON.parse(text) as object)).toEqual([{ type: 'sound', sound: 'on' }, { type: 'done', playId: 'p1' }, { type: 'done', playId: 'p2' }])
+    expect(latest().sent.map((text) => JSON.parse(text) as object)).toEqual([
+      { type: 'sound', sound: 'on' },
+      { type: 'done', playId: 'p1' },
+      { type: 'done', playId: 'p2' },
+    ])
   })
 
   it('comes back by itself, with pauses that grow and differ', async () => {

@@ -129,7 +129,13 @@ const link = connect(address.href, {
     isConnected = true
     // A prepared play that never started belongs to the old connection; the server sends it again.
     if (busy && !busy.playback) busy = null
-    link.send({ type: 'hello', shownPlayIds: shown.ids(), sound: output.state(), widthPx: window.innerWidth, heightPx: window.innerHeight })
+    link.send({
+      type: 'hello',
+      shownPlayIds: shown.ids(),
+      sound: output.state(),
+      widthPx: window.innerWidth,
+      heightPx: window.innerHeight,
+    })
     showState()
   },
   onMessage: receive,

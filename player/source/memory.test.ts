@@ -3,7 +3,10 @@ import { createShownMemory } from './memory.ts'
 
 function storage(initial: Record<string, string> = {}): Storage {
   const kept = new Map(Object.entries(initial))
-  return { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => void kept.set(key, value) } as unknown as Storage
+  return {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+  } as unknown as Storage
 }
 
 describe('createShownMemory', () => {
@@ -26,7 +29,12 @@ describe('createShownMemory', () => {
     full.setItem = () => {
       throw new Error('full')
     }
-    for (const each of [null, storage({ 'thundercrest.shown': '{not json' }), storage({ 'thundercrest.shown': '{"a":1}' }), full]) {
+    for (const each of [
+      null,
+      storage({ 'thundercrest.shown': '{not json' }),
+      storage({ 'thundercrest.shown': '{"a":1}' }),
+      full,
+    ]) {
       const memory = createShownMemory(each)
       memory.add('p1')
       expect(memory.ids()).toEqual(['p1'])

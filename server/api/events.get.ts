@@ -5,7 +5,10 @@ import { listEvents } from '../db/queries/events.ts'
 import { problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
 
-const query = z.object({ after: z.coerce.number().int().min(0).default(0), limit: z.coerce.number().int().min(1).max(500).default(100) })
+const query = z.object({
+  after: z.coerce.number().int().min(0).default(0),
+  limit: z.coerce.number().int().min(1).max(500).default(100),
+})
 
 /** The channel's events, oldest first, with the decision on each. `after` is the `seq` of the last one seen. */
 export default defineEventHandler(async (event) => {

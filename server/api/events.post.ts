@@ -10,7 +10,10 @@ import { useServices } from '../system/services.ts'
 
 const maxBytes = 1024 * 1024
 
-/** One CloudEvents 1.0 JSON event, or a batch of them. All are checked first: one that does not fit refuses the whole request. */
+/**
+ * One CloudEvents 1.0 JSON event, or a batch of them. All are checked first: one that does not fit refuses the whole
+ * request.
+ */
 export default defineEventHandler(async (event) => {
   const key = await readApiKey(event)
   if (!key) throw problemError(401, 'Send "Authorization: Bearer <API key>".')
@@ -31,11 +34,22 @@ export default defineEventHandler(async (event) => {
 
 function toIncoming(raw: unknown, path: string): IncomingEvent {
   const refuse = (issues: { path: string; message: string }[]) =>
-    problemError(422, 'The event does not fit; nothing was written.', issues.map((issue) => ({ ...issue, path: path + issue.path })))
+    problemError(
+      422,
+      'The event does not fit; nothing was written.',
+      issues.map((issue) => ({ ...issue, path: path + issue.path })),
+    )
   const envelope = cloudEvent.safeParse(raw)
   if (!envelope.success) throw refuse(issuesOf(envelope.error))
   const { id, source, type: kind, time, data }: CloudEvent = envelope.data
   const checked = eventData[kind].safeParse(data)
   if (!checked.success) throw refuse(issuesOf(checked.error).map((issue) => ({ ...issue, path: `data.${issue.path}` })))
-  return { source: `api:${source}`, externalId: id, kind, data: checked.data, occurredAtMs: time ? Date.parse(time) : Date.now(), isTest: false }
+  return {
+    source: `api:${source}`,
+    externalId: id,
+    kind,
+    data: checked.data,
+    occurredAtMs: time ? Date.parse(time) : Date.now(),
+    isTest: false,
+  }
 }

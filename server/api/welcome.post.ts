@@ -15,7 +15,8 @@ import { useServices } from '../system/services.ts'
 export default defineEventHandler(async (event) => {
   const body = await readChecked(event, welcomeBody)
   await countSignInTry(body.email, getRequestIP(event) ?? 'unknown')
-  if (!isWelcomeCode(body.code)) throw problemError(403, 'This is not the code that the server printed when it started.')
+  if (!isWelcomeCode(body.code))
+    throw problemError(403, 'This is not the code that the server printed when it started.')
   const { database, media, readShippedFile } = await useServices()
   const passwordHash = await hashPassword(body.password)
   const personId = newId('person')

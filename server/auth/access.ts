@@ -21,13 +21,20 @@ export async function requireMember(event: H3Event, atLeast: Role): Promise<Sess
   const session = await readSession(event)
   if (!session) throw problemError(401, 'Sign in first; your session may have ended.')
   if (rank[session.role] < rank[atLeast]) {
-    throw problemError(403, `This needs the role ${atLeast}; you are ${session.role} of ${session.channel.name}. Ask an owner to do it or to change your role.`)
+    throw problemError(
+      403,
+      `This needs the role ${atLeast}; you are ${session.role} of ${session.channel.name}. Ask an owner to do it or to change your role.`,
+    )
   }
   return session
 }
 
 /** The box of the signed-in member's own channel. @throws 404 for a box of another channel, as if it did not exist. */
-export async function requireBox(event: H3Event, id: string, atLeast: Role): Promise<{ session: SessionView; box: BoxRow }> {
+export async function requireBox(
+  event: H3Event,
+  id: string,
+  atLeast: Role,
+): Promise<{ session: SessionView; box: BoxRow }> {
   const session = await requireMember(event, atLeast)
   return { session, box: await ownBox(session.channel.id, id) }
 }
@@ -49,12 +56,19 @@ export async function readApiKey(event: H3Event): Promise<{ channelId: string; l
   if (!header) return null
   const { database } = await useServices()
   const found = /^Bearer \S{20,200}$/.test(header) ? await findApiKey(database.db, hashApiKey(header.slice(7))) : null
-  if (!found) throw problemError(401, 'This API key is not known here. Send "Authorization: Bearer <key>" with a key of the channel.')
+  if (!found)
+    throw problemError(
+      401,
+      'This API key is not known here. Send "Authorization: Bearer <key>" with a key of the channel.',
+    )
   return found
 }
 
 /** A script with an API key, or a signed-in member who is at least this. */
-export async function requireKeyOrMember(event: H3Event, atLeast: Role): Promise<{ channelId: string; locale: string }> {
+export async function requireKeyOrMember(
+  event: H3Event,
+  atLeast: Role,
+): Promise<{ channelId: string; locale: string }> {
   const key = await readApiKey(event)
   if (key) return key
   const { channel } = await requireMember(event, atLeast)

@@ -11,7 +11,10 @@ export async function countSignInTry(email: string, address: string): Promise<vo
     await perAccount.consume(email.toLowerCase())
   } catch (refusal) {
     if (!(refusal instanceof RateLimiterRes)) throw refusal
-    throw problemError(429, `Too many tries to sign in. Wait ${Math.ceil(refusal.msBeforeNext / 1000)} s and try again.`)
+    throw problemError(
+      429,
+      `Too many tries to sign in. Wait ${Math.ceil(refusal.msBeforeNext / 1000)} s and try again.`,
+    )
   }
 }
 

@@ -14,5 +14,7 @@ describe('passwords', () => {
     expect(await verifyPassword('pa\u0303o de centeio', await hashPassword('p\u00E3o de centeio'))).toBe(true)
   })
 
-  it.each(['', 'plain', 'md5$1$2$3$4$5', 'scrypt$1$1$1$$'])('never match the broken hash %j', async (hash) => expect(await verifyPassword('x', hash)).toBe(false))
+  it.each(['', 'plain', 'md5$1$2$3$4$5', 'scrypt$1$1$1$$'])('never match the broken hash %j', async (hash) =>
+    expect(await verifyPassword('x', hash)).toBe(false),
+  )
 })

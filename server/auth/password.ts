@@ -22,6 +22,11 @@ export async function verifyPassword(password: string, hash: string): Promise<bo
   const [scheme, n, r, p, salt, key] = hash.split('$')
   if (scheme !== 'scrypt' || !salt || !key) return false
   const expected = Buffer.from(key, 'base64')
-  const derived = await derive(password, Buffer.from(salt, 'base64'), { ...cost, N: Number(n), r: Number(r), p: Number(p) })
+  const derived = await derive(password, Buffer.from(salt, 'base64'), {
+    ...cost,
+    N: Number(n),
+    r: Number(r),
+    p: Number(p),
+  })
   return derived.length === expected.length && timingSafeEqual(derived, expected)
 }

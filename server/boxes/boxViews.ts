@@ -18,7 +18,12 @@ function summary(box: BoxRow, air: OnAirRow | undefined): BoxSummary {
 
 export async function boxSummaries(db: Database, channelId: string): Promise<BoxSummary[]> {
   const air = await listOnAir(db, channelId)
-  return (await listBoxes(db, channelId)).map((box) => summary(box, air.find((each) => each.boxId === box.id)))
+  return (await listBoxes(db, channelId)).map((box) =>
+    summary(
+      box,
+      air.find((each) => each.boxId === box.id),
+    ),
+  )
 }
 
 export async function boxView(db: Database, box: BoxRow): Promise<BoxView> {
@@ -26,12 +31,17 @@ export async function boxView(db: Database, box: BoxRow): Promise<BoxView> {
   return { ...summary(box, air), revision: box.draftRevision, airDocument: air?.document ?? null }
 }
 
-/** The states under the stations of the ridge line. Read on every change while somebody looks, so without any document. */
+/**
+ * The states under the stations of the ridge line. Read on every change while somebody looks, so without any document.
+ */
 export async function ridgeView(db: Database, channelId: string, states: readonly QueueState[]): Promise<RidgeView> {
   const [drafts, feeds] = [await listDraftStates(db, channelId), await listFeeds(db, channelId)]
   const lastDeliveries = feeds.flatMap((feed) => feed.lastDeliveryAt?.getTime() ?? [])
   return {
-    feeds: { linked: feeds.filter(({ unlinkedAt }) => !unlinkedAt).length, lastDeliveryAtMs: lastDeliveries.length > 0 ? Math.max(...lastDeliveries) : null },
+    feeds: {
+      linked: feeds.filter(({ unlinkedAt }) => !unlinkedAt).length,
+      lastDeliveryAtMs: lastDeliveries.length > 0 ? Math.max(...lastDeliveries) : null,
+    },
     boxes: {
       differing: drafts.filter((draft) => draft.isOnAir && draft.isDifferent).length,
       neverOnAir: drafts.filter((draft) => !draft.isOnAir).length,

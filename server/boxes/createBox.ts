@@ -16,7 +16,8 @@ const boxesMax = 30
 /** @throws 409 where a channel has as many boxes as it can have */
 export async function checkRoomForBox(channelId: string): Promise<void> {
   const { database } = await useServices()
-  if ((await countBoxes(database.db, channelId)) >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
+  if ((await countBoxes(database.db, channelId)) >= boxesMax)
+    throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
 }
 
 /** Makes a box with one alert to begin with, a follow; nothing is on air yet. @returns its id */
@@ -37,8 +38,17 @@ export async function createBoxOf(channelId: string, name: string, draft: BoxDoc
   return id
 }
 
-/** Makes a box that has taken all of a pack, on a canvas that may be another than the designer's; nothing is on air yet. @returns its id */
-export async function createBoxOfPack(channelId: string, name: string, shelfId: string, pack: Manifest, canvas: Canvas): Promise<string> {
+/**
+ * Makes a box that has taken all of a pack, on a canvas that may be another than the designer's; nothing is on air yet.
+ * @returns its id
+ */
+export async function createBoxOfPack(
+  channelId: string,
+  name: string,
+  shelfId: string,
+  pack: Manifest,
+  canvas: Canvas,
+): Promise<string> {
   const { zones } = fitToCanvas(pack.box, canvas)
   const taken = changeBox({ ...plainBox(canvas, []), zones }, takePack(pack, shelfId, allOf(pack)))
   if (!taken.ok) throw problemError(422, `The pack does not fit this canvas: ${taken.error}`)

@@ -64,6 +64,16 @@ export class OnAirCache {
     for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
     const { locale, currency, rates, timeZone } = channel
     const speech = readSettings(channel.speech)
-    return { locale, currency, rates, timeZone, platforms, speech, historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])), boxes, media }
+    return {
+      locale,
+      currency,
+      rates,
+      timeZone,
+      platforms,
+      speech,
+      historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])),
+      boxes,
+      media,
+    }
   }
 }

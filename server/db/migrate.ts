@@ -14,7 +14,9 @@ export interface Migration {
  * @throws Error when a migration that was applied has been edited since: migrations only ever go forward
  */
 export async function migrate(handle: DatabaseHandle, migrations: readonly Migration[]): Promise<string[]> {
-  await handle.execute('create table if not exists thundercrest_migration (name text primary key, hash text not null, applied_at timestamptz not null default now())')
+  await handle.execute(
+    'create table if not exists thundercrest_migration (name text primary key, hash text not null, applied_at timestamptz not null default now())',
+  )
   const applied: string[] = []
   for (const migration of [...migrations].sort((a, b) => (a.name < b.name ? -1 : 1))) {
     const hash = createHash('sha256').update(migration.sql).digest('hex')
@@ -23,7 +25,10 @@ export async function migrate(handle: DatabaseHandle, migrations: readonly Migra
       const known = await tx.execute(sql`select hash from thundercrest_migration where name = ${migration.name}`)
       const [row] = rowsOf(known)
       if (row) {
-        if (row.hash !== hash) throw new Error(`The migration ${migration.name} was edited after it had been applied. Restore it and write a new one.`)
+        if (row.hash !== hash)
+          throw new Error(
+            `The migration ${migration.name} was edited after it had been applied. Restore it and write a new one.`,
+          )
         return
       }
       for (const statement of migration.sql.split('--> statement-breakpoint')) await tx.execute(sql.raw(statement))

@@ -1,5 +1,17 @@
 import { sql } from 'drizzle-orm'
-import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
+import {
+  bigint,
+  bigserial,
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core'
 import type { BoxDocument } from '../../core/composition/box.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import type { Why } from '../../core/rules/why.ts'
@@ -34,8 +46,12 @@ export const person = pgTable('person', {
 export const membership = pgTable(
   'membership',
   {
-    channelId: text('channel_id').notNull().references(() => channel.id),
-    personId: text('person_id').notNull().references(() => person.id),
+    channelId: text('channel_id')
+      .notNull()
+      .references(() => channel.id),
+    personId: text('person_id')
+      .notNull()
+      .references(() => person.id),
     role: text().$type<Role>().notNull(),
   },
   (table) => [primaryKey({ columns: [table.channelId, table.personId] })],
@@ -44,13 +60,17 @@ export const membership = pgTable(
 /** `id` is the hash of what the cookie seals: reading this table signs nobody in. */
 export const session = pgTable('session', {
   id: text().primaryKey(),
-  personId: text('person_id').notNull().references(() => person.id),
+  personId: text('person_id')
+    .notNull()
+    .references(() => person.id),
   expiresAt: at('expires_at').notNull(),
 })
 
 export const feed = pgTable('feed', {
   id: text().primaryKey(),
-  channelId: text('channel_id').notNull().references(() => channel.id),
+  channelId: text('channel_id')
+    .notNull()
+    .references(() => channel.id),
   platform: text().notNull(),
   name: text().notNull(),
   /** Standard Webhooks secret; a shared key, so it must be kept readable. */
@@ -72,7 +92,9 @@ export const feed = pgTable('feed', {
 export const linking = pgTable('linking', {
   /** OAuth's state, or the code that is posted in the chat. Kept as its hash. */
   id: text().primaryKey(),
-  channelId: text('channel_id').notNull().references(() => channel.id),
+  channelId: text('channel_id')
+    .notNull()
+    .references(() => channel.id),
   platform: text().notNull(),
   /** PKCE's verifier; null for a code in the chat. */
   verifier: text(),
@@ -83,13 +105,17 @@ export const linking = pgTable('linking', {
 
 export const apiKey = pgTable('api_key', {
   hash: text().primaryKey(),
-  channelId: text('channel_id').notNull().references(() => channel.id),
+  channelId: text('channel_id')
+    .notNull()
+    .references(() => channel.id),
   name: text().notNull(),
 })
 
 export const box = pgTable('box', {
   id: text().primaryKey(),
-  channelId: text('channel_id').notNull().references(() => channel.id),
+  channelId: text('channel_id')
+    .notNull()
+    .references(() => channel.id),
   name: text().notNull(),
   draft: jsonb().$type<BoxDocument>().notNull(),
   draftRevision: integer('draft_revision').notNull().default(0),
@@ -106,11 +132,15 @@ export const boxVersion = pgTable(
   'box_version',
   {
     id: text().primaryKey(),
-    boxId: text('box_id').notNull().references(() => box.id),
+    boxId: text('box_id')
+      .notNull()
+      .references(() => box.id),
     number: integer().notNull(),
     document: jsonb().$type<BoxDocument>().notNull(),
     publishedAt: at('published_at').notNull(),
-    publishedBy: text('published_by').notNull().references(() => person.id),
+    publishedBy: text('published_by')
+      .notNull()
+      .references(() => person.id),
   },
   (table) => [uniqueIndex('box_version_number').on(table.boxId, table.number)],
 )
@@ -138,19 +168,25 @@ export const media = pgTable(
     /** Pictures of it, by their hashes. */
     posterId: text('poster_id'),
     stripId: text('strip_id'),
-    addedAt: at('added_at').notNull().default(sql`now()`),
+    addedAt: at('added_at')
+      .notNull()
+      .default(sql`now()`),
     /** Since when it is out of the library. Its file stays for what was put on air with it. */
     deletedAt: at('deleted_at'),
   },
   (table) => [primaryKey({ columns: [table.channelId, table.id] }), index('media_id').on(table.id)],
 )
 
-/** A file on its way into the library. Its bytes lie in the uploads folder under its id until it is ready or refused. */
+/**
+ * A file on its way into the library. Its bytes lie in the uploads folder under its id until it is ready or refused.
+ */
 export const intake = pgTable(
   'intake',
   {
     id: text().primaryKey(),
-    channelId: text('channel_id').notNull().references(() => channel.id),
+    channelId: text('channel_id')
+      .notNull()
+      .references(() => channel.id),
     name: text().notNull(),
     sizeBytes: bigint('size_bytes', { mode: 'number' }).notNull(),
     state: text().$type<IntakeView['state']>().notNull(),
@@ -158,7 +194,9 @@ export const intake = pgTable(
     advice: text().notNull().default(''),
     canDecodeHere: boolean('can_decode_here').notNull().default(false),
     mediaId: text('media_id'),
-    arrivedAt: at('arrived_at').notNull().default(sql`now()`),
+    arrivedAt: at('arrived_at')
+      .notNull()
+      .default(sql`now()`),
   },
   (table) => [index('intake_order').on(table.channelId, table.arrivedAt)],
 )
@@ -168,7 +206,9 @@ export const event = pgTable(
   {
     seq: bigserial({ mode: 'number' }).primaryKey(),
     id: text().notNull().unique(),
-    channelId: text('channel_id').notNull().references(() => channel.id),
+    channelId: text('channel_id')
+      .notNull()
+      .references(() => channel.id),
     source: text().notNull(),
     externalId: text('external_id').notNull(),
     kind: text().$type<EventKind>().notNull(),
@@ -190,7 +230,9 @@ export const delivery = pgTable(
   'delivery',
   {
     id: text().primaryKey(),
-    feedId: text('feed_id').notNull().references(() => feed.id),
+    feedId: text('feed_id')
+      .notNull()
+      .references(() => feed.id),
     webhookId: text('webhook_id').notNull(),
     receivedAt: at('received_at').notNull(),
     isUnderstood: boolean('is_understood').notNull(),
@@ -204,8 +246,12 @@ export const delivery = pgTable(
 export const decision = pgTable(
   'decision',
   {
-    eventId: text('event_id').notNull().references(() => event.id),
-    boxId: text('box_id').notNull().references(() => box.id),
+    eventId: text('event_id')
+      .notNull()
+      .references(() => event.id),
+    boxId: text('box_id')
+      .notNull()
+      .references(() => box.id),
     outcome: text().$type<'plays' | 'nothing'>().notNull(),
     variationName: text('variation_name'),
     playId: text('play_id'),
@@ -220,9 +266,15 @@ export const play = pgTable(
   'play',
   {
     id: text().primaryKey(),
-    boxId: text('box_id').notNull().references(() => box.id),
-    eventId: text('event_id').notNull().references(() => event.id),
-    versionId: text('version_id').notNull().references(() => boxVersion.id),
+    boxId: text('box_id')
+      .notNull()
+      .references(() => box.id),
+    eventId: text('event_id')
+      .notNull()
+      .references(() => event.id),
+    versionId: text('version_id')
+      .notNull()
+      .references(() => boxVersion.id),
     alertId: text('alert_id').notNull(),
     variationId: text('variation_id').notNull(),
     variationName: text('variation_name').notNull(),
@@ -236,19 +288,26 @@ export const play = pgTable(
     endedAt: at('ended_at'),
     /** Whether what a viewer wrote may be read. */
     approval: text().$type<Approval>().notNull().default('none'),
-    /** What is read aloud of it, and what somebody said of that; null where nothing is, or where nobody has looked yet. */
+    /**
+     * What is read aloud of it, and what somebody said of that; null where nothing is, or where nobody has looked yet.
+     */
     speech: jsonb().$type<Partial<PlaySpeech>>(),
   },
   (table) => [
-    index('play_open').on(table.boxId, table.enqueuedAt).where(sql`state in ('waiting', 'preparing', 'playing')`),
+    index('play_open')
+      .on(table.boxId, table.enqueuedAt)
+      .where(sql`state in ('waiting', 'preparing', 'playing')`),
     index('play_ended').on(table.boxId, table.endedAt),
-    index('play_spoken').on(table.enqueuedAt).where(sql`speech is not null`),
+    index('play_spoken')
+      .on(table.enqueuedAt)
+      .where(sql`speech is not null`),
   ],
 )
 
 /**
- * A pack on the shelf: of one channel, or one that ships with the product. It stays as the designer made it; boxes that took it
- * refer to it. Its files stand in `media` under its own id as their channel, until a box takes them into the channel's library.
+ * A pack on the shelf: of one channel, or one that ships with the product. It stays as the designer made it; boxes that
+ * took it refer to it. Its files stand in `media` under its own id as their channel, until a box takes them into the
+ * channel's library.
  */
 export const pack = pgTable(
   'pack',
@@ -261,7 +320,9 @@ export const pack = pgTable(
     manifest: jsonb().$type<Manifest>().notNull(),
     /** SHA-256 of what came: the same pack is kept once. */
     digest: text().notNull(),
-    addedAt: at('added_at').notNull().default(sql`now()`),
+    addedAt: at('added_at')
+      .notNull()
+      .default(sql`now()`),
   },
   (table) => [uniqueIndex('pack_digest').on(table.channelId, table.digest)],
 )

@@ -4,7 +4,10 @@ import { birch } from './adapters/birch/birch.ts'
 import { cedar } from './adapters/cedar/cedar.ts'
 import { till } from './adapters/till/till.ts'
 
-/** Every platform that can be linked. Adding one = one adapter folder that passes the conformance tests, and one line here. */
+/**
+ * Every platform that can be linked. Adding one = one adapter folder that passes the conformance tests, and one line
+ * here.
+ */
 export const adapters: readonly FeedAdapter[] = [alder, birch, cedar, till]
 
 export function adapterOf(platform: string): FeedAdapter {

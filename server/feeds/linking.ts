@@ -44,9 +44,21 @@ export class Linking {
   async beginConsent(channelId: string, platform: string, origin: string, nowMs: number): Promise<string> {
     const verifier = oauth.generateRandomCodeVerifier()
     const state = oauth.generateRandomState()
-    await addLinking(this.db, { id: hashOf(state), channelId, platform, verifier, expiresAt: new Date(nowMs + linkingLivesMs) }, new Date(nowMs))
+    await addLinking(
+      this.db,
+      { id: hashOf(state), channelId, platform, verifier, expiresAt: new Date(nowMs + linkingLivesMs) },
+      new Date(nowMs),
+    )
     const url = new URL(serverOf(platform, origin).authorization_endpoint ?? '')
-    const asked = { response_type: 'code', client_id: client.client_id, redirect_uri: origin + callbackPath, scope: 'events', state, code_challenge: await oauth.calculatePKCECodeChallenge(verifier), code_challenge_method: 'S256' }
+    const asked = {
+      response_type: 'code',
+      client_id: client.client_id,
+      redirect_uri: origin + callbackPath,
+      scope: 'events',
+      state,
+      code_challenge: await oauth.calculatePKCECodeChallenge(verifier),
+      code_challenge_method: 'S256',
+    }
     for (const [name, value] of Object.entries(asked)) url.searchParams.set(name, value)
     return url.href
   }
@@ -60,24 +72,62 @@ export class Linking {
   async finishConsent(channelId: string, returned: URL, reached: string, nowMs: number): Promise<string | null> {
     const state = returned.searchParams.get('state') ?? ''
     const begun = await takeLinking(this.db, hashOf(state), new Date(nowMs))
-    if (!begun || begun.channelId !== channelId || begun.verifier === null || returned.searchParams.get('error') === 'access_denied') return null
+    if (
+      !begun ||
+      begun.channelId !== channelId ||
+      begun.verifier === null ||
+      returned.searchParams.get('error') === 'access_denied'
+    )
+      return null
     const server = serverOf(begun.platform, reached)
     const parameters = oauth.validateAuthResponse(server, client, returned, state)
-    const answer = await oauth.authorizationCodeGrantRequest(server, client, oauth.None(), parameters, returned.origin + callbackPath, begun.verifier, overHttp)
+    const answer = await oauth.authorizationCodeGrantRequest(
+      server,
+      client,
+      oauth.None(),
+      parameters,
+      returned.origin + callbackPath,
+      begun.verifier,
+      overHttp,
+    )
     const { access_token: token } = await oauth.processAuthorizationCodeResponse(server, client, answer)
-    const { account } = (await (await oauth.protectedResourceRequest(token, 'GET', new URL(`${server.issuer}/account`), undefined, undefined, overHttp)).json()) as { account: string }
+    const { account } = (await (
+      await oauth.protectedResourceRequest(
+        token,
+        'GET',
+        new URL(`${server.issuer}/account`),
+        undefined,
+        undefined,
+        overHttp,
+      )
+    ).json()) as { account: string }
     return this.link(channelId, begun.id, begun.platform, account, async (feedId) => {
       const body = JSON.stringify({ url: `${reached}/api/feeds/${feedId}/deliveries` })
-      const subscribed = await oauth.protectedResourceRequest(token, 'POST', new URL(`${server.issuer}/subscriptions`), new Headers({ 'content-type': 'application/json' }), body, overHttp)
+      const subscribed = await oauth.protectedResourceRequest(
+        token,
+        'POST',
+        new URL(`${server.issuer}/subscriptions`),
+        new Headers({ 'content-type': 'application/json' }),
+        body,
+        overHttp,
+      )
       return ((await subscribed.json()) as { secret: string }).secret
     })
   }
 
   /** A code to post in the chat of the channel that is to be linked. */
-  async beginCode(channelId: string, platform: string, nowMs: number): Promise<{ id: string; code: string; expiresAtMs: number }> {
+  async beginCode(
+    channelId: string,
+    platform: string,
+    nowMs: number,
+  ): Promise<{ id: string; code: string; expiresAtMs: number }> {
     const code = `loaf-${randomBytes(5).toString('hex')}`
     const expiresAtMs = nowMs + linkingLivesMs
-    await addLinking(this.db, { id: hashOf(code), channelId, platform, verifier: null, expiresAt: new Date(expiresAtMs) }, new Date(nowMs))
+    await addLinking(
+      this.db,
+      { id: hashOf(code), channelId, platform, verifier: null, expiresAt: new Date(expiresAtMs) },
+      new Date(nowMs),
+    )
     return { id: hashOf(code), code, expiresAtMs }
   }
 
@@ -89,14 +139,28 @@ export class Linking {
     return this.link(begun.channelId, begun.id, platform, account, async () => newDeliverySecret())
   }
 
-  private async link(channelId: string, linkingId: string, platform: string, account: string, subscribe: (feedId: string) => Promise<string>): Promise<string> {
+  private async link(
+    channelId: string,
+    linkingId: string,
+    platform: string,
+    account: string,
+    subscribe: (feedId: string) => Promise<string>,
+  ): Promise<string> {
     const known = await findFeedOfAccount(this.db, channelId, platform, account)
     const feedId = known?.id ?? newId('feed')
     const secret = await subscribe(feedId)
     if (known) await updateFeed(this.db, feedId, { secret, unlinkedAt: null })
     else {
-      if ((await listFeeds(this.db, channelId)).length >= feedsMax) throw new Error(`A channel has at most ${feedsMax} feeds.`)
-      await addFeed(this.db, { id: feedId, channelId, platform, name: platform.charAt(0).toUpperCase() + platform.slice(1), secret, account })
+      if ((await listFeeds(this.db, channelId)).length >= feedsMax)
+        throw new Error(`A channel has at most ${feedsMax} feeds.`)
+      await addFeed(this.db, {
+        id: feedId,
+        channelId,
+        platform,
+        name: platform.charAt(0).toUpperCase() + platform.slice(1),
+        secret,
+        account,
+      })
     }
     await setLinkedFeed(this.db, linkingId, feedId)
     this.onLinked(channelId, feedId)

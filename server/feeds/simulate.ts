@@ -13,12 +13,22 @@ import type { KnownFeed } from './feedDirectory.ts'
  * Sends what was asked for to the deliveries' own address, as the platform would.
  * @throws 422 for what never happens on that platform, or what its own adapter does not understand
  */
-export async function simulate(feed: KnownFeed, asked: z.infer<typeof simulationBody>, origin: string, nowMs: number): Promise<SimulationAnswer> {
+export async function simulate(
+  feed: KnownFeed,
+  asked: z.infer<typeof simulationBody>,
+  origin: string,
+  nowMs: number,
+): Promise<SimulationAnswer> {
   const all: SimulationAnswer = { accepted: 0, repeated: 0, rejected: 0 }
   for (const { event, id } of happenings(feed.platform, asked, nowMs)) {
     const payload = platforms[feed.platform]?.say(event, id)
     if (!payload) throw problemError(422, 'This never happens on that platform.')
-    const answer = await deliver({ url: `${origin}/api/feeds/${feed.id}/deliveries`, secret: feed.secret }, payload, newId('delivery'), nowMs)
+    const answer = await deliver(
+      { url: `${origin}/api/feeds/${feed.id}/deliveries`, secret: feed.secret },
+      payload,
+      newId('delivery'),
+      nowMs,
+    )
     if (answer.status !== 202) throw problemError(422, `The delivery was refused: ${answer.detail || answer.status}`)
     all.accepted += answer.accepted
     all.repeated += answer.repeated
@@ -27,7 +37,11 @@ export async function simulate(feed: KnownFeed, asked: z.infer<typeof simulation
   return all
 }
 
-function happenings(platform: string, { kind, script: scriptId, viewer, count, fields }: z.infer<typeof simulationBody>, nowMs: number): { event: CanonicalEvent; id: string }[] {
+function happenings(
+  platform: string,
+  { kind, script: scriptId, viewer, count, fields }: z.infer<typeof simulationBody>,
+  nowMs: number,
+): { event: CanonicalEvent; id: string }[] {
   if (kind === undefined) {
     const script = scripts[platform]?.find(({ id }) => id === scriptId)
     if (!script) throw problemError(422, 'The platform knows no such script.')
@@ -35,7 +49,11 @@ function happenings(platform: string, { kind, script: scriptId, viewer, count, f
   }
   return Array.from({ length: count }, () => {
     const sample = sampleEvent(kind, viewer, nowMs)
-    const data = { ...sample.data, ...fields, viewer: sample.data.viewer && { ...sample.data.viewer, id: count > 1 ? newId('viewer') : sample.data.viewer.id } }
+    const data = {
+      ...sample.data,
+      ...fields,
+      viewer: sample.data.viewer && { ...sample.data.viewer, id: count > 1 ? newId('viewer') : sample.data.viewer.id },
+    }
     return { event: { ...sample, data } as CanonicalEvent, id: newId('said') }
   })
 }

@@ -21,15 +21,26 @@ export function messageOf(words: string | undefined | null): { message?: { text:
 export const pickedField = z.string().max(60).optional()
 
 /** A picture's address, where it is one; anything else is as good as none. */
-export const portraitField = z.url({ protocol: /^https?$/ }).max(2000).optional().catch(undefined)
+export const portraitField = z
+  .url({ protocol: /^https?$/ })
+  .max(2000)
+  .optional()
+  .catch(undefined)
 
 /** The same with what the viewer chose. */
-export function withPicked(understood: Result<Understood, string>, picked: string | undefined): Result<Understood, string> {
-  return understood.ok && picked ? ok({ ...understood.value, data: { ...understood.value.data, choice: picked } }) : understood
+export function withPicked(
+  understood: Result<Understood, string>,
+  picked: string | undefined,
+): Result<Understood, string> {
+  return understood.ok && picked
+    ? ok({ ...understood.value, data: { ...understood.value.data, choice: picked } })
+    : understood
 }
 
 /** Pieces of a message, words and pictures in their order, as one text with the places of the pictures. */
-export function messageOfPieces(pieces: readonly { text: string; picture?: string | undefined }[]): { message: { text: string; emotes: { from: number; to: number; url: string }[] } } {
+export function messageOfPieces(pieces: readonly { text: string; picture?: string | undefined }[]): {
+  message: { text: string; emotes: { from: number; to: number; url: string }[] }
+} {
   let text = ''
   const emotes: { from: number; to: number; url: string }[] = []
   for (const piece of pieces) {
@@ -42,14 +53,22 @@ export function messageOfPieces(pieces: readonly { text: string; picture?: strin
 }
 
 /**
- * Understands each thing in a delivery for itself: what one of them gets wrong is named and kept, and the others are taken.
+ * Understands each thing in a delivery for itself: what one of them gets wrong is named and kept, and the others are
+ * taken.
  * @param where how the list is called in the payload, for naming what was not understood
  */
-export function understandEach<N>(where: string, list: readonly unknown[], schema: z.ZodType<N>, understand: (one: N) => Result<Understood, string>): Translation {
+export function understandEach<N>(
+  where: string,
+  list: readonly unknown[],
+  schema: z.ZodType<N>,
+  understand: (one: N) => Result<Understood, string>,
+): Translation {
   const translation: Translation = { events: [], rejected: [] }
   list.forEach((raw, index) => {
     const checked = schema.safeParse(raw)
-    const understood = checked.success ? attempt(() => understand(checked.data)) : err(checked.error.issues[0]?.message ?? 'not understood')
+    const understood = checked.success
+      ? attempt(() => understand(checked.data))
+      : err(checked.error.issues[0]?.message ?? 'not understood')
     if (understood.ok) translation.events.push(understood.value)
     else translation.rejected.push(`${where}.${index}: ${understood.error}`)
   })
@@ -61,7 +80,8 @@ function attempt(work: () => Result<Understood, string>): Result<Understood, str
   try {
     return work()
   } catch (error) {
-    if (error instanceof z.ZodError) return err(error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '))
+    if (error instanceof z.ZodError)
+      return err(error.issues.map((issue) => `${issue.path.join('.')}: ${issue.message}`).join('; '))
     if (error instanceof RangeError) return err(error.message)
     throw error
   }

@@ -6,7 +6,11 @@ const secret = `whsec_${Buffer.from('twenty-four bytes or so.').toString('base64
 const body = '{"notices":[]}'
 
 function signed(at = new Date(), of = body, by = secret) {
-  return { id: 'msg-1', timestamp: String(Math.floor(at.getTime() / 1000)), signature: new Webhook(by).sign('msg-1', at, of) }
+  return {
+    id: 'msg-1',
+    timestamp: String(Math.floor(at.getTime() / 1000)),
+    signature: new Webhook(by).sign('msg-1', at, of),
+  }
 }
 
 describe('verifyDelivery', () => {

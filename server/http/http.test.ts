@@ -17,25 +17,42 @@ describe('reading requests and answering with problems', () => {
 
   beforeAll(async () => {
     const app = createApp({ onError: errorHandler })
-    app.use('/checked', defineEventHandler((event) => readChecked(event, body)))
-    app.use('/bounded', defineEventHandler(async (event) => ({ length: (await readBounded(event, 1000)).length })))
-    app.use('/busy', defineEventHandler(() => {
-      throw new TooBusyError('full')
-    }))
-    app.use('/broken', defineEventHandler(() => {
-      throw new Error('secret detail of the database')
-    }))
-    app.use('/refused', defineEventHandler(() => {
-      throw problemError(403, 'This needs the role owner.')
-    }))
+    app.use(
+      '/checked',
+      defineEventHandler((event) => readChecked(event, body)),
+    )
+    app.use(
+      '/bounded',
+      defineEventHandler(async (event) => ({ length: (await readBounded(event, 1000)).length })),
+    )
+    app.use(
+      '/busy',
+      defineEventHandler(() => {
+        throw new TooBusyError('full')
+      }),
+    )
+    app.use(
+      '/broken',
+      defineEventHandler(() => {
+        throw new Error('secret detail of the database')
+      }),
+    )
+    app.use(
+      '/refused',
+      defineEventHandler(() => {
+        throw problemError(403, 'This needs the role owner.')
+      }),
+    )
     server = createServer(toNodeListener(app)).listen(0, '127.0.0.1')
     await new Promise((resolve) => server.once('listening', resolve))
     url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
   })
   afterAll(() => void server.close())
 
-  const post = (path: string, content: string, type = 'application/json') => fetch(url + path, { method: 'POST', headers: { 'content-type': type }, body: content })
-  const problemOf = async (answer: Response) => (await answer.json()) as { status: number; detail: string; issues?: { path: string; message: string }[] }
+  const post = (path: string, content: string, type = 'application/json') =>
+    fetch(url + path, { method: 'POST', headers: { 'content-type': type }, body: content })
+  const problemOf = async (answer: Response) =>
+    (await answer.json()) as { status: number; detail: string; issues?: { path: string; message: string }[] }
 
   it('gives what fits', async () => {
     expect(await (await post('/checked', '{"name":"Zoë","tier":2,"extra":1}')).json()).toEqual({ name: 'Zoë', tier: 2 })
@@ -54,7 +71,9 @@ describe('reading requests and answering with problems', () => {
     ['no JSON', '{"name":', 'application/json', 400],
     ['a form of another site', 'name=x', 'application/x-www-form-urlencoded', 415],
     ['text that only looks like JSON', '{}', 'text/plain', 415],
-  ])('refuses %s', async (_what, content, type, status) => expect((await post('/checked', content, type)).status).toBe(status))
+  ])('refuses %s', async (_what, content, type, status) =>
+    expect((await post('/checked', content, type)).status).toBe(status),
+  )
 
   it('counts bytes, not letters, and stops where it is too much', async () => {
     expect((await post('/bounded', 'x'.repeat(1000))).status).toBe(200)
@@ -67,7 +86,11 @@ describe('reading requests and answering with problems', () => {
         controller.enqueue(new TextEncoder().encode('x'.repeat(600)))
       },
     })
-    const answer = await fetch(`${url}/bounded`, { method: 'POST', body: endless, duplex: 'half' } as RequestInit).catch(() => null)
+    const answer = await fetch(`${url}/bounded`, {
+      method: 'POST',
+      body: endless,
+      duplex: 'half',
+    } as RequestInit).catch(() => null)
     // The connection may be cut before the answer is read; what must not happen is that all of it is taken.
     if (answer) expect(answer.status).toBe(413)
   })
@@ -86,6 +109,9 @@ describe('reading requests and answering with problems', () => {
   })
 
   it('passes a refusal on as it was written', async () => {
-    expect(await problemOf(await fetch(`${url}/refused`))).toMatchObject({ status: 403, detail: 'This needs the role owner.' })
+    expect(await problemOf(await fetch(`${url}/refused`))).toMatchObject({
+      status: 403,
+      detail: 'This needs the role owner.',
+    })
   })
 })

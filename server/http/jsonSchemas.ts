@@ -4,7 +4,8 @@ import { eventKinds } from '../../core/events/kinds.ts'
 import { manifest } from '../../core/pack/manifest.ts'
 import { eventData } from '../../core/events/schema.ts'
 
-const toSchema = (schema: z.ZodType) => z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Record<string, unknown>
+const toSchema = (schema: z.ZodType) =>
+  z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Record<string, unknown>
 
 /** JSON Schemas of the `data` of every kind of event, under `$defs` by kind. */
 export function eventSchemas(): Record<string, unknown> {

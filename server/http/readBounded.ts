@@ -6,7 +6,8 @@ import { problemError } from '../system/problemError.ts'
  * @throws 413 as a problem document
  */
 export async function readBounded(event: H3Event, maxBytes: number): Promise<string> {
-  const tooLarge = () => problemError(413, `The body is larger than ${Math.round(maxBytes / 1024)} KiB. Send it in smaller pieces.`)
+  const tooLarge = () =>
+    problemError(413, `The body is larger than ${Math.round(maxBytes / 1024)} KiB. Send it in smaller pieces.`)
   if (Number(getHeader(event, 'content-length') ?? 0) > maxBytes) throw tooLarge()
   const chunks: Buffer[] = []
   let bytes = 0

@@ -35,7 +35,12 @@ describe('GroupCommit', () => {
   it('lets one bad item fail alone', async () => {
     const { commits } = doubling()
     const results = await Promise.allSettled([1, 2, 13, 4].map((number) => commits.add(number)))
-    expect(results.map((result) => (result.status === 'fulfilled' ? result.value : 'failed'))).toEqual([2, 4, 'failed', 8])
+    expect(results.map((result) => (result.status === 'fulfilled' ? result.value : 'failed'))).toEqual([
+      2,
+      4,
+      'failed',
+      8,
+    ])
   })
 
   it('refuses more than can be written in reasonable time, and recovers', async () => {

@@ -7,13 +7,15 @@ interface Waiting<Item, Value> {
 const groupMax = 200
 const waitingMax = 5_000
 
-/** Raised when more waits than will be written in reasonable time; the caller answers 503 and the sender tries again. */
+/**
+ * Raised when more waits than will be written in reasonable time; the caller answers 503 and the sender tries again.
+ */
 export class TooBusyError extends Error {}
 
 /**
  * Writes items in groups: what arrives while one group commits goes into the next together, so that a flood costs one
- * durable write per group instead of one per item. A promise resolves only after its commit. When a group fails, each item
- * is tried alone, so that one bad item cannot take others with it.
+ * durable write per group instead of one per item. A promise resolves only after its commit. When a group fails, each
+ * item is tried alone, so that one bad item cannot take others with it.
  */
 export class GroupCommit<Item, Value> {
   private waiting: Waiting<Item, Value>[] = []

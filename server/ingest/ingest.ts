@@ -10,7 +10,14 @@ import type { BoxQueues } from '../queue/boxQueues.ts'
 import { newId } from '../system/ids.ts'
 import type { Metrics } from '../system/metrics.ts'
 import type { GroupCommit } from './groupCommit.ts'
-import { decideEvents, untouchedPlay, type Decided, type DecideRequest, type IncomingEvent, type Pretended } from './decideEvents.ts'
+import {
+  decideEvents,
+  untouchedPlay,
+  type Decided,
+  type DecideRequest,
+  type IncomingEvent,
+  type Pretended,
+} from './decideEvents.ts'
 import type { KeptEvents } from './keepDecided.ts'
 import type { Test } from './testOf.ts'
 import type { ViewerHistory } from './viewerHistory.ts'
@@ -39,13 +46,34 @@ export class Ingest {
     return this.answer(await this.keep({ channelId, incoming, onlyBoxId: null, feed: null }), 0)
   }
 
-  /** Keeps what a feed's delivery was translated to, the feed's tally and, where something was not understood, the raw body. */
-  async acceptDelivery(feed: KnownFeed, webhookId: string, raw: string, { events, rejected }: Translation): Promise<DeliveryAnswer> {
-    // First, so that nothing acknowledged lacks its raw form; sent again after a crash in between, it is kept once more.
+  /**
+   * Keeps what a feed's delivery was translated to, the feed's tally and, where something was not understood, the raw
+   * body.
+   */
+  async acceptDelivery(
+    feed: KnownFeed,
+    webhookId: string,
+    raw: string,
+    { events, rejected }: Translation,
+  ): Promise<DeliveryAnswer> {
+    // First, so that nothing acknowledged lacks its raw form; sent again after a crash in between, it is kept once
+    // more.
     if (rejected.length > 0) await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, rejected.join('\n')))
     const incoming = events.map((event) => ({ ...event, isTest: false }))
-    const kept = await this.keep({ channelId: feed.channelId, incoming, onlyBoxId: null, feed: { id: feed.id, rejected: rejected.length } })
-    this.heard.set(feed.id, { raw: raw.slice(0, heardMax), understood: JSON.stringify(events.map(({ source: _source, ...event }) => event), null, 2).slice(0, heardMax) })
+    const kept = await this.keep({
+      channelId: feed.channelId,
+      incoming,
+      onlyBoxId: null,
+      feed: { id: feed.id, rejected: rejected.length },
+    })
+    this.heard.set(feed.id, {
+      raw: raw.slice(0, heardMax),
+      understood: JSON.stringify(
+        events.map(({ source: _source, ...event }) => event),
+        null,
+        2,
+      ).slice(0, heardMax),
+    })
     this.deps.onChange(feed.channelId)
     return this.answer(kept, rejected.length)
   }
@@ -58,17 +86,38 @@ export class Ingest {
   /** Keeps a signed delivery of which nothing was understood, for inspection. */
   async keepNotUnderstood(feed: KnownFeed, webhookId: string, raw: string, note: string): Promise<void> {
     await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, note))
-    this.answer(await this.keep({ channelId: feed.channelId, incoming: [], onlyBoxId: null, feed: { id: feed.id, rejected: 1 } }), 1)
+    this.answer(
+      await this.keep({ channelId: feed.channelId, incoming: [], onlyBoxId: null, feed: { id: feed.id, rejected: 1 } }),
+      1,
+    )
     this.deps.onChange(feed.channelId)
   }
 
   /** Sends a test: an event for one box, marked as a test, that takes the way of every other event. */
   async sendTest(channelId: string, boxId: string, { event, pretended }: Test): Promise<TestAnswer> {
     const { kind, data, occurredAtMs } = event
-    const incoming: IncomingEvent = { source: 'test', externalId: newId('test'), kind, data, occurredAtMs, isTest: true }
-    const { decisions, plays, acceptedIds } = await this.keep({ channelId, incoming: [incoming], onlyBoxId: boxId, feed: null, pretended })
+    const incoming: IncomingEvent = {
+      source: 'test',
+      externalId: newId('test'),
+      kind,
+      data,
+      occurredAtMs,
+      isTest: true,
+    }
+    const { decisions, plays, acceptedIds } = await this.keep({
+      channelId,
+      incoming: [incoming],
+      onlyBoxId: boxId,
+      feed: null,
+      pretended,
+    })
     const sources = Object.keys(this.deps.queues.of(boxId).state.sources).length
-    return { eventId: acceptedIds[0] ?? '', playId: plays[0]?.ticket.playId ?? null, reason: decisions[0]?.reason ?? '', sources }
+    return {
+      eventId: acceptedIds[0] ?? '',
+      playId: plays[0]?.ticket.playId ?? null,
+      reason: decisions[0]?.reason ?? '',
+      sources,
+    }
   }
 
   /** Plays something again, as it was decided then. */
@@ -78,13 +127,22 @@ export class Ingest {
     const { event: _event, ...row } = play
     // Whoever shows it again has seen what is read of it; what was not to be read is not read now either.
     const { speech, approval } = play
-    await insertPlays(this.deps.db, [{ ...row, id: playId, ...untouchedPlay(nowMs), speech, approval: approval === 'awaiting' ? 'given' : approval }])
-    this.deps.queues.of(play.boxId).input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs } })
+    await insertPlays(this.deps.db, [
+      { ...row, id: playId, ...untouchedPlay(nowMs), speech, approval: approval === 'awaiting' ? 'given' : approval },
+    ])
+    this.deps.queues
+      .of(play.boxId)
+      .input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs } })
     if (speech) this.deps.queues.speakAhead(play.boxId, playId)
     return playId
   }
 
-  private async keep({ pretended = null, ...request }: Omit<DecideRequest, 'onAir' | 'nowMs' | 'previous' | 'pretended'> & { pretended?: Pretended | null }): Promise<KeptEvents> {
+  private async keep({
+    pretended = null,
+    ...request
+  }: Omit<DecideRequest, 'onAir' | 'nowMs' | 'previous' | 'pretended'> & {
+    pretended?: Pretended | null
+  }): Promise<KeptEvents> {
     const { onAir, commits, metrics, queues, history } = this.deps
     const channel = await onAir.read(request.channelId)
     const stopTimer = metrics.durableWrite.startTimer()
@@ -105,5 +163,13 @@ export class Ingest {
 
 function deliveryRow(feedId: string, webhookId: string, raw: string, note: string) {
   // A NUL is the one character that a database text cannot hold.
-  return { id: newId('delivery'), feedId, webhookId, receivedAt: new Date(), isUnderstood: false, raw: raw.replaceAll('\0', '\uFFFD'), note }
+  return {
+    id: newId('delivery'),
+    feedId,
+    webhookId,
+    receivedAt: new Date(),
+    isUnderstood: false,
+    raw: raw.replaceAll('\0', '\uFFFD'),
+    note,
+  }
 }

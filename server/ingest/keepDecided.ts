@@ -35,7 +35,17 @@ function mergeTallies(tallies: readonly FeedTally[]): FeedTally[] {
   const byFeed = new Map<string, FeedTally>()
   for (const tally of tallies) {
     const before = byFeed.get(tally.feedId)
-    byFeed.set(tally.feedId, before ? { ...tally, total: before.total + tally.total, rejected: before.rejected + tally.rejected, lagMs: tally.lagMs ?? before.lagMs } : tally)
+    byFeed.set(
+      tally.feedId,
+      before
+        ? {
+            ...tally,
+            total: before.total + tally.total,
+            rejected: before.rejected + tally.rejected,
+            lagMs: tally.lagMs ?? before.lagMs,
+          }
+        : tally,
+    )
   }
   return [...byFeed.values()]
 }

@@ -6,9 +6,17 @@ import { previousTimes } from '../db/queries/viewerHistory.ts'
 import { circumstancesOf } from './decideEvents.ts'
 
 /** What surrounded an event that is kept, found out again. Of a test it is only known what tests usually pretend. */
-export async function keptCircumstances(db: Database, { channelId, source, kind, externalId, occurredAt, data, isTest }: EventRow, channel: ChannelOnAir): Promise<Circumstances> {
+export async function keptCircumstances(
+  db: Database,
+  { channelId, source, kind, externalId, occurredAt, data, isTest }: EventRow,
+  channel: ChannelOnAir,
+): Promise<Circumstances> {
   if (isTest) return plainCircumstances
   const { viewer } = data
-  const [previousAtMs = null] = viewer ? await previousTimes(db, channelId, [{ source, kind, externalId, viewerId: viewer.id, occurredAtMs: occurredAt.getTime() }]) : []
+  const [previousAtMs = null] = viewer
+    ? await previousTimes(db, channelId, [
+        { source, kind, externalId, viewerId: viewer.id, occurredAtMs: occurredAt.getTime() },
+      ])
+    : []
   return circumstancesOf(source, previousAtMs, channel)
 }

@@ -19,14 +19,30 @@ export interface Test {
  * A made-up test: for a kind, or for one case of it with what that case is for.
  * @returns null for a case that the box does not have on air
  */
-export function madeUpTest({ kind = 'follow', viewer = 'everyday', variationId, choice }: z.infer<typeof testBody>, document: BoxDocument | null, channel: ChannelOnAir, nowMs: number): Test | null {
+export function madeUpTest(
+  { kind = 'follow', viewer = 'everyday', variationId, choice }: z.infer<typeof testBody>,
+  document: BoxDocument | null,
+  channel: ChannelOnAir,
+  nowMs: number,
+): Test | null {
   const sampleOf = (of: CanonicalEvent['kind']) => withChoice(sampleEvent(of, viewer, nowMs), choice)
-  if (variationId === undefined) return { event: sampleOf(kind), pretended: { circumstances: plainCircumstances, variationId: null } }
+  if (variationId === undefined)
+    return { event: sampleOf(kind), pretended: { circumstances: plainCircumstances, variationId: null } }
   const alert = document?.alerts.find(({ variations }) => variations.some(({ id }) => id === variationId))
   if (!alert) return null
   const kinds = alert.kinds.includes(kind) ? [kind, ...alert.kinds.filter((each) => each !== kind)] : alert.kinds
-  const example = exampleOf({ kinds, offer: alert.offer }, sampleOf, coverageOf(alert, alert.variations), variationId, channel)
-  return { event: example?.event ?? sampleOf(kinds[0] ?? kind), pretended: { circumstances: example?.circumstances ?? plainCircumstances, variationId } }
+  const example = exampleOf(
+    { kinds, offer: alert.offer },
+    sampleOf,
+    coverageOf(alert, alert.variations),
+    variationId,
+    channel,
+  )
+  return {
+    event: example?.event ?? sampleOf(kinds[0] ?? kind),
+    pretended: { circumstances: example?.circumstances ?? plainCircumstances, variationId },
+  }
 }
 
-const withChoice = (event: CanonicalEvent, choice: string | undefined): CanonicalEvent => (choice === undefined ? event : ({ ...event, data: { ...event.data, choice } } as CanonicalEvent))
+const withChoice = (event: CanonicalEvent, choice: string | undefined): CanonicalEvent =>
+  choice === undefined ? event : ({ ...event, data: { ...event.data, choice } } as CanonicalEvent)

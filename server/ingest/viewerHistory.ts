@@ -11,8 +11,9 @@ interface Seen {
 const viewersKept = 10_000
 
 /**
- * When viewers did something last. The database knows what is durable; what is still on its way there is remembered here, so
- * that of two follows in one breath only one is the first. Nothing is asked where no rule on air wants to know.
+ * When viewers did something last. The database knows what is durable; what is still on its way there is remembered
+ * here, so that of two follows in one breath only one is the first. Nothing is asked where no rule on air wants to
+ * know.
  */
 export class ViewerHistory {
   /** The newest event of a viewer, the latest to come last. */
@@ -21,7 +22,11 @@ export class ViewerHistory {
   constructor(private readonly db: Database) {}
 
   /** For each event when its viewer did the same last; null: never, or nobody asks. */
-  async previousOf(channelId: string, incoming: readonly IncomingEvent[], asked: ReadonlySet<EventKind>): Promise<(number | null)[]> {
+  async previousOf(
+    channelId: string,
+    incoming: readonly IncomingEvent[],
+    asked: ReadonlySet<EventKind>,
+  ): Promise<(number | null)[]> {
     const times: (number | null)[] = incoming.map(() => null)
     if (asked.size === 0) return times
     const questions: (HistoryQuestion & { index: number })[] = []
@@ -31,7 +36,11 @@ export class ViewerHistory {
     })
     // Remembered before the database is asked: an event that is decided meanwhile knows of these.
     const onTheWay = questions.map((question) => this.remember(channelId, question))
-    const durable = await previousTimes(this.db, channelId, questions.map(({ index: _index, ...question }) => question))
+    const durable = await previousTimes(
+      this.db,
+      channelId,
+      questions.map(({ index: _index, ...question }) => question),
+    )
     questions.forEach(({ index }, at) => {
       const known = [durable[at], onTheWay[at]].filter((each) => each !== null && each !== undefined)
       times[index] = known.length > 0 ? Math.max(...known) : null
@@ -40,7 +49,10 @@ export class ViewerHistory {
   }
 
   /** Remembers an event. @returns when the viewer did the same before that, as far as it is remembered */
-  private remember(channelId: string, { source, kind, viewerId, externalId, occurredAtMs }: HistoryQuestion): number | null {
+  private remember(
+    channelId: string,
+    { source, kind, viewerId, externalId, occurredAtMs }: HistoryQuestion,
+  ): number | null {
     const key = JSON.stringify([channelId, source, kind, viewerId])
     const before = this.recent.get(key)
     this.recent.delete(key)
@@ -49,6 +61,8 @@ export class ViewerHistory {
       if (this.recent.size <= viewersKept) break
       this.recent.delete(oldest)
     }
-    return before && before.externalId !== externalId && before.occurredAtMs <= occurredAtMs ? before.occurredAtMs : null
+    return before && before.externalId !== externalId && before.occurredAtMs <= occurredAtMs
+      ? before.occurredAtMs
+      : null
   }
 }

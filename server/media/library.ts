@@ -5,8 +5,25 @@ import { err, ok, type Result } from '../../core/result.ts'
 import { newId } from '../system/ids.ts'
 import type { IntakeView } from '../../contract/media.ts'
 import type { Database } from '../db/handle.ts'
-import { addIntake, changeIntake, countWaiting, forgetOldIntake, listIntake, requeueMeasuring, takeWaiting, type IntakeRow } from '../db/queries/intake.ts'
-import { addMedia, changeMedia, findOwnMedia, forgetMedia, listDeletedBefore, listUnmeasured, type MediaRow } from '../db/queries/media.ts'
+import {
+  addIntake,
+  changeIntake,
+  countWaiting,
+  forgetOldIntake,
+  listIntake,
+  requeueMeasuring,
+  takeWaiting,
+  type IntakeRow,
+} from '../db/queries/intake.ts'
+import {
+  addMedia,
+  changeMedia,
+  findOwnMedia,
+  forgetMedia,
+  listDeletedBefore,
+  listUnmeasured,
+  type MediaRow,
+} from '../db/queries/media.ts'
 import type { MeasureAnswer, Measurement } from './measure/measurement.ts'
 import type { Measurer } from './measurer.ts'
 import type { MediaStore } from './mediaStore.ts'
@@ -33,8 +50,8 @@ export interface LibraryOptions {
 }
 
 /**
- * Files on their way into the channels' libraries: each waits, is measured, and is ready or refused. All of that is in the
- * database, so a stopped server goes on where it was.
+ * Files on their way into the channels' libraries: each waits, is measured, and is ready or refused. All of that is in
+ * the database, so a stopped server goes on where it was.
  */
 export class MediaLibrary {
   private pumping: Promise<void> | null = null
@@ -80,12 +97,26 @@ export class MediaLibrary {
     const answer = await measurer.measure(path).finally(() => rm(path, { force: true }))
     if (!answer.ok) return err(`${answer.reason} ${answer.advice}`.trim())
     const kept = answer.measurement.converted ?? bytes
-    return ok({ id: await store.put(kept), sizeBytes: kept.length, ...columnsOf(answer.measurement), ...(await this.keepPictures(answer.measurement)) })
+    return ok({
+      id: await store.put(kept),
+      sizeBytes: kept.length,
+      ...columnsOf(answer.measurement),
+      ...(await this.keepPictures(answer.measurement)),
+    })
   }
 
   async listIntake(channelId: string): Promise<IntakeView[]> {
     const rows = await listIntake(this.options.db, channelId, new Date(this.options.now() - readyIsListedMs))
-    return rows.map(({ id, name, sizeBytes, state, reason, advice, canDecodeHere, mediaId }) => ({ id, name, sizeBytes, state, reason, advice, canDecodeHere, mediaId }))
+    return rows.map(({ id, name, sizeBytes, state, reason, advice, canDecodeHere, mediaId }) => ({
+      id,
+      name,
+      sizeBytes,
+      state,
+      reason,
+      advice,
+      canDecodeHere,
+      mediaId,
+    }))
   }
 
   /** Looks for files that are not measured yet: some were added past the door. */
@@ -150,12 +181,23 @@ export class MediaLibrary {
     const id = await store.put(bytes)
     const pictures = await this.keepPictures(measurement)
     await db.transaction(async (tx) => {
-      await addMedia(tx, { id, channelId: row.channelId, name: row.name, licence: 'own', sizeBytes: bytes.length, ...columnsOf(measurement), ...pictures })
+      await addMedia(tx, {
+        id,
+        channelId: row.channelId,
+        name: row.name,
+        licence: 'own',
+        sizeBytes: bytes.length,
+        ...columnsOf(measurement),
+        ...pictures,
+      })
       await changeIntake(tx, row.id, { state: 'ready', mediaId: id })
     })
   }
 
-  private async refuse(row: IntakeRow, { reason, advice, canDecodeInBrowser }: Extract<MeasureAnswer, { ok: false }>): Promise<void> {
+  private async refuse(
+    row: IntakeRow,
+    { reason, advice, canDecodeInBrowser }: Extract<MeasureAnswer, { ok: false }>,
+  ): Promise<void> {
     this.options.logger.info({ intake: row.id, reason }, 'a media file was refused')
     await changeIntake(this.options.db, row.id, { state: 'refused', reason, advice, canDecodeHere: canDecodeInBrowser })
   }
@@ -172,7 +214,12 @@ export class MediaLibrary {
       const answer = await measurer.measure(path)
       await rm(path, { force: true })
       if (this.isClosed) return
-      if (answer.ok) changes = { ...columnsOf(answer.measurement), sizeBytes: bytes.length, ...(await this.keepPictures(answer.measurement)) }
+      if (answer.ok)
+        changes = {
+          ...columnsOf(answer.measurement),
+          sizeBytes: bytes.length,
+          ...(await this.keepPictures(answer.measurement)),
+        }
       else logger.warn({ media: row.id, reason: answer.reason }, 'a media file of the library cannot be measured')
     }
     const now = await findOwnMedia(db, row.channelId, row.id)
@@ -180,7 +227,10 @@ export class MediaLibrary {
     this.changed(row.channelId)
   }
 
-  private async keepPictures({ poster, strip }: Measurement): Promise<{ posterId: string | null; stripId: string | null }> {
+  private async keepPictures({
+    poster,
+    strip,
+  }: Measurement): Promise<{ posterId: string | null; stripId: string | null }> {
     const { store } = this.options
     return { posterId: poster && (await store.put(poster)), stripId: strip && (await store.put(strip)) }
   }
@@ -198,15 +248,29 @@ export class MediaLibrary {
 /** What a browser saw of a file stays: measuring here does not see it. */
 function keepingSight(changes: Partial<MediaRow>, now: MediaRow | null): Partial<MediaRow> {
   const seen = now?.measured?.of === 'picture' ? now.measured.seen : null
-  if (now === null || changes.measured?.of !== 'picture' || changes.measured.seen !== null || seen === null) return changes
+  if (now === null || changes.measured?.of !== 'picture' || changes.measured.seen !== null || seen === null)
+    return changes
   return { ...changes, measured: { ...changes.measured, seen }, posterId: now.posterId, stripId: now.stripId }
 }
 
 /** What is known of a stored file before a channel has it. */
-export type PackedColumns = ReturnType<typeof columnsOf> & { id: string; sizeBytes: number; posterId: string | null; stripId: string | null }
+export type PackedColumns = ReturnType<typeof columnsOf> & {
+  id: string
+  sizeBytes: number
+  posterId: string | null
+  stripId: string | null
+}
 
 /** A measurement as the columns of a file. */
 function columnsOf({ kind, mime, measured }: Measurement) {
   const picture = measured.of === 'picture' ? measured : null
-  return { kind, mime, measured, measuredBy: measuringVersion, widthPx: picture?.widthPx ?? null, heightPx: picture?.heightPx ?? null, durationMs: measured.of === 'font' ? null : measured.durationMs }
+  return {
+    kind,
+    mime,
+    measured,
+    measuredBy: measuringVersion,
+    widthPx: picture?.widthPx ?? null,
+    heightPx: picture?.heightPx ?? null,
+    durationMs: measured.of === 'font' ? null : measured.durationMs,
+  }
 }

@@ -14,12 +14,18 @@ export interface MeasurerEntry {
 const heapMiB = 512
 const idleMs = 30_000
 
-const stopped = (why: string): MeasureAnswer => ({ ok: false, reason: why, advice: 'Make it smaller or shorter, or export it again.', canDecodeInBrowser: false })
+const stopped = (why: string): MeasureAnswer => ({
+  ok: false,
+  reason: why,
+  advice: 'Make it smaller or shorter, or export it again.',
+  canDecodeInBrowser: false,
+})
 
 /**
- * Measures files one after another in a process of its own. A file that hangs it, makes it crash or takes too much memory
- * costs that process and nothing else: it is ended, the file is refused, and the next one gets a new process. (A thread could
- * be ended too, but neither bounded in what native decoders allocate nor survived when one of them crashes.)
+ * Measures files one after another in a process of its own. A file that hangs it, makes it crash or takes too much
+ * memory costs that process and nothing else: it is ended, the file is refused, and the next one gets a new process. (A
+ * thread could be ended too, but neither bounded in what native decoders allocate nor survived when one of them
+ * crashes.)
  */
 export class Measurer {
   private child: ChildProcess | null = null
@@ -74,7 +80,12 @@ export class Measurer {
 
   private async running(): Promise<ChildProcess | null> {
     if (this.child?.connected) return this.child
-    const child = fork(this.entry.path, { execArgv: [`--max-old-space-size=${heapMiB}`, ...this.entry.execArgv], serialization: 'advanced', stdio: ['ignore', 'ignore', 'ignore', 'ipc'], env: { PATH: process.env.PATH } })
+    const child = fork(this.entry.path, {
+      execArgv: [`--max-old-space-size=${heapMiB}`, ...this.entry.execArgv],
+      serialization: 'advanced',
+      stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+      env: { PATH: process.env.PATH },
+    })
     const isReady = await new Promise<boolean>((resolve) => {
       child.once('message', () => resolve(true))
       child.once('exit', () => resolve(false))

@@ -29,7 +29,8 @@ describe.each<[string, () => Promise<MediaStore>]>([
     store = await open()
   })
 
-  it('is not there before it is put', async () => expect([await store.read(id), await store.size(id)]).toEqual([null, null]))
+  it('is not there before it is put', async () =>
+    expect([await store.read(id), await store.size(id)]).toEqual([null, null]))
   it('is named by its content and stored once', async () => {
     expect([await store.put(bytes), await store.put(Buffer.from(bytes))]).toEqual([id, id])
     expect(await store.read(id)).toEqual(bytes)
@@ -45,7 +46,8 @@ describe.each<[string, () => Promise<MediaStore>]>([
     expect(await store.read(id)).toBeNull()
   })
   it('is asked for by nothing but a hash', async () => {
-    for (const path of ['../secret', '', 'A'.repeat(64)]) await expect(Promise.resolve().then(() => store.read(path))).rejects.toThrow('64 hexadecimal')
+    for (const path of ['../secret', '', 'A'.repeat(64)])
+      await expect(Promise.resolve().then(() => store.read(path))).rejects.toThrow('64 hexadecimal')
   })
 })
 

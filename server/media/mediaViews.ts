@@ -6,7 +6,22 @@ import type { MediaRow } from '../db/queries/media.ts'
 /** More stretches than this are not told apart on a screen. */
 const shownStretches = 2000
 
-export function mediaView({ id, name, kind, mime, widthPx, heightPx, durationMs, licence, sizeBytes, tags, addedAt, measured, posterId, stripId }: MediaRow): MediaView {
+export function mediaView({
+  id,
+  name,
+  kind,
+  mime,
+  widthPx,
+  heightPx,
+  durationMs,
+  licence,
+  sizeBytes,
+  tags,
+  addedAt,
+  measured,
+  posterId,
+  stripId,
+}: MediaRow): MediaView {
   return {
     ...{ id, name, kind, mime, widthPx, heightPx, durationMs, licence, sizeBytes, tags },
     url: mediaUrl(id),
@@ -19,6 +34,7 @@ export function mediaView({ id, name, kind, mime, widthPx, heightPx, durationMs,
 
 function forScreens(measured: Measured): Measured {
   if (measured.of !== 'sound') return measured
-  const level = measured.waveform.find(({ peaks }) => (peaks.length * 3) / 4 <= shownStretches) ?? measured.waveform.at(-1)
+  const level =
+    measured.waveform.find(({ peaks }) => (peaks.length * 3) / 4 <= shownStretches) ?? measured.waveform.at(-1)
   return { ...measured, waveform: level ? [level] : [] }
 }

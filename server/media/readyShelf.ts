@@ -14,18 +14,36 @@ export type ReadShippedFile = (shelf: ShippedShelf, file: string) => Promise<Uin
 const readyTag = 'ready'
 
 /**
- * Puts the pictures and sounds that come with the product into a channel's library: drawn and synthesised by scripts of this
- * project, free to use (CC0).
+ * Puts the pictures and sounds that come with the product into a channel's library: drawn and synthesised by scripts of
+ * this project, free to use (CC0).
  * @returns their ids by the names of their files
  */
-export async function addReadyFiles(db: Database, store: MediaStore, channelId: string, read: ReadShippedFile): Promise<Map<string, string>> {
+export async function addReadyFiles(
+  db: Database,
+  store: MediaStore,
+  channelId: string,
+  read: ReadShippedFile,
+): Promise<Map<string, string>> {
   const ids = new Map<string, string>()
   for (const { file, name, kind, mime, widthPx, heightPx, durationMs, licence, measured } of catalogue) {
     const bytes = await read('demo', file)
     if (!bytes) throw new Error(`The shipped file ${file} is missing from this build`)
     const id = await store.put(bytes)
     ids.set(file, id)
-    await addMedia(db, { id, channelId, name, kind: kind as 'picture' | 'sound', mime, widthPx, heightPx, durationMs, licence, sizeBytes: bytes.length, tags: [readyTag], measured: measured as Measured })
+    await addMedia(db, {
+      id,
+      channelId,
+      name,
+      kind: kind as 'picture' | 'sound',
+      mime,
+      widthPx,
+      heightPx,
+      durationMs,
+      licence,
+      sizeBytes: bytes.length,
+      tags: [readyTag],
+      measured: measured as Measured,
+    })
   }
   return ids
 }

@@ -8,11 +8,17 @@ export type ReplacedPlaces = Record<string, string[]>
 const tries = 3
 
 /**
- * Puts one file in another's place in the drafts of a channel's boxes, or only at the given places. What is on air stays as
- * it is until it is put on air again.
+ * Puts one file in another's place in the drafts of a channel's boxes, or only at the given places. What is on air
+ * stays as it is until it is put on air again.
  * @throws when a draft is saved by somebody else again and again in between
  */
-export async function replaceEverywhere(db: Database, channelId: string, from: string, to: string, only: ReplacedPlaces | null): Promise<ReplacedPlaces> {
+export async function replaceEverywhere(
+  db: Database,
+  channelId: string,
+  from: string,
+  to: string,
+  only: ReplacedPlaces | null,
+): Promise<ReplacedPlaces> {
   const replaced: ReplacedPlaces = {}
   for (let attempt = 0; attempt < tries; attempt++) {
     let isDone = true

@@ -50,7 +50,10 @@ export class S3Store implements MediaStore {
 
   /** @returns null for a file that is not there. @throws for every other answer that is no success */
   private async ask(method: string, id: string, more: RequestInit = {}): Promise<Response | null> {
-    const answer = await this.client.fetch(`${this.settings.bucketUrl.replace(/\/$/, '')}/${checkMediaId(id)}`, { method, ...more })
+    const answer = await this.client.fetch(`${this.settings.bucketUrl.replace(/\/$/, '')}/${checkMediaId(id)}`, {
+      method,
+      ...more,
+    })
     if (answer.status === 404) return null
     if (!answer.ok) throw new Error(`S3Store: ${method} answered ${answer.status}`)
     return answer

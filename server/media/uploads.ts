@@ -20,7 +20,7 @@ export class Uploads {
   constructor(folder: string, library: MediaLibrary) {
     const refuse = (status_code: number, body: string) => {
       // The library answers what is thrown in this form.
-       
+
       throw { status_code, body }
     }
     this.server = new Server({
@@ -32,11 +32,14 @@ export class Uploads {
       disableTerminationForFinishedUploads: true,
       namingFunction: () => `${this.channelId()}--${newId('upload')}`,
       onUploadCreate: async () => {
-        if ((await library.waitingCount(this.channelId())) >= mediaLimits.waitingFiles) refuse(429, 'Too many files wait to be measured. Send the rest in a minute.')
+        if ((await library.waitingCount(this.channelId())) >= mediaLimits.waitingFiles)
+          refuse(429, 'Too many files wait to be measured. Send the rest in a minute.')
         return {}
       },
       onUploadFinish: async (_request, upload) => {
-        const name = (upload.metadata?.filename ?? '').replaceAll(/\p{C}/gu, '').trim().slice(0, mediaLimits.nameLetters) || 'Unnamed'
+        const name =
+          (upload.metadata?.filename ?? '').replaceAll(/\p{C}/gu, '').trim().slice(0, mediaLimits.nameLetters) ||
+          'Unnamed'
         await library.accept({ id: upload.id, channelId: this.channelId(), name, sizeBytes: upload.size ?? 0 })
         return {}
       },
@@ -48,7 +51,11 @@ export class Uploads {
   }
 
   /** Answers a request of a member of a channel. */
-  handle(channelId: string, request: Parameters<Server['handle']>[0], response: Parameters<Server['handle']>[1]): Promise<unknown> {
+  handle(
+    channelId: string,
+    request: Parameters<Server['handle']>[0],
+    response: Parameters<Server['handle']>[1],
+  ): Promise<unknown> {
     return this.uploader.run({ channelId }, () => this.server.handle(request, response))
   }
 

@@ -52,6 +52,23 @@ async function putUp({ database: { db }, media, readShippedFile, logger }: Servi
       if (!bytes) throw new Error(`The gallery’s file ${file} is missing from this build`)
       await media.put(bytes)
     }
-    await addPack(db, { id: `${manifest.id}-${digest.slice(0, 8)}`, channelId: galleryChannel, digest, manifest }, needed.map(({ id, name, kind, mime, widthPx, heightPx, durationMs, sizeBytes, measured }) => ({ id, name, kind, mime, widthPx, heightPx, durationMs, sizeBytes, measured, licence: 'CC0-1.0', tags: ['ready'], measuredBy: measuringVersion })))
+    await addPack(
+      db,
+      { id: `${manifest.id}-${digest.slice(0, 8)}`, channelId: galleryChannel, digest, manifest },
+      needed.map(({ id, name, kind, mime, widthPx, heightPx, durationMs, sizeBytes, measured }) => ({
+        id,
+        name,
+        kind,
+        mime,
+        widthPx,
+        heightPx,
+        durationMs,
+        sizeBytes,
+        measured,
+        licence: 'CC0-1.0',
+        tags: ['ready'],
+        measuredBy: measuringVersion,
+      })),
+    )
   }
 }

@@ -20,8 +20,9 @@ interface Admitted {
 }
 
 /**
- * Puts a pack on a channel's shelf: every file is measured at the same door as files that are dropped, then all of them and the
- * design are added. All of it, or nothing: where one file is refused, what was stored for the others goes again.
+ * Puts a pack on a channel's shelf: every file is measured at the same door as files that are dropped, then all of them
+ * and the design are added. All of it, or nothing: where one file is refused, what was stored for the others goes
+ * again.
  */
 export async function importPack(channelId: string, path: string): Promise<Result<ArrivedPack, string>> {
   const { database } = await useServices()
@@ -34,7 +35,8 @@ export async function importPack(channelId: string, path: string): Promise<Resul
   try {
     const known = await findPackByDigest(database.db, channelId, digest)
     if (known) return ok({ shelfId: known.id, name, isKnown: true, leftAside: pack.leftAside })
-    if ((await countPacks(database.db, channelId)) >= packLimits.perChannel) return err(`A shelf holds at most ${packLimits.perChannel} packs. Take some off that no box has.`)
+    if ((await countPacks(database.db, channelId)) >= packLimits.perChannel)
+      return err(`A shelf holds at most ${packLimits.perChannel} packs. Take some off that no box has.`)
     const refusal = await admitAll(pack, admitted)
     if (refusal) {
       await forget(admitted)
@@ -42,7 +44,11 @@ export async function importPack(channelId: string, path: string): Promise<Resul
     }
     const shelfId = newId('pack')
     const files = admitted.map(({ name, licence, columns }) => ({ ...columns, name, licence, tags: ['pack'] }))
-    await addPack(database.db, { id: shelfId, channelId, digest, manifest: readdressed(pack.manifest, admitted) }, files)
+    await addPack(
+      database.db,
+      { id: shelfId, channelId, digest, manifest: readdressed(pack.manifest, admitted) },
+      files,
+    )
     return ok({ shelfId, name, isKnown: false, leftAside: pack.leftAside })
   } finally {
     pack.close()
@@ -55,11 +61,19 @@ function readdressed(manifest: Manifest, admitted: readonly Admitted[]): Manifes
   const addresses = new Map(admitted.map(({ packedId, columns }) => [packedId, columns.id]))
   const here = (id: string) => addresses.get(id) ?? id
   for (const [from, to] of addresses) if (from !== to) box = replaceMedia(box, from, to, null).document
-  const dials = manifest.dials.map((dial): Dial => (dial.kind === 'picture' || dial.kind === 'sound' ? { ...dial, initial: here(dial.initial) } : dial))
-  for (const dial of dials) for (const { transform } of dial.bindings) if (transform.as === 'choose') for (const [choice, value] of Object.entries(transform.of)) if (typeof value === 'string') transform.of[choice] = here(value)
+  const dials = manifest.dials.map((dial): Dial =>
+    dial.kind === 'picture' || dial.kind === 'sound' ? { ...dial, initial: here(dial.initial) } : dial,
+  )
+  for (const dial of dials)
+    for (const { transform } of dial.bindings)
+      if (transform.as === 'choose')
+        for (const [choice, value] of Object.entries(transform.of))
+          if (typeof value === 'string') transform.of[choice] = here(value)
   const media = manifest.media.map((file) => {
     const columns = admitted.find(({ packedId }) => packedId === file.id)?.columns
-    return columns ? { ...file, id: columns.id, file: `media/${columns.id}`, mime: columns.mime, sizeBytes: columns.sizeBytes } : file
+    return columns
+      ? { ...file, id: columns.id, file: `media/${columns.id}`, mime: columns.mime, sizeBytes: columns.sizeBytes }
+      : file
   })
   return { ...manifest, box, dials, media }
 }
@@ -68,7 +82,9 @@ function readdressed(manifest: Manifest, admitted: readonly Admitted[]): Manifes
 async function admitAll(pack: OpenPack, admitted: Admitted[]): Promise<string | null> {
   const { library } = await useServices()
   for (const media of pack.manifest.media) {
-    const bytes = await pack.read(media).catch((error: unknown) => (error instanceof Error ? error : new Error('it cannot be read')))
+    const bytes = await pack
+      .read(media)
+      .catch((error: unknown) => (error instanceof Error ? error : new Error('it cannot be read')))
     if (bytes instanceof Error) return bytes.message
     const stored = await library.storeForPack(bytes)
     if (!stored.ok) return `“${media.name}” was not taken, and with it nothing of the pack: ${stored.error}`
@@ -82,6 +98,7 @@ async function forget(admitted: readonly Admitted[]): Promise<void> {
   const { database, media } = await useServices()
   for (const { columns } of admitted) {
     if (await findMedia(database.db, columns.id)) continue
-    for (const id of [columns.id, columns.posterId, columns.stripId]) if (id !== null && !(await findMedia(database.db, id))) await media.remove(id)
+    for (const id of [columns.id, columns.posterId, columns.stripId])
+      if (id !== null && !(await findMedia(database.db, id))) await media.remove(id)
   }
 }

@@ -13,13 +13,27 @@ export async function packOf(db: Database, box: BoxRow, author: string): Promise
   const bare = manifestOf(box.draft, box.name, author, [], packs)
   const rows = new Map((await listPlayableMedia(db, box.channelId)).map((row) => [row.id, row]))
   const families = new Set(ownFamilies(bare.box, bare.dials))
-  const fonts = [...rows.values()].filter((row) => row.deletedAt === null && families.has(factsOf(row).family ?? '')).map(({ id }) => id)
+  const fonts = [...rows.values()]
+    .filter((row) => row.deletedAt === null && families.has(factsOf(row).family ?? ''))
+    .map(({ id }) => id)
   const needed = [...new Set([...neededMedia(bare.box, bare.dials), ...fonts])].sort()
   const packed = new Map([...packs.values()].flatMap(({ media }) => media.map((file) => [file.id, file] as const)))
   const media = needed.flatMap((id) => {
     const row = rows.get(id)
     // A file of a pack is handed on under the name that it came with.
-    return row ? [packed.get(id) ?? { id, file: `media/${id}`, name: row.name, kind: row.kind, mime: row.mime, sizeBytes: row.sizeBytes, licence: row.licence }] : []
+    return row
+      ? [
+          packed.get(id) ?? {
+            id,
+            file: `media/${id}`,
+            name: row.name,
+            kind: row.kind,
+            mime: row.mime,
+            sizeBytes: row.sizeBytes,
+            licence: row.licence,
+          },
+        ]
+      : []
   })
   return media.length < needed.length ? null : { ...bare, media }
 }

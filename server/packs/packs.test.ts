@@ -18,12 +18,40 @@ const files = [Buffer.from('a lantern, drawn'), Buffer.from('an oven bell, rung'
 const idOf = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
 const [picture, sound] = files.map(idOf) as [string, string]
 const packed: Manifest = {
-  format: 'thundercrest.pack', version: 1, id: 'night-counter', release: '1.0.0', name: 'Night counter', author: 'Bram Quill', licence: 'CC0-1.0', about: 'Warm words and a lantern.',
+  format: 'thundercrest.pack',
+  version: 1,
+  id: 'night-counter',
+  release: '1.0.0',
+  name: 'Night counter',
+  author: 'Bram Quill',
+  licence: 'CC0-1.0',
+  about: 'Warm words and a lantern.',
   box: plainBox(canvas, [starterAlert('follow', canvas, { pictureId: picture, soundId: sound })]),
-  media: files.map((bytes, index) => ({ id: idOf(bytes), file: `media/${idOf(bytes)}`, name: ['Lantern', 'Oven bell'][index] ?? '', kind: index === 0 ? 'picture' as const : 'sound' as const, mime: index === 0 ? 'image/png' : 'audio/wav', sizeBytes: bytes.length, licence: 'CC0-1.0' })),
-  dials: [{ id: 'warmth', kind: 'colour', label: 'Warmth', about: '', group: '', initial: '#FFC247', bindings: [{ path: 'look.palette.accent', transform: { as: 'same' } }] }],
+  media: files.map((bytes, index) => ({
+    id: idOf(bytes),
+    file: `media/${idOf(bytes)}`,
+    name: ['Lantern', 'Oven bell'][index] ?? '',
+    kind: index === 0 ? ('picture' as const) : ('sound' as const),
+    mime: index === 0 ? 'image/png' : 'audio/wav',
+    sizeBytes: bytes.length,
+    licence: 'CC0-1.0',
+  })),
+  dials: [
+    {
+      id: 'warmth',
+      kind: 'colour',
+      label: 'Warmth',
+      about: '',
+      group: '',
+      initial: '#FFC247',
+      bindings: [{ path: 'look.palette.accent', transform: { as: 'same' } }],
+    },
+  ],
 }
-const store = { stream: (id: string) => Promise.resolve(Readable.from([files.find((bytes) => idOf(bytes) === id) ?? Buffer.alloc(0)])) }
+const store = {
+  stream: (id: string) =>
+    Promise.resolve(Readable.from([files.find((bytes) => idOf(bytes) === id) ?? Buffer.alloc(0)])),
+}
 const zipped = (manifest: Manifest) => buffer(writePack(manifest, store))
 const rezipped = async (text: string, entries: readonly { name: string; bytes: Buffer; mode?: number }[]) => {
   const zip = new yazl.ZipFile()
@@ -55,40 +83,112 @@ describe('a pack', () => {
     expect((await zipped(pack.value.manifest)).equals(first)).toBe(true)
   })
   it('needs what its parts, offers and seasons name', () => {
-    const season = { id: 'frost', from: '12-01', to: '01-06', look: lanternLook, swaps: [{ from: picture, to: 'c'.repeat(64) }] }
+    const season = {
+      id: 'frost',
+      from: '12-01',
+      to: '01-06',
+      look: lanternLook,
+      swaps: [{ from: picture, to: 'c'.repeat(64) }],
+    }
     expect(neededMedia({ ...packed.box, seasons: [season] })).toEqual([picture, sound, 'c'.repeat(64)].sort())
     const read = readManifest(JSON.stringify({ ...packed, box: { ...packed.box, seasons: [season] } }))
     expect(read.ok ? '' : read.error).toBe('The pack needs a file that it does not bring.')
   })
   it('may hold more than it names; that is left where it is', async () => {
-    const pack = await opened(await rezipped(manifestText(packed), [...media, { name: 'notes/read me.txt', bytes: Buffer.from('hello') }]))
+    const pack = await opened(
+      await rezipped(manifestText(packed), [...media, { name: 'notes/read me.txt', bytes: Buffer.from('hello') }]),
+    )
     expect(pack.ok && pack.value.leftAside).toEqual(['notes/read me.txt'])
     if (pack.ok) pack.value.close()
   })
 })
 
 /** The same bytes with a name of the same length in the place of another: what no program writes. */
-const renamed = (zip: Buffer, from: string, to: string) => Buffer.from(zip.toString('latin1').replaceAll(from, to), 'latin1')
+const renamed = (zip: Buffer, from: string, to: string) =>
+  Buffer.from(zip.toString('latin1').replaceAll(from, to), 'latin1')
 
 describe('a zip that is no good pack is refused with its reason', () => {
   it.each<[string, () => Buffer | Promise<Buffer>, string]>([
     ['no zip at all', () => Buffer.from('hello, I am no zip'), 'no zip, or is damaged'],
     ['cut off', async () => (await zipped(packed)).subarray(0, -60), 'no zip, or is damaged'],
-    ['without a manifest', async () => renamed(await zipped(packed), 'manifest.json', 'manifesto.txt'), 'no manifest.json'],
+    [
+      'without a manifest',
+      async () => renamed(await zipped(packed), 'manifest.json', 'manifesto.txt'),
+      'no manifest.json',
+    ],
     ['a manifest that is no JSON', () => rezipped('{', media), 'not JSON'],
     ['the manifest of something else', () => rezipped('{"name":"x"}', media), 'not the manifest of a pack'],
-    ['made with a newer program', () => rezipped(JSON.stringify({ ...packed, version: 2 }), media), 'newer Thundercrest'],
-    ['with newer alerts', () => rezipped(JSON.stringify({ ...packed, box: { ...packed.box, version: 99 } }), media), 'newer Thundercrest'],
-    ['a dial that turns code', () => rezipped(JSON.stringify({ ...packed, dials: [{ ...packed.dials[0], bindings: [{ path: 'look.palette.accent', transform: { as: 'script' } }] }] }), media), 'dials › 0'],
+    [
+      'made with a newer program',
+      () => rezipped(JSON.stringify({ ...packed, version: 2 }), media),
+      'newer Thundercrest',
+    ],
+    [
+      'with newer alerts',
+      () => rezipped(JSON.stringify({ ...packed, box: { ...packed.box, version: 99 } }), media),
+      'newer Thundercrest',
+    ],
+    [
+      'a dial that turns code',
+      () =>
+        rezipped(
+          JSON.stringify({
+            ...packed,
+            dials: [{ ...packed.dials[0], bindings: [{ path: 'look.palette.accent', transform: { as: 'script' } }] }],
+          }),
+          media,
+        ),
+      'dials › 0',
+    ],
     ['unknown things in it', () => rezipped(JSON.stringify({ ...packed, script: 'x' }), media), 'manifest.json'],
     ['a file missing', () => rezipped(manifestText(packed), media.slice(1)), '“Lantern” is missing'],
-    ['a file of another length', () => rezipped(manifestText(packed), [{ name: media[0]?.name ?? '', bytes: Buffer.from('short') }, ...media.slice(1)]), 'not as large as the manifest says'],
-    ['a path upwards', async () => renamed(await zipped(packed), `media/${picture}`, `../../${'x'.repeat(64)}`), 'cannot be read'],
-    ['an absolute path', async () => renamed(await zipped(packed), `media/${picture}`, `/media${picture}`), 'cannot be read'],
-    ['backslashes', async () => renamed(await zipped(packed), `media/${picture}`, `media\\${picture}`), 'cannot be read'],
-    ['a link', () => rezipped(manifestText(packed), [...media, { name: 'elsewhere', bytes: Buffer.from('/etc/passwd'), mode: 0o120777 }]), 'a link to somewhere else'],
-    ['a manifest of nine megabytes', () => rezipped(' '.repeat(9 * 1024 * 1024), media), '“manifest.json” is too large'],
-    ['more entries than a pack has', () => rezipped(manifestText(packed), Array.from({ length: 700 }, (_, index) => ({ name: `x/${index}`, bytes: Buffer.alloc(0) }))), 'at most 600'],
+    [
+      'a file of another length',
+      () =>
+        rezipped(manifestText(packed), [
+          { name: media[0]?.name ?? '', bytes: Buffer.from('short') },
+          ...media.slice(1),
+        ]),
+      'not as large as the manifest says',
+    ],
+    [
+      'a path upwards',
+      async () => renamed(await zipped(packed), `media/${picture}`, `../../${'x'.repeat(64)}`),
+      'cannot be read',
+    ],
+    [
+      'an absolute path',
+      async () => renamed(await zipped(packed), `media/${picture}`, `/media${picture}`),
+      'cannot be read',
+    ],
+    [
+      'backslashes',
+      async () => renamed(await zipped(packed), `media/${picture}`, `media\\${picture}`),
+      'cannot be read',
+    ],
+    [
+      'a link',
+      () =>
+        rezipped(manifestText(packed), [
+          ...media,
+          { name: 'elsewhere', bytes: Buffer.from('/etc/passwd'), mode: 0o120777 },
+        ]),
+      'a link to somewhere else',
+    ],
+    [
+      'a manifest of nine megabytes',
+      () => rezipped(' '.repeat(9 * 1024 * 1024), media),
+      '“manifest.json” is too large',
+    ],
+    [
+      'more entries than a pack has',
+      () =>
+        rezipped(
+          manifestText(packed),
+          Array.from({ length: 700 }, (_, index) => ({ name: `x/${index}`, bytes: Buffer.alloc(0) })),
+        ),
+      'at most 600',
+    ],
   ])('%s', async (_what, make, words) => {
     const pack = await opened(await make())
     expect(pack.ok ? 'taken' : pack.error).toContain(words)
@@ -96,7 +196,9 @@ describe('a zip that is no good pack is refused with its reason', () => {
 
   it('a file with other content of the same length, where it is read', async () => {
     const other = Buffer.from('A LANTERN, DRAWN')
-    const pack = await opened(await rezipped(manifestText(packed), [{ name: media[0]?.name ?? '', bytes: other }, ...media.slice(1)]))
+    const pack = await opened(
+      await rezipped(manifestText(packed), [{ name: media[0]?.name ?? '', bytes: other }, ...media.slice(1)]),
+    )
     if (!pack.ok) throw new Error(pack.error)
     const [lantern, bell] = pack.value.manifest.media
     await expect(lantern && pack.value.read(lantern)).rejects.toThrow('not the file that the manifest names')
@@ -104,7 +206,10 @@ describe('a zip that is no good pack is refused with its reason', () => {
     pack.value.close()
   })
   it('more than it says comes out of a bomb: it ends there', async () => {
-    const zip = await rezipped(manifestText({ ...packed, media: packed.media }), [{ name: media[0]?.name ?? '', bytes: Buffer.alloc(5 * 1024 * 1024) }, ...media.slice(1)])
+    const zip = await rezipped(manifestText({ ...packed, media: packed.media }), [
+      { name: media[0]?.name ?? '', bytes: Buffer.alloc(5 * 1024 * 1024) },
+      ...media.slice(1),
+    ])
     // The directory lies about how large it is.
     const lie = Buffer.alloc(4)
     lie.writeUInt32LE(files[0]?.length ?? 0)

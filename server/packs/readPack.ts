@@ -24,7 +24,11 @@ const kindMask = 0o170000
 function openZip(path: string): Promise<ZipFile> {
   return new Promise((resolve, reject) => {
     // Names with `..`, drive letters, backslashes or a leading slash are errors; sizes are held against what comes out.
-    open(path, { lazyEntries: true, autoClose: false, strictFileNames: true, validateEntrySizes: true }, (error, zip) => (error ? reject(new Refused('The file is no zip, or is damaged.')) : resolve(zip)))
+    open(
+      path,
+      { lazyEntries: true, autoClose: false, strictFileNames: true, validateEntrySizes: true },
+      (error, zip) => (error ? reject(new Refused('The file is no zip, or is damaged.')) : resolve(zip)),
+    )
   })
 }
 
@@ -39,14 +43,17 @@ function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
       const { fileName, uncompressedSize, generalPurposeBitFlag, externalFileAttributes } = entry
       sum += uncompressedSize
       if (generalPurposeBitFlag & encrypted) return reject(new Refused(`“${fileName}” is encrypted.`))
-      if (((externalFileAttributes >>> 16) & kindMask) === linkMode) return reject(new Refused(`“${fileName}” is a link to somewhere else.`))
-      if (uncompressedSize > (fileName === 'manifest.json' ? packLimits.manifestBytes : packLimits.fileBytes)) return reject(new Refused(`“${fileName}” is too large.`))
+      if (((externalFileAttributes >>> 16) & kindMask) === linkMode)
+        return reject(new Refused(`“${fileName}” is a link to somewhere else.`))
+      if (uncompressedSize > (fileName === 'manifest.json' ? packLimits.manifestBytes : packLimits.fileBytes))
+        return reject(new Refused(`“${fileName}” is too large.`))
       if (sum > packLimits.allBytes) return reject(new Refused('Unpacked, the pack is larger than a gibibyte.'))
       if (entries.has(fileName)) return reject(new Refused(`“${fileName}” is in it twice.`))
       if (!fileName.endsWith('/')) entries.set(fileName, entry)
       zip.readEntry()
     })
-    if (zip.entryCount > packLimits.entries) return reject(new Refused(`It has ${zip.entryCount} entries; a pack has at most ${packLimits.entries}.`))
+    if (zip.entryCount > packLimits.entries)
+      return reject(new Refused(`It has ${zip.entryCount} entries; a pack has at most ${packLimits.entries}.`))
     zip.readEntry()
   })
 }
@@ -65,8 +72,8 @@ function bytesOf(zip: ZipFile, entry: Entry): Promise<Buffer> {
 }
 
 /**
- * Opens a pack and looks through it: what it is called, how large it would be, whether all is there. Memory: the manifest and one
- * file at a time.
+ * Opens a pack and looks through it: what it is called, how large it would be, whether all is there. Memory: the
+ * manifest and one file at a time.
  * @returns why it is refused, in words for whoever sent it
  */
 export async function openPack(path: string): Promise<Result<OpenPack, string>> {
@@ -89,7 +96,12 @@ async function lookThrough(zip: ZipFile): Promise<OpenPack> {
   if (!manifest.ok) throw new Refused(manifest.error)
   const { media } = manifest.value
   const absent = media.find(({ file, sizeBytes }) => entries.get(file)?.uncompressedSize !== sizeBytes)
-  if (absent) throw new Refused(entries.has(absent.file) ? `“${absent.name}” is not as large as the manifest says.` : `“${absent.name}” is missing from the pack.`)
+  if (absent)
+    throw new Refused(
+      entries.has(absent.file)
+        ? `“${absent.name}” is not as large as the manifest says.`
+        : `“${absent.name}” is missing from the pack.`,
+    )
   const named = new Set(['manifest.json', ...media.map(({ file }) => file)])
   return {
     manifest: manifest.value,
@@ -98,7 +110,8 @@ async function lookThrough(zip: ZipFile): Promise<OpenPack> {
       const entry = entries.get(file)
       if (!entry) throw new Refused(`“${name}” is missing from the pack.`)
       const bytes = await bytesOf(zip, entry)
-      if (createHash('sha256').update(bytes).digest('hex') !== id) throw new Refused(`“${name}” is not the file that the manifest names.`)
+      if (createHash('sha256').update(bytes).digest('hex') !== id)
+        throw new Refused(`“${name}” is not the file that the manifest names.`)
       return bytes
     },
     close: () => zip.close(),

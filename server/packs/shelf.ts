@@ -16,7 +16,8 @@ const originOf = (row: PackRow) => (row.channelId === galleryChannel ? ('gallery
 /** Who of a channel's boxes has taken a pack: their names. */
 async function usersOf(db: Database, channelId: string): Promise<Map<string, string[]>> {
   const users = new Map<string, string[]>()
-  for (const { name, draft } of await listBoxes(db, channelId)) for (const { shelfId } of draft.packs) users.set(shelfId, [...(users.get(shelfId) ?? []), name])
+  for (const { name, draft } of await listBoxes(db, channelId))
+    for (const { shelfId } of draft.packs) users.set(shelfId, [...(users.get(shelfId) ?? []), name])
   return users
 }
 
@@ -35,7 +36,22 @@ async function summaryOf(db: Database, channelId: string, shelfId: string): Prom
   const cover = { ...box, alerts: box.alerts.slice(0, coverAlerts) }
   const shown = JSON.stringify(cover)
   const media = (await listPlayableMedia(db, row.id)).filter((file) => shown.includes(file.id)).map(mediaView)
-  const summary: Summary = { shelfId, origin: originOf(row), addedAtMs: row.addedAt.getTime(), id, release, name, author, licence, about, dialCount: dials.length, kinds: box.alerts.flatMap(({ kinds }) => kinds), caseCount: box.alerts.reduce((sum, { variations }) => sum + variations.length, 0), cover, media }
+  const summary: Summary = {
+    shelfId,
+    origin: originOf(row),
+    addedAtMs: row.addedAt.getTime(),
+    id,
+    release,
+    name,
+    author,
+    licence,
+    about,
+    dialCount: dials.length,
+    kinds: box.alerts.flatMap(({ kinds }) => kinds),
+    caseCount: box.alerts.reduce((sum, { variations }) => sum + variations.length, 0),
+    cover,
+    media,
+  }
   if (summaries.size >= summariesKept) summaries.clear()
   summaries.set(shelfId, summary)
   return summary
@@ -54,7 +70,12 @@ export async function packShelf(db: Database, channelId: string): Promise<PackSh
 
 /** All of one pack. */
 export async function packView(db: Database, row: PackRow): Promise<PackView> {
-  return { shelfId: row.id, origin: originOf(row), manifest: row.manifest, media: (await listPlayableMedia(db, row.id)).map(mediaView) }
+  return {
+    shelfId: row.id,
+    origin: originOf(row),
+    manifest: row.manifest,
+    media: (await listPlayableMedia(db, row.id)).map(mediaView),
+  }
 }
 
 /** @throws 404 as a problem document */
@@ -66,7 +87,11 @@ export async function ownPack(channelId: string, id: string): Promise<PackRow> {
 }
 
 /** The designs that a box has taken, by their shelf ids. */
-export async function packsOf(db: Database, channelId: string, taken: readonly { shelfId: string }[]): Promise<Map<string, Manifest>> {
+export async function packsOf(
+  db: Database,
+  channelId: string,
+  taken: readonly { shelfId: string }[],
+): Promise<Map<string, Manifest>> {
   const packs = new Map<string, Manifest>()
   for (const { shelfId } of taken) {
     const row = await findPack(db, channelId, shelfId)
@@ -79,7 +104,14 @@ export async function packsOf(db: Database, channelId: string, taken: readonly {
 export async function takeFiles(channelId: string, row: PackRow): Promise<void> {
   const { database, library, onAir } = await useServices()
   await database.db.transaction(async (tx) => {
-    for (const file of await listPlayableMedia(tx, row.id)) await addMedia(tx, { ...file, channelId, tags: ['pack', row.manifest.name.slice(0, 30).toLowerCase()], addedAt: new Date(), ...(file.posterId || file.kind === 'sound' ? {} : { measuredBy: 0 }) })
+    for (const file of await listPlayableMedia(tx, row.id))
+      await addMedia(tx, {
+        ...file,
+        channelId,
+        tags: ['pack', row.manifest.name.slice(0, 30).toLowerCase()],
+        addedAt: new Date(),
+        ...(file.posterId || file.kind === 'sound' ? {} : { measuredBy: 0 }),
+      })
   })
   onAir.forget(channelId)
   library.changed(channelId)
@@ -87,13 +119,21 @@ export async function takeFiles(channelId: string, row: PackRow): Promise<void> 
   library.wake()
 }
 
-/** Takes a pack off the shelf, with files that nobody else has. @throws 409 while boxes have it, 403 for one that ships */
+/**
+ * Takes a pack off the shelf, with files that nobody else has.
+ * @throws 409 while boxes have it, 403 for one that ships
+ */
 export async function takeOffShelf(channelId: string, row: PackRow): Promise<void> {
   if (originOf(row) === 'gallery') throw problemError(403, 'This set comes with Thundercrest and stays on the shelf.')
   const { database, media } = await useServices()
   const boxes = (await usersOf(database.db, channelId)).get(row.id) ?? []
-  if (boxes.length > 0) throw problemError(409, `${boxes.map((name) => `“${name}”`).join(', ')} ${boxes.length === 1 ? 'has' : 'have'} taken it: its dials turn there. Remove it from there first, or let go of its dials.`)
+  if (boxes.length > 0)
+    throw problemError(
+      409,
+      `${boxes.map((name) => `“${name}”`).join(', ')} ${boxes.length === 1 ? 'has' : 'have'} taken it: its dials turn there. Remove it from there first, or let go of its dials.`,
+    )
   await removePackRow(database.db, row.id)
   summaries.delete(row.id)
-  for (const file of await listPlayableMedia(database.db, row.id)) for (const id of await forgetMedia(database.db, file)) await media.remove(id)
+  for (const file of await listPlayableMedia(database.db, row.id))
+    for (const id of await forgetMedia(database.db, file)) await media.remove(id)
 }

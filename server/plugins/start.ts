@@ -28,14 +28,23 @@ export default defineNitroPlugin((nitro) => {
 async function start(): Promise<Services> {
   const config = readConfig(process.env)
   const logger = createLogger(config.THUNDERCREST_LOG)
-  const services = await startServices({ config, logger, migrations: await readMigrations(), databaseTemplate: findTemplate(), measurerEntry: findMeasurer(), readShippedFile: readAsset })
+  const services = await startServices({
+    config,
+    logger,
+    migrations: await readMigrations(),
+    databaseTemplate: findTemplate(),
+    measurerEntry: findMeasurer(),
+    readShippedFile: readAsset,
+  })
   const address = `http://${config.HOST}:${config.PORT}`
   if (config.THUNDERCREST_DEMO) {
     const { loadDemo } = await import('../../demo/loadDemo.ts')
     await loadDemo(services, address, services.readShippedFile)
   }
   if (!(await hasAnyPerson(services.database.db))) {
-    process.stdout.write(`\n  Nobody has an account yet. Make the first one at ${address}/welcome with the code ${readWelcomeCode()}\n\n`)
+    process.stdout.write(
+      `\n  Nobody has an account yet. Make the first one at ${address}/welcome with the code ${readWelcomeCode()}\n\n`,
+    )
   }
   logger.info({ database: services.database.kind, port: config.PORT }, 'thundercrest started')
   return services
@@ -43,10 +52,17 @@ async function start(): Promise<Services> {
 
 async function readMigrations(): Promise<Migration[]> {
   const names = (await useStorage('assets:migrations').getKeys()).filter((key) => key.endsWith('.sql'))
-  return Promise.all(names.map(async (name) => ({ name: name.replace(/\.sql$/, ''), sql: new TextDecoder().decode((await readAsset('migrations', name)) ?? undefined) })))
+  return Promise.all(
+    names.map(async (name) => ({
+      name: name.replace(/\.sql$/, ''),
+      sql: new TextDecoder().decode((await readAsset('migrations', name)) ?? undefined),
+    })),
+  )
 }
 
-/** A file that the build put into the server; null when there is none. Text comes as a string, everything else as bytes. */
+/**
+ * A file that the build put into the server; null when there is none. Text comes as a string, everything else as bytes.
+ */
 async function readAsset(from: 'migrations' | ShippedShelf, name: string): Promise<Uint8Array | null> {
   const content = await useStorage(`assets:${from}`).getItemRaw<string | Uint8Array>(name)
   return typeof content === 'string' ? new TextEncoder().encode(content) : (content ?? null)
@@ -54,12 +70,20 @@ async function readAsset(from: 'migrations' | ShippedShelf, name: string): Promi
 
 /** The measuring process: built beside the server, or its source where the server runs from source. */
 function findMeasurer(): MeasurerEntry {
-  const built = [join(dirname(resolve(process.argv[1] ?? '')), 'measure.mjs'), resolve('.output/server/measure.mjs')].find((place) => existsSync(place))
-  return built && !import.meta.dev ? { path: built, execArgv: [] } : { path: resolve('server/media/measure/main.ts'), execArgv: ['--import', 'tsx'] }
+  const built = [
+    join(dirname(resolve(process.argv[1] ?? '')), 'measure.mjs'),
+    resolve('.output/server/measure.mjs'),
+  ].find((place) => existsSync(place))
+  return built && !import.meta.dev
+    ? { path: built, execArgv: [] }
+    : { path: resolve('server/media/measure/main.ts'), execArgv: ['--import', 'tsx'] }
 }
 
 /** The initialised empty database that the build lays beside the server. */
 function findTemplate(): string | null {
-  const places = [join(dirname(resolve(process.argv[1] ?? '')), '../database-template'), resolve('.output/database-template')]
+  const places = [
+    join(dirname(resolve(process.argv[1] ?? '')), '../database-template'),
+    resolve('.output/database-template'),
+  ]
   return places.find((place) => existsSync(place)) ?? null
 }

@@ -41,7 +41,12 @@ export class BoxQueues {
   async open(box: BoxRow): Promise<void> {
     const plays = await listOpenPlays(this.deps.db, box.id)
     const recorded = plays.map((play) => ({
-      ticket: { playId: play.id, enqueuedAtMs: play.enqueuedAt.getTime(), lengthMs: play.lengthMs, isAwaiting: play.approval === 'awaiting' },
+      ticket: {
+        playId: play.id,
+        enqueuedAtMs: play.enqueuedAt.getTime(),
+        lengthMs: play.lengthMs,
+        isAwaiting: play.approval === 'awaiting',
+      },
       state: play.state as 'waiting' | 'preparing' | 'playing',
       startedAtMs: play.startedAt?.getTime() ?? null,
       shownCount: play.shownCount,
@@ -55,7 +60,10 @@ export class BoxQueues {
       policy: defaultPolicy,
       send: (boxId, sourceIds, message) => rooms.send(boxId, sourceIds, message),
       showPlay: (playId) => this.showPlay(playId),
-      onWithheld: (playId, reason) => void this.setVoice(box.id, playId, false, { reason }).catch((error: unknown) => logger.error({ playId, err: error }, 'a play could not be let go on without its voice')),
+      onWithheld: (playId, reason) =>
+        void this.setVoice(box.id, playId, false, { reason }).catch((error: unknown) =>
+          logger.error({ playId, err: error }, 'a play could not be let go on without its voice'),
+        ),
       onChange: () => this.deps.onChange(box.channelId),
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
     })
@@ -97,7 +105,12 @@ export class BoxQueues {
    * @param said who said so, or why nobody did
    * @returns false where there is no such play in the box
    */
-  async setVoice(boxId: string, playId: string, isRead: boolean, said: { by: string } | { reason: string }): Promise<boolean> {
+  async setVoice(
+    boxId: string,
+    playId: string,
+    isRead: boolean,
+    said: { by: string } | { reason: string },
+  ): Promise<boolean> {
     const runtime = this.runtimes.get(boxId)?.runtime
     if (!runtime) return false
     const isCurrent = () => runtime.state.current?.ticket.playId === playId
@@ -110,7 +123,13 @@ export class BoxQueues {
     if (!isRead && wasCurrent) silence()
     const play = await findPlay(this.deps.db, playId)
     if (play?.boxId !== boxId) return false
-    const verdict = isRead ? null : 'reason' in said ? `Not read: ${said.reason}.` : wasCurrent ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
+    const verdict = isRead
+      ? null
+      : 'reason' in said
+        ? `Not read: ${said.reason}.`
+        : wasCurrent
+          ? `Silenced by ${said.by}.`
+          : `Not read: ${said.by} said so.`
     await mergePlaySpeech(this.deps.db, playId, { verdict }, { approval: isRead ? 'given' : 'withheld' })
     if (!wasCurrent) this.deps.shows.forget(playId)
     // Its turn came while that was written.

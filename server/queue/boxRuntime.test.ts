@@ -6,7 +6,8 @@ import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 
-const show = (playId: string) => ({ playId, eventId: 'e', variationName: 'Everyday', score: { lengthMs: 3000 } }) as unknown as PlayToShow
+const show = (playId: string) =>
+  ({ playId, eventId: 'e', variationName: 'Everyday', score: { lengthMs: 3000 } }) as unknown as PlayToShow
 
 function arrange() {
   const sent: { to: readonly string[]; message: ToSource }[] = []
@@ -19,7 +20,10 @@ function arrange() {
     if (gate.isBroken) throw new Error('the disk is full')
     writes.push(of)
   }
-  const db = { execute: write, update: () => ({ set: (set: unknown) => ({ where: () => write(set) }) }) } as unknown as Database
+  const db = {
+    execute: write,
+    update: () => ({ set: (set: unknown) => ({ where: () => write(set) }) }),
+  } as unknown as Database
   const showPlay = vi.fn(async (playId: string) => show(playId))
   const runtime = new BoxRuntime('box', emptyQueue, {
     db,
@@ -32,9 +36,11 @@ function arrange() {
     onChange: () => undefined,
     onStarted: () => undefined,
   })
-  const enqueue = (playId: string, lengthMs = 3000) => runtime.input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: Date.now(), lengthMs } })
+  const enqueue = (playId: string, lengthMs = 3000) =>
+    runtime.input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: Date.now(), lengthMs } })
   const join = (sourceId: string) => runtime.input({ type: 'sourceJoined', sourceId, shownPlayIds: [] })
-  const progress = (sourceId: string, playId: string, reached: 'ready' | 'started' | 'done') => runtime.input({ type: 'sourceProgress', sourceId, playId, progress: reached })
+  const progress = (sourceId: string, playId: string, reached: 'ready' | 'started' | 'done') =>
+    runtime.input({ type: 'sourceProgress', sourceId, playId, progress: reached })
   return { runtime, sent, writes, errors, gate, finish: () => finishWrite?.(), showPlay, enqueue, join, progress }
 }
 const kinds = (sent: readonly { message: ToSource }[]) => sent.map(({ message }) => message.type)
@@ -105,7 +111,10 @@ describe('BoxRuntime', () => {
     enqueue('p2')
     await pass(1000)
     expect(errors).toHaveLength(1)
-    expect(sent.map(({ message }) => (message.type === 'prepare' ? message.play.playId : message.type))).toEqual(['stop', 'p2'])
+    expect(sent.map(({ message }) => (message.type === 'prepare' ? message.play.playId : message.type))).toEqual([
+      'stop',
+      'p2',
+    ])
   })
 
   it('survives a record that cannot be written: the show goes on, the log says so', async () => {

@@ -22,9 +22,9 @@ export interface RuntimeDependencies {
 }
 
 /**
- * Runs one box's queue: feeds inputs to the pure step, carries out its commands, wakes it in time. Records are written in
- * the background, in order, as many at once as have gathered meanwhile. A record lost in a crash costs nothing: the play is
- * prepared again, and a source that has shown it says so.
+ * Runs one box's queue: feeds inputs to the pure step, carries out its commands, wakes it in time. Records are written
+ * in the background, in order, as many at once as have gathered meanwhile. A record lost in a crash costs nothing: the
+ * play is prepared again, and a source that has shown it says so.
  */
 export class BoxRuntime {
   private timer: ReturnType<typeof setTimeout> | undefined
@@ -69,7 +69,8 @@ export class BoxRuntime {
     clearTimeout(this.timer)
     const nowMs = this.deps.now()
     const wakeMs = nextWakeMs(this.queue, nowMs, this.deps.policy)
-    if (wakeMs !== null && !this.isClosed) this.timer = setTimeout(() => this.input({ type: 'ticked' }), Math.max(1, wakeMs - nowMs))
+    if (wakeMs !== null && !this.isClosed)
+      this.timer = setTimeout(() => this.input({ type: 'ticked' }), Math.max(1, wakeMs - nowMs))
   }
 
   private execute(command: QueueCommand): void {
@@ -80,7 +81,11 @@ export class BoxRuntime {
         void this.prepare(command.playId, command.sourceIds)
         return
       case 'start':
-        return deps.send(boxId, command.sourceIds, { type: 'start', playId: command.playId, offsetMs: command.offsetMs })
+        return deps.send(boxId, command.sourceIds, {
+          type: 'start',
+          playId: command.playId,
+          offsetMs: command.offsetMs,
+        })
       case 'stop':
         return deps.send(boxId, command.sourceIds, { type: 'stop', playId: command.playId })
       case 'withhold':
@@ -99,9 +104,17 @@ export class BoxRuntime {
       case 'recordReturned':
         return this.record({ id: command.playId, state: 'waiting', startedAt: null, reason: command.reason })
       case 'recordEnded':
-        return this.record({ id: command.playId, state: command.outcome, reason: command.reason, endedAt: at, shownCount: command.shownCount })
+        return this.record({
+          id: command.playId,
+          state: command.outcome,
+          reason: command.reason,
+          endedAt: at,
+          shownCount: command.shownCount,
+        })
       case 'recordAbsence':
-        return this.write((db) => setAbsentSince(db, boxId, command.sinceMs === null ? null : new Date(command.sinceMs)))
+        return this.write((db) =>
+          setAbsentSince(db, boxId, command.sinceMs === null ? null : new Date(command.sinceMs)),
+        )
     }
   }
 
@@ -130,6 +143,11 @@ export class BoxRuntime {
   private write(work: (db: Database) => Promise<void>): void {
     this.writes = this.writes
       .then(() => work(this.deps.db))
-      .catch((error: unknown) => this.deps.logger.error({ boxId: this.boxId, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'a record could not be written'))
+      .catch((error: unknown) =>
+        this.deps.logger.error(
+          { boxId: this.boxId, message: error instanceof Error ? error.message.slice(0, 300) : '' },
+          'a record could not be written',
+        ),
+      )
   }
 }

@@ -33,6 +33,13 @@ export function playView(play: PlayWithEvent, locale: string): PlayView {
 /** What the desk shows of what is read; null where nothing was decided yet. */
 function deskSpeech(speech: PlayWithEvent['speech']): DeskSpeech | null {
   if (!speech?.sayings) return null
-  const sayings = speech.sayings.map(({ of, written, text, outcome, reason, durationMs }) => ({ of, written: written.slice(0, writtenShown), text, outcome, reason, durationMs }))
+  const sayings = speech.sayings.map(({ of, written, text, outcome, reason, durationMs }) => ({
+    of,
+    written: written.slice(0, writtenShown),
+    text,
+    outcome,
+    reason,
+    durationMs,
+  }))
   return { state: speech.state ?? 'making', note: speech.note ?? null, verdict: speech.verdict ?? null, sayings }
 }

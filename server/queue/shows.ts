@@ -55,10 +55,18 @@ export class Shows {
 
   /** Has the voices of a waiting play speak before its turn. @param done told how long the play lasts */
   prepareAhead(playId: string, done: (lengthMs: number) => void): void {
-    this.ahead = this.ahead.then(() => this.build(playId, null)).then(({ score }) => done(score.lengthMs), () => undefined)
+    this.ahead = this.ahead
+      .then(() => this.build(playId, null))
+      .then(
+        ({ score }) => done(score.lengthMs),
+        () => undefined,
+      )
   }
 
-  /** What sources need to show a play now: with its voices where they have spoken in time. @throws when the version it was decided with is gone. */
+  /**
+   * What sources need to show a play now: with its voices where they have spoken in time.
+   * @throws when the version it was decided with is gone.
+   */
   async show(playId: string): Promise<PlayToShow> {
     const show = this.kept.get(playId) ?? (await this.build(playId, voiceWaitMs))
     return this.silenced.has(playId) ? { ...show, score: withoutVoices(show.score) } : show
@@ -70,14 +78,22 @@ export class Shows {
     const times = this.forgotten.get(playId)
     const play = await findPlay(this.deps.db, playId)
     const version = play ? await findVersion(this.deps.db, play.versionId) : null
-    const variation = version?.document.alerts.find((alert) => alert.id === play?.alertId)?.variations.find((each) => each.id === play?.variationId)
+    const variation = version?.document.alerts
+      .find((alert) => alert.id === play?.alertId)
+      ?.variations.find((each) => each.id === play?.variationId)
     if (!play || !version || !variation) throw new Error(`The version that play ${playId} was decided with is gone`)
     const channel = await this.deps.onAir.read(play.event.channelId)
     const voices = voicesOf(variation.composition, canonicalOf(play.event), channel.locale)
     const voice = voices.length === 0 ? null : await this.voiceOf(play, variation, channel, waitMs)
     // Somebody said meanwhile that it is not to be read, or that it is.
     if (this.forgotten.get(playId) !== times) return this.build(playId, waitMs)
-    const score = scoreFor(play.event, version.document, variation, channel, voice?.spoken ?? saidNothing(voices.map(({ part }) => part.id)))
+    const score = scoreFor(
+      play.event,
+      version.document,
+      variation,
+      channel,
+      voice?.spoken ?? saidNothing(voices.map(({ part }) => part.id)),
+    )
     if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
     // Where its turn came before its voice was ready it was shown without: for all sources, those that join late too.
     const meanwhile = this.kept.get(playId)
@@ -88,7 +104,12 @@ export class Shows {
   }
 
   /** Null: not in time. */
-  private async voiceOf(play: PlayWithEvent, variation: Variation, channel: ChannelOnAir, waitMs: number | null): Promise<PlayVoice | null> {
+  private async voiceOf(
+    play: PlayWithEvent,
+    variation: Variation,
+    channel: ChannelOnAir,
+    waitMs: number | null,
+  ): Promise<PlayVoice | null> {
     const speaking = this.speaking.get(play.id) ?? this.deps.voices.of(play, variation.composition, channel)
     this.speaking.set(play.id, speaking)
     const letGo = () => void (this.speaking.get(play.id) === speaking && this.speaking.delete(play.id))

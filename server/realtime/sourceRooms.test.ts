@@ -2,7 +2,16 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { heartbeatEveryMs, silenceMaxMs } from '../../contract/sourceLimits.ts'
 import { SourceRooms } from './sourceRooms.ts'
 
-const view = (id: string) => ({ id, connectedAtMs: 0, latencyMs: null, sound: 'on' as const, widthPx: 1920, heightPx: 1080, missing: [], machine: '' })
+const view = (id: string) => ({
+  id,
+  connectedAtMs: 0,
+  latencyMs: null,
+  sound: 'on' as const,
+  widthPx: 1920,
+  heightPx: 1080,
+  missing: [],
+  machine: '',
+})
 function socket() {
   const sent: string[] = []
   return { sent, send: (text: string) => void sent.push(text), close: vi.fn(), terminate: vi.fn() }
@@ -17,7 +26,10 @@ describe('SourceRooms', () => {
     vi.useFakeTimers()
     nowMs = 0
     silent.length = 0
-    rooms = new SourceRooms(() => nowMs, (boxId, sourceId) => void silent.push(`${boxId}/${sourceId}`))
+    rooms = new SourceRooms(
+      () => nowMs,
+      (boxId, sourceId) => void silent.push(`${boxId}/${sourceId}`),
+    )
   })
   afterEach(() => {
     rooms.closeAll()

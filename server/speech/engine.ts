@@ -44,13 +44,21 @@ const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 
 const startAgainMs = 300
 
 /** What an engine answers, over its pipe or by HTTP. */
-export type EngineAnswer = { ready?: true; error?: string; voices?: Voice[]; rateHz?: number; pcm?: string; words?: SpokenWord[] }
+export type EngineAnswer = {
+  ready?: true
+  error?: string
+  voices?: Voice[]
+  rateHz?: number
+  pcm?: string
+  words?: SpokenWord[]
+}
 
 /**
- * An engine that runs as a program of its own and speaks JSON lines. It is started when it is first asked and asked one thing at a time;
- * when it hangs, crashes or takes too much memory it is ended, what was asked fails with a reason, and it is started again: at once, so that
- * the next alert does not wait for that, and where it breaks again before it has answered, by the next question.
- * It has no lower priority than others: an alert waits for it, and on a machine that is busy broadcasting it would come too late.
+ * An engine that runs as a program of its own and speaks JSON lines. It is started when it is first asked and asked one
+ * thing at a time; when it hangs, crashes or takes too much memory it is ended, what was asked fails with a reason, and
+ * it is started again: at once, so that the next alert does not wait for that, and where it breaks again before it has
+ * answered, by the next question. It has no lower priority than others: an alert waits for it, and on a machine that is
+ * busy broadcasting it would come too late.
  */
 export class EngineProcess implements SpeechEngine {
   private child: ChildProcess | null = null
@@ -113,7 +121,9 @@ export class EngineProcess implements SpeechEngine {
     this.timer = setTimeout(() => void this.voices(), startAgainMs).unref()
   }
 
-  /** Sends a line, or starts the program, and waits for a line: within the deadline, while it stays within its memory. */
+  /**
+   * Sends a line, or starts the program, and waits for a line: within the deadline, while it stays within its memory.
+   */
   private exchange(question: object | null): Promise<EngineAnswer> {
     return new Promise((resolve) => {
       const child = this.child ?? this.start()
@@ -138,7 +148,8 @@ export class EngineProcess implements SpeechEngine {
     const [program, ...args] = this.command
     const child = spawn(program, args, { stdio: ['pipe', 'pipe', 'ignore'], env: { PATH: process.env.PATH } })
     this.child = child
-    if (child.stdout) createInterface({ input: child.stdout }).on('line', (line) => this.child === child && this.pending?.(read(line)))
+    if (child.stdout)
+      createInterface({ input: child.stdout }).on('line', (line) => this.child === child && this.pending?.(read(line)))
     for (const event of ['exit', 'error'] as const) {
       child.once(event, () => {
         // One that was ended before is nobody's any more: whoever waits now waits for another.
@@ -157,7 +168,8 @@ export class EngineProcess implements SpeechEngine {
 
 /** What an engine's answer holds. @returns what is wrong with it, where it is no sound */
 export function spokenOf({ pcm, rateHz, words, error }: EngineAnswer): Result<Spoken, string> {
-  if (typeof pcm !== 'string' || typeof rateHz !== 'number' || rateHz < 8000 || rateHz > 96_000) return err(error ?? 'The voice program answered something else.')
+  if (typeof pcm !== 'string' || typeof rateHz !== 'number' || rateHz < 8000 || rateHz > 96_000)
+    return err(error ?? 'The voice program answered something else.')
   const bytes = Buffer.from(pcm, 'base64')
   const samples = new Int16Array(bytes.buffer.slice(bytes.byteOffset, bytes.byteOffset + (bytes.length & ~1)))
   return samples.length > 0 ? ok({ rateHz, samples, words: words ?? [] }) : err('The voice said nothing.')

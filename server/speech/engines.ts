@@ -19,7 +19,9 @@ export class SpeechEngines {
   async voices(): Promise<{ voices: VoiceView[]; troubles: { engine: string; reason: string }[] }> {
     const voices: VoiceView[] = []
     const troubles: { engine: string; reason: string }[] = []
-    const answers = await Promise.all([...this.engines.keys()].map(async (engine) => ({ engine, answer: await this.voicesOf(engine) })))
+    const answers = await Promise.all(
+      [...this.engines.keys()].map(async (engine) => ({ engine, answer: await this.voicesOf(engine) })),
+    )
     for (const { engine, answer } of answers) {
       if (answer.ok) voices.push(...answer.value)
       else troubles.push({ engine, reason: answer.error })
@@ -33,8 +35,9 @@ export class SpeechEngines {
   }
 
   /**
-   * The voice for a text in a language: the chosen one where it speaks it, else another of its engine, else one of an engine that does.
-   * Engines are asked one after another and only until one is found: one that does not answer delays nobody who has no need of it.
+   * The voice for a text in a language: the chosen one where it speaks it, else another of its engine, else one of an
+   * engine that does. Engines are asked one after another and only until one is found: one that does not answer delays
+   * nobody who has no need of it.
    */
   async voiceFor(choice: VoiceChoice, language: string): Promise<VoiceChoice> {
     const own = await this.voicesOf(choice.engine)
@@ -43,13 +46,17 @@ export class SpeechEngines {
     for (const engine of new Set([choice.engine, ...this.engines.keys()])) {
       const answer = await this.voicesOf(engine)
       const able = answer.ok ? answer.value.filter((voice) => speaks(voice, language)) : []
-      const plainest = able.find((voice) => voice.language.toLowerCase() === (alsoCalled[language] ?? language)) ?? able[0]
+      const plainest =
+        able.find((voice) => voice.language.toLowerCase() === (alsoCalled[language] ?? language)) ?? able[0]
       if (plainest) return { ...choice, engine, voice: plainest.id }
     }
     return choice
   }
 
-  /** Starts engines, those that run already stay as they are: whoever speaks first on one that has just started comes late. Never fails. */
+  /**
+   * Starts engines, those that run already stay as they are: whoever speaks first on one that has just started comes
+   * late. Never fails.
+   */
   wake(names: Iterable<string>): void {
     for (const name of names) void (this.known.has(name) ? this.engines.get(name)?.voices() : this.voicesOf(name))
   }
@@ -91,7 +98,11 @@ function speaks(voice: VoiceView, language: string): boolean {
  * @param addresses HTTP engines by their names
  */
 export function findEngines(addresses: Readonly<Record<string, string>>): SpeechEngines {
-  const places = [join(dirname(resolve(process.argv[1] ?? '')), '../engines'), resolve('.output/engines'), resolve('engines')]
+  const places = [
+    join(dirname(resolve(process.argv[1] ?? '')), '../engines'),
+    resolve('.output/engines'),
+    resolve('engines'),
+  ]
   const engines = new Map<string, SpeechEngine>()
   for (const name of shippedEngines) {
     const main = places.map((place) => join(place, name, 'main.mjs')).find((path) => existsSync(path))

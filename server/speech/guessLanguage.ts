@@ -4,7 +4,8 @@ import { eld } from 'eld/medium'
 const marginLeast = 0.12
 
 /**
- * The language that a message is in. Short ones, and those that may as well be in the channel's own, are taken for that.
+ * The language that a message is in. Short ones, and those that may as well be in the channel's own, are taken for
+ * that.
  * @param own the channel's language, as BCP 47's first part
  * @returns as BCP 47's first part
  */

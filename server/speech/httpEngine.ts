@@ -7,12 +7,28 @@ const deadlineMs = 10_000
 const answerMaxBytes = 10_000_000
 
 const word = z.object({ from: z.int().min(0), to: z.int().min(0), atMs: z.number().min(0) })
-const voicesAnswer = z.object({ voices: z.array(z.object({ id: z.string().min(1).max(120), language: z.string().min(1).max(40), name: z.string().min(1).max(120) })).max(2000) })
-const speakAnswer = z.object({ rateHz: z.int().optional(), pcm: z.string().optional(), words: z.array(word).max(2000).optional(), error: z.string().max(300).optional() })
+const voicesAnswer = z.object({
+  voices: z
+    .array(
+      z.object({
+        id: z.string().min(1).max(120),
+        language: z.string().min(1).max(40),
+        name: z.string().min(1).max(120),
+      }),
+    )
+    .max(2000),
+})
+const speakAnswer = z.object({
+  rateHz: z.int().optional(),
+  pcm: z.string().optional(),
+  words: z.array(word).max(2000).optional(),
+  error: z.string().max(300).optional(),
+})
 
 /**
- * An engine that an operator names by its address. `GET <address>/voices` and `POST <address>/speak` take and answer the same JSON as the
- * engines that run as programs of their own. A deadline, and a bound on what is read of an answer: a broken service costs the voice, nothing else.
+ * An engine that an operator names by its address. `GET <address>/voices` and `POST <address>/speak` take and answer
+ * the same JSON as the engines that run as programs of their own. A deadline, and a bound on what is read of an answer:
+ * a broken service costs the voice, nothing else.
  */
 export class HttpEngine implements SpeechEngine {
   private readonly under = new AbortController()
@@ -40,11 +56,26 @@ export class HttpEngine implements SpeechEngine {
   private async ask(what: 'voices' | 'speak', body?: object): Promise<Result<unknown, string>> {
     const signal = AbortSignal.any([AbortSignal.timeout(deadlineMs), this.under.signal])
     try {
-      const answer = await fetch(`${this.address}/${what}`, body ? { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body), signal, redirect: 'error' } : { signal, redirect: 'error' })
+      const answer = await fetch(
+        `${this.address}/${what}`,
+        body
+          ? {
+              method: 'POST',
+              headers: { 'content-type': 'application/json' },
+              body: JSON.stringify(body),
+              signal,
+              redirect: 'error',
+            }
+          : { signal, redirect: 'error' },
+      )
       if (!answer.ok) return err(`The voice service answered ${answer.status}.`)
       return ok(JSON.parse(await readUpTo(answer, answerMaxBytes)))
     } catch (error) {
-      return err(error instanceof DOMException && error.name === 'TimeoutError' ? 'The voice took too long.' : 'The voice service does not answer as it should.')
+      return err(
+        error instanceof DOMException && error.name === 'TimeoutError'
+          ? 'The voice took too long.'
+          : 'The voice service does not answer as it should.',
+      )
     }
   }
 }

@@ -26,7 +26,8 @@ interface PlayVoicesDependencies {
 }
 
 /** Voices of which nothing is heard, by part. */
-export const saidNothing = (partIds: readonly string[]): Record<string, Utterance[]> => Object.fromEntries(partIds.map((id) => [id, []]))
+export const saidNothing = (partIds: readonly string[]): Record<string, Utterance[]> =>
+  Object.fromEntries(partIds.map((id) => [id, []]))
 
 /** What voices say of one play. */
 export interface PlayVoice {
@@ -37,13 +38,20 @@ export interface PlayVoice {
 const switchedOff = 'Reading aloud is switched off.'
 /** Of what a step changed so much is kept with a play. */
 const changeKept = 300
-const kept = ({ step, before, after }: SpeechChange): SpeechChange => ({ step, before: before.slice(0, changeKept), after: after.slice(0, changeKept) })
+const kept = ({ step, before, after }: SpeechChange): SpeechChange => ({
+  step,
+  before: before.slice(0, changeKept),
+  after: after.slice(0, changeKept),
+})
 
 /** Longer ago than the longest limit looks back. */
 const readingsKeptMs = 24 * 3600_000
 const readingsKept = 2000
 
-/** Decides what of each play is read aloud and has it spoken. What was decided is kept with the play, so that it is read the same after a restart and when it is shown again. */
+/**
+ * Decides what of each play is read aloud and has it spoken. What was decided is kept with the play, so that it is read
+ * the same after a restart and when it is shown again.
+ */
 export class PlayVoices {
   /** What was read lately, by channel: read from the database once. */
   private readonly readings = new Map<string, Promise<Reading[]>>()
@@ -59,7 +67,9 @@ export class PlayVoices {
     this.late.add(playId)
   }
 
-  /** Decides, cleans and speaks. Never rejects: where a voice fails, the play goes without it, and its speech says so. */
+  /**
+   * Decides, cleans and speaks. Never rejects: where a voice fails, the play goes without it, and its speech says so.
+   */
   async of(play: PlayWithEvent, composition: Composition, channel: ChannelOnAir): Promise<PlayVoice> {
     const event = canonicalOf(play.event)
     const voices = voicesOf(composition, event, channel.locale)
@@ -67,19 +77,34 @@ export class PlayVoices {
     try {
       // Somebody may have said no before anything was decided.
       const { sayings, note = null } = play.speech ?? {}
-      const speech: PlaySpeech = sayings ? { sayings, state: 'making', note } : await this.decide(play, event, voices, channel)
+      const speech: PlaySpeech = sayings
+        ? { sayings, state: 'making', note }
+        : await this.decide(play, event, voices, channel)
       return await this.speak(play, speech, partIds, channel.speech)
     } catch (error) {
-      this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be decided; the alert plays without a voice')
-      return { speech: { sayings: [], state: 'ready', note: 'What is read could not be decided.' }, spoken: saidNothing(partIds) }
+      this.deps.logger.error(
+        { playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' },
+        'what is read of a play could not be decided; the alert plays without a voice',
+      )
+      return {
+        speech: { sayings: [], state: 'ready', note: 'What is read could not be decided.' },
+        spoken: saidNothing(partIds),
+      }
     }
   }
 
-  private decide(play: PlayWithEvent, event: CanonicalEvent, voices: ReturnType<typeof voicesOf>, channel: ChannelOnAir): Promise<PlaySpeech> {
+  private decide(
+    play: PlayWithEvent,
+    event: CanonicalEvent,
+    voices: ReturnType<typeof voicesOf>,
+    channel: ChannelOnAir,
+  ): Promise<PlaySpeech> {
     const { channelId } = play.event
     const decided = (this.lines.get(channelId) ?? Promise.resolve()).then(async () => {
       const sayings: SaidView[] = []
-      for (const { part, sayings: wanted } of voices) for (const saying of wanted) sayings.push({ partId: part.id, ...(await this.decideOne(saying, event, play, channel)) })
+      for (const { part, sayings: wanted } of voices)
+        for (const saying of wanted)
+          sayings.push({ partId: part.id, ...(await this.decideOne(saying, event, play, channel)) })
       const speech: PlaySpeech = { sayings, state: 'making', note: null }
       const message = sayings.find((each) => each.of === 'message' && each.outcome !== 'refused')
       const needsNobody = play.approval === 'awaiting' && !message
@@ -88,23 +113,44 @@ export class PlayVoices {
       const read = play.isTest ? undefined : message
       const readings = await this.readingsOf(channelId)
       // What plays in several boxes is read once.
-      if (read && !readings.some(({ eventId }) => eventId === play.eventId)) readings.push({ eventId: play.eventId, atMs: this.deps.now(), viewerId: event.data.viewer?.id ?? null, text: viewerWords(event)?.text ?? '' })
+      if (read && !readings.some(({ eventId }) => eventId === play.eventId))
+        readings.push({
+          eventId: play.eventId,
+          atMs: this.deps.now(),
+          viewerId: event.data.viewer?.id ?? null,
+          text: viewerWords(event)?.text ?? '',
+        })
       return speech
     })
-    this.lines.set(channelId, decided.catch(() => undefined))
+    this.lines.set(
+      channelId,
+      decided.catch(() => undefined),
+    )
     return decided
   }
 
-  private async decideOne(saying: Saying, event: CanonicalEvent, { isTest, eventId, event: { channelId } }: PlayWithEvent, channel: ChannelOnAir): Promise<Omit<SaidView, 'partId'>> {
+  private async decideOne(
+    saying: Saying,
+    event: CanonicalEvent,
+    { isTest, eventId, event: { channelId } }: PlayWithEvent,
+    channel: ChannelOnAir,
+  ): Promise<Omit<SaidView, 'partId'>> {
     const settings = channel.speech
-    const { text, outcome, changes, refusal, spoken, voice } = await this.deps.speaker.clean(saying, settings, channel.locale)
+    const { text, outcome, changes, refusal, spoken, voice } = await this.deps.speaker.clean(
+      saying,
+      settings,
+      channel.locale,
+    )
     const base = { of: saying.of, written: saying.written, changes: changes.map(kept), voice, durationMs: null }
     const refused = (reason: string) => ({ ...base, text: '', spoken: '', outcome: 'refused' as const, reason })
     if (!settings.isOn) return refused(switchedOff)
     if (refusal !== null) return refused(refusal)
     if (saying.of === 'message' && !isTest) {
       const recent = (await this.readingsOf(channelId)).filter((each) => each.eventId !== eventId)
-      const amountMinor = 'amountMinor' in event.data ? (comparableMinor(event.data.amountMinor, event.data.currency, channel) ?? null) : null
+      const amountMinor =
+        'amountMinor' in event.data
+          ? (comparableMinor(event.data.amountMinor, event.data.currency, channel) ?? null)
+          : null
       const limited = limitReason(event, saying.written, amountMinor, settings.limits, recent, this.deps.now())
       if (limited !== null) return refused(limited)
     }
@@ -114,21 +160,28 @@ export class PlayVoices {
   /** What was read of a channel lately; what is too old goes. */
   private async readingsOf(channelId: string): Promise<Reading[]> {
     const sinceMs = this.deps.now() - readingsKeptMs
-    const reading = this.readings.get(channelId) ?? listReadings(this.deps.db, channelId, new Date(sinceMs), readingsKept)
+    const reading =
+      this.readings.get(channelId) ?? listReadings(this.deps.db, channelId, new Date(sinceMs), readingsKept)
     this.readings.set(channelId, reading)
     const recent = await reading
     while (recent.length > readingsKept || (recent[0] && recent[0].atMs < sinceMs)) recent.shift()
     return recent
   }
 
-  private async speak(play: PlayWithEvent, speech: PlaySpeech, partIds: readonly string[], settings: SpeechSettings): Promise<PlayVoice> {
+  private async speak(
+    play: PlayWithEvent,
+    speech: PlaySpeech,
+    partIds: readonly string[],
+    settings: SpeechSettings,
+  ): Promise<PlayVoice> {
     const rules = rulesInEffect(settings)
     const spoken = saidNothing(partIds)
     const troubles: string[] = []
     const sayings: SaidView[] = []
     // Asked for at once: while one is measured the next is being spoken.
     const reads = speech.sayings.map((saying) => {
-      const isRead = settings.isOn && saying.outcome !== 'refused' && !(saying.of === 'message' && play.approval === 'withheld')
+      const isRead =
+        settings.isOn && saying.outcome !== 'refused' && !(saying.of === 'message' && play.approval === 'withheld')
       return isRead ? this.deps.speaker.speakWithin(saying.of, saying, rules) : null
     })
     for (const [index, saying] of speech.sayings.entries()) {
@@ -139,16 +192,32 @@ export class PlayVoices {
         spoken[saying.partId]?.push(utterance)
       } else if (made) {
         troubles.push(made.error)
-        this.deps.logger.warn({ playId: play.id, engine: saying.voice.engine, reason: made.error }, 'a voice failed; the alert plays without it')
+        this.deps.logger.warn(
+          { playId: play.id, engine: saying.voice.engine, reason: made.error },
+          'a voice failed; the alert plays without it',
+        )
       }
-      const cut = read && read.cut.length > 0 ? { text: read.text, spoken: read.spoken, outcome: 'changed' as const, changes: [...saying.changes, ...read.cut.map(kept)] } : {}
+      const cut =
+        read && read.cut.length > 0
+          ? {
+              text: read.text,
+              spoken: read.spoken,
+              outcome: 'changed' as const,
+              changes: [...saying.changes, ...read.cut.map(kept)],
+            }
+          : {}
       sayings.push({ ...saying, ...cut, durationMs: made?.ok ? made.value.durationMs : null })
     }
     if (this.late.delete(play.id)) troubles.push('The voice was not ready in time.')
     const note = settings.isOn ? (speech.note === switchedOff ? null : speech.note) : switchedOff
     // What somebody said of it stands beside, and stays.
     const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? note }
-    await mergePlaySpeech(this.deps.db, play.id, done).catch((error: unknown) => this.deps.logger.error({ playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' }, 'what is read of a play could not be recorded'))
+    await mergePlaySpeech(this.deps.db, play.id, done).catch((error: unknown) =>
+      this.deps.logger.error(
+        { playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' },
+        'what is read of a play could not be recorded',
+      ),
+    )
     this.deps.onChange(play.event.channelId)
     return { speech: done, spoken }
   }

@@ -23,7 +23,10 @@ const pieceS = 0.25
 /** A lane is drawn with so many stretches to a second. */
 const drawnStretchMs = 40
 
-/** Measures what an engine said, cuts the silence around it and writes it as a file. Words that an engine does not tell of are spread by their letters. */
+/**
+ * Measures what an engine said, cuts the silence around it and writes it as a file. Words that an engine does not tell
+ * of are spread by their letters.
+ */
 export async function recordSpeech(text: string, { rateHz, samples, words }: Spoken): Promise<Recording> {
   const waves = Float32Array.from(samples, (sample) => sample / 32_768)
   const whole = await measure(waves, rateHz)
@@ -31,16 +34,27 @@ export async function recordSpeech(text: string, { rateHz, samples, words }: Spo
   const lastMs = Math.max(firstMs, whole.durationMs - Math.max(0, whole.trailingSilenceMs - tailMs))
   const kept = waves.subarray(Math.round((firstMs * rateHz) / 1000), Math.round((lastMs * rateHz) / 1000))
   const durationMs = Math.round((kept.length * 1000) / rateHz)
-  const told = words.map(({ from, to, atMs }) => ({ from, to, atMs: Math.max(0, Math.min(durationMs, Math.round(atMs - firstMs))) }))
+  const told = words.map(({ from, to, atMs }) => ({
+    from,
+    to,
+    atMs: Math.max(0, Math.min(durationMs, Math.round(atMs - firstMs))),
+  }))
   const finest = whole.waveform[0]
-  const peaks = finest ? [...finest.peaks].slice(Math.round(firstMs / finest.stretchMs), Math.round(lastMs / finest.stretchMs)) : []
+  const peaks = finest
+    ? [...finest.peaks].slice(Math.round(firstMs / finest.stretchMs), Math.round(lastMs / finest.stretchMs))
+    : []
   const perStretch = drawnStretchMs / (finest?.stretchMs ?? drawnStretchMs)
   return {
     wav: wav16([kept], rateHz),
     durationMs,
     level: levelledBy(whole, durationMs),
     words: told.length > 0 ? told : spreadWords(text, durationMs),
-    waveform: { stretchMs: drawnStretchMs, peaks: Array.from({ length: Math.ceil(peaks.length / perStretch) }, (_, index) => Math.max(0, ...peaks.slice(index * perStretch, (index + 1) * perStretch))) },
+    waveform: {
+      stretchMs: drawnStretchMs,
+      peaks: Array.from({ length: Math.ceil(peaks.length / perStretch) }, (_, index) =>
+        Math.max(0, ...peaks.slice(index * perStretch, (index + 1) * perStretch)),
+      ),
+    },
   }
 }
 

@@ -38,7 +38,11 @@ export class Speaker {
     readonly cache: SpeechCache,
   ) {}
 
-  /** Cleans a text by a channel's rules and finds the voice for it: where languages are followed, one that speaks the text's. @param locale the channel's, BCP 47 */
+  /**
+   * Cleans a text by a channel's rules and finds the voice for it: where languages are followed, one that speaks the
+   * text's.
+   * @param locale the channel's, BCP 47
+   */
   async clean({ of, written, emotes, voice: own }: Saying, settings: SpeechSettings, locale: string): Promise<Cleaned> {
     const ownLanguage = locale.split('-')[0] ?? 'en'
     // The line is the channel's own text with a name in it; only what viewers write may be in any language.
@@ -46,7 +50,11 @@ export class Speaker {
     const rules = rulesInEffect(settings)
     const cleaned = cleanSpeech(written, rules, blockedFor(rules, [ownLanguage, language]), emotes)
     const chosen = own ?? (of === 'line' ? settings.lineVoice : settings.messageVoice)
-    return { ...cleaned, language, voice: settings.guessesLanguage && cleaned.text !== '' ? await this.engines.voiceFor(chosen, language) : chosen }
+    return {
+      ...cleaned,
+      language,
+      voice: settings.guessesLanguage && cleaned.text !== '' ? await this.engines.voiceFor(chosen, language) : chosen,
+    }
   }
 
   /** Has a text spoken, or finds it where it was spoken before. Never rejects. */
@@ -58,16 +66,23 @@ export class Speaker {
   }
 
   /**
-   * The same, of a cleaned text that may turn out longer than the rules allow, because its seconds were only estimated: words go from its
-   * end until the voice is done in time.
+   * The same, of a cleaned text that may turn out longer than the rules allow, because its seconds were only estimated:
+   * words go from its end until the voice is done in time.
    * @returns what is read in the end, with the step that cut it where one did
    */
-  async speakWithin(of: SayingKind, { text, spoken, voice }: Pick<Cleaned, 'text' | 'spoken' | 'voice'>, { maxSeconds, pronunciations }: SpeechRules): Promise<SpokenWithin> {
+  async speakWithin(
+    of: SayingKind,
+    { text, spoken, voice }: Pick<Cleaned, 'text' | 'spoken' | 'voice'>,
+    { maxSeconds, pronunciations }: SpeechRules,
+  ): Promise<SpokenWithin> {
     let read = { text, spoken }
     let made = await this.speak(of, spoken, voice)
     for (let tries = 0; tries < cutTries && made.ok && made.value.durationMs > maxSeconds * 1000; tries++) {
       const words = read.text.split(/\s+/u)
-      const kept = Math.min(words.length - 1, Math.floor((words.length * maxSeconds * 1000 * cutReserve) / made.value.durationMs))
+      const kept = Math.min(
+        words.length - 1,
+        Math.floor((words.length * maxSeconds * 1000 * cutReserve) / made.value.durationMs),
+      )
       if (kept < 1) break
       const shorter = words.slice(0, kept).join(' ')
       read = { text: shorter, spoken: speakAs(shorter, pronunciations) }
@@ -76,7 +91,12 @@ export class Speaker {
     return { ...read, made, cut: read.text === text ? [] : [{ step: 'seconds', before: text, after: read.text }] }
   }
 
-  private async make(of: SayingKind, key: string, text: string, voice: VoiceChoice): Promise<Result<Utterance, string>> {
+  private async make(
+    of: SayingKind,
+    key: string,
+    text: string,
+    voice: VoiceChoice,
+  ): Promise<Result<Utterance, string>> {
     try {
       const known = await this.cache.find(key)
       if (known) return ok({ of, text, url: urlOf(key), ...known })
@@ -87,7 +107,11 @@ export class Speaker {
       const { wav: _wav, ...facts } = recording
       return ok({ of, text, url: urlOf(key), ...facts })
     } catch (error) {
-      return err(error instanceof Error ? `The recording could not be kept: ${error.message.slice(0, 120)}` : 'The recording could not be kept.')
+      return err(
+        error instanceof Error
+          ? `The recording could not be kept: ${error.message.slice(0, 120)}`
+          : 'The recording could not be kept.',
+      )
     }
   }
 }

@@ -19,8 +19,9 @@ const recordedBy = 1
 const keyPattern = /^[a-f0-9]{64}$/
 
 /**
- * Recordings of what was said, by what was said and how: the same words are spoken once. What was not asked for longest goes when there are
- * too many. Keys are sealed with the server's secret: nobody finds out whether something was said by computing its key.
+ * Recordings of what was said, by what was said and how: the same words are spoken once. What was not asked for longest
+ * goes when there are too many. Keys are sealed with the server's secret: nobody finds out whether something was said
+ * by computing its key.
  */
 export class SpeechCache {
   private bytes: number | null = null
@@ -32,7 +33,9 @@ export class SpeechCache {
   ) {}
 
   keyOf(text: string, { engine, voice, rate, pitch }: VoiceChoice): string {
-    return createHmac('sha256', this.secret).update(JSON.stringify(['speech', recordedBy, engine, voice, rate, pitch, text])).digest('hex')
+    return createHmac('sha256', this.secret)
+      .update(JSON.stringify(['speech', recordedBy, engine, voice, rate, pitch, text]))
+      .digest('hex')
   }
 
   /** What is known of a recording; null where there is none. */
@@ -68,10 +71,12 @@ export class SpeechCache {
 
   private async files(): Promise<{ key: string; bytes: number; atMs: number }[]> {
     const names = (await readdir(this.folder).catch(() => [])).filter((name) => name.endsWith('.wav'))
-    return Promise.all(names.map(async (name) => {
-      const { size, mtimeMs } = await stat(join(this.folder, name)).catch(() => ({ size: 0, mtimeMs: 0 }))
-      return { key: name.slice(0, -4), bytes: size, atMs: mtimeMs }
-    }))
+    return Promise.all(
+      names.map(async (name) => {
+        const { size, mtimeMs } = await stat(join(this.folder, name)).catch(() => ({ size: 0, mtimeMs: 0 }))
+        return { key: name.slice(0, -4), bytes: size, atMs: mtimeMs }
+      }),
+    )
   }
 
   private async size(): Promise<number> {

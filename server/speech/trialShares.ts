@@ -10,11 +10,27 @@ import { blockedFor } from './wordLists.ts'
 export function trialShares(settings: SpeechSettings, locale: string): TrialShare[] {
   const own = locale.split('-')[0] ?? 'en'
   const guessed = trialMessages.map(({ text }) => guessLanguage(text, own))
-  const stops = (rules: SpeechRules) => trialMessages.map(({ text }, index) => cleanSpeech(text, rules, blockedFor(rules, [own, guessed[index] ?? own])).outcome !== 'kept')
-  const byLevel = { own: stops(rulesInEffect(settings)), ...(Object.fromEntries(strictnesses.map((level) => [level, stops(readyRules[level])])) as Record<(typeof strictnesses)[number], boolean[]>) }
+  const stops = (rules: SpeechRules) =>
+    trialMessages.map(
+      ({ text }, index) => cleanSpeech(text, rules, blockedFor(rules, [own, guessed[index] ?? own])).outcome !== 'kept',
+    )
+  const byLevel = {
+    own: stops(rulesInEffect(settings)),
+    ...(Object.fromEntries(strictnesses.map((level) => [level, stops(readyRules[level])])) as Record<
+      (typeof strictnesses)[number],
+      boolean[]
+    >),
+  }
   return [...abuses, null].map((abuse) => {
     const at = trialMessages.flatMap((each, index) => (each.abuse === abuse ? [index] : []))
     const stopped = (level: keyof typeof byLevel) => at.filter((index) => byLevel[level][index]).length
-    return { abuse, count: at.length, open: stopped('open'), careful: stopped('careful'), strict: stopped('strict'), own: stopped('own') }
+    return {
+      abuse,
+      count: at.length,
+      open: stopped('open'),
+      careful: stopped('careful'),
+      strict: stopped('strict'),
+      own: stopped('own'),
+    }
   })
 }

@@ -14,15 +14,24 @@ const everywhere = 'en'
 export const listedLanguages: readonly string[] = Object.keys(lists)
 
 /**
- * What is blocked in a message: the lists of English, of the channel's language and of the language that the message seems to be in, with
- * the channel's own words. Not all lists at once: what is a slur in one language is "with" in another. Words of the other lists are blocked where
- * they are disguised, which is never an accident.
+ * What is blocked in a message: the lists of English, of the channel's language and of the language that the message
+ * seems to be in, with the channel's own words. Not all lists at once: what is a slur in one language is "with" in
+ * another. Words of the other lists are blocked where they are disguised, which is never an accident.
  */
-export function blockedFor({ ownBlocked, allowed }: Pick<SpeechRules, 'ownBlocked' | 'allowed'>, languages: readonly string[]): BlockedWords {
+export function blockedFor(
+  { ownBlocked, allowed }: Pick<SpeechRules, 'ownBlocked' | 'allowed'>,
+  languages: readonly string[],
+): BlockedWords {
   const used = [...new Set([everywhere, ...languages])].filter((language) => language in lists).sort()
   const key = JSON.stringify([used, ownBlocked, allowed])
   const others = listedLanguages.filter((language) => !used.includes(language))
-  const kept = prepared.get(key) ?? blockedWords([...used.flatMap((language) => lists[language] ?? []), ...ownBlocked], allowed, others.flatMap((language) => lists[language] ?? []))
+  const kept =
+    prepared.get(key) ??
+    blockedWords(
+      [...used.flatMap((language) => lists[language] ?? []), ...ownBlocked],
+      allowed,
+      others.flatMap((language) => lists[language] ?? []),
+    )
   prepared.delete(key)
   prepared.set(key, kept)
   dropOldest(prepared, preparedMost)

@@ -15,11 +15,18 @@ const authorisation = z.object({
   code_challenge_method: z.literal('S256'),
 })
 
-/** What a program asked for, as far as it is allowed to. @throws 400: what does not fit is never sent back to where it says */
-export function checkedAuthorisation(event: H3Event, given: unknown): { platform: string; request: z.infer<typeof authorisation> } {
+/**
+ * What a program asked for, as far as it is allowed to.
+ * @throws 400: what does not fit is never sent back to where it says
+ */
+export function checkedAuthorisation(
+  event: H3Event,
+  given: unknown,
+): { platform: string; request: z.infer<typeof authorisation> } {
   const platform = knownPlatform(event)
   const checked = authorisation.safeParse(given)
-  if (!checked.success || checked.data.redirect_uri !== getRequestURL(event).origin + callbackPath) throw problemError(400, 'This request for consent does not fit what is registered with the platform.')
+  if (!checked.success || checked.data.redirect_uri !== getRequestURL(event).origin + callbackPath)
+    throw problemError(400, 'This request for consent does not fit what is registered with the platform.')
   return { platform, request: checked.data }
 }
 
@@ -32,7 +39,11 @@ export async function readForm(event: H3Event): Promise<Partial<Record<string, s
 /** A page of a simulated platform: styles of its own, nothing else, and forms that stay here. */
 export function sendPage(event: H3Event, html: string): string {
   setResponseHeader(event, 'content-type', 'text/html; charset=utf-8')
-  setResponseHeader(event, 'content-security-policy', "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; base-uri 'none'")
+  setResponseHeader(
+    event,
+    'content-security-policy',
+    "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; base-uri 'none'",
+  )
   setResponseHeader(event, 'cache-control', 'no-store')
   return html
 }

@@ -6,29 +6,42 @@ const flag = z.enum(['0', '1']).transform((value) => value === '1')
 /** Voice services by their names: `chirp=http://127.0.0.1:4410/stand-ins/voice other=…`. */
 const voiceAddresses = z
   .string()
-  .regex(/^\s*(?:[a-z0-9][a-z0-9-]{0,39}=https?:\/\/\S+\s*)*$/, 'must be names and addresses, e.g. studio=http://127.0.0.1:5002/voice')
-  .transform((text) => Object.fromEntries(text.split(/\s+/).filter((pair) => pair !== '').map((pair) => [pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1)])))
+  .regex(
+    /^\s*(?:[a-z0-9][a-z0-9-]{0,39}=https?:\/\/\S+\s*)*$/,
+    'must be names and addresses, e.g. studio=http://127.0.0.1:5002/voice',
+  )
+  .transform((text) =>
+    Object.fromEntries(
+      text
+        .split(/\s+/)
+        .filter((pair) => pair !== '')
+        .map((pair) => [pair.slice(0, pair.indexOf('=')), pair.slice(pair.indexOf('=') + 1)]),
+    ),
+  )
 
 /** Every variable that an operator may set. Anything wrong stops the start with one clear line. */
 const environment = z
   .object({
-  PORT: port.default(4410),
-  HOST: z.string().min(1).default('127.0.0.1'),
-  THUNDERCREST_DATA: z.string().min(1).default('.data'),
-  DATABASE_URL: z
-    .string()
-    .regex(/^postgres(ql)?:\/\//, 'must begin with postgres://')
-    .optional(),
-  THUNDERCREST_SECRET: z.string().min(32, 'must have at least 32 characters').optional(),
-  THUNDERCREST_DEMO: flag.default(false),
-  THUNDERCREST_S3_URL: z.url('must be the address of a bucket').optional(),
-  THUNDERCREST_S3_REGION: z.string().min(1).default('auto'),
-  THUNDERCREST_S3_KEY: z.string().min(1).optional(),
-  THUNDERCREST_S3_SECRET: z.string().min(1).optional(),
-  THUNDERCREST_VOICES: voiceAddresses.default({}),
-  THUNDERCREST_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
+    PORT: port.default(4410),
+    HOST: z.string().min(1).default('127.0.0.1'),
+    THUNDERCREST_DATA: z.string().min(1).default('.data'),
+    DATABASE_URL: z
+      .string()
+      .regex(/^postgres(ql)?:\/\//, 'must begin with postgres://')
+      .optional(),
+    THUNDERCREST_SECRET: z.string().min(32, 'must have at least 32 characters').optional(),
+    THUNDERCREST_DEMO: flag.default(false),
+    THUNDERCREST_S3_URL: z.url('must be the address of a bucket').optional(),
+    THUNDERCREST_S3_REGION: z.string().min(1).default('auto'),
+    THUNDERCREST_S3_KEY: z.string().min(1).optional(),
+    THUNDERCREST_S3_SECRET: z.string().min(1).optional(),
+    THUNDERCREST_VOICES: voiceAddresses.default({}),
+    THUNDERCREST_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   })
-  .refine((env) => !env.THUNDERCREST_S3_URL || (env.THUNDERCREST_S3_KEY && env.THUNDERCREST_S3_SECRET), { path: ['THUNDERCREST_S3_URL'], message: 'needs THUNDERCREST_S3_KEY and THUNDERCREST_S3_SECRET' })
+  .refine((env) => !env.THUNDERCREST_S3_URL || (env.THUNDERCREST_S3_KEY && env.THUNDERCREST_S3_SECRET), {
+    path: ['THUNDERCREST_S3_URL'],
+    message: 'needs THUNDERCREST_S3_KEY and THUNDERCREST_S3_SECRET',
+  })
 export type Config = z.infer<typeof environment>
 
 /** Reads and checks the environment. @throws Error with one line that names each bad variable, never its value. */

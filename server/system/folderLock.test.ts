@@ -8,6 +8,8 @@ describe('lockFolder', () => {
     await expect(lockFolder(folder, 0)).rejects.toThrow(/Another Thundercrest/)
     const waiting = lockFolder(folder, 3000)
     await unlock()
-    await (await waiting)()
+    await (
+      await waiting
+    )()
   })
 })

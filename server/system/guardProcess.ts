@@ -13,7 +13,11 @@ export interface ProcessLimits {
  * @param on what to do where it takes too long or too much; `seen` is told every measure
  * @returns ends the watching
  */
-export function guardProcess(pid: number | undefined, limits: ProcessLimits, on: { tooLong(): void; tooMuch(): void; seen(bytes: number): void }): () => void {
+export function guardProcess(
+  pid: number | undefined,
+  limits: ProcessLimits,
+  on: { tooLong(): void; tooMuch(): void; seen(bytes: number): void },
+): () => void {
   let isOn = true
   const deadline = setTimeout(on.tooLong, limits.deadlineMs)
   const watch = setInterval(() => {
@@ -33,6 +37,9 @@ export function guardProcess(pid: number | undefined, limits: ProcessLimits, on:
 
 /** What a process holds in memory; 0 where the system does not tell. */
 async function residentBytes(pid: number | undefined): Promise<number> {
-  const pages = await readFile(`/proc/${pid}/statm`, 'utf8').then((text) => Number(text.split(' ')[1]), () => 0)
+  const pages = await readFile(`/proc/${pid}/statm`, 'utf8').then(
+    (text) => Number(text.split(' ')[1]),
+    () => 0,
+  )
   return pages * 4096
 }

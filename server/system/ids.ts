@@ -9,7 +9,8 @@ function letters(count: number): string {
 /** A new id that sorts by time of making: `play-` + 9 letters of time + 11 random ones (55 bits). */
 export function newId(prefix: string, nowMs = Date.now()): string {
   let time = ''
-  for (let rest = nowMs, place = 0; place < 9; place++, rest = Math.floor(rest / 32)) time = (alphabet[rest % 32] ?? '0') + time
+  for (let rest = nowMs, place = 0; place < 9; place++, rest = Math.floor(rest / 32))
+    time = (alphabet[rest % 32] ?? '0') + time
   return `${prefix}-${time}${letters(11)}`
 }
 

@@ -5,6 +5,20 @@ export function createLogger(level: string): Logger {
   return pino({
     level,
     base: null,
-    redact: { paths: ['token', '*.token', 'secret', '*.secret', 'password', '*.password', 'cookie', '*.cookie', 'authorization', '*.authorization'], censor: '(hidden)' },
+    redact: {
+      paths: [
+        'token',
+        '*.token',
+        'secret',
+        '*.secret',
+        'password',
+        '*.password',
+        'cookie',
+        '*.cookie',
+        'authorization',
+        '*.authorization',
+      ],
+      censor: '(hidden)',
+    },
   })
 }

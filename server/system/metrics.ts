@@ -19,7 +19,12 @@ export function createMetrics(countSources: () => number): Metrics {
       this.set(countSources())
     },
   })
-  const events = new Counter({ name: 'thundercrest_events_total', help: 'Events taken in', labelNames: ['outcome'], registers: [registry] })
+  const events = new Counter({
+    name: 'thundercrest_events_total',
+    help: 'Events taken in',
+    labelNames: ['outcome'],
+    registers: [registry],
+  })
   // A rate can only be computed from a counter that is there before the first event.
   for (const outcome of ['accepted', 'repeated', 'rejected']) events.inc({ outcome }, 0)
   return {

@@ -25,7 +25,11 @@ export function problem(status: number, detail: string, issues?: Problem['issues
 
 /** An error that the error handler turns into exactly this problem document. */
 export function problemError(status: number, detail: string, issues?: Problem['issues']): H3Error {
-  return createError({ statusCode: status, statusMessage: titles[status] ?? 'Error', data: problem(status, detail, issues) })
+  return createError({
+    statusCode: status,
+    statusMessage: titles[status] ?? 'Error',
+    data: problem(status, detail, issues),
+  })
 }
 
 /** What did not fit, with paths, for the `issues` of a problem document. At most 20. */

@@ -73,11 +73,22 @@ export interface StartOptions {
   readShippedFile: ReadShippedFile
 }
 
-/** Opens the data folder and the database, brings the schema up to date and takes up the queues where they were left. */
-export async function startServices({ config, logger, migrations, databaseTemplate, measurerEntry, readShippedFile }: StartOptions): Promise<Services> {
+/**
+ * Opens the data folder and the database, brings the schema up to date and takes up the queues where they were left.
+ */
+export async function startServices({
+  config,
+  logger,
+  migrations,
+  databaseTemplate,
+  measurerEntry,
+  readShippedFile,
+}: StartOptions): Promise<Services> {
   const dataFolder = resolve(config.THUNDERCREST_DATA)
   const unlock = config.DATABASE_URL ? async () => undefined : await lockFolder(dataFolder)
-  const database = config.DATABASE_URL ? await openServer(config.DATABASE_URL) : await openEmbedded(join(dataFolder, 'database'), databaseTemplate)
+  const database = config.DATABASE_URL
+    ? await openServer(config.DATABASE_URL)
+    : await openEmbedded(join(dataFolder, 'database'), databaseTemplate)
   const applied = await migrate(database, migrations)
   if (applied.length > 0) logger.info({ applied }, 'database brought up to date')
   const secret = await ensureServerSecret(dataFolder, config.THUNDERCREST_SECRET)
@@ -93,12 +104,25 @@ export async function startServices({ config, logger, migrations, databaseTempla
     stream.changed(channelId)
   })
   const stream = new ChannelStream(readLive, (error) => logger.error({ err: error }, 'a live view could not be read'))
-  const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) => queues.of(boxId).input({ type: 'sourceLeft', sourceId }))
+  const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) =>
+    queues.of(boxId).input({ type: 'sourceLeft', sourceId }),
+  )
   const metrics = createMetrics(() => rooms.count())
   const engines = findEngines(config.THUNDERCREST_VOICES)
   const speaker = new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret))
   const changed = (channelId: string) => stream.changed(channelId)
-  const shows = new Shows({ db, onAir, voices: new PlayVoices({ db, logger, speaker, now, onChange: changed, onNothingToApprove: (boxId, playId) => queues.of(boxId).input({ type: 'released', playId }) }) })
+  const shows = new Shows({
+    db,
+    onAir,
+    voices: new PlayVoices({
+      db,
+      logger,
+      speaker,
+      now,
+      onChange: changed,
+      onNothingToApprove: (boxId, playId) => queues.of(boxId).input({ type: 'released', playId }),
+    }),
+  })
   const queues: BoxQueues = new BoxQueues({
     db,
     logger,
@@ -108,7 +132,15 @@ export async function startServices({ config, logger, migrations, databaseTempla
     onChange: changed,
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
   })
-  const ingest = new Ingest({ db, onAir, history, queues, metrics, commits: new GroupCommit((pieces) => keepDecided(db, pieces)), onChange: changed })
+  const ingest = new Ingest({
+    db,
+    onAir,
+    history,
+    queues,
+    metrics,
+    commits: new GroupCommit((pieces) => keepDecided(db, pieces)),
+    onChange: changed,
+  })
 
   const media = storeOf(config, dataFolder)
   const uploadsFolder = join(dataFolder, 'uploads')
@@ -133,11 +165,20 @@ export async function startServices({ config, logger, migrations, databaseTempla
     const desks = []
     for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
     const states = boxes.map(({ boxId }) => queues.of(boxId).state)
-    return { serverNowMs: now(), ridge: await ridgeView(db, channelId, states), desks, libraryRevision: library.revision(channelId), voicesAreOn: speech.isOn }
+    return {
+      serverNowMs: now(),
+      ridge: await ridgeView(db, channelId, states),
+      desks,
+      libraryRevision: library.revision(channelId),
+      voicesAreOn: speech.isOn,
+    }
   }
 
   function wakeVoices(channelId: string): void {
-    onAir.read(channelId).then((channel) => engines.wake(enginesUsed(channel)), (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'))
+    onAir.read(channelId).then(
+      (channel) => engines.wake(enginesUsed(channel)),
+      (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'),
+    )
   }
 
   await queues.recover()
@@ -178,8 +219,17 @@ export async function startServices({ config, logger, migrations, databaseTempla
 }
 
 /** Where media files lie: a folder beside the database, or the bucket that the operator names. */
-function storeOf({ THUNDERCREST_S3_URL: bucketUrl, THUNDERCREST_S3_REGION: region, THUNDERCREST_S3_KEY: accessKeyId, THUNDERCREST_S3_SECRET: secretAccessKey }: Config, dataFolder: string): MediaStore {
-  if (bucketUrl && accessKeyId && secretAccessKey) return new S3Store({ bucketUrl, region, accessKeyId, secretAccessKey })
+function storeOf(
+  {
+    THUNDERCREST_S3_URL: bucketUrl,
+    THUNDERCREST_S3_REGION: region,
+    THUNDERCREST_S3_KEY: accessKeyId,
+    THUNDERCREST_S3_SECRET: secretAccessKey,
+  }: Config,
+  dataFolder: string,
+): MediaStore {
+  if (bucketUrl && accessKeyId && secretAccessKey)
+    return new S3Store({ bucketUrl, region, accessKeyId, secretAccessKey })
   return new FolderStore(join(dataFolder, 'media'))
 }
 

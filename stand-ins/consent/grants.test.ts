@@ -4,8 +4,20 @@ import { accountOf, exchange, grantCode } from './grants.ts'
 
 const verifier = 'v'.repeat(43)
 const challenge = createHash('sha256').update(verifier).digest('base64url')
-const granted = { platform: 'alder', account: 'lantern-loaf', clientId: 'thundercrest', redirectUri: 'http://127.0.0.1/back', challenge }
-const asked = (code: string) => ({ platform: 'alder', code, clientId: 'thundercrest', redirectUri: 'http://127.0.0.1/back', verifier })
+const granted = {
+  platform: 'alder',
+  account: 'lantern-loaf',
+  clientId: 'thundercrest',
+  redirectUri: 'http://127.0.0.1/back',
+  challenge,
+}
+const asked = (code: string) => ({
+  platform: 'alder',
+  code,
+  clientId: 'thundercrest',
+  redirectUri: 'http://127.0.0.1/back',
+  verifier,
+})
 
 describe('a code of a simulated platform', () => {
   it('is exchanged once, for the account that allowed it', () => {

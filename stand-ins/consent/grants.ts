@@ -33,7 +33,8 @@ function keep<Value>(map: Map<string, Value>, value: Value): string {
 }
 
 /** A code for what somebody allowed. */
-export const grantCode = (grant: Omit<Grant, 'expiresAtMs'>, nowMs: number): string => keep(codes, { ...grant, expiresAtMs: nowMs + codeLivesMs })
+export const grantCode = (grant: Omit<Grant, 'expiresAtMs'>, nowMs: number): string =>
+  keep(codes, { ...grant, expiresAtMs: nowMs + codeLivesMs })
 
 export interface TokenRequest {
   platform: string
@@ -43,12 +44,23 @@ export interface TokenRequest {
   verifier: string
 }
 
-/** Exchanges a code for a token; null where anything about it does not fit. Whatever comes of it, the code is used up. */
-export function exchange({ platform, code, clientId, redirectUri, verifier }: TokenRequest, nowMs: number): string | null {
+/**
+ * Exchanges a code for a token; null where anything about it does not fit. Whatever comes of it, the code is used up.
+ */
+export function exchange(
+  { platform, code, clientId, redirectUri, verifier }: TokenRequest,
+  nowMs: number,
+): string | null {
   const grant = codes.get(code)
   codes.delete(code)
   const challenge = createHash('sha256').update(verifier).digest('base64url')
-  const fits = grant && grant.expiresAtMs > nowMs && grant.platform === platform && grant.clientId === clientId && grant.redirectUri === redirectUri && grant.challenge === challenge
+  const fits =
+    grant &&
+    grant.expiresAtMs > nowMs &&
+    grant.platform === platform &&
+    grant.clientId === clientId &&
+    grant.redirectUri === redirectUri &&
+    grant.challenge === challenge
   return fits ? keep(tokens, { platform, account: grant.account }) : null
 }
 

@@ -12,8 +12,12 @@ const style = `
   button { font: inherit; font-weight: 600; padding: .55rem 1.1rem; margin: 1.25rem .5rem 0 0; border: 1px solid #1d5a38; background: #1d5a38; color: #fff; cursor: pointer }
   button.plain { background: #fff; color: #1d5a38 } :focus-visible { outline: 3px solid #2a72b8; outline-offset: 2px }`
 
-const page = (title: string, body: string) => `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${escaped(title)}</title><style>${style}</style></head><body><main>${body}</main></body></html>`
-const hidden = (fields: Readonly<Record<string, string>>) => Object.entries(fields).map(([name, value]) => `<input type="hidden" name="${escaped(name)}" value="${escaped(value)}">`).join('')
+const page = (title: string, body: string) =>
+  `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${escaped(title)}</title><style>${style}</style></head><body><main>${body}</main></body></html>`
+const hidden = (fields: Readonly<Record<string, string>>) =>
+  Object.entries(fields)
+    .map(([name, value]) => `<input type="hidden" name="${escaped(name)}" value="${escaped(value)}">`)
+    .join('')
 
 /** Where somebody allows a program to hear what happens on their channel. */
 export function consentPage(platform: string, program: string, request: Readonly<Record<string, string>>): string {

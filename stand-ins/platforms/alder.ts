@@ -3,20 +3,41 @@ import { momentOf, wordsOf, type Platform } from './platform.ts'
 
 const numerals = ['', 'I', 'II', 'III']
 type Viewer = NonNullable<CanonicalEvent['data']['viewer']>
-const personOf = (viewer: Viewer | null) => viewer && { uid: viewer.id, handle: viewer.name, ...(viewer.roles ? { badges: viewer.roles } : {}) }
+const personOf = (viewer: Viewer | null) =>
+  viewer && { uid: viewer.id, handle: viewer.name, ...(viewer.roles ? { badges: viewer.roles } : {}) }
 
 function entryOf(event: CanonicalEvent): { topic: string; detail: object } | null {
   switch (event.kind) {
     case 'subscription':
       return { topic: 'standing.started', detail: { tier: numerals[event.data.tier], words: wordsOf(event) } }
     case 'resubscription':
-      return { topic: 'standing.renewed', detail: { tier: numerals[event.data.tier], months: event.data.months, run: event.data.streakMonths, words: wordsOf(event) } }
+      return {
+        topic: 'standing.renewed',
+        detail: {
+          tier: numerals[event.data.tier],
+          months: event.data.months,
+          run: event.data.streakMonths,
+          words: wordsOf(event),
+        },
+      }
     case 'giftBatch':
-      return { topic: 'gift.batch', detail: { tier: numerals[event.data.tier], pieces: event.data.count, batch: event.data.groupId } }
+      return {
+        topic: 'gift.batch',
+        detail: { tier: numerals[event.data.tier], pieces: event.data.count, batch: event.data.groupId },
+      }
     case 'giftRecipient':
-      return { topic: 'gift.single', detail: { tier: numerals[event.data.tier], to: personOf(event.data.recipient), batch: event.data.groupId } }
+      return {
+        topic: 'gift.single',
+        detail: { tier: numerals[event.data.tier], to: personOf(event.data.recipient), batch: event.data.groupId },
+      }
     case 'redemption':
-      return { topic: 'points.redeemed', detail: { reward: { id: event.data.reward.id, name: event.data.reward.title, price: event.data.reward.costPoints }, typed: event.data.input } }
+      return {
+        topic: 'points.redeemed',
+        detail: {
+          reward: { id: event.data.reward.id, name: event.data.reward.title, price: event.data.reward.costPoints },
+          typed: event.data.input,
+        },
+      }
     case 'applause':
       return { topic: 'points.clapped', detail: { points: event.data.points, words: wordsOf(event) } }
     case 'surgeStarted':
@@ -47,9 +68,33 @@ function ulidOf(text: string): string {
 }
 
 export const alder: Platform = {
-  kinds: ['subscription', 'resubscription', 'giftBatch', 'giftRecipient', 'redemption', 'applause', 'surgeStarted', 'surgeLevelled', 'surgeEnded', 'chatCommand', 'chatMessage'],
+  kinds: [
+    'subscription',
+    'resubscription',
+    'giftBatch',
+    'giftRecipient',
+    'redemption',
+    'applause',
+    'surgeStarted',
+    'surgeLevelled',
+    'surgeEnded',
+    'chatCommand',
+    'chatMessage',
+  ],
   say(event, id) {
     const entry = entryOf(event)
-    return entry && { entries: [{ id: ulidOf(id), moment: momentOf(event), person: personOf(event.data.viewer), picked: event.data.choice, ...entry }] }
+    return (
+      entry && {
+        entries: [
+          {
+            id: ulidOf(id),
+            moment: momentOf(event),
+            person: personOf(event.data.viewer),
+            picked: event.data.choice,
+            ...entry,
+          },
+        ],
+      }
+    )
   },
 }

@@ -2,7 +2,10 @@ import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { minorDigits } from '../../core/money.ts'
 import { wordsOf, type Platform } from './platform.ts'
 
-const microsOf = ({ amountMinor, currency }: { amountMinor: number; currency: string }) => ({ micros: String(BigInt(amountMinor) * 10n ** BigInt(6 - minorDigits(currency))), currency })
+const microsOf = ({ amountMinor, currency }: { amountMinor: number; currency: string }) => ({
+  micros: String(BigInt(amountMinor) * 10n ** BigInt(6 - minorDigits(currency))),
+  currency,
+})
 
 function itemOf(event: CanonicalEvent): { type: string; snippet: object } | null {
   const text = wordsOf(event)
@@ -16,7 +19,10 @@ function itemOf(event: CanonicalEvent): { type: string; snippet: object } | null
     case 'charityDonation':
       return { type: 'donation', snippet: { ...microsOf(event.data), text } }
     case 'purchase':
-      return { type: 'shopOrder', snippet: { ...microsOf(event.data), product: event.data.item, pieces: event.data.quantity } }
+      return {
+        type: 'shopOrder',
+        snippet: { ...microsOf(event.data), product: event.data.item, pieces: event.data.quantity },
+      }
     case 'chatMessage':
       return { type: 'chatText', snippet: { text } }
     default:
@@ -29,6 +35,24 @@ export const birch: Platform = {
   say(event, id) {
     const item = itemOf(event)
     const { viewer } = event.data
-    return item && { page: { items: [{ uid: id, ts: event.occurredAtMs / 1000, author: { profile: { id: viewer?.id ?? 'nobody', title: viewer?.name ?? '' }, isMember: viewer?.roles?.includes('subscriber'), isKeeper: viewer?.roles?.includes('moderator') }, picked: event.data.choice, ...item }] } }
+    return (
+      item && {
+        page: {
+          items: [
+            {
+              uid: id,
+              ts: event.occurredAtMs / 1000,
+              author: {
+                profile: { id: viewer?.id ?? 'nobody', title: viewer?.name ?? '' },
+                isMember: viewer?.roles?.includes('subscriber'),
+                isKeeper: viewer?.roles?.includes('moderator'),
+              },
+              picked: event.data.choice,
+              ...item,
+            },
+          ],
+        },
+      }
+    )
   },
 }

@@ -5,7 +5,10 @@ import type { CanonicalEvent } from '../../core/events/schema.ts'
 export interface Platform {
   /** What happens there. */
   kinds: readonly EventKind[]
-  /** @param id the platform's own id of this happening. @returns a payload as it would be delivered; null for what never happens there */
+  /**
+   * @param id the platform's own id of this happening.
+   * @returns a payload as it would be delivered; null for what never happens there
+   */
   say(event: CanonicalEvent, id: string): object | null
 }
 

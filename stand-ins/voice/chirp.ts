@@ -1,4 +1,7 @@
-/** A voice that is none: a short tone for each syllable, higher where a sentence asks. It stands in for a voice service on another machine. */
+/**
+ * A voice that is none: a short tone for each syllable, higher where a sentence asks. It stands in for a voice service
+ * on another machine.
+ */
 const rateHz = 22_050
 const syllableS = 0.16
 const gapS = 0.06
@@ -41,12 +44,22 @@ function chirp(text: string, rate: number, pitch: number): Chirped {
     if (piece.trim() !== '') {
       words.push({ from: at, to: at + length, atMs: Math.round((samples.length * 1000) / rateHz) })
       const syllables = Math.max(1, Math.min(12, piece.match(/[aeiouyáéíóúãõâêô]+/giu)?.length ?? 1))
-      for (let index = 0; index < syllables; index++) addTone(samples, baseHz * 2 ** ((pitch - 50) / 50 + (piece.endsWith('?') ? 0.4 : 0) + ((piece.charCodeAt(0) + index * 5) % 7) / 14), syllableS / speed)
+      for (let index = 0; index < syllables; index++)
+        addTone(
+          samples,
+          baseHz *
+            2 ** ((pitch - 50) / 50 + (piece.endsWith('?') ? 0.4 : 0) + ((piece.charCodeAt(0) + index * 5) % 7) / 14),
+          syllableS / speed,
+        )
       addSilence(samples, gapS / speed)
     }
     at += length
   }
-  return { rateHz, pcm: Buffer.from(Int16Array.from(samples, (sample) => Math.round(sample * 32_767)).buffer).toString('base64'), words }
+  return {
+    rateHz,
+    pcm: Buffer.from(Int16Array.from(samples, (sample) => Math.round(sample * 32_767)).buffer).toString('base64'),
+    words,
+  }
 }
 
 function addTone(samples: number[], hertz: number, lastsS: number): void {

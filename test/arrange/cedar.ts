@@ -24,13 +24,21 @@ export async function deliver(demo: DemoFile, body: string, sending: Sending = {
   const signature = sending.signature ?? new Webhook(sending.secret ?? feed.secret).sign(id, at, body)
   return fetch(`${demo.url}/api/feeds/${feed.id}/deliveries`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json', 'webhook-id': id, 'webhook-timestamp': String(Math.floor(at.getTime() / 1000)), 'webhook-signature': signature },
+    headers: {
+      'content-type': 'application/json',
+      'webhook-id': id,
+      'webhook-timestamp': String(Math.floor(at.getTime() / 1000)),
+      'webhook-signature': signature,
+    },
     body,
   })
 }
 
 /** Sends notices, and answers with what the server said. */
-export async function deliverNotices(demo: DemoFile, ...notices: unknown[]): Promise<{ accepted: number; repeated: number; rejected: number }> {
+export async function deliverNotices(
+  demo: DemoFile,
+  ...notices: unknown[]
+): Promise<{ accepted: number; repeated: number; rejected: number }> {
   const answer = await deliver(demo, JSON.stringify({ sent_at: new Date().toISOString(), notices }))
   if (answer.status !== 202) throw new Error(`The delivery was answered with ${answer.status}: ${await answer.text()}`)
   return (await answer.json()) as { accepted: number; repeated: number; rejected: number }

@@ -15,8 +15,10 @@ export interface DecidedEvent {
 /** Every event of the channel, oldest first. */
 export async function eventsOf(page: Page, demo: DemoFile): Promise<DecidedEvent[]> {
   const all: DecidedEvent[] = []
-  for (let after = 0; ; ) {
-    const answer = await page.request.get(`${demo.url}/api/events?after=${after}&limit=500`, { headers: { authorization: `Bearer ${demo.apiKey}` } })
+  for (let after = 0; ;) {
+    const answer = await page.request.get(`${demo.url}/api/events?after=${after}&limit=500`, {
+      headers: { authorization: `Bearer ${demo.apiKey}` },
+    })
     const { events, nextAfter } = (await answer.json()) as { events: DecidedEvent[]; nextAfter: number }
     if (events.length === 0) return all
     all.push(...events)

@@ -5,11 +5,14 @@ import { expect, type Page } from '@playwright/test'
 export const artwork = '[data-part]'
 
 /**
- * Nothing on the page keeps anybody out. Our pages have no frames, so the tool looks through the page itself, which is three times as fast.
+ * Nothing on the page keeps anybody out. Our pages have no frames, so the tool looks through the page itself, which is
+ * three times as fast.
  * @param leftOut what is not looked at, as a selector
  */
 export async function expectNoFaults(page: Page, leftOut?: string): Promise<void> {
   const tool = new AxeBuilder({ page }).options({ resultTypes: ['violations'] }).setLegacyMode(true)
   const { violations } = await (leftOut === undefined ? tool : tool.exclude(leftOut)).analyze()
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([])
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(' | ')}`)).toEqual(
+    [],
+  )
 }

@@ -6,14 +6,16 @@ type SignIn = (role?: 'owner' | 'editor' | 'moderator', page?: Page) => Promise<
 /** Signs the page in on a demo. */
 async function signInOn(demo: DemoFile, page: Page, role: 'owner' | 'editor' | 'moderator'): Promise<Page> {
   const account = demo.accounts.find((each) => each.role === role)
-  const answer = await page.request.post(`${demo.url}/api/session`, { data: { email: account?.email, password: account?.password } })
+  const answer = await page.request.post(`${demo.url}/api/session`, {
+    data: { email: account?.email, password: account?.password },
+  })
   expect(answer.status()).toBe(204)
   return page
 }
 
 /**
- * A demo server that the tests of one file share, and pages that are signed in on it. A file names itself in `serverFor`:
- * the runner then gives it a worker, and so a server with empty queues, of its own.
+ * A demo server that the tests of one file share, and pages that are signed in on it. A file names itself in
+ * `serverFor`: the runner then gives it a worker, and so a server with empty queues, of its own.
  */
 export const test = base.extend<{ demo: DemoFile; signIn: SignIn }, { serverFor: string; server: TestServer }>({
   serverFor: ['', { option: true, scope: 'worker' }],
@@ -50,7 +52,9 @@ export async function untilState(source: Page, state: string, timeout = 20_000):
 }
 
 /** What has played on a source page since it was opened: filled before any of its scripts run. */
-export async function watchPlays(source: Page): Promise<() => Promise<{ play: string; event: string; text: string }[]>> {
+export async function watchPlays(
+  source: Page,
+): Promise<() => Promise<{ play: string; event: string; text: string }[]>> {
   await source.addInitScript(() => {
     const seen: { play: string; event: string; text: string }[] = []
     Object.assign(window, { seenPlays: seen })
@@ -61,11 +65,15 @@ export async function watchPlays(source: Page): Promise<() => Promise<{ play: st
       setTimeout(() => (entry.text = document.body.innerText), 2500)
     })
   })
-  return () => source.evaluate(() => (window as unknown as { seenPlays: { play: string; event: string; text: string }[] }).seenPlays)
+  return () =>
+    source.evaluate(
+      () => (window as unknown as { seenPlays: { play: string; event: string; text: string }[] }).seenPlays,
+    )
 }
 
 /**
- * Listens to what really leaves the page's audio graph: whatever is connected to the output also goes to a meter of ours.
+ * Listens to what really leaves the page's audio graph: whatever is connected to the output also goes to a meter of
+ * ours.
  * @returns reads the loudest sample so far (0…1) and starts over
  */
 export async function listenToOutput(page: Page): Promise<() => Promise<number>> {
@@ -100,9 +108,15 @@ export async function listenToOutput(page: Page): Promise<() => Promise<number>>
  * Records what really leaves the page's audio graph, sample by sample.
  * @returns reads the two channels heard so far and starts over
  */
-export async function recordOutput(page: Page): Promise<() => Promise<{ rateHz: number; channels: [Float32Array, Float32Array] }>> {
+export async function recordOutput(
+  page: Page,
+): Promise<() => Promise<{ rateHz: number; channels: [Float32Array, Float32Array] }>> {
   await page.addInitScript(() => {
-    const heard: { rateHz: number; left: Float32Array[]; right: Float32Array[] } = { rateHz: 48_000, left: [], right: [] }
+    const heard: { rateHz: number; left: Float32Array[]; right: Float32Array[] } = {
+      rateHz: 48_000,
+      left: [],
+      right: [],
+    }
     Object.assign(window, { recordedOutput: heard })
     const connect = AudioNode.prototype.connect
     AudioNode.prototype.connect = function (this: AudioNode, target: AudioNode | AudioParam, ...rest: number[]) {
@@ -123,12 +137,17 @@ export async function recordOutput(page: Page): Promise<() => Promise<{ rateHz: 
   })
   return async () => {
     const { rateHz, left, right } = await page.evaluate(() => {
-      const heard = (window as unknown as { recordedOutput: { rateHz: number; left: Float32Array[]; right: Float32Array[] } }).recordedOutput
+      const heard = (
+        window as unknown as { recordedOutput: { rateHz: number; left: Float32Array[]; right: Float32Array[] } }
+      ).recordedOutput
       const packed = (pieces: Float32Array[]) => {
         const bytes = new Uint8Array(pieces.length * 4096 * 4)
-        pieces.forEach((piece, index) => bytes.set(new Uint8Array(piece.buffer, piece.byteOffset, 16_384), index * 16_384))
+        pieces.forEach((piece, index) =>
+          bytes.set(new Uint8Array(piece.buffer, piece.byteOffset, 16_384), index * 16_384),
+        )
         let letters = ''
-        for (let from = 0; from < bytes.length; from += 32_768) letters += String.fromCharCode(...bytes.subarray(from, from + 32_768))
+        for (let from = 0; from < bytes.length; from += 32_768)
+          letters += String.fromCharCode(...bytes.subarray(from, from + 32_768))
         return btoa(letters)
       }
       const answer = { rateHz: heard.rateHz, left: packed(heard.left), right: packed(heard.right) }
@@ -142,11 +161,20 @@ export async function recordOutput(page: Page): Promise<() => Promise<{ rateHz: 
 }
 
 /** Drops files onto the page as a person does from another window. */
-export async function dropFiles(page: Page, selector: string, files: readonly { name: string; bytes: Buffer; type?: string }[]): Promise<void> {
-  const transfer = await page.evaluateHandle((given) => {
-    const data = new DataTransfer()
-    for (const { name, base64, type } of given) data.items.add(new File([Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0))], name, { type }))
-    return data
-  }, files.map(({ name, bytes, type = '' }) => ({ name, base64: bytes.toString('base64'), type })))
-  for (const type of ['dragenter', 'dragover', 'drop']) await page.dispatchEvent(selector, type, { dataTransfer: transfer })
+export async function dropFiles(
+  page: Page,
+  selector: string,
+  files: readonly { name: string; bytes: Buffer; type?: string }[],
+): Promise<void> {
+  const transfer = await page.evaluateHandle(
+    (given) => {
+      const data = new DataTransfer()
+      for (const { name, base64, type } of given)
+        data.items.add(new File([Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0))], name, { type }))
+      return data
+    },
+    files.map(({ name, bytes, type = '' }) => ({ name, base64: bytes.toString('base64'), type })),
+  )
+  for (const type of ['dragenter', 'dragover', 'drop'])
+    await page.dispatchEvent(selector, type, { dataTransfer: transfer })
 }

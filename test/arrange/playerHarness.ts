@@ -44,7 +44,13 @@ let bundled: Promise<string> | null = null
 
 /** The player's own modules, bundled once for a blank page. */
 function bundle(): Promise<string> {
-  bundled ??= build({ stdin: { contents: entry, resolveDir: process.cwd(), loader: 'ts' }, bundle: true, write: false, format: 'iife', target: 'es2022' }).then((result) => result.outputFiles[0]?.text ?? '')
+  bundled ??= build({
+    stdin: { contents: entry, resolveDir: process.cwd(), loader: 'ts' },
+    bundle: true,
+    write: false,
+    format: 'iife',
+    target: 'es2022',
+  }).then((result) => result.outputFiles[0]?.text ?? '')
   return bundled
 }
 
@@ -62,7 +68,8 @@ interface Harness {
 }
 type Global = { harness: Harness }
 
-export const loadScore = (page: Page, score: ResolvedScore) => page.evaluate((given) => (globalThis as unknown as Global).harness.load(given), score)
+export const loadScore = (page: Page, score: ResolvedScore) =>
+  page.evaluate((given) => (globalThis as unknown as Global).harness.load(given), score)
 
 /** The frame at a moment, sought directly. */
 export async function soughtFrame(page: Page, tMs: number): Promise<Buffer> {
@@ -85,17 +92,34 @@ export function differingPixels(one: Buffer, other: Buffer): number {
 }
 
 /** A box of the demo as it is on air, with what the engine needs to know of its media. */
-export async function readBox(page: Page, demo: DemoFile, index = 0): Promise<{ document: BoxDocument; media: Parameters<typeof resolveScore>[1]['media'] }> {
-  const { document } = (await (await page.request.get(`${demo.url}/api/boxes/${demo.boxes[index]?.id}`)).json()) as { document: BoxDocument }
+export async function readBox(
+  page: Page,
+  demo: DemoFile,
+  index = 0,
+): Promise<{ document: BoxDocument; media: Parameters<typeof resolveScore>[1]['media'] }> {
+  const { document } = (await (await page.request.get(`${demo.url}/api/boxes/${demo.boxes[index]?.id}`)).json()) as {
+    document: BoxDocument
+  }
   const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: MediaView[] }
   return { document, media: Object.fromEntries(media.map((file) => [file.id, factsOf(file)])) }
 }
 
 /** An alert of a box resolved as the server would. */
-export function resolveAlert({ document, media }: Awaited<ReturnType<typeof readBox>>, kind: EventKind, viewer: SampleName = 'everyday'): ResolvedScore {
+export function resolveAlert(
+  { document, media }: Awaited<ReturnType<typeof readBox>>,
+  kind: EventKind,
+  viewer: SampleName = 'everyday',
+): ResolvedScore {
   const composition = document.alerts.find((alert) => alert.kinds.includes(kind))?.variations.at(-1)?.composition
   if (!composition) throw new Error(`no alert for ${kind}`)
-  const result = resolveScore(composition, { canvas: document.canvas, look: document.look, zones: document.zones, event: sampleEvent(kind, viewer), locale: 'en-IE', media })
+  const result = resolveScore(composition, {
+    canvas: document.canvas,
+    look: document.look,
+    zones: document.zones,
+    event: sampleEvent(kind, viewer),
+    locale: 'en-IE',
+    media,
+  })
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }

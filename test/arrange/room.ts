@@ -9,13 +9,19 @@ export const saved = (page: Page) => page.getByText(/^Saved( \d+ s ago)?$/)
 export async function putOnAir(page: Page, version: number): Promise<void> {
   await expect(saved(page)).toBeVisible()
   await page.getByRole('button', { name: /^Put on air/ }).click()
-  await page.getByRole('button', { name: /on air$/ }).last().click()
+  await page
+    .getByRole('button', { name: /on air$/ })
+    .last()
+    .click()
   await expect(page.getByText(`On air: version ${version}`)).toBeVisible()
 }
 /** What the stage has drawn of a part. */
 export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)
 
-/** Types words in the place of what a part says, as a person does. (Filling the editor's element sets the selection behind its back.) */
+/**
+ * Types words in the place of what a part says, as a person does. (Filling the editor's element sets the selection
+ * behind its back.)
+ */
 export async function setWords(page: Page, part: string, words: string): Promise<void> {
   await page.getByLabel(`Words of ${part}`).click()
   await page.keyboard.press('ControlOrMeta+A')

@@ -55,14 +55,28 @@ export class TestServer {
   async run(): Promise<void> {
     if (!existsSync(built)) throw new Error('Build first: npm run build')
     const child = spawn(process.execPath, [built], {
-      env: { PATH: process.env.PATH, HOST: '127.0.0.1', PORT: String(this.port), THUNDERCREST_DATA: this.dataFolder, THUNDERCREST_LOG: 'warn', NITRO_SHUTDOWN_TIMEOUT: '4000', ...this.env },
+      env: {
+        PATH: process.env.PATH,
+        HOST: '127.0.0.1',
+        PORT: String(this.port),
+        THUNDERCREST_DATA: this.dataFolder,
+        THUNDERCREST_LOG: 'warn',
+        NITRO_SHUTDOWN_TIMEOUT: '4000',
+        ...this.env,
+      },
     })
     this.process = child
     child.stdout.on('data', (text: Buffer) => (this.output += text.toString()))
     child.stderr.on('data', (text: Buffer) => (this.output += text.toString()))
     for (let tries = 0; tries < 300; tries++) {
       if (child.exitCode !== null) throw new Error(`The server ended: ${this.output}`)
-      if (await fetch(`${this.url}/readyz`).then((answer) => answer.ok, () => false)) return
+      if (
+        await fetch(`${this.url}/readyz`).then(
+          (answer) => answer.ok,
+          () => false,
+        )
+      )
+        return
       await new Promise((resolve) => setTimeout(resolve, 100))
     }
     throw new Error(`The server did not become ready: ${this.output}`)

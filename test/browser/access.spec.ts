@@ -16,7 +16,13 @@ for (const scheme of ['night', 'daybreak']) {
   test(`every screen is accessible by ${scheme}`, async ({ page, demo, signIn }) => {
     await page.addInitScript((wanted) => localStorage.setItem('thundercrest.scheme', wanted), scheme)
     await signIn()
-    for (const [path, heading] of [['/boxes', 'Boxes'], ['/feeds', 'Feeds'], ['/desk', 'Waiting'], ['/media', 'Media'], [`/boxes/${demo.boxes[0]?.id}`, 'Headline']] as const) {
+    for (const [path, heading] of [
+      ['/boxes', 'Boxes'],
+      ['/feeds', 'Feeds'],
+      ['/desk', 'Waiting'],
+      ['/media', 'Media'],
+      [`/boxes/${demo.boxes[0]?.id}`, 'Headline'],
+    ] as const) {
       await page.goto(demo.url + path)
       await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible()
       await page.waitForTimeout(700)
@@ -73,7 +79,8 @@ test.describe('the score room', () => {
 test('nothing is fetched from anywhere but the server itself', async ({ page, demo, signIn }) => {
   const strange: string[] = []
   page.on('request', (request) => {
-    if (!request.url().startsWith(demo.url) && !request.url().startsWith('data:') && !request.url().startsWith('blob:')) strange.push(request.url())
+    if (!request.url().startsWith(demo.url) && !request.url().startsWith('data:') && !request.url().startsWith('blob:'))
+      strange.push(request.url())
   })
   await signIn()
   for (const path of ['/boxes', '/feeds', '/desk', `/boxes/${demo.boxes[0]?.id}`]) {

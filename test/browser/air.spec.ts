@@ -49,7 +49,11 @@ test('a repeated delivery answers as a repeat and plays once', async ({ page, de
   await page.goto(demo.boxes[0]?.sourceUrl ?? '')
   await untilState(page, 'waiting')
   const body = JSON.stringify({ notices: [followNotice('Juno Flint')] })
-  const answers = await Promise.all([deliver(demo, body, { id: 'same' }), deliver(demo, body, { id: 'same' }), deliver(demo, body, { id: 'sent again under another id' })])
+  const answers = await Promise.all([
+    deliver(demo, body, { id: 'same' }),
+    deliver(demo, body, { id: 'same' }),
+    deliver(demo, body, { id: 'sent again under another id' }),
+  ])
   const said = (await Promise.all(answers.map((answer) => answer.json()))) as { accepted: number; repeated: number }[]
   expect(said.map(({ accepted, repeated }) => accepted + repeated)).toEqual([1, 1, 1])
   expect(said.reduce((sum, { accepted }) => sum + accepted, 0)).toBe(1)
@@ -63,15 +67,32 @@ test('a repeated delivery answers as a repeat and plays once', async ({ page, de
 test('an event through the API plays, and is found again with its decision', async ({ page, demo }) => {
   await page.goto(demo.boxes[0]?.sourceUrl ?? '')
   await untilState(page, 'waiting')
-  const event = { specversion: '1.0', id: 'api-1', source: 'till', type: 'thundercrest.event.tip.v1', data: { viewer: { id: 'v', name: 'Tomé Brandão' }, amountMinor: 2500, currency: 'EUR', message: { text: 'o pão' } } }
-  const send = () => fetch(`${demo.url}/api/events`, { method: 'POST', headers: { 'content-type': 'application/cloudevents+json', authorization: `Bearer ${demo.apiKey}` }, body: JSON.stringify(event) })
+  const event = {
+    specversion: '1.0',
+    id: 'api-1',
+    source: 'till',
+    type: 'thundercrest.event.tip.v1',
+    data: { viewer: { id: 'v', name: 'Tomé Brandão' }, amountMinor: 2500, currency: 'EUR', message: { text: 'o pão' } },
+  }
+  const send = () =>
+    fetch(`${demo.url}/api/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/cloudevents+json', authorization: `Bearer ${demo.apiKey}` },
+      body: JSON.stringify(event),
+    })
   expect(await (await send()).json()).toEqual({ accepted: 1, repeated: 0, rejected: 0 })
   expect(await (await send()).json()).toEqual({ accepted: 0, repeated: 1, rejected: 0 })
   await untilState(page, 'playing')
   await expect(page.getByText('Tomé Brandão left €25.00')).toBeVisible()
-  const listed = await fetch(`${demo.url}/api/events?limit=500`, { headers: { authorization: `Bearer ${demo.apiKey}` } })
-  const { events } = (await listed.json()) as { events: { externalId: string; isTest: boolean; decisions: { boxId: string; outcome: string; playId: string }[] }[] }
+  const listed = await fetch(`${demo.url}/api/events?limit=500`, {
+    headers: { authorization: `Bearer ${demo.apiKey}` },
+  })
+  const { events } = (await listed.json()) as {
+    events: { externalId: string; isTest: boolean; decisions: { boxId: string; outcome: string; playId: string }[] }[]
+  }
   const found = events.find((each) => each.externalId === 'api-1')
   expect(found).toMatchObject({ isTest: false })
-  expect(found?.decisions.find((each) => each.boxId === demo.boxes[0]?.id)?.playId).toBe(await page.locator('html').getAttribute('data-play'))
+  expect(found?.decisions.find((each) => each.boxId === demo.boxes[0]?.id)?.playId).toBe(
+    await page.locator('html').getAttribute('data-play'),
+  )
 })

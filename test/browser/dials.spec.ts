@@ -13,29 +13,62 @@ const canvas = { widthPx: 1280, heightPx: 720, framesPerSecond: 60 }
 
 const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' })
 const openDials = (page: Page) => page.getByRole('button', { name: 'Packs and dials' }).click()
-const inkOf = (page: Page, id: string) => part(page, id).evaluate((element) => getComputedStyle([...element.querySelectorAll('*')].find((each) => each.textContent?.trim() && each.children.length === 0) ?? element).color)
+const inkOf = (page: Page, id: string) =>
+  part(page, id).evaluate(
+    (element) =>
+      getComputedStyle(
+        [...element.querySelectorAll('*')].find((each) => each.textContent?.trim() && each.children.length === 0) ??
+          element,
+      ).color,
+  )
 const heightOf = async (page: Page, id: string) => (await part(page, id).boundingBox())?.height ?? 0
 /** Downloads the box that is open as a pack. */
 async function downloadPack(page: Page): Promise<Buffer> {
   await inspector(page).getByRole('button', { name: 'Save as a pack…' }).click()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: /^Download/ }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: /^Download/ }).click(),
+  ])
   const bytes = readFileSync(await download.path())
   await page.getByRole('button', { name: 'Close' }).first().click()
   return bytes
 }
 
-test('a designer makes five properties dials and hands the box out; a broadcaster takes it, turns them, puts it on air; a newer release keeps what is theirs', async ({ page, demo, signIn, context }) => {
+test('a designer makes five properties dials and hands the box out; a broadcaster takes it, turns them, puts it on air; a newer release keeps what is theirs', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   test.setTimeout(240_000)
   await signIn('editor')
-  const { id } = await boxOnAir(page, demo, 'Bright counter', (['follow', 'raid'] as const).map((kind) => starterAlert(kind, canvas, { pictureId: null, soundId: null })))
+  const { id } = await boxOnAir(
+    page,
+    demo,
+    'Bright counter',
+    (['follow', 'raid'] as const).map((kind) => starterAlert(kind, canvas, { pictureId: null, soundId: null })),
+  )
   await page.goto(`${demo.url}/boxes/${id}`)
   await openDials(page)
   await inspector(page).getByRole('button', { name: 'Make a property a dial' }).click()
-  await page.getByRole('listitem').getByRole('button', { name: 'Headline' }).or(page.getByRole('button', { name: 'Headline', exact: true })).first().click()
-  for (const property of ['Size', 'Variables in', 'Words']) await inspector(page).getByRole('button', { name: `Make ${property} a dial` }).click()
-  await expect(inspector(page).getByRole('button', { name: 'Size is turned by the dial “Headline: size”' })).toBeVisible()
+  await page
+    .getByRole('listitem')
+    .getByRole('button', { name: 'Headline' })
+    .or(page.getByRole('button', { name: 'Headline', exact: true }))
+    .first()
+    .click()
+  for (const property of ['Size', 'Variables in', 'Words'])
+    await inspector(page)
+      .getByRole('button', { name: `Make ${property} a dial` })
+      .click()
+  await expect(
+    inspector(page).getByRole('button', { name: 'Size is turned by the dial “Headline: size”' }),
+  ).toBeVisible()
   await page.getByRole('button', { name: /^Look of this box/ }).click()
-  for (const property of ['All sounds', 'typeface of headlines']) await inspector(page).getByRole('button', { name: `Make ${property} a dial` }).click()
+  for (const property of ['All sounds', 'typeface of headlines'])
+    await inspector(page)
+      .getByRole('button', { name: `Make ${property} a dial` })
+      .click()
   await inspector(page).getByRole('button', { name: 'Done' }).first().click()
   const design = inspector(page).getByRole('region', { name: 'Dials of your own' })
   await expect(design.getByText('5 dials for whoever takes this box as a pack.')).toBeVisible()
@@ -86,10 +119,15 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
   const guest = await (await context.browser()!.newContext()).newPage()
   try {
     const account = fresh.demo.accounts.find(({ role }) => role === 'owner')
-    await guest.request.post(`${fresh.url}/api/session`, { data: { email: account?.email, password: account?.password } })
+    await guest.request.post(`${fresh.url}/api/session`, {
+      data: { email: account?.email, password: account?.password },
+    })
     await guest.goto(`${fresh.url}/boxes/new`)
     const bring = async (bytes: Buffer) => {
-      const [chooser] = await Promise.all([guest.waitForEvent('filechooser'), guest.getByRole('button', { name: 'Choose a pack' }).click()])
+      const [chooser] = await Promise.all([
+        guest.waitForEvent('filechooser'),
+        guest.getByRole('button', { name: 'Choose a pack' }).click(),
+      ])
       await chooser.setFiles({ name: 'bright-counter.pack.zip', mimeType: 'application/zip', buffer: bytes })
       await expect(guest.getByText('“Bright counter” is on the shelf.')).toBeVisible({ timeout: 30_000 })
     }
@@ -134,14 +172,19 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
     await expect(taken.getByText('1 value that you set by hand stays.')).toBeVisible()
     await putOnAir(guest, 1)
 
-    const { url } = (await (await guest.request.get(`${fresh.url}/api/boxes/${boxId}/address`)).json()) as { url: string }
+    const { url } = (await (await guest.request.get(`${fresh.url}/api/boxes/${boxId}/address`)).json()) as {
+      url: string
+    }
     const source = await guest.context().newPage()
     await source.goto(url)
     await untilState(source, 'waiting')
-    expect((await guest.request.post(`${fresh.url}/api/boxes/${boxId}/tests`, { data: { kind: 'follow' } })).status()).toBe(202)
+    expect(
+      (await guest.request.post(`${fresh.url}/api/boxes/${boxId}/tests`, { data: { kind: 'follow' } })).status(),
+    ).toBe(202)
     await expect(source.getByText('is in')).toBeVisible({ timeout: 20_000 })
 
-    // The newer release: what only the designer changed comes, what only the broadcaster did stays, of both it is asked.
+    // The newer release: what only the designer changed comes, what only the broadcaster did stays, of both it is
+    // asked.
     await guest.goto(`${fresh.url}/boxes/new`)
     await bring(secondRelease)
     await guest.goto(made)
@@ -155,11 +198,17 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
     await dialog.getByRole('button', { name: 'Take release 1.1.0' }).click()
     await expect(taken.getByText('release 1.1.0 by')).toBeVisible()
     await expect(saved(guest)).toBeVisible()
-    const { document } = (await (await guest.request.get(`${fresh.url}/api/boxes/${boxId}`)).json()) as { document: { alerts: { id: string; variations: { composition: { parts: Record<string, unknown>[] } }[] }[] } }
-    const partsOf = (alertId: string) => document.alerts.find((alert) => alert.id === alertId)?.variations[0]?.composition.parts
+    const { document } = (await (await guest.request.get(`${fresh.url}/api/boxes/${boxId}`)).json()) as {
+      document: { alerts: { id: string; variations: { composition: { parts: Record<string, unknown>[] } }[] }[] }
+    }
+    const partsOf = (alertId: string) =>
+      document.alerts.find((alert) => alert.id === alertId)?.variations[0]?.composition.parts
     expect(partsOf('raid')?.find((each) => each.id === 'second')).toMatchObject({ sizePx: 90, maxWidthPx: 900 })
     expect(partsOf('raid')?.find((each) => each.id === 'headline')).toMatchObject({ sizePx: 70 })
-    expect(partsOf('follow')?.find((each) => each.id === 'headline')).toMatchObject({ sizePx: 100, template: '{name} is in' })
+    expect(partsOf('follow')?.find((each) => each.id === 'headline')).toMatchObject({
+      sizePx: 100,
+      template: '{name} is in',
+    })
 
     // Removing says what goes, and is undone.
     await taken.getByRole('button', { name: 'Remove this pack…' }).click()
@@ -175,7 +224,11 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
   }
 })
 
-test('alerts of a set are taken into a box that has its own: beside them, in its own look or in the set’s', async ({ page, demo, signIn }) => {
+test('alerts of a set are taken into a box that has its own: beside them, in its own look or in the set’s', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   test.slow()
   await signIn('editor')
   const { id } = await boxOnAir(page, demo, 'Mixed counter', [shortAlert('follow')])

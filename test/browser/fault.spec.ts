@@ -1,7 +1,10 @@
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
 import { expect, testWithOwnServer as test, untilState, watchPlays } from '../arrange/fixtures.ts'
 
-test('killed in the middle of a play: the source comes back by itself, nothing acknowledged is missing, nothing plays twice', async ({ page, server }) => {
+test('killed in the middle of a play: the source comes back by itself, nothing acknowledged is missing, nothing plays twice', async ({
+  page,
+  server,
+}) => {
   test.setTimeout(120_000)
   const { demo } = server
   const plays = await watchPlays(page)
@@ -39,7 +42,12 @@ test('killed before anything was shown: what was acknowledged plays after the re
   await expect.poll(async () => (await plays()).length, { timeout: 30_000 }).toBe(2)
 })
 
-test('an alert that came while no source was connected waits, and is said to wait', async ({ page, server, signIn, context }) => {
+test('an alert that came while no source was connected waits, and is said to wait', async ({
+  page,
+  server,
+  signIn,
+  context,
+}) => {
   const { demo } = server
   await signIn()
   await page.goto(`${demo.url}/desk?box=${demo.boxes[1]?.id}`)
@@ -53,7 +61,10 @@ test('an alert that came while no source was connected waits, and is said to wai
   await expect(page.getByRole('region', { name: 'On air' }).getByText('kneadybeast').first()).toBeVisible()
 })
 
-test('stops in order and quickly, with sources connected, and a source returns to the new process', async ({ page, server }) => {
+test('stops in order and quickly, with sources connected, and a source returns to the new process', async ({
+  page,
+  server,
+}) => {
   await page.goto(server.demo.boxes[0]?.sourceUrl ?? '')
   await untilState(page, 'waiting')
   expect(await server.end('SIGTERM')).toBeLessThan(8000)
@@ -64,14 +75,22 @@ test('stops in order and quickly, with sources connected, and a source returns t
 
 test('a second server on the same data is refused with a clear line', async ({ server }) => {
   const { spawnSync } = await import('node:child_process')
-  const second = spawnSync(process.execPath, ['.output/server/index.mjs'], { env: { PATH: process.env.PATH, PORT: '0', THUNDERCREST_DATA: server.dataFolder }, encoding: 'utf8', timeout: 20_000 })
+  const second = spawnSync(process.execPath, ['.output/server/index.mjs'], {
+    env: { PATH: process.env.PATH, PORT: '0', THUNDERCREST_DATA: server.dataFolder },
+    encoding: 'utf8',
+    timeout: 20_000,
+  })
   expect(second.status).toBe(1)
   expect(second.stderr).toContain('Another Thundercrest is using the data folder')
 })
 
 test('a bad setting stops the start with one clear line', async () => {
   const { spawnSync } = await import('node:child_process')
-  const started = spawnSync(process.execPath, ['.output/server/index.mjs'], { env: { PATH: process.env.PATH, PORT: '0', DATABASE_URL: 'mysql://root:hunter2@db' }, encoding: 'utf8', timeout: 20_000 })
+  const started = spawnSync(process.execPath, ['.output/server/index.mjs'], {
+    env: { PATH: process.env.PATH, PORT: '0', DATABASE_URL: 'mysql://root:hunter2@db' },
+    encoding: 'utf8',
+    timeout: 20_000,
+  })
   expect(started.status).toBe(1)
   expect(started.stderr).toContain('Thundercrest cannot start: DATABASE_URL must begin with postgres://')
   expect(started.stderr + started.stdout).not.toContain('hunter2')

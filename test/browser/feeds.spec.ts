@@ -23,7 +23,12 @@ test('every kind arrives from a feed and alerts on the source page', async ({ pa
   for (const [platform, { kinds }] of Object.entries(platforms)) {
     for (const kind of kinds.filter((each) => !sent.has(each))) {
       const answer = await page.request.post(`${demo.url}/api/feeds/feed-${platform}/simulations`, { data: { kind } })
-      expect([platform, kind, answer.status(), await answer.json()]).toEqual([platform, kind, 200, { accepted: 1, repeated: 0, rejected: 0 }])
+      expect([platform, kind, answer.status(), await answer.json()]).toEqual([
+        platform,
+        kind,
+        200,
+        { accepted: 1, repeated: 0, rejected: 0 },
+      ])
       sent.add(kind)
     }
   }
@@ -33,14 +38,23 @@ test('every kind arrives from a feed and alerts on the source page', async ({ pa
   await source.close()
 })
 
-test('link an account with consent on the platform’s own page, refuse it once, unlink it and link it again', async ({ page, demo, signIn }) => {
+test('link an account with consent on the platform’s own page, refuse it once, unlink it and link it again', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await page.goto(`${demo.url}/feeds`)
   const begin = async () => {
     await page.getByRole('button', { name: 'Link a platform' }).click()
-    await page.getByRole('dialog').getByRole('radio', { name: /^Cedar/ }).check()
+    await page
+      .getByRole('dialog')
+      .getByRole('radio', { name: /^Cedar/ })
+      .check()
     await page.getByRole('button', { name: 'Go to Cedar' }).click()
-    await expect(page.getByRole('heading', { name: 'Let Thundercrest hear what happens on your channel?' })).toBeVisible()
+    await expect(
+      page.getByRole('heading', { name: 'Let Thundercrest hear what happens on your channel?' }),
+    ).toBeVisible()
   }
   await begin()
   await expectNoFaults(page)
@@ -56,13 +70,15 @@ test('link an account with consent on the platform’s own page, refuse it once,
   await page.goto(`${demo.url}/api/feeds/links/callback?code=again&state=${searchParams.get('state')}`)
   await expect(page.getByText('Consent was not given. Nothing was linked.')).toBeVisible()
 
-  const { feeds } = (await (await page.request.get(`${demo.url}/api/channel/feeds`)).json()) as { feeds: { id: string; account: string }[] }
+  const { feeds } = (await (await page.request.get(`${demo.url}/api/channel/feeds`)).json()) as {
+    feeds: { id: string; account: string }[]
+  }
   const linked = feeds.find(({ account }) => account === 'street-window')?.id
   const follow = () => page.request.post(`${demo.url}/api/feeds/${linked}/simulations`, { data: { kind: 'follow' } })
   expect(await (await follow()).json()).toEqual({ accepted: 1, repeated: 0, rejected: 0 })
   await page.getByRole('button', { name: 'Unlink Cedar street-window' }).click()
   await expect(page.getByText(/unlinked .* ago: nothing is heard/)).toBeVisible()
-  expect((await (await follow()).json() as { detail: string }).detail).toContain('This feed was unlinked.')
+  expect(((await (await follow()).json()) as { detail: string }).detail).toContain('This feed was unlinked.')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('button', { name: 'Unlink Cedar street-window' })).toBeVisible()
   expect((await follow()).status()).toBe(200)
@@ -76,7 +92,10 @@ test('link an account with a code in its chat', async ({ page, demo, signIn, con
   await dialog.getByRole('radio', { name: /^Birch/ }).check()
   await dialog.getByRole('button', { name: 'Get a code' }).click()
   const code = (await dialog.getByRole('code').or(dialog.locator('code')).first().textContent()) ?? ''
-  const [chat] = await Promise.all([context.waitForEvent('page'), dialog.getByRole('link', { name: 'Open the chat of Birch' }).click()])
+  const [chat] = await Promise.all([
+    context.waitForEvent('page'),
+    dialog.getByRole('link', { name: 'Open the chat of Birch' }).click(),
+  ])
   await chat.getByLabel('Your channel').fill('morning-market')
   await chat.getByLabel('Say something').fill(`good evening, ${code}`)
   await expectNoFaults(chat)
@@ -91,15 +110,35 @@ test('link an account with a code in its chat', async ({ page, demo, signIn, con
 
 test('linking is for owners, and only what was asked for is answered', async ({ page, demo, signIn }) => {
   await signIn('editor')
-  expect((await page.request.post(`${demo.url}/api/feeds/links`, { data: { platform: 'alder', way: 'code' } })).status()).toBe(403)
+  expect(
+    (await page.request.post(`${demo.url}/api/feeds/links`, { data: { platform: 'alder', way: 'code' } })).status(),
+  ).toBe(403)
   expect((await page.request.delete(`${demo.url}/api/feeds/feed-alder`)).status()).toBe(403)
   const ask = (query: string) => fetch(`${demo.url}/stand-ins/alder/authorize?${query}`, { redirect: 'manual' })
-  const fitting = { response_type: 'code', client_id: 'thundercrest', redirect_uri: `${demo.url}/api/feeds/links/callback`, state: 's', code_challenge: 'c'.repeat(43), code_challenge_method: 'S256' }
+  const fitting = {
+    response_type: 'code',
+    client_id: 'thundercrest',
+    redirect_uri: `${demo.url}/api/feeds/links/callback`,
+    state: 's',
+    code_challenge: 'c'.repeat(43),
+    code_challenge_method: 'S256',
+  }
   expect((await ask(new URLSearchParams(fitting).toString())).status).toBe(200)
-  for (const change of [{ redirect_uri: 'http://elsewhere.invalid/' }, { client_id: 'somebody' }, { code_challenge_method: 'plain' }, { code_challenge: 'short' }]) expect((await ask(new URLSearchParams({ ...fitting, ...change }).toString())).status).toBe(400)
+  for (const change of [
+    { redirect_uri: 'http://elsewhere.invalid/' },
+    { client_id: 'somebody' },
+    { code_challenge_method: 'plain' },
+    { code_challenge: 'short' },
+  ])
+    expect((await ask(new URLSearchParams({ ...fitting, ...change }).toString())).status).toBe(400)
   expect((await fetch(`${demo.url}/stand-ins/oak/chat`)).status).toBe(404)
-  expect((await fetch(`${demo.url}/stand-ins/alder/account`, { headers: { authorization: 'Bearer made-up' } })).status).toBe(401)
-  const heard = await fetch(`${demo.url}/api/feeds/links/heard`, { method: 'POST', body: JSON.stringify({ platform: 'alder', account: 'x', text: 'loaf-0123456789' }) })
+  expect(
+    (await fetch(`${demo.url}/stand-ins/alder/account`, { headers: { authorization: 'Bearer made-up' } })).status,
+  ).toBe(401)
+  const heard = await fetch(`${demo.url}/api/feeds/links/heard`, {
+    method: 'POST',
+    body: JSON.stringify({ platform: 'alder', account: 'x', text: 'loaf-0123456789' }),
+  })
   expect(heard.status).toBe(401)
 })
 
@@ -117,7 +156,9 @@ test('the simulator plays scripts, repeats and a flood, and viewers choose', asy
   await page.getByRole('option', { name: 'chooses kettle' }).click()
   await alder.getByRole('button', { name: 'Send one' }).click()
   await expect(alder.getByText('1 event accepted.')).toBeVisible()
-  const chosen = (await eventsOf(page, demo)).findLast(({ kind }) => kind === 'redemption') as unknown as { data: { choice: string } }
+  const chosen = (await eventsOf(page, demo)).findLast(({ kind }) => kind === 'redemption') as unknown as {
+    data: { choice: string }
+  }
   expect(chosen.data.choice).toBe('kettle')
   const cedar = simulator(page, 'Cedar').first()
   await cedar.getByRole('button', { name: /^A flood/ }).click()
@@ -125,7 +166,11 @@ test('the simulator plays scripts, repeats and a flood, and viewers choose', asy
   await expect(cedar.getByText('300 events accepted.')).toBeVisible({ timeout: 30_000 })
 })
 
-test('rates of other currencies are set by hand, and the next tip is compared by them', async ({ page, demo, signIn }) => {
+test('rates of other currencies are set by hand, and the next tip is compared by them', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await page.goto(`${demo.url}/feeds`)
   const rates = page.getByRole('region', { name: 'Other currencies' })
@@ -136,13 +181,21 @@ test('rates of other currencies are set by hand, and the next tip is compared by
   await page.keyboard.press('Tab')
   await expect(rates.getByText('Kept. The next event is compared by it.')).toBeVisible()
   expect(await (await page.request.get(`${demo.url}/api/channel/rates`)).json()).toEqual({ rates: { JPY: 0.0062 } })
-  const tip = (amountMinor: number) => page.request.post(`${demo.url}/api/feeds/feed-till/simulations`, { data: { kind: 'tip', fields: { amountMinor, currency: 'JPY' } } })
+  const tip = (amountMinor: number) =>
+    page.request.post(`${demo.url}/api/feeds/feed-till/simulations`, {
+      data: { kind: 'tip', fields: { amountMinor, currency: 'JPY' } },
+    })
   // 16,200 yen are €100.44.
   await tip(16_200)
   await tip(3_200)
-  const tips = (await eventsOf(page, demo)).filter(({ kind, source }) => kind === 'tip' && source === 'feed:feed-till') as unknown as { decisions: { boxId: string; variationName: string }[] }[]
-  expect(tips.slice(-2).map(({ decisions }) => decisions.find(({ boxId }) => boxId === 'box-night-counter')?.variationName)).toEqual(['Oven on fire', 'Slice'])
-  for (const refused of [{ EURO: 1 }, { USD: 0 }, { USD: -1 }, { XQZ: 1 }]) expect((await page.request.put(`${demo.url}/api/channel/rates`, { data: { rates: refused } })).status()).toBe(422)
+  const tips = (await eventsOf(page, demo)).filter(
+    ({ kind, source }) => kind === 'tip' && source === 'feed:feed-till',
+  ) as unknown as { decisions: { boxId: string; variationName: string }[] }[]
+  expect(
+    tips.slice(-2).map(({ decisions }) => decisions.find(({ boxId }) => boxId === 'box-night-counter')?.variationName),
+  ).toEqual(['Oven on fire', 'Slice'])
+  for (const refused of [{ EURO: 1 }, { USD: 0 }, { USD: -1 }, { XQZ: 1 }])
+    expect((await page.request.put(`${demo.url}/api/channel/rates`, { data: { rates: refused } })).status()).toBe(422)
   await signIn('moderator')
   expect((await page.request.put(`${demo.url}/api/channel/rates`, { data: { rates: {} } })).status()).toBe(403)
 })

@@ -6,7 +6,12 @@ import { saved } from '../arrange/room.ts'
 
 test.use({ serverFor: 'gallery' })
 
-test('five clicks from the boxes to a set on air, with the channel’s own name seen in it before; then a source plays it', async ({ page, demo, signIn, context }) => {
+test('five clicks from the boxes to a set on air, with the channel’s own name seen in it before; then a source plays it', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   test.slow()
   await signIn()
   await page.goto(`${demo.url}/boxes`)
@@ -26,17 +31,27 @@ test('five clicks from the boxes to a set on air, with the channel’s own name 
   await expect(page.getByText('On air: version 1')).toBeVisible()
   expect(clicks).toBe(5)
 
-  const { boxes } = (await (await page.request.get(`${demo.url}/api/boxes`)).json()) as { boxes: { id: string; name: string }[] }
+  const { boxes } = (await (await page.request.get(`${demo.url}/api/boxes`)).json()) as {
+    boxes: { id: string; name: string }[]
+  }
   const made = boxes.find(({ name }) => name === 'Apple cart')
-  const { url } = (await (await page.request.get(`${demo.url}/api/boxes/${made?.id}/address`)).json()) as { url: string }
+  const { url } = (await (await page.request.get(`${demo.url}/api/boxes/${made?.id}/address`)).json()) as {
+    url: string
+  }
   const source = await context.newPage()
   await source.goto(url)
   await untilState(source, 'waiting')
-  expect((await page.request.post(`${demo.url}/api/boxes/${made?.id}/tests`, { data: { kind: 'giftBatch' } })).status()).toBe(202)
+  expect(
+    (await page.request.post(`${demo.url}/api/boxes/${made?.id}/tests`, { data: { kind: 'giftBatch' } })).status(),
+  ).toBe(202)
   await expect(source.getByText('hands out 5 baskets')).toBeVisible({ timeout: 20_000 })
 })
 
-test('the shelf has eight sets or more, of clearly different canvases and kinds; by keyboard and without a fault of access', async ({ page, demo, signIn }) => {
+test('the shelf has eight sets or more, of clearly different canvases and kinds; by keyboard and without a fault of access', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   test.slow()
   await signIn()
   const { packs } = (await (await page.request.get(`${demo.url}/api/packs`)).json()) as PackShelfView

@@ -11,8 +11,10 @@ import { wav } from '../media/wav.ts'
 test.use({ serverFor: 'library' })
 
 const golden = (name: string) => readFileSync(new URL(`../media/files/${name}`, import.meta.url))
-const tone = (peakDb: number, seconds: number) => wav({ seconds, sampleAt: (at) => 10 ** (peakDb / 20) * Math.sin(2 * Math.PI * 997 * at) })
-const tile = (page: Page, name: string) => page.getByRole('list', { name: 'Files', exact: true }).getByRole('button', { name: new RegExp(`^${name}`) })
+const tone = (peakDb: number, seconds: number) =>
+  wav({ seconds, sampleAt: (at) => 10 ** (peakDb / 20) * Math.sin(2 * Math.PI * 997 * at) })
+const tile = (page: Page, name: string) =>
+  page.getByRole('list', { name: 'Files', exact: true }).getByRole('button', { name: new RegExp(`^${name}`) })
 const details = (page: Page) => page.getByRole('complementary', { name: 'The chosen file' })
 const arrivals = (page: Page) => page.getByRole('region', { name: 'Files on their way' })
 const dropZone = 'main input[type=search]'
@@ -22,13 +24,22 @@ async function openLibrary(page: Page, url: string): Promise<void> {
   await expect(tile(page, 'Oven bell')).toBeVisible()
 }
 
-test('ten files of mixed kinds, one bad, and the connection lost in the middle: nine are usable, one is explained', async ({ page, demo, signIn, context }) => {
+test('ten files of mixed kinds, one bad, and the connection lost in the middle: nine are usable, one is explained', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn()
   const long = tone(-20, 30)
   const sentAt: number[] = []
   let lost = 0
   await page.route('**/api/channel/uploads/**', async (route, request) => {
-    if (request.method() !== 'PATCH' || Number(request.headers()['content-length'] ?? request.postDataBuffer()?.length ?? 0) < 1_000_000) return route.continue()
+    if (
+      request.method() !== 'PATCH' ||
+      Number(request.headers()['content-length'] ?? request.postDataBuffer()?.length ?? 0) < 1_000_000
+    )
+      return route.continue()
     const offset = Number(request.headers()['upload-offset'])
     // The long file loses its connection twice after its first piece.
     if (offset > 0 && lost < 2) {
@@ -54,7 +65,18 @@ test('ten files of mixed kinds, one bad, and the connection lost in the middle: 
   await context.setOffline(true)
   await expect(arrivals(page).getByRole('progressbar').first()).toBeVisible()
   await context.setOffline(false)
-  for (const name of ['long.wav', 'still.png', 'opaque.jpg', 'moving.gif', 'moving.apng', 'moving.webp', 'tone.opus', 'tone.mp3', 'moving-vp9.webm']) await expect(tile(page, name)).toBeVisible({ timeout: 30_000 })
+  for (const name of [
+    'long.wav',
+    'still.png',
+    'opaque.jpg',
+    'moving.gif',
+    'moving.apng',
+    'moving.webp',
+    'tone.opus',
+    'tone.mp3',
+    'moving-vp9.webm',
+  ])
+    await expect(tile(page, name)).toBeVisible({ timeout: 30_000 })
   await expect(arrivals(page).getByText('no-picture.png was not taken')).toBeVisible()
   await expect(arrivals(page)).toContainText('It cannot be told what this file is. Pictures (PNG, JPEG')
   expect(lost).toBe(2)
@@ -71,7 +93,12 @@ test('ten files of mixed kinds, one bad, and the connection lost in the middle: 
   await expect(details(page)).toContainText(/Artwork5[4-8] × 2[0-2], the rest is empty/)
 })
 
-test('a sound 12 dB too hot, dropped where it is needed, is heard within 1 LU of the target on the source page', async ({ page, demo, signIn, context }) => {
+test('a sound 12 dB too hot, dropped where it is needed, is heard within 1 LU of the target on the source page', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   const source = await context.newPage()
   const heard = await recordOutput(source)
   await source.goto(demo.boxes[0]?.sourceUrl ?? '')
@@ -85,10 +112,17 @@ test('a sound 12 dB too hot, dropped where it is needed, is heard within 1 LU of
   await dropFiles(page, '[role=dialog] input[type=search]', [{ name: 'too hot.wav', bytes: tone(-4, 3.6) }])
   await drawer.getByRole('button', { name: /^too hot.wav/ }).click({ timeout: 15_000 })
   await drawer.getByRole('button', { name: 'Use it' }).click()
-  await expect(page.getByRole('img', { name: /^Level: recorded −4.0 LUFS, peak −4.0 dBTP; on air −16.0 LUFS, peak −16.0 dBTP; wanted −16.0 LUFS/ })).toBeVisible()
+  await expect(
+    page.getByRole('img', {
+      name: /^Level: recorded −4.0 LUFS, peak −4.0 dBTP; on air −16.0 LUFS, peak −16.0 dBTP; wanted −16.0 LUFS/,
+    }),
+  ).toBeVisible()
   await expect(saved(page)).toBeVisible()
   await page.getByRole('button', { name: /^Put on air/ }).click()
-  await page.getByRole('button', { name: /on air$/ }).last().click()
+  await page
+    .getByRole('button', { name: /on air$/ })
+    .last()
+    .click()
   await expect(page.getByText('On air: version 2')).toBeVisible()
 
   await heard()
@@ -103,7 +137,11 @@ test('a sound 12 dB too hot, dropped where it is needed, is heard within 1 LU of
   expect(truePeakDbtp).toBeLessThan(-14)
 })
 
-test('a picture with a transparent margin is laid out by its ink, and by its file where a person wants that', async ({ page, demo, signIn }) => {
+test('a picture with a transparent margin is laid out by its ink, and by its file where a person wants that', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await page.goto(box(demo))
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Picture', exact: true }).click()
@@ -128,7 +166,11 @@ test('a picture with a transparent margin is laid out by its ink, and by its fil
   await expect.poll(filled).toBeLessThan(0.1)
 })
 
-test('a file is named, tagged, found, replaced everywhere, deleted, and all of it taken back, by keys', async ({ page, demo, signIn }) => {
+test('a file is named, tagged, found, replaced everywhere, deleted, and all of it taken back, by keys', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await openLibrary(page, demo.url)
   await tile(page, 'Kettle').focus()
@@ -167,10 +209,17 @@ test('a file is named, tagged, found, replaced everywhere, deleted, and all of i
   await expect(tile(page, 'Oven bell')).toBeVisible()
 })
 
-test('sound that only browsers decode is decoded here; a vector animation is looked at and found at any moment', async ({ page, demo, signIn }) => {
+test('sound that only browsers decode is decoded here; a vector animation is looked at and found at any moment', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await openLibrary(page, demo.url)
-  await dropFiles(page, dropZone, [{ name: 'tone.m4a', bytes: golden('tone.m4a') }, { name: 'square.json', bytes: Buffer.from(vectorAnimation()) }])
+  await dropFiles(page, dropZone, [
+    { name: 'tone.m4a', bytes: golden('tone.m4a') },
+    { name: 'square.json', bytes: Buffer.from(vectorAnimation()) },
+  ])
   await arrivals(page).getByRole('button', { name: 'Let this browser read its sound' }).click({ timeout: 15_000 })
   await expect(tile(page, 'tone.wav')).toBeVisible({ timeout: 15_000 })
   await tile(page, 'square.json').click()
@@ -178,12 +227,24 @@ test('sound that only browsers decode is decoded here; a vector animation is loo
   await expect(details(page)).toContainText('2.00 s, 20 frames')
 })
 
-test('a vector animation is found at any moment on the stage; an own font is chosen like one that ships', async ({ page, demo, signIn }) => {
+test('a vector animation is found at any moment on the stage; an own font is chosen like one that ships', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await openLibrary(page, demo.url)
   await dropFiles(page, dropZone, [
     { name: 'gliding.json', bytes: Buffer.from(vectorAnimation({ nm: 'gliding' })) },
-    { name: 'mono.woff2', bytes: readFileSync(new URL('../../node_modules/@fontsource-variable/martian-mono/files/martian-mono-latin-wght-normal.woff2', import.meta.url)) },
+    {
+      name: 'mono.woff2',
+      bytes: readFileSync(
+        new URL(
+          '../../node_modules/@fontsource-variable/martian-mono/files/martian-mono-latin-wght-normal.woff2',
+          import.meta.url,
+        ),
+      ),
+    },
   ])
   await expect(tile(page, 'mono.woff2')).toContainText('weights 100–800', { timeout: 15_000 })
   await tile(page, 'gliding.json').click()
@@ -221,26 +282,64 @@ test('a vector animation is found at any moment on the stage; an own font is cho
   await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Headline', exact: true }).click()
   await page.getByRole('button', { name: /^Type: / }).click()
   await page.getByRole('option', { name: 'Martian Mono' }).click()
-  await expect.poll(() => part(page, 'headline').evaluate((element) => [element, ...element.querySelectorAll('*')].map((each) => getComputedStyle(each).fontFamily).join())).toContain('Martian Mono')
-  expect(await page.evaluate(() => [...document.fonts].some((face) => face.family.includes('Martian Mono') && !face.family.includes('Variable') && face.status === 'loaded'))).toBe(true)
+  await expect
+    .poll(() =>
+      part(page, 'headline').evaluate((element) =>
+        [element, ...element.querySelectorAll('*')].map((each) => getComputedStyle(each).fontFamily).join(),
+      ),
+    )
+    .toContain('Martian Mono')
+  expect(
+    await page.evaluate(() =>
+      [...document.fonts].some(
+        (face) => face.family.includes('Martian Mono') && !face.family.includes('Variable') && face.status === 'loaded',
+      ),
+    ),
+  ).toBe(true)
 })
 
-test('files are served so that nothing in them can run, whole and in part, and only by their hash', async ({ page, demo, signIn, request }) => {
+test('files are served so that nothing in them can run, whole and in part, and only by their hash', async ({
+  page,
+  demo,
+  signIn,
+  request,
+}) => {
   await signIn()
-  const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: { url: string; kind: string; sizeBytes: number }[] }
+  const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as {
+    media: { url: string; kind: string; sizeBytes: number }[]
+  }
   for (const { url } of media) {
     const answer = await request.get(demo.url + url)
-    expect(answer.headers()).toMatchObject({ 'x-content-type-options': 'nosniff', 'content-security-policy': "default-src 'none'; sandbox", 'cache-control': 'public, max-age=31536000, immutable' })
+    expect(answer.headers()).toMatchObject({
+      'x-content-type-options': 'nosniff',
+      'content-security-policy': "default-src 'none'; sandbox",
+      'cache-control': 'public, max-age=31536000, immutable',
+    })
     expect(answer.headers()['content-type']).not.toMatch(/html|svg|xml|javascript/)
   }
   const [file] = media
   const part = await request.get(demo.url + (file?.url ?? ''), { headers: { range: 'bytes=10-19' } })
-  expect([part.status(), (await part.body()).length, part.headers()['content-range']]).toEqual([206, 10, `bytes 10-19/${file?.sizeBytes}`])
+  expect([part.status(), (await part.body()).length, part.headers()['content-range']]).toEqual([
+    206,
+    10,
+    `bytes 10-19/${file?.sizeBytes}`,
+  ])
   expect((await request.get(`${demo.url}/media/${'0'.repeat(64)}`)).status()).toBe(404)
 })
 
-test('a moderator sees the library and changes nothing; strangers and other channels’ uploads are as good as none', async ({ page, demo, signIn, request }) => {
-  const start = { headers: { 'tus-resumable': '1.0.0', 'upload-length': '10', 'upload-metadata': `filename ${Buffer.from('a').toString('base64')}` } }
+test('a moderator sees the library and changes nothing; strangers and other channels’ uploads are as good as none', async ({
+  page,
+  demo,
+  signIn,
+  request,
+}) => {
+  const start = {
+    headers: {
+      'tus-resumable': '1.0.0',
+      'upload-length': '10',
+      'upload-metadata': `filename ${Buffer.from('a').toString('base64')}`,
+    },
+  }
   expect((await request.post(`${demo.url}/api/channel/uploads`, start)).status()).toBe(401)
   await signIn('moderator')
   expect((await page.request.post(`${demo.url}/api/channel/uploads`, start)).status()).toBe(403)
@@ -250,8 +349,20 @@ test('a moderator sees the library and changes nothing; strangers and other chan
   await expect(details(page).getByLabel('Name')).toBeDisabled()
   await expect(details(page).getByRole('button', { name: 'Delete' })).toBeHidden()
   await signIn('editor')
-  expect((await page.request.post(`${demo.url}/api/channel/uploads`, { headers: { ...start.headers, 'upload-length': String(1e9) } })).status()).toBe(413)
-  expect((await page.request.head(`${demo.url}/api/channel/uploads/channel-other--upload-x`, { headers: { 'tus-resumable': '1.0.0' } })).status()).toBe(404)
+  expect(
+    (
+      await page.request.post(`${demo.url}/api/channel/uploads`, {
+        headers: { ...start.headers, 'upload-length': String(1e9) },
+      })
+    ).status(),
+  ).toBe(413)
+  expect(
+    (
+      await page.request.head(`${demo.url}/api/channel/uploads/channel-other--upload-x`, {
+        headers: { 'tus-resumable': '1.0.0' },
+      })
+    ).status(),
+  ).toBe(404)
 })
 
 test('the library and its drawer are accessible', async ({ page, demo, signIn }) => {

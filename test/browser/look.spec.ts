@@ -14,20 +14,42 @@ test.use({ serverFor: 'look' })
 
 const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' })
 const openLook = (page: Page) => page.getByRole('button', { name: /^Look of this box/ }).click()
-const colourOf = (page: Page, id: string) => part(page, id).evaluate((element) => { const words = [...element.querySelectorAll('*')].filter((each) => each.textContent?.trim() && each.children.length === 0); return getComputedStyle(words[0] ?? element).color })
+const colourOf = (page: Page, id: string) =>
+  part(page, id).evaluate((element) => {
+    const words = [...element.querySelectorAll('*')].filter(
+      (each) => each.textContent?.trim() && each.children.length === 0,
+    )
+    return getComputedStyle(words[0] ?? element).color
+  })
 /** Sets a native colour or date field, which no keyboard types into the same everywhere. */
-const setField = (page: Page, label: string, value: string) => inspector(page).getByLabel(label, { exact: true }).fill(value)
+const setField = (page: Page, label: string, value: string) =>
+  inspector(page).getByLabel(label, { exact: true }).fill(value)
 /** What the source shows of a test: the colour of its headline while it plays. */
 async function playedColour(page: Page, source: Page, demo: DemoFile, boxId: string): Promise<string> {
   await untilState(source, 'waiting')
-  expect((await page.request.post(`${demo.url}/api/boxes/${boxId}/tests`, { data: { kind: 'raid' } })).status()).toBe(202)
+  expect((await page.request.post(`${demo.url}/api/boxes/${boxId}/tests`, { data: { kind: 'raid' } })).status()).toBe(
+    202,
+  )
   await untilState(source, 'playing')
-  const colour = await source.locator('[data-part=headline]').evaluate((element) => getComputedStyle([...element.querySelectorAll('*')].find((each) => each.textContent?.trim() && each.children.length === 0) ?? element).color)
+  const colour = await source
+    .locator('[data-part=headline]')
+    .evaluate(
+      (element) =>
+        getComputedStyle(
+          [...element.querySelectorAll('*')].find((each) => each.textContent?.trim() && each.children.length === 0) ??
+            element,
+        ).color,
+    )
   await untilState(source, 'waiting')
   return colour
 }
 
-test('a season dresses what sources play from the next play on, without a reload, and the everyday look comes back', async ({ page, demo, signIn, context }) => {
+test('a season dresses what sources play from the next play on, without a reload, and the everyday look comes back', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn()
   const raid = shortAlert('raid')
   for (const { composition } of raid.variations) composition.length = { rule: 'fixed', ms: 1500 }
@@ -41,7 +63,9 @@ test('a season dresses what sources play from the next play on, without a reload
   await inspector(page).getByRole('button', { name: 'A season' }).click()
   await setField(page, 'Name of the season', 'Today')
   await page.keyboard.press('Tab')
-  await inspector(page).getByRole('button', { name: /^How often/ }).click()
+  await inspector(page)
+    .getByRole('button', { name: /^How often/ })
+    .click()
   await page.getByRole('option', { name: 'once' }).click()
   const today = new Intl.DateTimeFormat('en-CA', { timeZone: 'Europe/Lisbon' }).format(Date.now())
   await setField(page, 'Last day', '2099-12-31')
@@ -67,7 +91,11 @@ test('a season dresses what sources play from the next play on, without a reload
   await source.close()
 })
 
-test('colours, type, motion and loudness of a whole box are retuned in a minute, saved as tokens and taken back', async ({ page, demo, signIn }) => {
+test('colours, type, motion and loudness of a whole box are retuned in a minute, saved as tokens and taken back', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await page.goto(box(demo))
   await page.getByRole('button', { name: 'Raid', exact: false }).first().click()
@@ -78,38 +106,69 @@ test('colours, type, motion and loudness of a whole box are retuned in a minute,
   await openLook(page)
   const [saving] = await (async () => {
     await inspector(page).getByRole('button', { name: /^File/ }).click()
-    return Promise.all([page.waitForEvent('download'), inspector(page).getByRole('button', { name: 'Save as a file' }).click()])
+    return Promise.all([
+      page.waitForEvent('download'),
+      inspector(page).getByRole('button', { name: 'Save as a file' }).click(),
+    ])
   })()
-  const tokens = JSON.parse(await readFile(await saving.path(), 'utf8')) as { palette: { accent: { $value: { hex: string } } } }
+  const tokens = JSON.parse(await readFile(await saving.path(), 'utf8')) as {
+    palette: { accent: { $value: { hex: string } } }
+  }
   expect(tokens.palette.accent.$value.hex).toBe('#ffc247')
 
   await setField(page, 'All colours from one', '#3fae6a')
-  await inspector(page).getByRole('button', { name: /^Typeface of display/ }).click()
+  await inspector(page)
+    .getByRole('button', { name: /^Typeface of display/ })
+    .click()
   await page.getByRole('option', { name: 'Anton' }).click()
   await inspector(page).getByLabel('Size of display').fill('130')
   await page.keyboard.press('Tab')
-  await inspector(page).getByRole('button', { name: /^How words enter/ }).click()
+  await inspector(page)
+    .getByRole('button', { name: /^How words enter/ })
+    .click()
   await page.getByRole('option', { name: 'zoom', exact: true }).click()
   await inspector(page).getByLabel('Loudness of all sounds').fill('-20')
   await expect.poll(() => colourOf(page, 'headline')).not.toBe(before.colour)
-  expect(await part(page, 'headline').evaluate((element) => [element, ...element.querySelectorAll('*')].some((each) => getComputedStyle(each).fontFamily.includes('Anton')))).toBe(true)
+  expect(
+    await part(page, 'headline').evaluate((element) =>
+      [element, ...element.querySelectorAll('*')].some((each) => getComputedStyle(each).fontFamily.includes('Anton')),
+    ),
+  ).toBe(true)
   // Every other alert follows too.
   await page.getByRole('button', { name: 'Follow', exact: true }).click()
   await expect.poll(() => colourOf(page, 'headline')).not.toBe(before.colour)
   await expect(saved(page)).toBeVisible()
 
-  const [chooser] = await Promise.all([page.waitForEvent('filechooser'), inspector(page).getByRole('button', { name: 'Take from a file' }).click()])
-  await chooser.setFiles({ name: 'lantern.tokens.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(tokens)) })
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    inspector(page).getByRole('button', { name: 'Take from a file' }).click(),
+  ])
+  await chooser.setFiles({
+    name: 'lantern.tokens.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(tokens)),
+  })
   await expect(inspector(page).getByText(/tokens taken over\.$/)).toBeVisible()
   await page.getByRole('button', { name: 'Raid', exact: false }).first().click()
   await expect.poll(() => colourOf(page, 'headline')).toBe(before.colour)
   await expect.poll(wide).toBeCloseTo(before.width, 0)
-  const [bad] = await Promise.all([page.waitForEvent('filechooser'), inspector(page).getByRole('button', { name: 'Take from a file' }).click()])
-  await bad.setFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"colour":{"$value":"#123456"}}') })
+  const [bad] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    inspector(page).getByRole('button', { name: 'Take from a file' }).click(),
+  ])
+  await bad.setFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"colour":{"$value":"#123456"}}'),
+  })
   await expect(inspector(page).getByText('Nothing in this file is for a look')).toBeVisible()
 })
 
-test('one case is carried over to many, seen before and after, as one step; and to a kind that had no alert', async ({ page, demo, signIn }) => {
+test('one case is carried over to many, seen before and after, as one step; and to a kind that had no alert', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   const { id } = await boxOnAir(page, demo, 'Many', [shortAlert('follow'), shortAlert('raid'), shortAlert('tip')])
   await page.goto(`${demo.url}/boxes/${id}`)
@@ -175,15 +234,25 @@ test('the demo’s whole set is in a season’s colours, and back in its own', a
       await expect.poll(async () => colours.includes(await colourOf(page, 'second').catch(() => ''))).toBe(true)
     }
   }
-  const drawn = ({ palette }: { palette: Palette }) => [palette.body, palette.accent].map((hex) => `rgb(${rgbOfHex(hex).map((part) => Math.round(part * 255)).join(', ')})`)
+  const drawn = ({ palette }: { palette: Palette }) =>
+    [palette.body, palette.accent].map(
+      (hex) =>
+        `rgb(${rgbOfHex(hex)
+          .map((part) => Math.round(part * 255))
+          .join(', ')})`,
+    )
   await openLook(page)
   await allIn(drawn(lanternLook))
-  await inspector(page).getByRole('button', { name: /^Which look/ }).click()
+  await inspector(page)
+    .getByRole('button', { name: /^Which look/ })
+    .click()
   await page.getByRole('option', { name: /^Frosted window/ }).click()
   await setField(page, 'All colours from one', '#c77fe8')
   await allIn(drawn({ palette: paletteFrom('#C77FE8') }))
   await setField(page, 'Show the day', '2026-06-01')
   await page.keyboard.press('Tab')
   await allIn(drawn(lanternLook))
-  await expect(inspector(page).getByText(/^No season on \d+ days of this year: the everyday look shows, 7 January to 30 November/)).toBeVisible()
+  await expect(
+    inspector(page).getByText(/^No season on \d+ days of this year: the everyday look shows, 7 January to 30 November/),
+  ).toBeVisible()
 })

@@ -1,10 +1,20 @@
 import { expect, test, untilState } from '../arrange/fixtures.ts'
-import { differingPixels, loadScore, openHarness, playedFrame, readBox, resolveAlert, soughtFrame } from '../arrange/playerHarness.ts'
+import {
+  differingPixels,
+  loadScore,
+  openHarness,
+  playedFrame,
+  readBox,
+  resolveAlert,
+  soughtFrame,
+} from '../arrange/playerHarness.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 
 test.use({ serverFor: 'pixels', bypassCSP: true, viewport: { width: 1920, height: 1080 } })
 
-/** What each shows off: letters that ripple, an animated picture, particles, a transparent video, a message with emotes. */
+/**
+ * What each shows off: letters that ripple, an animated picture, particles, a transparent video, a message with emotes.
+ */
 const shown: { kind: EventKind; viewer?: 'longest' | 'emoji' | 'rightToLeft'; moments: number[] }[] = [
   { kind: 'resubscription', moments: [450, 1330, 3777, 6900] },
   { kind: 'subscription', moments: [300, 2210] },
@@ -16,7 +26,11 @@ const shown: { kind: EventKind; viewer?: 'longest' | 'emoji' | 'rightToLeft'; mo
 ]
 
 for (const { kind, viewer, moments } of shown) {
-  test(`${kind}${viewer ? ` (${viewer})` : ''}: a frame after playing is the frame sought directly, pixel by pixel`, async ({ page, demo, signIn }) => {
+  test(`${kind}${viewer ? ` (${viewer})` : ''}: a frame after playing is the frame sought directly, pixel by pixel`, async ({
+    page,
+    demo,
+    signIn,
+  }) => {
     await signIn()
     const score = resolveAlert(await readBox(page, demo), kind, viewer)
     await openHarness(page, demo)
@@ -32,7 +46,12 @@ for (const { kind, viewer, moments } of shown) {
   })
 }
 
-test('the source page shows the very frame that the player draws at that moment (tolerance: 0.05 % of the pixels)', async ({ page, demo, signIn, context }) => {
+test('the source page shows the very frame that the player draws at that moment (tolerance: 0.05 % of the pixels)', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn()
   const score = resolveAlert(await readBox(page, demo), 'follow')
   const source = await context.newPage()
@@ -69,10 +88,31 @@ test('a picture is recoloured as the engine computed it', async ({ page, demo, s
   await openHarness(page, demo)
   for (const wanted of ['#5AA4D6', '#4E9B74', '#FFC247', '#8A4FBF']) {
     const tint = tintTowards(rgbOfHex('#C9853F'), rgbOfHex(wanted))
-    await loadScore(page, { ...score, media: { flat: { url: flat, mime: 'image/png' } }, parts: [{ ...picture, mediaId: 'flat', fit: 'stretch', tint, startMs: 0, endMs: 9000, entrance: { motion: 'none', ms: 0, easing: null } }] })
+    await loadScore(page, {
+      ...score,
+      media: { flat: { url: flat, mime: 'image/png' } },
+      parts: [
+        {
+          ...picture,
+          mediaId: 'flat',
+          fit: 'stretch',
+          tint,
+          startMs: 0,
+          endMs: 9000,
+          entrance: { motion: 'none', ms: 0, easing: null },
+        },
+      ],
+    })
     await soughtFrame(page, 3000)
-    const drawn = await page.evaluate(() => [...(document.querySelector<HTMLCanvasElement>('[data-part=picture]')?.getContext('2d')?.getImageData(50, 50, 1, 1).data ?? [])])
+    const drawn = await page.evaluate(() => [
+      ...(document.querySelector<HTMLCanvasElement>('[data-part=picture]')?.getContext('2d')?.getImageData(50, 50, 1, 1)
+        .data ?? []),
+    ])
     const computed = applyTint(rgbOfHex('#C9853F'), tint).map((channel) => channel * 255)
-    for (const index of [0, 1, 2]) expect(Math.abs((drawn[index] ?? 0) - (computed[index] ?? 255)), `${wanted}, channel ${index}`).toBeLessThanOrEqual(3)
+    for (const index of [0, 1, 2])
+      expect(
+        Math.abs((drawn[index] ?? 0) - (computed[index] ?? 255)),
+        `${wanted}, channel ${index}`,
+      ).toBeLessThanOrEqual(3)
   }
 })

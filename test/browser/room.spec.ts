@@ -3,8 +3,11 @@ import { box, part, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'room' })
 
-
-test('tune an alert with the keyboard alone: words, size, delay, volume; take it back and make it again', async ({ page, demo, signIn }) => {
+test('tune an alert with the keyboard alone: words, size, delay, volume; take it back and make it again', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await page.goto(box(demo))
   const headline = part(page, 'headline')
@@ -26,7 +29,10 @@ test('tune an alert with the keyboard alone: words, size, delay, volume; take it
   await page.keyboard.press('ControlOrMeta+A')
   await page.keyboard.type('0.5')
   await page.keyboard.press('Tab')
-  await expect(page.getByRole('button', { name: 'Headline', exact: true })).toHaveAttribute('aria-description', /^1\.40 to 7\.00 seconds/)
+  await expect(page.getByRole('button', { name: 'Headline', exact: true })).toHaveAttribute(
+    'aria-description',
+    /^1\.40 to 7\.00 seconds/,
+  )
 
   await page.getByRole('button', { name: 'Sound', exact: true }).focus()
   await page.keyboard.press('Enter')
@@ -109,7 +115,11 @@ test('half-typed words are shown as typed and said where; an unknown variable to
   await expect(saved(page)).toBeVisible()
 })
 
-test('build an alert for another kind from its start: add, choose files, add a backdrop, remove, take back', async ({ page, demo, signIn }) => {
+test('build an alert for another kind from its start: add, choose files, add a backdrop, remove, take back', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await page.goto(box(demo, 1))
   await page.getByRole('button', { name: 'Add an alert for another kind of event' }).click()
@@ -131,7 +141,12 @@ test('build an alert for another kind from its start: add, choose files, add a b
   await expect(saved(page)).toBeVisible()
 })
 
-test('two editors of one line: the second to save is told, nothing is overwritten, and theirs can be taken and given back', async ({ page, demo, signIn, browser }) => {
+test('two editors of one line: the second to save is told, nothing is overwritten, and theirs can be taken and given back', async ({
+  page,
+  demo,
+  signIn,
+  browser,
+}) => {
   await signIn('owner')
   await page.goto(box(demo))
   await expect(part(page, 'headline')).toBeVisible()
@@ -141,7 +156,9 @@ test('two editors of one line: the second to save is told, nothing is overwritte
   await setWords(page, 'Headline', 'first, {name}')
   await expect(saved(page)).toBeVisible()
   await setWords(other, 'Headline', 'second, {name}')
-  await expect(other.getByRole('dialog', { name: 'Somebody else changed this box too' })).toContainText('“first, {name}”')
+  await expect(other.getByRole('dialog', { name: 'Somebody else changed this box too' })).toContainText(
+    '“first, {name}”',
+  )
   await expect(other.locator('[data-stage] [data-part=headline]')).toHaveText('second, pip_rye')
   await other.getByRole('button', { name: 'Take theirs, drop mine' }).click()
   await expect(part(other, 'headline')).toHaveText('first, pip_rye')
@@ -154,7 +171,12 @@ test('two editors of one line: the second to save is told, nothing is overwritte
   await other.close()
 })
 
-test('closing the tab at once loses nothing, not even while the server is away', async ({ page, demo, signIn, context }) => {
+test('closing the tab at once loses nothing, not even while the server is away', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn()
   await page.goto(box(demo))
   await expect(part(page, 'headline')).toBeVisible()

@@ -13,24 +13,40 @@ test.use({ serverFor: 'rules' })
 const send = (page: Page, demo: DemoFile, kind: string, id: string, data: object) =>
   page.request.post(`${demo.url}/api/events`, {
     headers: { authorization: `Bearer ${demo.apiKey}`, 'content-type': 'application/cloudevents+json' },
-    data: { specversion: '1.0', id, source: 'test', type: `thundercrest.event.${kind}.v1`, time: new Date().toISOString(), data },
+    data: {
+      specversion: '1.0',
+      id,
+      source: 'test',
+      type: `thundercrest.event.${kind}.v1`,
+      time: new Date().toISOString(),
+      data,
+    },
   })
 const axis = (page: Page) => page.getByRole('group', { name: /^Which case plays/ })
 const inspector = (page: Page) => page.getByRole('complementary', { name: 'Inspector' })
 
 async function addCase(page: Page, name: string, is: string | null, value: string): Promise<void> {
-  await inspector(page).getByRole('button', { name: /^Add a case/ }).click()
+  await inspector(page)
+    .getByRole('button', { name: /^Add a case/ })
+    .click()
   await page.getByLabel('Name of case 1').fill(name)
   await page.keyboard.press('Tab')
   if (is) {
-    await inspector(page).getByRole('button', { name: /^How, 1/ }).click()
+    await inspector(page)
+      .getByRole('button', { name: /^How, 1/ })
+      .click()
     await page.getByRole('option', { name: is, exact: true }).click()
   }
   await page.getByLabel('Value 1', { exact: true }).fill(value)
   await page.keyboard.press('Tab')
 }
 
-test('build the cases of a resub from nothing, see one that never plays, mend it by one click, and read why it played', async ({ page, demo, signIn, context }) => {
+test('build the cases of a resub from nothing, see one that never plays, mend it by one click, and read why it played', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn()
   await page.goto(`${box(demo, 1)}`)
   await page.getByRole('button', { name: 'Add an alert for another kind of event' }).click()
@@ -58,7 +74,15 @@ test('build the cases of a resub from nothing, see one that never plays, mend it
   const source = await context.newPage()
   await source.goto(demo.boxes[1]?.sourceUrl ?? '')
   await untilState(source, 'waiting')
-  expect((await send(page, demo, 'resubscription', 'year-1', { viewer: { id: 'v', name: 'MarrowHat' }, tier: 1, months: 12 })).status()).toBe(202)
+  expect(
+    (
+      await send(page, demo, 'resubscription', 'year-1', {
+        viewer: { id: 'v', name: 'MarrowHat' },
+        tier: 1,
+        months: 12,
+      })
+    ).status(),
+  ).toBe(202)
   await untilState(source, 'playing')
   expect(await source.locator('html').getAttribute('data-variation')).toBe('Year of bread')
   await untilState(source, 'waiting')
@@ -82,29 +106,74 @@ test('month twelve from a simulated platform plays its case', async ({ page, dem
   await alder.getByRole('button', { name: 'Send one' }).click()
   await expect(alder.getByText('1 event accepted.')).toBeVisible()
   const heard = (await eventsOf(page, demo)).findLast(({ kind }) => kind === 'resubscription')
-  expect(heard?.decisions.find(({ boxId }) => boxId === 'box-night-counter')).toMatchObject({ variationName: 'A year of bread', reason: '“A year of bread” plays because months is exactly 12 (it is 12).' })
+  expect(heard?.decisions.find(({ boxId }) => boxId === 'box-night-counter')).toMatchObject({
+    variationName: 'A year of bread',
+    reason: '“A year of bread” plays because months is exactly 12 (it is 12).',
+  })
 
-  expect((await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'applause' } })).status()).toBe(422)
+  expect(
+    (await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'applause' } })).status(),
+  ).toBe(422)
   await signIn('moderator')
-  expect((await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'raid' } })).status()).toBe(403)
+  expect(
+    (await page.request.post(`${demo.url}/api/feeds/feed-cedar/simulations`, { data: { kind: 'raid' } })).status(),
+  ).toBe(403)
 })
 
 test('the cases of the demo’s table play as it says', async ({ page, demo, signIn }) => {
   await signIn()
   const wanted: [kind: string, data: object, variation: string][] = [
-    ...([[1, 'Everyday'], [2, 'Again'], [11, 'Again'], [12, 'A year of bread'], [13, 'Again'], [24, 'Two years and more'], [80, 'Two years and more']] as const).map(([months, name]): [string, object, string] => ['resubscription', { tier: 1, months }, name]),
-    ...([[4, 'Everyday'], [5, 'A tray of five'], [19, 'Everyday'], [20, 'The whole rack']] as const).map(([count, name]): [string, object, string] => ['giftBatch', { tier: 1, count, groupId: 'g' }, name]),
-    ...([[499, 'Everyday'], [500, 'Slice'], [1999, 'Slice'], [2000, 'Loaf'], [9999, 'Loaf'], [10_000, 'Oven on fire']] as const).map(([amountMinor, name]): [string, object, string] => ['tip', { amountMinor, currency: 'EUR' }, name]),
+    ...(
+      [
+        [1, 'Everyday'],
+        [2, 'Again'],
+        [11, 'Again'],
+        [12, 'A year of bread'],
+        [13, 'Again'],
+        [24, 'Two years and more'],
+        [80, 'Two years and more'],
+      ] as const
+    ).map(([months, name]): [string, object, string] => ['resubscription', { tier: 1, months }, name]),
+    ...(
+      [
+        [4, 'Everyday'],
+        [5, 'A tray of five'],
+        [19, 'Everyday'],
+        [20, 'The whole rack'],
+      ] as const
+    ).map(([count, name]): [string, object, string] => ['giftBatch', { tier: 1, count, groupId: 'g' }, name]),
+    ...(
+      [
+        [499, 'Everyday'],
+        [500, 'Slice'],
+        [1999, 'Slice'],
+        [2000, 'Loaf'],
+        [9999, 'Loaf'],
+        [10_000, 'Oven on fire'],
+      ] as const
+    ).map(([amountMinor, name]): [string, object, string] => ['tip', { amountMinor, currency: 'EUR' }, name]),
     ['raid', { partySize: 49 }, 'Everyday'],
     ['raid', { partySize: 50 }, 'A queue at the door'],
   ]
-  for (const [index, [kind, data]] of wanted.entries()) expect((await send(page, demo, kind, `table-${index}`, { viewer: { id: 'v', name: 'Zoë' }, ...data })).status()).toBe(202)
+  for (const [index, [kind, data]] of wanted.entries())
+    expect(
+      (await send(page, demo, kind, `table-${index}`, { viewer: { id: 'v', name: 'Zoë' }, ...data })).status(),
+    ).toBe(202)
   const events = await eventsOf(page, demo)
-  const played = wanted.map((_, index) => events.find(({ externalId }) => externalId === `table-${index}`)?.decisions.find(({ boxId }) => boxId === 'box-night-counter')?.variationName)
+  const played = wanted.map(
+    (_, index) =>
+      events
+        .find(({ externalId }) => externalId === `table-${index}`)
+        ?.decisions.find(({ boxId }) => boxId === 'box-night-counter')?.variationName,
+  )
   expect(played).toEqual(wanted.map(([, , variation]) => variation))
 })
 
-test('a boundary is moved by hand and by keyboard, and its neighbours stay neighbours', async ({ page, demo, signIn }) => {
+test('a boundary is moved by hand and by keyboard, and its neighbours stay neighbours', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   await page.goto(`${box(demo)}?kind=tip`)
   const boundary = (at: string) => axis(page).getByRole('slider', { name: `Boundary at the amount ${at}` })
@@ -120,7 +189,9 @@ test('a boundary is moved by hand and by keyboard, and its neighbours stay neigh
   await page.mouse.move((grip.x + fire.x) / 2, grip.y + 8, { steps: 5 })
   await page.mouse.up()
   await expect(boundary('€21.00')).toHaveCount(0)
-  const label = await axis(page).getByRole('button', { name: /: Loaf$/ }).getAttribute('aria-label')
+  const label = await axis(page)
+    .getByRole('button', { name: /: Loaf$/ })
+    .getAttribute('aria-label')
   const from = Number(/€(\d+)\.\d\d to €99\.99/.exec(label ?? '')?.[1])
   expect(from).toBeGreaterThan(30)
   expect(from).toBeLessThan(80)
@@ -130,17 +201,26 @@ test('a boundary is moved by hand and by keyboard, and its neighbours stay neigh
   await expect(saved(page)).toBeVisible()
 })
 
-test('a case for VIPs at night, by hand: asked in sentences, drawn in rows, tested on the source, and one more kind listens', async ({ page, demo, signIn, context }) => {
+test('a case for VIPs at night, by hand: asked in sentences, drawn in rows, tested on the source, and one more kind listens', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn()
   const raid = shortAlert('raid')
   const { id, sourceUrl } = await boxOnAir(page, demo, 'By hand', [raid])
   await page.goto(`${demo.url}/boxes/${id}`)
   await page.getByRole('button', { name: 'Everyday: plays for each one' }).click()
-  await inspector(page).getByRole('button', { name: /^Add a case/ }).click()
+  await inspector(page)
+    .getByRole('button', { name: /^Add a case/ })
+    .click()
   await page.getByLabel('Name of case 1').fill('Good friends')
   await page.keyboard.press('Tab')
   const ask = async (number: number, field: string) => {
-    await inspector(page).getByRole('button', { name: new RegExp(`^What is asked, ${number}`) }).click()
+    await inspector(page)
+      .getByRole('button', { name: new RegExp(`^What is asked, ${number}`) })
+      .click()
     await page.getByRole('option', { name: field, exact: true }).click()
   }
   await ask(1, 'the viewer’s role')
@@ -154,20 +234,29 @@ test('a case for VIPs at night, by hand: asked in sentences, drawn in rows, test
   await expect(page.getByText(/no time lies between these/)).toBeVisible()
   await inspector(page).getByRole('button', { name: 'Listen to another kind too' }).click()
   await page.getByRole('menuitem', { name: 'Follow', exact: true }).click()
-  await expect(axis(page).getByRole('button', { name: /Good friends/ }).first()).toBeVisible()
+  await expect(
+    axis(page)
+      .getByRole('button', { name: /Good friends/ })
+      .first(),
+  ).toBeVisible()
   await expectNoFaults(page, artwork)
   await putOnAir(page, 2)
   const source = await context.newPage()
   const plays = await watchPlays(source)
   await source.goto(sourceUrl)
   await untilState(source, 'waiting')
-  await inspector(page).getByRole('button', { name: /^the viewer’s role is VIP/ }).click()
+  await inspector(page)
+    .getByRole('button', { name: /^the viewer’s role is VIP/ })
+    .click()
   await page.getByRole('button', { name: 'Test this case' }).click()
   await expect(page.getByText('Shown by 1 source')).toBeVisible()
   expect(await plays()).toHaveLength(1)
   const tested = (await eventsOf(page, demo)).at(-1)
   expect(tested).toMatchObject({ isTest: true, data: { viewer: { roles: ['vip'] } } })
-  expect(tested?.decisions[0]).toMatchObject({ variationName: 'Good friends', reason: expect.stringContaining('because the viewer’s role is VIP (it is VIP) and the time is from 22:00 to 04:00') })
+  expect(tested?.decisions[0]).toMatchObject({
+    variationName: 'Good friends',
+    reason: expect.stringContaining('because the viewer’s role is VIP (it is VIP) and the time is from 22:00 to 04:00'),
+  })
   await source.close()
 })
 
@@ -177,32 +266,60 @@ test('the first time a viewer comes is told from the next, and from a test', asy
   const raid = shortAlert('raid')
   const [everyday] = raid.variations
   if (!everyday) throw new Error('it has one')
-  const alert: Alert = { ...raid, variations: [{ ...everyday, id: 'raid-first', name: 'Welcome', rule: first }, everyday] }
+  const alert: Alert = {
+    ...raid,
+    variations: [{ ...everyday, id: 'raid-first', name: 'Welcome', rule: first }, everyday],
+  }
   const { id } = await boxOnAir(page, demo, 'First time', [alert])
-  const come = (eventId: string, viewerId: string) => send(page, demo, 'raid', eventId, { viewer: { id: viewerId, name: 'Zoë' }, partySize: 3 })
+  const come = (eventId: string, viewerId: string) =>
+    send(page, demo, 'raid', eventId, { viewer: { id: viewerId, name: 'Zoë' }, partySize: 3 })
   await page.request.post(`${demo.url}/api/boxes/${id}/tests`, { data: { kind: 'raid' } })
   // Together, so that what is still on its way to the database counts as well.
   await Promise.all([come('first-1', 'z-1'), come('first-2', 'z-2'), come('first-3', 'z-3')])
   await Promise.all([come('first-4', 'z-1'), come('first-1', 'z-1')])
-  const decided = async (externalId: string) => (await eventsOf(page, demo)).find((event) => event.externalId === externalId)?.decisions.find(({ boxId }) => boxId === id)?.variationName
-  expect([await decided('first-1'), await decided('first-2'), await decided('first-3'), await decided('first-4')]).toEqual(['Welcome', 'Welcome', 'Welcome', 'Everyday'])
+  const decided = async (externalId: string) =>
+    (await eventsOf(page, demo))
+      .find((event) => event.externalId === externalId)
+      ?.decisions.find(({ boxId }) => boxId === id)?.variationName
+  expect([
+    await decided('first-1'),
+    await decided('first-2'),
+    await decided('first-3'),
+    await decided('first-4'),
+  ]).toEqual(['Welcome', 'Welcome', 'Welcome', 'Everyday'])
   // Asked again later, the reasons are the same, and a past event can be seen once more without counting.
   const again = (await eventsOf(page, demo)).find(({ externalId }) => externalId === 'first-4')
   const path = `${demo.url}/api/boxes/${id}`
-  expect(await (await page.request.get(`${path}/events/${again?.id}/why`)).json()).toMatchObject({ reason: '“Everyday” plays: no special case before it applies.', draft: null })
-  const test = (await (await page.request.post(`${path}/tests`, { data: { eventId: again?.id } })).json()) as { reason: string }
+  expect(await (await page.request.get(`${path}/events/${again?.id}/why`)).json()).toMatchObject({
+    reason: '“Everyday” plays: no special case before it applies.',
+    draft: null,
+  })
+  const test = (await (await page.request.post(`${path}/tests`, { data: { eventId: again?.id } })).json()) as {
+    reason: string
+  }
   expect(test.reason).toBe('“Everyday” plays: no special case before it applies.')
-  const forced = (await (await page.request.post(`${path}/tests`, { data: { variationId: 'raid-first' } })).json()) as { reason: string }
+  const forced = (await (await page.request.post(`${path}/tests`, { data: { variationId: 'raid-first' } })).json()) as {
+    reason: string
+  }
   expect(forced.reason).toBe('“Welcome” plays because for this viewer it is the first time (it is the first time).')
   expect((await page.request.post(`${path}/tests`, { data: { variationId: 'gone' } })).status()).toBe(404)
   expect((await page.request.post(`${path}/tests`, { data: {} })).status()).toBe(422)
 })
 
-test('the desk lists all that came, says why nothing played, and what the draft would do now', async ({ page, demo, signIn }) => {
+test('the desk lists all that came, says why nothing played, and what the draft would do now', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn()
   const { id } = await boxOnAir(page, demo, 'Reasons', [shortAlert('raid')])
   await send(page, demo, 'applause', 'reason-1', { viewer: { id: 'v', name: 'kneadybeast' }, points: 500 })
-  await page.request.patch(`${demo.url}/api/boxes/${id}/draft`, { data: { baseRevision: 1, patches: [{ op: 'replace', path: ['alerts'], value: [shortAlert('raid'), shortAlert('applause')] }] } })
+  await page.request.patch(`${demo.url}/api/boxes/${id}/draft`, {
+    data: {
+      baseRevision: 1,
+      patches: [{ op: 'replace', path: ['alerts'], value: [shortAlert('raid'), shortAlert('applause')] }],
+    },
+  })
   await page.goto(`${demo.url}/desk?box=${id}`)
   await page.getByRole('button', { name: 'all that came' }).click()
   await page.getByRole('button', { name: 'Why nothing for kneadybeast' }).first().click()

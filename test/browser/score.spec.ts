@@ -5,9 +5,14 @@ import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'score' })
 
-const lane = (page: Page, name: string) => page.getByRole('region', { name: 'Score' }).getByRole('button', { name, exact: true })
+const lane = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'Score' }).getByRole('button', { name, exact: true })
 const clip = (page: Page, id: string) => page.locator(`[data-clip=${id}]`)
-const timesOf = async (page: Page, name: string) => (await lane(page, name).getAttribute('aria-description'))?.match(/^([\d.]+) to ([\d.]+)/)?.slice(1).map(Number) ?? []
+const timesOf = async (page: Page, name: string) =>
+  (await lane(page, name).getAttribute('aria-description'))
+    ?.match(/^([\d.]+) to ([\d.]+)/)
+    ?.slice(1)
+    .map(Number) ?? []
 
 async function openAlert(page: Page, demo: DemoFile, kind: string, index = 0): Promise<void> {
   await page.goto(box(demo, index))
@@ -35,7 +40,11 @@ const centreOf = async (page: Page, selector: ReturnType<Page['locator']>) => {
   return { x: (rect?.x ?? 0) + (rect?.width ?? 0) / 2, y: (rect?.y ?? 0) + (rect?.height ?? 0) / 2 }
 }
 
-test('build an alert from nothing with keys alone: parts, words, a layout, particles', async ({ page, demo, signIn }) => {
+test('build an alert from nothing with keys alone: parts, words, a layout, particles', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await openAlert(page, demo, 'Applause')
   await page.getByRole('application').focus()
@@ -84,7 +93,11 @@ test('build an alert from nothing with keys alone: parts, words, a layout, parti
   await expect(saved(page)).toBeVisible()
 })
 
-test('drag a clip’s edge and its entrance; tie an edge to another’s; a knot is refused in words', async ({ page, demo, signIn }) => {
+test('drag a clip’s edge and its entrance; tie an edge to another’s; a knot is refused in words', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await openAlert(page, demo, 'Follow')
   await lane(page, 'Second line').click()
@@ -106,7 +119,12 @@ test('drag a clip’s edge and its entrance; tie an edge to another’s; a knot 
   await lane(page, 'Picture').click()
   const pictureKnob = await centreOf(page, clip(page, 'picture').locator('[data-tie=start]'))
   const second = await clip(page, 'second').boundingBox()
-  await dragBy(page, pictureKnob, (second?.x ?? 0) + (second?.width ?? 0) - pictureKnob.x, (second?.y ?? 0) + 10 - pictureKnob.y)
+  await dragBy(
+    page,
+    pictureKnob,
+    (second?.x ?? 0) + (second?.width ?? 0) - pictureKnob.x,
+    (second?.y ?? 0) + 10 - pictureKnob.y,
+  )
   await expect(page.getByText(/^These parts wait for each other/)).toBeVisible()
   expect((await timesOf(page, 'Picture'))[0]).toBe(0)
   await expect(saved(page)).toBeVisible()
@@ -135,7 +153,10 @@ test('select several, move them together, group, pull a corner, turn, lock', asy
   await lane(page, 'Headline').click()
   await lane(page, 'Second line').click({ modifiers: ['Shift'] })
   await expect(page.getByText('and 1 more')).toBeVisible()
-  const before = { headline: await centreOf(page, part(page, 'headline')), second: await centreOf(page, part(page, 'second')) }
+  const before = {
+    headline: await centreOf(page, part(page, 'headline')),
+    second: await centreOf(page, part(page, 'second')),
+  }
   await page.keyboard.down('Alt')
   await dragBy(page, before.headline, 40, -30)
   await page.keyboard.up('Alt')
@@ -153,17 +174,27 @@ test('select several, move them together, group, pull a corner, turn, lock', asy
   await lane(page, 'Picture').click()
   const width = Number(await page.getByLabel('Width', { exact: true }).inputValue())
   await dragBy(page, await centreOf(page, page.locator('[data-grip]').nth(4)), 50, 50)
-  await expect.poll(async () => Number(await page.getByLabel('Width', { exact: true }).inputValue())).toBeGreaterThan(width + 60)
-  expect(await page.getByLabel('Width', { exact: true }).inputValue()).toBe(await page.getByLabel('Height', { exact: true }).inputValue())
+  await expect
+    .poll(async () => Number(await page.getByLabel('Width', { exact: true }).inputValue()))
+    .toBeGreaterThan(width + 60)
+  expect(await page.getByLabel('Width', { exact: true }).inputValue()).toBe(
+    await page.getByLabel('Height', { exact: true }).inputValue(),
+  )
   const turn = await centreOf(page, page.locator('[data-turn]'))
   await dragBy(page, turn, 300, 180)
-  await expect.poll(async () => Number(await page.getByLabel('Turned', { exact: true }).inputValue())).toBeGreaterThan(60)
+  await expect
+    .poll(async () => Number(await page.getByLabel('Turned', { exact: true }).inputValue()))
+    .toBeGreaterThan(60)
   await page.getByRole('button', { name: 'Lock', exact: true }).click()
   await expect(page.locator('[data-grip]')).toHaveCount(0)
   await expect(saved(page)).toBeVisible()
 })
 
-test('a remark says what is wrong where it concerns, its advice mends it, and it can be switched off', async ({ page, demo, signIn }) => {
+test('a remark says what is wrong where it concerns, its advice mends it, and it can be switched off', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await openAlert(page, demo, 'Tip')
   await page.getByRole('button', { name: 'long', exact: true }).click()
@@ -186,7 +217,11 @@ test('a remark says what is wrong where it concerns, its advice mends it, and it
   await expect(saved(page)).toBeVisible()
 })
 
-test('draw a zone for the camera: it is named in a remark, and layouts keep clear of it', async ({ page, demo, signIn }) => {
+test('draw a zone for the camera: it is named in a remark, and layouts keep clear of it', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await openAlert(page, demo, 'Follow', 1)
   await page.getByRole('button', { name: /^Zones/ }).click()
@@ -224,7 +259,11 @@ test('copy a style and a motion from one alert to another', async ({ page, demo,
   await expect(saved(page)).toBeVisible()
 })
 
-test('keyframes move a part between two moments; the loop plays a stretch again and again', async ({ page, demo, signIn }) => {
+test('keyframes move a part between two moments; the loop plays a stretch again and again', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await openAlert(page, demo, 'Redemption')
   await lane(page, 'Headline').click()
@@ -256,10 +295,14 @@ test('keyframes move a part between two moments; the loop plays a stretch again 
 test('the person’s own scene lies under the stage and stays in this browser', async ({ page, demo, signIn }) => {
   await signIn('editor')
   await openAlert(page, demo, 'Follow')
-  const picture = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: { url: string; mime: string }[] }
+  const picture = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as {
+    media: { url: string; mime: string }[]
+  }
   const file = picture.media.find((each) => each.mime === 'image/png')
   const bytes = await (await page.request.get(`${demo.url}${file?.url}`)).body()
-  await page.getByLabel('Picture or clip of your scene').setInputFiles({ name: 'scene.png', mimeType: 'image/png', buffer: bytes })
+  await page
+    .getByLabel('Picture or clip of your scene')
+    .setInputFiles({ name: 'scene.png', mimeType: 'image/png', buffer: bytes })
   const scene = page.getByRole('application').locator('img[src^="blob:"]')
   await expect(scene).toBeVisible()
   await page.reload()

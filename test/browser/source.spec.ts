@@ -24,7 +24,11 @@ for (const [what, name] of [
   ['400 letters', 'the_person_with_an_exceptionally_long_display_name'.repeat(8)],
   ['400 wide letters', '毛毛面包'.repeat(100)],
 ] as const) {
-  test(`a name of ${what} is text, whole or with an ellipsis, and stays on the canvas`, async ({ page, demo, signIn }) => {
+  test(`a name of ${what} is text, whole or with an ellipsis, and stays on the canvas`, async ({
+    page,
+    demo,
+    signIn,
+  }) => {
     await page.setViewportSize({ width: 1920, height: 1080 })
     await page.goto(demo.boxes[0]?.sourceUrl ?? '')
     await untilState(page, 'waiting')
@@ -63,7 +67,8 @@ test('emoji are really drawn, in their colours, by the font that ships', async (
     context.fillText('🥐', 10, 80)
     const { data } = context.getImageData(0, 0, 200, 120)
     let count = 0
-    for (let at = 0; at < data.length; at += 4) if ((data[at + 3] ?? 0) > 200 && (data[at] ?? 0) - (data[at + 2] ?? 0) > 60) count += 1
+    for (let at = 0; at < data.length; at += 4)
+      if ((data[at + 3] ?? 0) > 200 && (data[at] ?? 0) - (data[at + 2] ?? 0) > 60) count += 1
     return count
   })
   expect(colourfulPixels).toBeGreaterThan(500)
@@ -79,7 +84,9 @@ test('a source that is opened in the middle of a play joins it where it is', asy
   const late = await context.newPage()
   await late.goto(demo.boxes[0]?.sourceUrl ?? '')
   await untilState(late, 'playing')
-  expect(await late.locator('html').getAttribute('data-play')).toBe(await page.locator('html').getAttribute('data-play'))
+  expect(await late.locator('html').getAttribute('data-play')).toBe(
+    await page.locator('html').getAttribute('data-play'),
+  )
   await untilState(page, 'waiting')
   await untilState(late, 'waiting', 2500)
 })
@@ -98,8 +105,16 @@ test('a reload in the middle of a play does not show it again', async ({ page, d
   expect(await stateOf(page)).toBe('waiting')
 })
 
-test('a media file that is gone plays the rest, and is reported at the desk', async ({ page, demo, server, signIn, context }) => {
-  const { media } = (await (await (await signIn()).request.get(`${demo.url}/api/channel/media`)).json()) as { media: { id: string; name: string }[] }
+test('a media file that is gone plays the rest, and is reported at the desk', async ({
+  page,
+  demo,
+  server,
+  signIn,
+  context,
+}) => {
+  const { media } = (await (await (await signIn()).request.get(`${demo.url}/api/channel/media`)).json()) as {
+    media: { id: string; name: string }[]
+  }
   const bell = media.find((file) => file.name === 'Swinging bell')
   rmSync(join(server.dataFolder, 'media', bell?.id ?? 'none'))
   const source = await context.newPage()
@@ -112,13 +127,20 @@ test('a media file that is gone plays the rest, and is reported at the desk', as
   await expect(page.getByText('could not load: picture picture')).toBeVisible()
 })
 
-test('a replaced address cuts its sources off at once and is refused from then on', async ({ page, demo, signIn, context }) => {
+test('a replaced address cuts its sources off at once and is refused from then on', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn()
   const old = demo.boxes[1]?.sourceUrl ?? ''
   const source = await context.newPage()
   await source.goto(old)
   // Connected: what other tests left in its queue may be playing.
-  await source.waitForSelector('html:is([data-state=waiting], [data-state=loading], [data-state=playing])', { state: 'attached' })
+  await source.waitForSelector('html:is([data-state=waiting], [data-state=loading], [data-state=playing])', {
+    state: 'attached',
+  })
   await page.goto(`${demo.url}/boxes/${demo.boxes[1]?.id}`)
   await page.getByRole('button', { name: 'Source', exact: true }).click()
   const shown = page.locator('output[aria-label="Source address"]')
@@ -135,10 +157,16 @@ test('a replaced address cuts its sources off at once and is refused from then o
   expect(await stateOf(source)).toBe('offline')
   const fresh = await context.newPage()
   await fresh.goto((await shown.textContent()) ?? '')
-  await fresh.waitForSelector('html:is([data-state=waiting], [data-state=loading], [data-state=playing])', { state: 'attached' })
+  await fresh.waitForSelector('html:is([data-state=waiting], [data-state=loading], [data-state=playing])', {
+    state: 'attached',
+  })
 })
 
-test('the page is transparent, sets no cookie, loads nothing from elsewhere and needs no framework', async ({ page, demo, context }) => {
+test('the page is transparent, sets no cookie, loads nothing from elsewhere and needs no framework', async ({
+  page,
+  demo,
+  context,
+}) => {
   const asked: string[] = []
   page.on('request', (request) => asked.push(request.url()))
   const answer = await page.goto(demo.boxes[0]?.sourceUrl ?? '')

@@ -14,7 +14,12 @@ const heardAbove = 0.01
 const unlimited = { leastMinor: 0, whose: 'everyone' as const, perViewer: 0, perViewerMinutes: 10, repeatMinutes: 0 }
 
 // First, so that nothing of the others waits in the demo's box.
-test('a voice is put into an alert: its lane, its words, the score as long as it speaks, on air as in the room', async ({ page, demo, signIn, context }) => {
+test('a voice is put into an alert: its lane, its words, the score as long as it speaks, on air as in the room', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   test.slow()
   await signIn('owner')
   await page.goto(`${box(demo)}?kind=follow`)
@@ -23,7 +28,9 @@ test('a voice is put into an alert: its lane, its words, the score as long as it
   await expect(lanes.getByRole('button', { name: 'Voice', exact: true })).toBeVisible()
   await expect(page.getByText('This sample gives it nothing to read.')).toBeVisible()
   await page.getByLabel('What the voice says of the event').click()
-  await page.keyboard.insertText('{name} joins the night shift, and while the oven warms, here is a very long welcome that nobody has to read because a voice says all of it aloud')
+  await page.keyboard.insertText(
+    '{name} joins the night shift, and while the oven warms, here is a very long welcome that nobody has to read because a voice says all of it aloud',
+  )
   await expect(page.getByRole('button', { name: 'Hear the line' })).toBeVisible()
   // Seven seconds are what the alert lasts by itself.
   await expect(page.getByText(/^now (8|9|1\d)\.\d\d s$/)).toBeVisible()
@@ -49,7 +56,12 @@ test('a voice is put into an alert: its lane, its words, the score as long as it
   await source.close()
 })
 
-test('a tip with a message is heard on the source page while it plays, as long as it takes, and its words light up', async ({ page, demo, signIn, context }) => {
+test('a tip with a message is heard on the source page while it plays, as long as it takes, and its words light up', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   test.slow()
   await signIn('owner')
   const { sourceUrl } = await boxOnAir(page, demo, 'Voices', [spokenAlert()])
@@ -79,7 +91,12 @@ test('a tip with a message is heard on the source page while it plays, as long a
   await source.close()
 })
 
-test('what will be said is read at the desk before it is; it is let through, shown unread, or silenced while it is read', async ({ page, demo, signIn, context }) => {
+test('what will be said is read at the desk before it is; it is let through, shown unread, or silenced while it is read', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   test.slow()
   await signIn('owner')
   const { id, sourceUrl } = await boxOnAir(page, demo, 'Approved voices', [spokenAlert()])
@@ -93,7 +110,12 @@ test('what will be said is read at the desk before it is; it is let through, sho
   const waiting = page.getByRole('region', { name: 'Waiting' })
   const onAir = page.getByRole('region', { name: 'On air' })
 
-  await tip(page, demo, 'MarrowHat', 'please read 111111111111111111111 this long message aloud, it goes on and on, with the rye, and the walnuts, and the kettle, and the lantern')
+  await tip(
+    page,
+    demo,
+    'MarrowHat',
+    'please read 111111111111111111111 this long message aloud, it goes on and on, with the rye, and the walnuts, and the kettle, and the lantern',
+  )
   await expect(waiting.getByText(/please read a very long number this long message/)).toBeVisible()
   await expect(waiting.getByText('for you', { exact: true })).toBeVisible()
   await source.waitForTimeout(1200)
@@ -119,7 +141,9 @@ test('what will be said is read at the desk before it is; it is let through, sho
   await untilState(source, 'playing')
   await expect(source.getByText('this one nobody wants to hear')).toBeVisible()
   await untilState(source, 'waiting')
-  await expect(page.getByRole('region', { name: 'Log' }).getByText('Not read: tallowmoth said so.').first()).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: 'Log' }).getByText('Not read: tallowmoth said so.').first(),
+  ).toBeVisible()
   // Whoever minds the desk can switch all of them off at once.
   await page.getByRole('button', { name: 'Switch voices off' }).click()
   await tip(page, demo, 'pip_rye', 'is this read')
@@ -132,10 +156,17 @@ test('what will be said is read at the desk before it is; it is let through, sho
   await setSpeech(page, demo, {})
 })
 
-test('whoever writes too little, too often or the same again is shown and not read, and the desk says why', async ({ page, demo, signIn, context }) => {
+test('whoever writes too little, too often or the same again is shown and not read, and the desk says why', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn('owner')
   const { id, sourceUrl } = await boxOnAir(page, demo, 'Limited voices', [spokenAlert()])
-  await setSpeech(page, demo, { limits: { leastMinor: 200, whose: 'everyone', perViewer: 2, perViewerMinutes: 10, repeatMinutes: 5 } })
+  await setSpeech(page, demo, {
+    limits: { leastMinor: 200, whose: 'everyone', perViewer: 2, perViewerMinutes: 10, repeatMinutes: 5 },
+  })
   await page.request.put(`${demo.url}/api/boxes/${id}/held`, { data: { isHeld: true } })
   const source = await context.newPage()
   await source.goto(sourceUrl)
@@ -157,7 +188,11 @@ test('whoever writes too little, too often or the same again is shown and not re
   await setSpeech(page, demo, {})
 })
 
-test('the bench shows each step, lets it be heard, and what each level stops; by mouse and by keys', async ({ page, demo, signIn }) => {
+test('the bench shows each step, lets it be heard, and what each level stops; by mouse and by keys', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   test.slow()
   await signIn('owner')
   await page.goto(`${demo.url}/speech`)
@@ -171,7 +206,10 @@ test('the bench shows each step, lets it be heard, and what each level stops; by
   await page.getByRole('button', { name: 'Hear it' }).click()
   await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'abuse to try' }).click()
-  await page.getByRole('button', { name: /tosser$/ }).first().focus()
+  await page
+    .getByRole('button', { name: /tosser$/ })
+    .first()
+    .focus()
   await page.keyboard.press('Enter')
   await expect(steps.getByText('such a', { exact: true })).toBeVisible()
 
@@ -200,18 +238,31 @@ testWithOwnServer.describe('a voice that breaks', () => {
   testWithOwnServer('costs the voice, never the alert; it is said, and the next one is heard', async ({ browser }) => {
     testWithOwnServer.slow()
     const { TestServer } = await import('../arrange/server.ts')
-    const hung = createServer((request, response) => void (request.url === '/voices' ? response.end('{"voices":[{"id":"v","language":"en","name":"Hung"}]}') : undefined)).listen(0, '127.0.0.1')
+    const hung = createServer(
+      (request, response) =>
+        void (request.url === '/voices'
+          ? response.end('{"voices":[{"id":"v","language":"en","name":"Hung"}]}')
+          : undefined),
+    ).listen(0, '127.0.0.1')
     await new Promise((resolve) => hung.once('listening', resolve))
-    const server = await TestServer.start({ THUNDERCREST_DEMO: '1', THUNDERCREST_VOICES: `hung=http://127.0.0.1:${(hung.address() as AddressInfo).port}` })
+    const server = await TestServer.start({
+      THUNDERCREST_DEMO: '1',
+      THUNDERCREST_VOICES: `hung=http://127.0.0.1:${(hung.address() as AddressInfo).port}`,
+    })
     try {
       const page = await browser.newPage()
-      await page.request.post(`${server.url}/api/session`, { data: { email: server.demo.accounts[0]?.email, password: server.demo.accounts[0]?.password } })
+      await page.request.post(`${server.url}/api/session`, {
+        data: { email: server.demo.accounts[0]?.email, password: server.demo.accounts[0]?.password },
+      })
       const { id, sourceUrl } = await boxOnAir(page, server.demo, 'Broken voices', [spokenAlert()])
       const source = await browser.newPage()
       const recorded = await recordOutput(source)
       await source.goto(sourceUrl)
       await untilState(source, 'waiting')
-      await setSpeech(page, server.demo, { guessesLanguage: false, messageVoice: { ...usualVoice, engine: 'hung', voice: 'v' } })
+      await setSpeech(page, server.demo, {
+        guessesLanguage: false,
+        messageVoice: { ...usualVoice, engine: 'hung', voice: 'v' },
+      })
       await tip(page, server.demo, 'Zoë', 'is anybody there')
       await expect(source.getByText('is anybody there')).toBeVisible()
       await untilState(source, 'waiting')
@@ -222,8 +273,20 @@ testWithOwnServer.describe('a voice that breaks', () => {
       await setSpeech(page, server.demo, {})
       // The engine's own process dies; whoever asks next starts it again.
       for (const pid of readdirSync('/proc').filter((name) => /^\d+$/.test(name))) {
-        const line = (() => { try { return readFileSync(`/proc/${pid}/cmdline`, 'utf8') } catch { return '' } })()
-        const parent = (() => { try { return readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[1] } catch { return '' } })()
+        const line = (() => {
+          try {
+            return readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+          } catch {
+            return ''
+          }
+        })()
+        const parent = (() => {
+          try {
+            return readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[1]
+          } catch {
+            return ''
+          }
+        })()
         if (line.includes('espeak-ng') && parent === String(server.pid)) process.kill(Number(pid), 'SIGKILL')
       }
       await untilVoicesSpeak(page, server.demo)

@@ -3,8 +3,11 @@ import { box, part, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'versions' })
 
-
-test('draft and air side by side; an earlier version is brought back and can be undone', async ({ page, demo, signIn }) => {
+test('draft and air side by side; an earlier version is brought back and can be undone', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   await page.goto(box(demo))
   await setWords(page, 'Headline', 'version two, {name}')
@@ -19,7 +22,11 @@ test('draft and air side by side; an earlier version is brought back and can be 
 
   await page.getByRole('button', { name: 'On air', exact: true }).click()
   await dialog.getByRole('tab', { name: 'Earlier versions' }).click()
-  await dialog.getByRole('listitem').filter({ hasText: 'Version 1' }).getByRole('button', { name: 'Look at it' }).click()
+  await dialog
+    .getByRole('listitem')
+    .filter({ hasText: 'Version 1' })
+    .getByRole('button', { name: 'Look at it' })
+    .click()
   await dialog.getByRole('button', { name: 'Bring version 1 back into the draft' }).click()
   await page.keyboard.press('Escape')
   await expect(part(page, 'headline')).toHaveText('pip_rye')
@@ -28,7 +35,12 @@ test('draft and air side by side; an earlier version is brought back and can be 
   await expect(saved(page)).toBeVisible()
 })
 
-test('two editors at different places: both are kept, and each sees what the other did', async ({ page, demo, signIn, browser }) => {
+test('two editors at different places: both are kept, and each sees what the other did', async ({
+  page,
+  demo,
+  signIn,
+  browser,
+}) => {
   await signIn('owner')
   await page.goto(box(demo, 1))
   await expect(part(page, 'headline')).toBeVisible()
@@ -53,7 +65,12 @@ test('two editors at different places: both are kept, and each sees what the oth
   await other.close()
 })
 
-test('the editor is silent while a source plays on the same machine, and says so', async ({ page, demo, signIn, context }) => {
+test('the editor is silent while a source plays on the same machine, and says so', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
   await signIn('editor')
   await page.goto(box(demo))
   await expect(page.getByRole('button', { name: 'Heard here' })).toBeVisible()
@@ -65,13 +82,23 @@ test('the editor is silent while a source plays on the same machine, and says so
   await expect(page.getByText('you may hear everything twice')).toBeVisible()
 })
 
-test('a composition that does not hold to its limits is refused with its path, and nothing is saved', async ({ page, demo, signIn }) => {
+test('a composition that does not hold to its limits is refused with its path, and nothing is saved', async ({
+  page,
+  demo,
+  signIn,
+}) => {
   await signIn('editor')
   const address = `${demo.url}/api/boxes/${demo.boxes[0]?.id}`
-  const { revision, document } = (await (await page.request.get(address)).json()) as { revision: number; document: { alerts: { variations: { composition: { parts: { id: string }[] } }[] }[] } }
+  const { revision, document } = (await (await page.request.get(address)).json()) as {
+    revision: number
+    document: { alerts: { variations: { composition: { parts: { id: string }[] } }[] }[] }
+  }
   const at = document.alerts[0]?.variations[0]?.composition.parts.findIndex((each) => each.id === 'headline') ?? 0
   const path = ['alerts', 0, 'variations', 0, 'composition', 'parts', at]
-  const save = (field: string, value: unknown) => page.request.patch(`${address}/draft`, { data: { baseRevision: revision, patches: [{ op: 'replace', path: [...path, field], value }] } })
+  const save = (field: string, value: unknown) =>
+    page.request.patch(`${address}/draft`, {
+      data: { baseRevision: revision, patches: [{ op: 'replace', path: [...path, field], value }] },
+    })
   const frames = Array.from({ length: 10_000 }, (_, atMs) => ({ atMs, value: 1, easing: 'linear' }))
   for (const [field, value, words] of [
     ['keyframes', [{ property: 'scale', frames }], 'at most 200 keyframes'],

@@ -2,7 +2,11 @@ import { expect, testWithOwnServer as test, untilState } from '../arrange/fixtur
 
 test.use({ startEnv: {} })
 
-test('an empty server: make the account, the first box, put it on air, see a test arrive', async ({ page, server, context }) => {
+test('an empty server: make the account, the first box, put it on air, see a test arrive', async ({
+  page,
+  server,
+  context,
+}) => {
   const code = /with the code (\w+)/.exec(server.printed)?.[1] ?? ''
   await page.goto(server.url)
   await expect(page.getByRole('heading', { name: 'Welcome' })).toBeVisible()
@@ -38,6 +42,8 @@ test('an empty server: make the account, the first box, put it on air, see a tes
   await page.getByRole('button', { name: 'Send a test' }).click()
   await expect(source.getByText('is now following')).toBeVisible({ timeout: 10_000 })
 
-  const second = await page.request.post(`${server.url}/api/welcome`, { data: { code, channelName: 'x', personName: 'y', email: 'z@lantern-loaf.example', password: 'another-one' } })
+  const second = await page.request.post(`${server.url}/api/welcome`, {
+    data: { code, channelName: 'x', personName: 'y', email: 'z@lantern-loaf.example', password: 'another-one' },
+  })
   expect(second.status()).toBe(409)
 })

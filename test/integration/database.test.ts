@@ -12,7 +12,14 @@ import { openServer } from '../../server/db/openServer.ts'
 import { addBox, findBox, listDraftStates, publishVersion, saveDraft } from '../../server/db/queries/boxes.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
 import { addFeed, findFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
-import { addChannel, addMember, addPerson, addSession, findPersonByEmail, findSession } from '../../server/db/queries/people.ts'
+import {
+  addChannel,
+  addMember,
+  addPerson,
+  addSession,
+  findPersonByEmail,
+  findSession,
+} from '../../server/db/queries/people.ts'
 import { listOpenPlays } from '../../server/db/queries/plays.ts'
 import { previousTimes } from '../../server/db/queries/viewerHistory.ts'
 import { ViewerHistory } from '../../server/ingest/viewerHistory.ts'
@@ -24,7 +31,13 @@ import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const draft = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
-const follow = (externalId: string, name: SampleName = 'everyday'): IncomingEvent => ({ ...sampleEvent('follow', name), externalId, source: 'feed:x', occurredAtMs: 1000, isTest: false })
+const follow = (externalId: string, name: SampleName = 'everyday'): IncomingEvent => ({
+  ...sampleEvent('follow', name),
+  externalId,
+  source: 'feed:x',
+  occurredAtMs: 1000,
+  isTest: false,
+})
 
 const engines = [
   {
@@ -32,7 +45,10 @@ const engines = [
     isHere: true,
     open: async () => {
       const folder = mkdtempSync(join(tmpdir(), 'thundercrest-db-'))
-      return { handle: await openEmbedded(join(folder, 'database'), null), clean: async () => rmSync(folder, { recursive: true, force: true }) }
+      return {
+        handle: await openEmbedded(join(folder, 'database'), null),
+        clean: async () => rmSync(folder, { recursive: true, force: true }),
+      }
     },
   },
   {
@@ -73,19 +89,37 @@ describe.each(engines)('$name', ({ isHere, open }) => {
   })
 
   it.runIf(isHere)('leaves nothing of a migration that fails half-way', async () => {
-    const broken = { name: '9999_broken', sql: 'create table half (id int);--> statement-breakpoint\ncreate tabel typo (id int)' }
+    const broken = {
+      name: '9999_broken',
+      sql: 'create table half (id int);--> statement-breakpoint\ncreate tabel typo (id int)',
+    }
     await expect(migrate(opened.handle, [...readMigrations(), broken])).rejects.toThrow()
     await expect(opened.handle.execute('select * from half')).rejects.toThrow()
   })
 
   it.runIf(isHere)('knows people, their roles and their sessions', async () => {
-    await addChannel(db(), { id: 'channel-1', name: 'Lantern Loaf', locale: 'en-IE', timeZone: 'Europe/Lisbon', currency: 'EUR' })
-    await addPerson(db(), { id: 'person-1', email: 'Odalys@lantern-loaf.example', name: 'Odalys Fenn', passwordHash: 'x' })
+    await addChannel(db(), {
+      id: 'channel-1',
+      name: 'Lantern Loaf',
+      locale: 'en-IE',
+      timeZone: 'Europe/Lisbon',
+      currency: 'EUR',
+    })
+    await addPerson(db(), {
+      id: 'person-1',
+      email: 'Odalys@lantern-loaf.example',
+      name: 'Odalys Fenn',
+      passwordHash: 'x',
+    })
     await addMember(db(), 'channel-1', 'person-1', 'owner')
     expect(await findPersonByEmail(db(), 'odalys@LANTERN-loaf.example')).toMatchObject({ id: 'person-1' })
     await addSession(db(), 'live', 'person-1', new Date(Date.now() + 60_000))
     await addSession(db(), 'over', 'person-1', new Date(Date.now() - 1))
-    expect(await findSession(db(), 'live')).toMatchObject({ role: 'owner', person: { name: 'Odalys Fenn' }, channel: { id: 'channel-1' } })
+    expect(await findSession(db(), 'live')).toMatchObject({
+      role: 'owner',
+      person: { name: 'Odalys Fenn' },
+      channel: { id: 'channel-1' },
+    })
     expect(await findSession(db(), 'over')).toBeNull()
   })
 
@@ -98,7 +132,8 @@ describe.each(engines)('$name', ({ isHere, open }) => {
   })
 
   it.runIf(isHere)('counts the versions that went on air', async () => {
-    const publish = (id: string) => publishVersion(db(), { id, boxId: 'box-1', document: draft, publishedAt: new Date(), publishedBy: 'person-1' })
+    const publish = (id: string) =>
+      publishVersion(db(), { id, boxId: 'box-1', document: draft, publishedAt: new Date(), publishedBy: 'person-1' })
     expect((await publish('version-1')).number).toBe(1)
     expect((await publish('version-2')).number).toBe(2)
     expect(await findBox(db(), 'channel-1', 'box-1')).toMatchObject({ onAirVersionId: 'version-2' })
@@ -112,9 +147,22 @@ describe.each(engines)('$name', ({ isHere, open }) => {
     expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: false }])
   })
 
-  const keep = async (incoming: IncomingEvent[], nowMs = 5000, feed: { id: string; rejected: number } | null = null) => {
+  const keep = async (
+    incoming: IncomingEvent[],
+    nowMs = 5000,
+    feed: { id: string; rejected: number } | null = null,
+  ) => {
     const onAir = await new OnAirCache(db()).read('channel-1')
-    return decideEvents({ channelId: 'channel-1', onAir, incoming, onlyBoxId: null, feed, previous: [], pretended: null, nowMs })
+    return decideEvents({
+      channelId: 'channel-1',
+      onAir,
+      incoming,
+      onlyBoxId: null,
+      feed,
+      previous: [],
+      pretended: null,
+      nowMs,
+    })
   }
 
   it.runIf(isHere)('keeps an event once, however often it comes, also twice in one delivery', async () => {
@@ -123,20 +171,58 @@ describe.each(engines)('$name', ({ isHere, open }) => {
     const [again] = await keepDecided(db(), [await keep([follow('f-2'), follow('f-3', 'rightToLeft')], 6000)])
     expect([again?.acceptedIds.length, again?.repeatedCount, again?.plays.length]).toEqual([1, 1, 1])
     expect((await listOpenPlays(db(), 'box-1')).map((play) => play.state)).toEqual(['waiting', 'waiting', 'waiting'])
-    expect(await listEvents(db(), 'channel-1', 0, 100)).toMatchObject([{ externalId: 'f-1' }, { externalId: 'f-2' }, { externalId: 'f-3', data: { viewer: { name: 'نورا_خبز' } }, decisions: [{ outcome: 'plays', variationName: 'Everyday' }] }])
+    expect(await listEvents(db(), 'channel-1', 0, 100)).toMatchObject([
+      { externalId: 'f-1' },
+      { externalId: 'f-2' },
+      {
+        externalId: 'f-3',
+        data: { viewer: { name: 'نورا_خبز' } },
+        decisions: [{ outcome: 'plays', variationName: 'Everyday' }],
+      },
+    ])
   })
 
-  it.runIf(isHere)('knows when a viewer did the same last, before that, on that platform, and not in a test', async () => {
-    const came = (externalId: string, occurredAtMs: number, changes: Partial<IncomingEvent> = {}) => ({ ...follow(externalId, 'markup'), occurredAtMs, ...changes })
-    await keepDecided(db(), [await keep([came('h-1', 10_000), came('h-2', 30_000), came('h-3', 20_000, { source: 'feed:y' }), came('h-4', 25_000, { isTest: true })])])
-    const asked = (externalId: string, occurredAtMs: number, source = 'feed:x') => ({ source, kind: 'follow', viewerId: 'sample-markup', externalId, occurredAtMs })
-    const times = await previousTimes(db(), 'channel-1', [asked('h-1', 10_000), asked('h-2', 30_000), asked('new', 29_000), asked('new', 40_000), asked('new', 40_000, 'feed:y'), { ...asked('new', 40_000), viewerId: 'nobody' }])
-    expect(times).toEqual([null, 10_000, 10_000, 30_000, 20_000, null])
-  })
+  it.runIf(isHere)(
+    'knows when a viewer did the same last, before that, on that platform, and not in a test',
+    async () => {
+      const came = (externalId: string, occurredAtMs: number, changes: Partial<IncomingEvent> = {}) => ({
+        ...follow(externalId, 'markup'),
+        occurredAtMs,
+        ...changes,
+      })
+      await keepDecided(db(), [
+        await keep([
+          came('h-1', 10_000),
+          came('h-2', 30_000),
+          came('h-3', 20_000, { source: 'feed:y' }),
+          came('h-4', 25_000, { isTest: true }),
+        ]),
+      ])
+      const asked = (externalId: string, occurredAtMs: number, source = 'feed:x') => ({
+        source,
+        kind: 'follow',
+        viewerId: 'sample-markup',
+        externalId,
+        occurredAtMs,
+      })
+      const times = await previousTimes(db(), 'channel-1', [
+        asked('h-1', 10_000),
+        asked('h-2', 30_000),
+        asked('new', 29_000),
+        asked('new', 40_000),
+        asked('new', 40_000, 'feed:y'),
+        { ...asked('new', 40_000), viewerId: 'nobody' },
+      ])
+      expect(times).toEqual([null, 10_000, 10_000, 30_000, 20_000, null])
+    },
+  )
 
   it.runIf(isHere)('tells of two in one breath only one that it is the first', async () => {
     const history = new ViewerHistory(db())
-    const came = (externalId: string, occurredAtMs: number): IncomingEvent => ({ ...follow(externalId, 'emoji'), occurredAtMs })
+    const came = (externalId: string, occurredAtMs: number): IncomingEvent => ({
+      ...follow(externalId, 'emoji'),
+      occurredAtMs,
+    })
     const both = await history.previousOf('channel-1', [came('b-1', 50_000), came('b-2', 51_000)], new Set(['follow']))
     expect(both).toEqual([null, 50_000])
     // Sent again because nothing was answered, it is still the first.
@@ -147,9 +233,22 @@ describe.each(engines)('$name', ({ isHere, open }) => {
   it.runIf(isHere)('writes several deliveries in one statement, and says of each what was new', async () => {
     await addFeed(db(), { id: 'feed-0', channelId: 'channel-1', platform: 'cedar', name: 'Cedar', secret: 'whsec_x' })
     const feed = { id: 'feed-0', rejected: 1 }
-    const kept = await keepDecided(db(), [await keep([follow('g-1'), follow('f-1')], 8000, feed), await keep([follow('g-1'), follow('g-2')], 8000, feed), await keep([], 8000, feed)])
-    expect(kept.map((each) => [each.acceptedIds.length, each.repeatedCount, each.plays.length])).toEqual([[1, 1, 1], [1, 1, 1], [0, 0, 0]])
-    expect(await findFeed(db(), 'feed-0')).toMatchObject({ acceptedCount: 2, repeatedCount: 2, rejectedCount: 3, lagMs: 7000 })
+    const kept = await keepDecided(db(), [
+      await keep([follow('g-1'), follow('f-1')], 8000, feed),
+      await keep([follow('g-1'), follow('g-2')], 8000, feed),
+      await keep([], 8000, feed),
+    ])
+    expect(kept.map((each) => [each.acceptedIds.length, each.repeatedCount, each.plays.length])).toEqual([
+      [1, 1, 1],
+      [1, 1, 1],
+      [0, 0, 0],
+    ])
+    expect(await findFeed(db(), 'feed-0')).toMatchObject({
+      acceptedCount: 2,
+      repeatedCount: 2,
+      rejectedCount: 3,
+      lagMs: 7000,
+    })
   })
 
   it.runIf(isHere)('writes event, decision and play together or not at all', async () => {
@@ -165,7 +264,15 @@ describe.each(engines)('$name', ({ isHere, open }) => {
   it.runIf(isHere)('keeps what was not understood, and no more than two hundred of it', async () => {
     await addFeed(db(), { id: 'feed-1', channelId: 'channel-1', platform: 'cedar', name: 'Cedar', secret: 'whsec_x' })
     for (let index = 0; index < 205; index++) {
-      await keepDelivery(db(), { id: `delivery-${index}`, feedId: 'feed-1', webhookId: `m-${index}`, receivedAt: new Date(index * 1000), isUnderstood: false, raw: 'x', note: `n ${index}` })
+      await keepDelivery(db(), {
+        id: `delivery-${index}`,
+        feedId: 'feed-1',
+        webhookId: `m-${index}`,
+        receivedAt: new Date(index * 1000),
+        isUnderstood: false,
+        raw: 'x',
+        note: `n ${index}`,
+      })
     }
     const kept = await listKeptDeliveries(db(), 'feed-1', 500)
     expect(kept.length).toBeLessThanOrEqual(201)

@@ -25,14 +25,26 @@ const channelId = 'channel-library'
 const folder = mkdtempSync(join(tmpdir(), 'thundercrest-library-'))
 const uploadsFolder = join(folder, 'uploads')
 const store = new FolderStore(join(folder, 'media'))
-const entry = { path: fileURLToPath(new URL('../../server/media/measure/main.ts', import.meta.url)), execArgv: ['--import', 'tsx'] }
+const entry = {
+  path: fileURLToPath(new URL('../../server/media/measure/main.ts', import.meta.url)),
+  execArgv: ['--import', 'tsx'],
+}
 const golden = (name: string) => readFileSync(new URL(`../media/files/${name}`, import.meta.url))
 const template = fileURLToPath(new URL('../../.output/database-template', import.meta.url))
 let database: DatabaseHandle
 let nowMs = Date.UTC(2026, 10, 25)
 
 const openLibrary = (measurer = new Measurer(entry)) =>
-  new MediaLibrary({ db: database.db, logger: pino({ level: 'silent' }), store, measurer, uploadsFolder, now: () => nowMs, onChange: () => undefined, isUsed: (channel, id) => isMediaUsed(database.db, channel, id) })
+  new MediaLibrary({
+    db: database.db,
+    logger: pino({ level: 'silent' }),
+    store,
+    measurer,
+    uploadsFolder,
+    now: () => nowMs,
+    onChange: () => undefined,
+    isUsed: (channel, id) => isMediaUsed(database.db, channel, id),
+  })
 
 /** Puts a file where an upload would have left it. */
 function arrived(id: string, bytes: Uint8Array, name = id) {
@@ -58,7 +70,14 @@ describe('a file on its way into the library', () => {
     await library.accept(arrived('moving', golden('moving.webp'), 'Moving'))
     await library.settled()
     const [row] = await listMedia(database.db, channelId)
-    expect(row).toMatchObject({ name: 'Moving', kind: 'picture', mime: 'image/webp', durationMs: 600, measuredBy: measuringVersion, measured: { seen: { ink: inkOfAll } } })
+    expect(row).toMatchObject({
+      name: 'Moving',
+      kind: 'picture',
+      mime: 'image/webp',
+      durationMs: 600,
+      measuredBy: measuringVersion,
+      measured: { seen: { ink: inkOfAll } },
+    })
     expect((await store.read(row?.posterId ?? ''))?.subarray(8, 12).toString()).toBe('WEBP')
     expect(await store.read(row?.id ?? '')).toEqual(golden('moving.webp'))
     expect(readdirSync(uploadsFolder)).toEqual([])
@@ -70,7 +89,11 @@ describe('a file on its way into the library', () => {
     const before = readdirSync(join(folder, 'media'))
     await library.accept(arrived('cut', golden('still.png').subarray(0, 80), 'Cut'))
     await library.settled()
-    expect((await library.listIntake(channelId)).find((each) => each.id === 'cut')).toMatchObject({ state: 'refused', reason: 'The file ends in the middle of the picture.', advice: 'Copy or export it again.' })
+    expect((await library.listIntake(channelId)).find((each) => each.id === 'cut')).toMatchObject({
+      state: 'refused',
+      reason: 'The file ends in the middle of the picture.',
+      advice: 'Copy or export it again.',
+    })
     expect([readdirSync(uploadsFolder), readdirSync(join(folder, 'media'))]).toEqual([[], before])
     library.close()
   })
@@ -88,18 +111,48 @@ describe('a file on its way into the library', () => {
     const library = openLibrary()
     await library.resume()
     await library.settled()
-    expect((await listMedia(database.db, channelId)).find((row) => row.name === 'Interrupted')).toMatchObject({ kind: 'sound', durationMs: 1000 })
+    expect((await listMedia(database.db, channelId)).find((row) => row.name === 'Interrupted')).toMatchObject({
+      kind: 'sound',
+      durationMs: 1000,
+    })
     library.close()
   })
   it('that was there before there was measuring is measured, and keeps what a browser saw of it', async () => {
     const id = await store.put(golden('moving-vp9.webm'))
     const seen = { hasAlpha: true, ink: inkOfAll, dominant: '#E0964B', colours: ['#E0964B'] }
-    const old = { id, channelId, name: 'Old', kind: 'picture' as const, mime: 'video/webm', durationMs: 400, licence: 'own', posterId: 'f'.repeat(64) }
-    await addMedia(database.db, { ...old, measured: { of: 'picture', widthPx: 1, heightPx: 1, frameCount: 1, frameMs: [], durationMs: null, hasSound: false, codec: null, seen } })
+    const old = {
+      id,
+      channelId,
+      name: 'Old',
+      kind: 'picture' as const,
+      mime: 'video/webm',
+      durationMs: 400,
+      licence: 'own',
+      posterId: 'f'.repeat(64),
+    }
+    await addMedia(database.db, {
+      ...old,
+      measured: {
+        of: 'picture',
+        widthPx: 1,
+        heightPx: 1,
+        frameCount: 1,
+        frameMs: [],
+        durationMs: null,
+        hasSound: false,
+        codec: null,
+        seen,
+      },
+    })
     const library = openLibrary()
     await library.resume()
     await library.settled()
-    expect(await findOwnMedia(database.db, channelId, id)).toMatchObject({ widthPx: 96, measuredBy: measuringVersion, posterId: old.posterId, measured: { codec: 'vp9', frameCount: 4, seen } })
+    expect(await findOwnMedia(database.db, channelId, id)).toMatchObject({
+      widthPx: 96,
+      measuredBy: measuringVersion,
+      posterId: old.posterId,
+      measured: { codec: 'vp9', frameCount: 4, seen },
+    })
     library.close()
   })
 })
@@ -119,14 +172,21 @@ describe('the process that measures', () => {
       reasons.push(answer.ok ? 'ok' : answer.reason)
     }
     const [first, second, hang, third, crash, fourth, hoard, fifth] = reasons
-    expect([hang, crash, hoard]).toEqual(['Measuring the file takes too long.', 'The file makes the program that measures it stop.', 'Measuring the file takes too much memory.'])
+    expect([hang, crash, hoard]).toEqual([
+      'Measuring the file takes too long.',
+      'The file makes the program that measures it stop.',
+      'Measuring the file takes too much memory.',
+    ])
     expect(second).toBe(first)
     expect(new Set([first, third, fourth, fifth]).size).toBe(4)
     measurer.close()
   })
   it('that does not start is an answer too', async () => {
     const measurer = new Measurer({ path: join(folder, 'nowhere.mjs'), execArgv: [] })
-    expect(await measurer.measure(file('fine'))).toMatchObject({ ok: false, reason: 'The program that measures files does not start.' })
+    expect(await measurer.measure(file('fine'))).toMatchObject({
+      ok: false,
+      reason: 'The program that measures files does not start.',
+    })
   })
 })
 
@@ -134,7 +194,9 @@ describe('files and the boxes that use them', () => {
   const [from, to] = ['1', '2'].map((digit) => digit.repeat(64)) as [string, string]
   const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
   const document = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: from, soundId: null })])
-  beforeAll(() => addBox(database.db, { id: 'box-media', channelId, name: 'Box', draft: document, sourceToken: 'src-media' }))
+  beforeAll(() =>
+    addBox(database.db, { id: 'box-media', channelId, name: 'Box', draft: document, sourceToken: 'src-media' }),
+  )
   const pictureOf = async () => {
     const box = await findBox(database.db, channelId, 'box-media')
     return box?.draft.alerts[0]?.variations[0]?.composition.parts.find((part) => part.kind === 'picture')?.mediaId
@@ -155,8 +217,18 @@ describe('files and the boxes that use them', () => {
     const ids: Record<string, string> = {}
     for (const [name, content] of Object.entries(bytes)) {
       ids[name] = await store.put(content)
-      await addMedia(database.db, { id: ids[name], channelId, name, kind: 'picture', mime: 'image/png', licence: 'own', measuredBy: measuringVersion })
-      await changeMedia(database.db, channelId, ids[name], { deletedAt: new Date(name === 'lately' ? nowMs : nowMs - 40 * 86_400_000) })
+      await addMedia(database.db, {
+        id: ids[name],
+        channelId,
+        name,
+        kind: 'picture',
+        mime: 'image/png',
+        licence: 'own',
+        measuredBy: measuringVersion,
+      })
+      await changeMedia(database.db, channelId, ids[name], {
+        deletedAt: new Date(name === 'lately' ? nowMs : nowMs - 40 * 86_400_000),
+      })
     }
     await replaceEverywhere(database.db, channelId, from, ids.used ?? '', null)
     nowMs += 1000

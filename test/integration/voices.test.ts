@@ -42,43 +42,124 @@ let number = 0
 
 /** A quarter of a second of tone for each word. */
 const speak = vi.fn<SpeechEngine['speak']>()
-const spoken = (text: string) => ok({ rateHz: 8000, samples: Int16Array.from({ length: text.split(' ').length * 2000 }, (_, at) => Math.round(Math.sin(at / 3) * 9000)), words: [] })
-const engine: SpeechEngine = { voices: async () => ok([{ id: 'gmw/en', language: 'en', name: 'English' }]), speak, close: () => undefined }
+const spoken = (text: string) =>
+  ok({
+    rateHz: 8000,
+    samples: Int16Array.from({ length: text.split(' ').length * 2000 }, (_, at) => Math.round(Math.sin(at / 3) * 9000)),
+    words: [],
+  })
+const engine: SpeechEngine = {
+  voices: async () => ok([{ id: 'gmw/en', language: 'en', name: 'English' }]),
+  speak,
+  close: () => undefined,
+}
 
 /** The server's part that speaks and queues, as it is after a start: it knows what the database knows. */
 async function started() {
   const onAir = new OnAirCache(handle.db)
   const logger = { warn: vi.fn(), error: vi.fn() } as unknown as Logger
-  const speaker = new Speaker(new SpeechEngines(new Map([['espeak-ng', engine]])), new SpeechCache(join(folder, `cache-${number++}`), 'secret'))
+  const speaker = new Speaker(
+    new SpeechEngines(new Map([['espeak-ng', engine]])),
+    new SpeechCache(join(folder, `cache-${number++}`), 'secret'),
+  )
   const onNothingToApprove = (of: string, playId: string) => queues.of(of).input({ type: 'released', playId })
-  const shows = new Shows({ db: handle.db, onAir, voices: new PlayVoices({ db: handle.db, logger, speaker, now: Date.now, onChange: () => undefined, onNothingToApprove }) })
+  const shows = new Shows({
+    db: handle.db,
+    onAir,
+    voices: new PlayVoices({
+      db: handle.db,
+      logger,
+      speaker,
+      now: Date.now,
+      onChange: () => undefined,
+      onNothingToApprove,
+    }),
+  })
   const rooms = new SourceRooms(Date.now, () => undefined)
-  const queues: BoxQueues = new BoxQueues({ db: handle.db, logger, now: Date.now, rooms, shows, onChange: () => undefined, onStarted: () => undefined })
+  const queues: BoxQueues = new BoxQueues({
+    db: handle.db,
+    logger,
+    now: Date.now,
+    rooms,
+    shows,
+    onChange: () => undefined,
+    onStarted: () => undefined,
+  })
   const row = await findBox(handle.db, channelId, boxId)
   if (row) await queues.open(row)
   /** Keeps a tip and puts what it earned into the queue. */
-  const tip = async (text: string, changes: { viewer?: string; isTest?: boolean; amountMinor?: number } = {}): Promise<string> => {
+  const tip = async (
+    text: string,
+    changes: { viewer?: string; isTest?: boolean; amountMinor?: number } = {},
+  ): Promise<string> => {
     const sample = sampleEvent('tip', 'everyday', Date.now())
     const { viewer = `v-${number}`, isTest = false, amountMinor = 500 } = changes
-    const incoming = { ...sample, source: 'feed:x', externalId: `tip-${number++}`, isTest, data: { ...sample.data, viewer: { id: viewer, name: viewer }, amountMinor, message: { text } } } as IncomingEvent
-    const [kept] = await keepDecided(handle.db, [decideEvents({ channelId, onAir: await onAir.read(channelId), incoming: [incoming], onlyBoxId: null, feed: null, previous: [], pretended: null, nowMs: Date.now() })])
+    const incoming = {
+      ...sample,
+      source: 'feed:x',
+      externalId: `tip-${number++}`,
+      isTest,
+      data: { ...sample.data, viewer: { id: viewer, name: viewer }, amountMinor, message: { text } },
+    } as IncomingEvent
+    const [kept] = await keepDecided(handle.db, [
+      decideEvents({
+        channelId,
+        onAir: await onAir.read(channelId),
+        incoming: [incoming],
+        onlyBoxId: null,
+        feed: null,
+        previous: [],
+        pretended: null,
+        nowMs: Date.now(),
+      }),
+    ])
     queues.enqueue(kept?.plays as EarnedPlay[])
     return kept?.plays[0]?.ticket.playId ?? ''
   }
   const speechOf = async (playId: string) => (await findPlay(handle.db, playId))?.speech ?? null
-  const ready = async (playId: string) => vi.waitFor(async () => expect((await speechOf(playId))?.state).toBe('ready'), 8000)
-  return { onAir, logger, queues, shows, tip, speechOf, ready, ticket: (playId: string) => queues.of(boxId).state.waiting.find((each) => each.playId === playId) }
+  const ready = async (playId: string) =>
+    vi.waitFor(async () => expect((await speechOf(playId))?.state).toBe('ready'), 8000)
+  return {
+    onAir,
+    logger,
+    queues,
+    shows,
+    tip,
+    speechOf,
+    ready,
+    ticket: (playId: string) => queues.of(boxId).state.waiting.find((each) => each.playId === playId),
+  }
 }
-const free: SpeechSettings = { ...usualSettings, limits: { leastMinor: 0, whose: 'everyone', perViewer: 0, perViewerMinutes: 10, repeatMinutes: 0 } }
+const free: SpeechSettings = {
+  ...usualSettings,
+  limits: { leastMinor: 0, whose: 'everyone', perViewer: 0, perViewerMinutes: 10, repeatMinutes: 0 },
+}
 
 beforeAll(async () => {
   handle = await openEmbedded(join(folder, 'database'), null)
   await migrate(handle, readMigrations())
-  await addChannel(handle.db, { id: channelId, name: 'Lantern Loaf', locale: 'en-IE', timeZone: 'Europe/Lisbon', currency: 'EUR' })
-  await addPerson(handle.db, { id: 'person-1', email: 'odalys@lantern-loaf.example', name: 'Odalys Fenn', passwordHash: 'x' })
+  await addChannel(handle.db, {
+    id: channelId,
+    name: 'Lantern Loaf',
+    locale: 'en-IE',
+    timeZone: 'Europe/Lisbon',
+    currency: 'EUR',
+  })
+  await addPerson(handle.db, {
+    id: 'person-1',
+    email: 'odalys@lantern-loaf.example',
+    name: 'Odalys Fenn',
+    passwordHash: 'x',
+  })
   const document = plainBox(canvas, [alert])
   await addBox(handle.db, { id: boxId, channelId, name: 'Night counter', draft: document, sourceToken: 'src1' })
-  await publishVersion(handle.db, { id: 'version-1', boxId, document, publishedAt: new Date(), publishedBy: 'person-1' })
+  await publishVersion(handle.db, {
+    id: 'version-1',
+    boxId,
+    document,
+    publishedAt: new Date(),
+    publishedBy: 'person-1',
+  })
 })
 afterAll(async () => {
   await handle.close()
@@ -96,7 +177,10 @@ describe('voices of plays', () => {
     const playId = await tip('one two three four five six seven eight')
     await ready(playId)
     const speech = await speechOf(playId)
-    expect(speech?.sayings.map(({ of, text, outcome, durationMs }) => [of, text, outcome, durationMs])).toEqual([['line', expect.stringContaining('left €5.00'), 'kept', expect.any(Number)], ['message', 'one two three four five six seven eight', 'kept', expect.any(Number)]])
+    expect(speech?.sayings.map(({ of, text, outcome, durationMs }) => [of, text, outcome, durationMs])).toEqual([
+      ['line', expect.stringContaining('left €5.00'), 'kept', expect.any(Number)],
+      ['message', 'one two three four five six seven eight', 'kept', expect.any(Number)],
+    ])
     const { score } = await shows.show(playId)
     const said = (speech?.sayings ?? []).reduce((sum, { durationMs }) => sum + (durationMs ?? 0), 0)
     expect(score.lengthMs).toBe(said + 350)
@@ -119,12 +203,19 @@ describe('voices of plays', () => {
   })
   it('that break cost the voice, never the play', async () => {
     const { tip, ready, speechOf, shows, logger } = await started()
-    speak.mockImplementation(async ({ text }) => (text.includes('left') ? spoken(text) : err('The voice program stopped.')))
+    speak.mockImplementation(async ({ text }) =>
+      text.includes('left') ? spoken(text) : err('The voice program stopped.'),
+    )
     const playId = await tip('broken words')
     await ready(playId)
     expect((await speechOf(playId))?.note).toBe('The voice program stopped.')
-    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
-    expect(logger.warn).toHaveBeenCalledWith(expect.objectContaining({ playId, reason: 'The voice program stopped.' }), expect.any(String))
+    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({
+      utterances: [{ of: 'line' }],
+    })
+    expect(logger.warn).toHaveBeenCalledWith(
+      expect.objectContaining({ playId, reason: 'The voice program stopped.' }),
+      expect.any(String),
+    )
   })
   it('say nothing where reading aloud is off, where nothing is left, and of what is blocked', async () => {
     const { tip, ready, speechOf, onAir } = await started()
@@ -133,12 +224,19 @@ describe('voices of plays', () => {
     expect((await speechOf(blocked))?.sayings[1]).toMatchObject({ outcome: 'changed', text: '🔥' })
     const emptied = await tip('bollocks')
     await ready(emptied)
-    expect((await speechOf(emptied))?.sayings[1]).toMatchObject({ outcome: 'refused', reason: 'Nothing is left to be read.', durationMs: null })
+    expect((await speechOf(emptied))?.sayings[1]).toMatchObject({
+      outcome: 'refused',
+      reason: 'Nothing is left to be read.',
+      durationMs: null,
+    })
     await setSpeech(handle.db, channelId, { ...free, isOn: false })
     onAir.forget(channelId)
     const off = await tip('anybody?')
     await ready(off)
-    expect((await speechOf(off))?.sayings.map(({ reason }) => reason)).toEqual(['Reading aloud is switched off.', 'Reading aloud is switched off.'])
+    expect((await speechOf(off))?.sayings.map(({ reason }) => reason)).toEqual([
+      'Reading aloud is switched off.',
+      'Reading aloud is switched off.',
+    ])
   })
   it('remember over a restart what was read: limits hold, and what was decided is not decided again', async () => {
     await setSpeech(handle.db, channelId, { ...free, limits: { ...free.limits, repeatMinutes: 5 } })
@@ -153,7 +251,9 @@ describe('voices of plays', () => {
     await after.ready(test)
     expect((await after.speechOf(test))?.sayings[1]?.reason).toBeNull()
     // Shown again by another process: as it was decided.
-    expect((await after.shows.show(first)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }, { of: 'message' }] })
+    expect((await after.shows.show(first)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({
+      utterances: [{ of: 'line' }, { of: 'message' }],
+    })
   })
 })
 
@@ -168,7 +268,10 @@ describe('switching all voices off and on', () => {
       await setSpeech(handle.db, channelId, { ...free, isOn })
       onAir.forget(channelId)
       await queues.switchVoices(channelId, isOn, 'tallowmoth')
-      await vi.waitFor(async () => expect((await speechOf(playId))?.note).toBe(isOn ? null : 'Reading aloud is switched off.'), 8000)
+      await vi.waitFor(
+        async () => expect((await speechOf(playId))?.note).toBe(isOn ? null : 'Reading aloud is switched off.'),
+        8000,
+      )
     }
     await turn(false)
     expect(await hears()).toBe(false)
@@ -196,7 +299,11 @@ describe('what somebody has to let be read', () => {
     const { lengthMs: whole } = (await shows.show(playId)).score
     expect(await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })).toBe(true)
     const row = await findPlay(handle.db, playId)
-    expect([row?.approval, row?.speech?.verdict, ticket(playId)?.isAwaiting]).toEqual(['withheld', 'Not read: tallowmoth said so.', false])
+    expect([row?.approval, row?.speech?.verdict, ticket(playId)?.isAwaiting]).toEqual([
+      'withheld',
+      'Not read: tallowmoth said so.',
+      false,
+    ])
     const { score } = await shows.show(playId)
     expect(score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
     expect(score.lengthMs).toBeLessThan(whole)
@@ -212,13 +319,19 @@ describe('what somebody has to let be read', () => {
   it('withheld while its voice is still speaking, it is not read all the same', async () => {
     const { tip, ready, queues, shows } = await started()
     let say: () => void = () => undefined
-    speak.mockImplementation(({ text }) => (text.includes('left') ? Promise.resolve(spoken(text)) : new Promise((resolve) => (say = () => resolve(spoken(text))))))
+    speak.mockImplementation(({ text }) =>
+      text.includes('left')
+        ? Promise.resolve(spoken(text))
+        : new Promise((resolve) => (say = () => resolve(spoken(text)))),
+    )
     const playId = await tip('nobody wants to hear this')
     await vi.waitFor(() => expect(speak).toHaveBeenCalledTimes(2), 8000)
     await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })
     say()
     await ready(playId)
-    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
+    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({
+      utterances: [{ of: 'line' }],
+    })
     // Whoever was still speaking did not write over what was said.
     expect((await findPlay(handle.db, playId))?.speech?.verdict).toBe('Not read: tallowmoth said so.')
   })
@@ -227,8 +340,13 @@ describe('what somebody has to let be read', () => {
     const playId = await tip('decided too soon')
     await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })
     await ready(playId)
-    expect([(await speechOf(playId))?.sayings.length, (await speechOf(playId))?.verdict]).toEqual([2, 'Not read: tallowmoth said so.'])
-    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
+    expect([(await speechOf(playId))?.sayings.length, (await speechOf(playId))?.verdict]).toEqual([
+      2,
+      'Not read: tallowmoth said so.',
+    ])
+    expect((await shows.show(playId)).score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({
+      utterances: [{ of: 'line' }],
+    })
   })
   it('is of its own box only', async () => {
     const { tip, queues } = await started()

@@ -1,5 +1,5 @@
-// Makes one small file of every format that the library takes (or refuses with advice) into test/media/files.
-// Run with ffmpeg on the path: npx tsx test/media/make.ts. The results are checked in; ffmpeg is needed for nothing else.
+// Makes one small file of every format that the library takes (or refuses with advice) into test/media/files. Run with
+// ffmpeg on the path: npx tsx test/media/make.ts. The results are checked in; ffmpeg is needed for nothing else.
 import { execFileSync } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
@@ -10,20 +10,45 @@ import { wav } from './wav.ts'
 
 const folder = fileURLToPath(new URL('./files/', import.meta.url))
 const keep = (name: string, bytes: Uint8Array) => writeFileSync(folder + name, bytes)
-const ffmpeg = (...args: string[]) => execFileSync('ffmpeg', ['-v', 'error', '-y', '-bitexact', ...args], { cwd: folder, stdio: ['ignore', 'inherit', 'inherit'] })
+const ffmpeg = (...args: string[]) =>
+  execFileSync('ffmpeg', ['-v', 'error', '-y', '-bitexact', ...args], {
+    cwd: folder,
+    stdio: ['ignore', 'inherit', 'inherit'],
+  })
 
-const frames = await Promise.all([0, 1, 2, 3].map((frame) => sharp(Buffer.from(frameSvg(frame))).png().toBuffer()))
+const frames = await Promise.all(
+  [0, 1, 2, 3].map((frame) =>
+    sharp(Buffer.from(frameSvg(frame)))
+      .png()
+      .toBuffer(),
+  ),
+)
 const [first = Buffer.alloc(0)] = frames
 const still = () => sharp(first)
 keep('still.png', await still().png({ compressionLevel: 9 }).toBuffer())
 keep('still.webp', await still().webp({ lossless: true }).toBuffer())
 keep('still.avif', await still().avif({ lossless: true }).toBuffer())
-keep('opaque.jpg', await still().flatten({ background: '#204060' }).jpeg({ quality: 90 }).withMetadata({ orientation: 6 }).toBuffer())
+keep(
+  'opaque.jpg',
+  await still().flatten({ background: '#204060' }).jpeg({ quality: 90 }).withMetadata({ orientation: 6 }).toBuffer(),
+)
 keep('still.svg', Buffer.from(frameSvg(0)))
 const joined = () => sharp(frames, { join: { animated: true } })
-keep('moving.webp', await joined().webp({ lossless: true, delay: [100, 200, 100, 200], loop: 0 }).toBuffer())
-keep('moving.gif', await joined().gif({ delay: [100, 200, 0, 200], loop: 0 }).toBuffer())
-const raw = await Promise.all(frames.map(async (frame) => Uint8Array.from(await sharp(frame).ensureAlpha().raw().toBuffer()).buffer))
+keep(
+  'moving.webp',
+  await joined()
+    .webp({ lossless: true, delay: [100, 200, 100, 200], loop: 0 })
+    .toBuffer(),
+)
+keep(
+  'moving.gif',
+  await joined()
+    .gif({ delay: [100, 200, 0, 200], loop: 0 })
+    .toBuffer(),
+)
+const raw = await Promise.all(
+  frames.map(async (frame) => Uint8Array.from(await sharp(frame).ensureAlpha().raw().toBuffer()).buffer),
+)
 keep('moving.apng', new Uint8Array(UPNG.encode(raw, drawnSides.widthPx, drawnSides.heightPx, 0, [100, 200, 100, 200])))
 
 frames.forEach((frame, index) => keep(`frame-${index}.png`, frame))
@@ -37,7 +62,20 @@ ffmpeg(...sound, '-c:a', 'libopus', '-b:a', '128k', 'tone.opus')
 ffmpeg(...sound, '-c:a', 'flac', 'tone.flac')
 ffmpeg(...sound, '-c:a', 'aac', '-b:a', '192k', 'tone.m4a')
 ffmpeg(...sound, '-c:a', 'aac', '-b:a', '192k', 'tone.aac')
-ffmpeg(...pictures, ...sound, '-c:v', 'libvpx-vp9', '-pix_fmt', 'yuva420p', '-auto-alt-ref', '0', '-c:a', 'libopus', '-shortest', 'moving-vp9.webm')
+ffmpeg(
+  ...pictures,
+  ...sound,
+  '-c:v',
+  'libvpx-vp9',
+  '-pix_fmt',
+  'yuva420p',
+  '-auto-alt-ref',
+  '0',
+  '-c:a',
+  'libopus',
+  '-shortest',
+  'moving-vp9.webm',
+)
 ffmpeg(...pictures, '-c:v', 'libvpx', '-pix_fmt', 'yuv420p', 'moving-vp8.webm')
 ffmpeg(...pictures, '-c:v', 'libaom-av1', '-cpu-used', '8', '-pix_fmt', 'yuv420p', 'moving-av1.webm')
 ffmpeg(...pictures, '-c:v', 'libx264', '-pix_fmt', 'yuv420p', 'moving-h264.mp4')

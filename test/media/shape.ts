@@ -16,12 +16,49 @@ export function frameSvg(frame: number): string {
 export function vectorAnimation(changes: Record<string, unknown> = {}): string {
   const still = (k: unknown) => ({ a: 0, k })
   return JSON.stringify({
-    v: '5.7.0', fr: 10, ip: 0, op: 20, w: 96, h: 64, nm: 'square', ddd: 0, assets: [],
+    v: '5.7.0',
+    fr: 10,
+    ip: 0,
+    op: 20,
+    w: 96,
+    h: 64,
+    nm: 'square',
+    ddd: 0,
+    assets: [],
     layers: [
       {
-        ddd: 0, ind: 1, ty: 4, nm: 'square', sr: 1, ip: 0, op: 20, st: 0, bm: 0,
-        ks: { o: still(100), r: still(0), p: { a: 1, k: [{ t: 0, s: [20, 34, 0], i: { x: 1, y: 1 }, o: { x: 0, y: 0 } }, { t: 20, s: [56, 34, 0] }] }, a: still([0, 0, 0]), s: still([100, 100, 100]) },
-        shapes: [{ ty: 'gr', it: [{ ty: 'rc', d: 1, s: still([20, 20]), p: still([0, 0]), r: still(0) }, { ty: 'fl', c: still([0.878, 0.588, 0.294, 1]), o: still(100), r: 1 }, { ty: 'tr', p: still([0, 0]), a: still([0, 0]), s: still([100, 100]), r: still(0), o: still(100) }] }],
+        ddd: 0,
+        ind: 1,
+        ty: 4,
+        nm: 'square',
+        sr: 1,
+        ip: 0,
+        op: 20,
+        st: 0,
+        bm: 0,
+        ks: {
+          o: still(100),
+          r: still(0),
+          p: {
+            a: 1,
+            k: [
+              { t: 0, s: [20, 34, 0], i: { x: 1, y: 1 }, o: { x: 0, y: 0 } },
+              { t: 20, s: [56, 34, 0] },
+            ],
+          },
+          a: still([0, 0, 0]),
+          s: still([100, 100, 100]),
+        },
+        shapes: [
+          {
+            ty: 'gr',
+            it: [
+              { ty: 'rc', d: 1, s: still([20, 20]), p: still([0, 0]), r: still(0) },
+              { ty: 'fl', c: still([0.878, 0.588, 0.294, 1]), o: still(100), r: 1 },
+              { ty: 'tr', p: still([0, 0]), a: still([0, 0]), s: still([100, 100]), r: still(0), o: still(100) },
+            ],
+          },
+        ],
       },
     ],
     ...changes,

@@ -11,7 +11,13 @@ export interface WavOptions {
 }
 
 /** A WAV file, written byte by byte. */
-export function wav({ rateHz = toneRateHz, channels = 2, bits = 16, seconds = toneSeconds, sampleAt = toneAt }: WavOptions = {}): Buffer {
+export function wav({
+  rateHz = toneRateHz,
+  channels = 2,
+  bits = 16,
+  seconds = toneSeconds,
+  sampleAt = toneAt,
+}: WavOptions = {}): Buffer {
   const frames = Math.round(seconds * rateHz)
   const frameBytes = (channels * bits) / 8
   const file = Buffer.alloc(44 + frames * frameBytes)

@@ -34,23 +34,54 @@ function next(): void {
 </script>
 
 <template>
-  <article class="flex min-h-0 flex-col rounded-sm border border-seam bg-ridge" @mouseenter="isLookedAt = true" @mouseleave="isLookedAt = false" @focusin="isLookedAt = true" @focusout="isLookedAt = false">
+  <article
+    class="flex min-h-0 flex-col rounded-sm border border-seam bg-ridge"
+    @mouseenter="isLookedAt = true"
+    @mouseleave="isLookedAt = false"
+    @focusin="isLookedAt = true"
+    @focusout="isLookedAt = false"
+  >
     <NuxtLink :to="`/boxes/${box.id}`" class="group block rounded-t-sm" :aria-label="`Open ${box.name}`">
       <div class="relative h-[min(52vh,27rem)] rounded-t-sm bg-night p-3">
-        <ScoreTile :key="alert?.id" :score="score" :canvas="box.document.canvas" :is-moving="isLookedAt" @ended="next" />
-        <span v-if="alert" class="absolute top-2 left-2 flex items-center gap-1.5 rounded-sm bg-deep/85 py-0.5 pr-2 pl-0.5 text-2xs text-mist"><KindMark :kind="mainKind(alert)" />{{ kindNames[mainKind(alert)] }}</span>
+        <ScoreTile
+          :key="alert?.id"
+          :score="score"
+          :canvas="box.document.canvas"
+          :is-moving="isLookedAt"
+          @ended="next"
+        />
+        <span
+          v-if="alert"
+          class="absolute top-2 left-2 flex items-center gap-1.5 rounded-sm bg-deep/85 py-0.5 pr-2 pl-0.5 text-2xs text-mist"
+          ><KindMark :kind="mainKind(alert)" />{{ kindNames[mainKind(alert)] }}</span
+        >
         <p v-if="!alert" class="absolute inset-0 grid place-items-center text-mist">No alerts in this box yet</p>
       </div>
     </NuxtLink>
     <div class="flex items-start justify-between gap-3 p-4">
       <div class="min-w-0">
-        <h2 class="truncate font-display text-lg font-semibold"><NuxtLink :to="`/boxes/${box.id}`" class="rounded-sm hover:underline">{{ box.name }}</NuxtLink></h2>
-        <p class="text-mist">{{ box.document.canvas.widthPx }} × {{ box.document.canvas.heightPx }}, {{ counted(box.document.alerts.length, 'alert') }}</p>
+        <h2 class="truncate font-display text-lg font-semibold">
+          <NuxtLink :to="`/boxes/${box.id}`" class="rounded-sm hover:underline">{{ box.name }}</NuxtLink>
+        </h2>
+        <p class="text-mist">
+          {{ box.document.canvas.widthPx }} × {{ box.document.canvas.heightPx }},
+          {{ counted(box.document.alerts.length, 'alert') }}
+        </p>
         <p class="mt-1 text-mist">{{ airState }}</p>
-        <p v-if="session.canEdit" class="mt-1"><a :href="`/api/boxes/${box.id}/pack`" download class="link text-mist hover:text-snow" :aria-label="`Save ${box.name} as a pack`">Save as a pack</a></p>
+        <p v-if="session.canEdit" class="mt-1">
+          <a
+            :href="`/api/boxes/${box.id}/pack`"
+            download
+            class="link text-mist hover:text-snow"
+            :aria-label="`Save ${box.name} as a pack`"
+            >Save as a pack</a
+          >
+        </p>
       </div>
       <div class="shrink-0 text-right">
-        <p v-if="box.onAir" :class="box.differsFromAir ? 'text-glow' : 'text-fine'">{{ box.differsFromAir ? 'draft differs' : 'same as air' }}</p>
+        <p v-if="box.onAir" :class="box.differsFromAir ? 'text-glow' : 'text-fine'">
+          {{ box.differsFromAir ? 'draft differs' : 'same as air' }}
+        </p>
         <p class="text-mist">{{ counted(sources, 'source') }}</p>
       </div>
     </div>

@@ -14,9 +14,22 @@ const chosen = defineModel<Canvas>({ required: true })
   <RadioGroup v-model="chosen">
     <RadioGroupLabel as="p" class="mb-2 block font-medium">Canvas</RadioGroupLabel>
     <div class="grid gap-2" :class="listed.length > 3 ? 'grid-cols-2' : 'grid-cols-3'">
-      <RadioGroupOption v-for="{ name, note, canvas } in listed" :key="name" v-slot="{ checked }" :value="canvas" class="rounded-sm">
-        <span class="block h-full cursor-pointer rounded-sm border p-2 text-center" :class="checked ? 'border-deep-sky bg-sheet outline-2 outline-deep-sky' : 'border-rule'">
-          <span class="mx-auto grid h-14 place-items-center"><span class="block border-2 border-current bg-rule/40" :style="{ width: `${canvas.widthPx / 40}px`, height: `${canvas.heightPx / 40}px` }" /></span>
+      <RadioGroupOption
+        v-for="{ name, note, canvas } in listed"
+        :key="name"
+        v-slot="{ checked }"
+        :value="canvas"
+        class="rounded-sm"
+      >
+        <span
+          class="block h-full cursor-pointer rounded-sm border p-2 text-center"
+          :class="checked ? 'border-deep-sky bg-sheet outline-2 outline-deep-sky' : 'border-rule'"
+        >
+          <span class="mx-auto grid h-14 place-items-center"
+            ><span
+              class="block border-2 border-current bg-rule/40"
+              :style="{ width: `${canvas.widthPx / 40}px`, height: `${canvas.heightPx / 40}px` }"
+          /></span>
           <span class="mt-1 block font-medium">{{ name }}</span>
           <span class="block text-2xs text-faded">{{ canvas.widthPx }} × {{ canvas.heightPx }}</span>
           <span class="block text-2xs text-faded">{{ note }}</span>

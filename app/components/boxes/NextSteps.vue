@@ -11,10 +11,22 @@ const live = useLiveStore()
 const desks = computed(() => props.boxes.flatMap((box) => live.deskOf(box.id) ?? []))
 const first = computed(() => props.boxes[0])
 const steps = computed(() => [
-  { name: 'Tune an alert', note: 'Words, picture, sound, timing. The stage plays it as viewers will see it.', isDone: props.boxes.some((box) => box.document.alerts.length > 0) },
+  {
+    name: 'Tune an alert',
+    note: 'Words, picture, sound, timing. The stage plays it as viewers will see it.',
+    isDone: props.boxes.some((box) => box.document.alerts.length > 0),
+  },
   { name: 'Put the box on air', note: 'Until then edits stay a draft.', isDone: props.boxes.some((box) => box.onAir) },
-  { name: 'Add the source', note: 'Open a box, press Source, and enter the address in your broadcast program.', isDone: desks.value.some((desk) => desk.sources.length > 0) },
-  { name: 'Send a test', note: 'It says on how many sources it was shown.', isDone: desks.value.some((desk) => desk.log.some((play) => play.isTest && play.state === 'done')) },
+  {
+    name: 'Add the source',
+    note: 'Open a box, press Source, and enter the address in your broadcast program.',
+    isDone: desks.value.some((desk) => desk.sources.length > 0),
+  },
+  {
+    name: 'Send a test',
+    note: 'It says on how many sources it was shown.',
+    isDone: desks.value.some((desk) => desk.log.some((play) => play.isTest && play.state === 'done')),
+  },
 ])
 const nextIndex = computed(() => steps.value.findIndex((step) => !step.isDone))
 </script>
@@ -24,13 +36,23 @@ const nextIndex = computed(() => steps.value.findIndex((step) => !step.isDone))
     <h2 class="font-display text-xl font-semibold">From here to air</h2>
     <ol class="mt-4 space-y-4">
       <li v-for="(step, index) in steps" :key="step.name" class="grid grid-cols-[1.5rem_minmax(0,1fr)] gap-3">
-        <span class="grid size-6 place-items-center rounded-full border text-2xs font-semibold" :class="step.isDone ? 'border-moss bg-moss text-white' : index === nextIndex ? 'border-ink bg-bolt' : 'border-rule'"><Check v-if="step.isDone" :size="14" /><template v-else>{{ index + 1 }}</template></span>
+        <span
+          class="grid size-6 place-items-center rounded-full border text-2xs font-semibold"
+          :class="
+            step.isDone ? 'border-moss bg-moss text-white' : index === nextIndex ? 'border-ink bg-bolt' : 'border-rule'
+          "
+          ><Check v-if="step.isDone" :size="14" /><template v-else>{{ index + 1 }}</template></span
+        >
         <div>
-          <p class="font-semibold">{{ step.name }}<span class="sr-only">{{ step.isDone ? ', done' : '' }}</span></p>
+          <p class="font-semibold">
+            {{ step.name }}<span class="sr-only">{{ step.isDone ? ', done' : '' }}</span>
+          </p>
           <p class="text-faded">{{ step.note }}</p>
         </div>
       </li>
     </ol>
-    <NuxtLink v-if="first && nextIndex >= 0" :to="`/boxes/${first.id}`" class="button mt-5">Go on with {{ first.name }}</NuxtLink>
+    <NuxtLink v-if="first && nextIndex >= 0" :to="`/boxes/${first.id}`" class="button mt-5"
+      >Go on with {{ first.name }}</NuxtLink
+    >
   </section>
 </template>

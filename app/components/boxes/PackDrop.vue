@@ -20,7 +20,9 @@ async function take(file: File | undefined): Promise<void> {
   isTaking.value = true
   try {
     const { shelfId, name, isKnown, leftAside } = await packs.send(file)
-    toast.success(`“${name}” ${isKnown ? 'was on the shelf already' : 'is on the shelf'}.${leftAside.length > 0 ? ` Left aside: ${leftAside.slice(0, 3).join(', ')}.` : ''}`)
+    toast.success(
+      `“${name}” ${isKnown ? 'was on the shelf already' : 'is on the shelf'}.${leftAside.length > 0 ? ` Left aside: ${leftAside.slice(0, 3).join(', ')}.` : ''}`,
+    )
     emit('arrived', shelfId)
   } catch (error) {
     refusal.value = wordsOf(error)
@@ -32,8 +34,17 @@ const { isOverDropZone } = useDropZone(zone, { onDrop: (files) => void take(file
 </script>
 
 <template>
-  <div ref="zone" class="rounded-sm border border-dashed p-3" :class="isOverDropZone ? 'border-sky bg-ridge' : 'border-seam'">
-    <p class="flex flex-wrap items-center gap-x-3 gap-y-1"><span class="text-mist">A designer’s pack, a zip: drop it here, or</span><button type="button" class="button" :disabled="isTaking" @click="open()"><PackageOpen :size="15" aria-hidden="true" />Choose a pack</button></p>
+  <div
+    ref="zone"
+    class="rounded-sm border border-dashed p-3"
+    :class="isOverDropZone ? 'border-sky bg-ridge' : 'border-seam'"
+  >
+    <p class="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <span class="text-mist">A designer’s pack, a zip: drop it here, or</span
+      ><button type="button" class="button" :disabled="isTaking" @click="open()">
+        <PackageOpen :size="15" aria-hidden="true" />Choose a pack
+      </button>
+    </p>
     <p role="status" class="text-mist">{{ isTaking ? 'Looking through the pack and measuring its files…' : '' }}</p>
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
   </div>

@@ -13,12 +13,16 @@ export const canvases: readonly NamedCanvas[] = [
   { name: 'Square', note: 'a corner of a scene', canvas: { widthPx: 1080, heightPx: 1080, framesPerSecond: 60 } },
 ]
 
-const isSameCanvas = (one: Canvas, other: Canvas) => one.widthPx === other.widthPx && one.heightPx === other.heightPx && one.framesPerSecond === other.framesPerSecond
+const isSameCanvas = (one: Canvas, other: Canvas) =>
+  one.widthPx === other.widthPx && one.heightPx === other.heightPx && one.framesPerSecond === other.framesPerSecond
 
 /** The same with that of a pack, where it is none of them. */
 export function canvasesWith(designed: Canvas | null): readonly NamedCanvas[] {
-  return designed === null || canvases.some(({ canvas }) => isSameCanvas(canvas, designed)) ? canvases : [{ name: 'As designed', note: `${designed.framesPerSecond} frames a second`, canvas: designed }, ...canvases]
+  return designed === null || canvases.some(({ canvas }) => isSameCanvas(canvas, designed))
+    ? canvases
+    : [{ name: 'As designed', note: `${designed.framesPerSecond} frames a second`, canvas: designed }, ...canvases]
 }
 
 /** The very one of these that is as another. */
-export const asListed = (wanted: Canvas, listed: readonly NamedCanvas[]): Canvas => listed.find(({ canvas }) => isSameCanvas(canvas, wanted))?.canvas ?? wanted
+export const asListed = (wanted: Canvas, listed: readonly NamedCanvas[]): Canvas =>
+  listed.find(({ canvas }) => isSameCanvas(canvas, wanted))?.canvas ?? wanted

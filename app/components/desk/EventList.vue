@@ -16,7 +16,10 @@ const pageSize = 60
 
 async function load(before: number | null): Promise<void> {
   try {
-    const { events: page } = await request<{ events: HappeningView[] }>('GET', `/api/boxes/${props.boxId}/events${before === null ? '' : `?before=${before}`}`)
+    const { events: page } = await request<{ events: HappeningView[] }>(
+      'GET',
+      `/api/boxes/${props.boxId}/events${before === null ? '' : `?before=${before}`}`,
+    )
     if (before === null) events.value = page
     else events.value = [...(events.value ?? []), ...page]
     if (before !== null || page.length < pageSize) isComplete.value = page.length < pageSize
@@ -24,25 +27,55 @@ async function load(before: number | null): Promise<void> {
     refusal.value = wordsOf(error)
   }
 }
-watch(() => [props.boxId, props.newest], () => void load(null), { immediate: true })
+watch(
+  () => [props.boxId, props.newest],
+  () => void load(null),
+  { immediate: true },
+)
 </script>
 
 <template>
   <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
-  <ol v-else-if="events?.length" class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule" aria-label="Everything that came">
-    <li v-for="event in events" :key="event.eventId" class="grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2">
-      <time class="font-mono text-2xs text-faded" :datetime="new Date(event.receivedAtMs).toISOString()">{{ clockTime(event.receivedAtMs) }}</time>
+  <ol
+    v-else-if="events?.length"
+    class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule"
+    aria-label="Everything that came"
+  >
+    <li
+      v-for="event in events"
+      :key="event.eventId"
+      class="grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2"
+    >
+      <time class="font-mono text-2xs text-faded" :datetime="new Date(event.receivedAtMs).toISOString()">{{
+        clockTime(event.receivedAtMs)
+      }}</time>
       <KindMark :kind="event.kind" />
       <div class="min-w-0">
-        <p class="truncate font-semibold"><bdi>{{ event.name }}</bdi></p>
-        <p class="truncate text-faded" :title="event.reason">{{ [event.variationName ?? 'nothing plays', event.detail].filter(Boolean).join(' · ') }}</p>
+        <p class="truncate font-semibold">
+          <bdi>{{ event.name }}</bdi>
+        </p>
+        <p class="truncate text-faded" :title="event.reason">
+          {{ [event.variationName ?? 'nothing plays', event.detail].filter(Boolean).join(' · ') }}
+        </p>
       </div>
       <div class="flex items-center gap-1">
         <span v-if="event.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
-        <button type="button" class="rounded-sm p-1 text-faded hover:text-ink" :aria-label="`Why ${event.variationName ?? 'nothing'} for ${event.name}`" title="Why?" @click="emit('ask', event)"><CircleHelp :size="14" aria-hidden="true" /></button>
+        <button
+          type="button"
+          class="rounded-sm p-1 text-faded hover:text-ink"
+          :aria-label="`Why ${event.variationName ?? 'nothing'} for ${event.name}`"
+          title="Why?"
+          @click="emit('ask', event)"
+        >
+          <CircleHelp :size="14" aria-hidden="true" />
+        </button>
       </div>
     </li>
-    <li v-if="!isComplete" class="py-2 text-center"><button type="button" class="link text-deep-sky" @click="load(events.at(-1)?.seq ?? null)">Earlier</button></li>
+    <li v-if="!isComplete" class="py-2 text-center">
+      <button type="button" class="link text-deep-sky" @click="load(events.at(-1)?.seq ?? null)">Earlier</button>
+    </li>
   </ol>
-  <p v-else-if="events" class="text-faded">Nothing has happened yet. What your platforms send is written here, with what this box did about it.</p>
+  <p v-else-if="events" class="text-faded">
+    Nothing has happened yet. What your platforms send is written here, with what this box did about it.
+  </p>
 </template>

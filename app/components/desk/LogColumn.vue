@@ -17,40 +17,102 @@ const showsAll = ref(false)
 const live = useLiveStore()
 /** Grows with everything that comes, so that the list is read again. */
 const newest = computed(() => Math.max(live.live?.ridge.feeds.lastDeliveryAtMs ?? 0, props.log[0]?.enqueuedAtMs ?? 0))
-const words: Record<PlayState, string> = { waiting: 'waiting', preparing: 'loading', playing: 'playing', done: 'played', skipped: 'skipped', expired: 'expired', failed: 'failed' }
+const words: Record<PlayState, string> = {
+  waiting: 'waiting',
+  preparing: 'loading',
+  playing: 'playing',
+  done: 'played',
+  skipped: 'skipped',
+  expired: 'expired',
+  failed: 'failed',
+}
 
 function note(play: PlayView): string {
-  if (play.state === 'done') return [play.detail, play.shownCount > 1 ? `on ${play.shownCount} sources` : ''].filter(Boolean).join(' · ')
+  if (play.state === 'done')
+    return [play.detail, play.shownCount > 1 ? `on ${play.shownCount} sources` : ''].filter(Boolean).join(' · ')
   return play.reason
 }
 </script>
 
 <template>
   <section class="on-paper flex min-h-0 flex-col px-4 py-4" aria-label="Log">
-    <div class="mb-2 flex items-baseline justify-between"><h2 class="font-display text-xl font-semibold">Log</h2>
+    <div class="mb-2 flex items-baseline justify-between">
+      <h2 class="font-display text-xl font-semibold">Log</h2>
       <div class="flex gap-1" role="group" aria-label="What is listed">
-        <button v-for="each in [{ all: false, words: 'what played' }, { all: true, words: 'all that came' }]" :key="each.words" type="button" class="rounded-sm border px-2 py-0.5" :class="showsAll === each.all ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'" :aria-pressed="showsAll === each.all" @click="showsAll = each.all">{{ each.words }}</button>
+        <button
+          v-for="each in [
+            { all: false, words: 'what played' },
+            { all: true, words: 'all that came' },
+          ]"
+          :key="each.words"
+          type="button"
+          class="rounded-sm border px-2 py-0.5"
+          :class="
+            showsAll === each.all
+              ? 'border-ink bg-sheet font-medium'
+              : 'border-transparent text-deep-sky underline underline-offset-3'
+          "
+          :aria-pressed="showsAll === each.all"
+          @click="showsAll = each.all"
+        >
+          {{ each.words }}
+        </button>
       </div>
     </div>
     <EventList v-if="showsAll" :box-id="boxId" :newest="newest" @ask="asked = { ...$event, boxId }" />
     <ol v-else-if="log.length > 0" class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule">
-      <li v-for="play in log" :key="play.id" class="group grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2">
-        <time class="font-mono text-2xs text-faded" :datetime="new Date(play.enqueuedAtMs).toISOString()">{{ clockTime(play.enqueuedAtMs) }}</time>
+      <li
+        v-for="play in log"
+        :key="play.id"
+        class="group grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2"
+      >
+        <time class="font-mono text-2xs text-faded" :datetime="new Date(play.enqueuedAtMs).toISOString()">{{
+          clockTime(play.enqueuedAtMs)
+        }}</time>
         <KindMark :kind="play.kind" />
         <div class="min-w-0">
-          <p class="truncate font-semibold"><bdi>{{ play.name }}</bdi></p>
+          <p class="truncate font-semibold">
+            <bdi>{{ play.name }}</bdi>
+          </p>
           <p class="truncate text-faded" :title="note(play)">{{ note(play) || play.variationName }}</p>
           <p v-if="unreadWords(play)" class="truncate text-brick" :title="unreadWords(play)">{{ unreadWords(play) }}</p>
         </div>
         <div class="flex items-center gap-1">
-          <button type="button" class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100" :aria-label="`Why ${play.variationName} for ${play.name}`" title="Why?" @click="asked = play"><CircleHelp :size="14" aria-hidden="true" /></button>
-          <button type="button" class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100" :aria-label="`Replay ${play.name}`" @click="$emit('replay', play)"><RotateCcw :size="14" /></button>
+          <button
+            type="button"
+            class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100"
+            :aria-label="`Why ${play.variationName} for ${play.name}`"
+            title="Why?"
+            @click="asked = play"
+          >
+            <CircleHelp :size="14" aria-hidden="true" />
+          </button>
+          <button
+            type="button"
+            class="rounded-sm p-1 text-faded opacity-0 group-hover:opacity-100 hover:text-ink focus-visible:opacity-100"
+            :aria-label="`Replay ${play.name}`"
+            @click="$emit('replay', play)"
+          >
+            <RotateCcw :size="14" />
+          </button>
           <span v-if="play.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
-          <span class="rounded-sm border px-1.5 text-2xs" :class="play.state === 'done' ? 'border-rule text-faded' : play.state === 'failed' ? 'border-brick text-brick' : 'border-faded text-ink'">{{ words[play.state] }}</span>
+          <span
+            class="rounded-sm border px-1.5 text-2xs"
+            :class="
+              play.state === 'done'
+                ? 'border-rule text-faded'
+                : play.state === 'failed'
+                  ? 'border-brick text-brick'
+                  : 'border-faded text-ink'
+            "
+            >{{ words[play.state] }}</span
+          >
         </div>
       </li>
     </ol>
-    <p v-else class="text-faded">What played, what was skipped and what waited too long is written here, with the reason.</p>
+    <p v-else class="text-faded">
+      What played, what was skipped and what waited too long is written here, with the reason.
+    </p>
     <WhyDialog :asked="asked" @close="asked = null" />
   </section>
 </template>

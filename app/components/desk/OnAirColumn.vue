@@ -45,35 +45,111 @@ const unread = computed(() => (current.value ? unreadWords(current.value) : ''))
 const isSpoken = computed(() => said.value !== '' && !current.value?.speech?.note && !current.value?.speech?.verdict)
 const last = computed(() => props.desk.log.find((play) => play.state !== 'expired'))
 const controls = computed(() => [
-  { key: 'H', name: props.desk.isHeld ? 'Go on' : 'Hold', note: props.desk.isHeld ? 'let the line move again' : 'keep collecting', act: () => emit('hold'), isOff: false },
+  {
+    key: 'H',
+    name: props.desk.isHeld ? 'Go on' : 'Hold',
+    note: props.desk.isHeld ? 'let the line move again' : 'keep collecting',
+    act: () => emit('hold'),
+    isOff: false,
+  },
   { key: 'S', name: 'Skip', note: 'this one', act: () => emit('skip'), isOff: !current.value },
-  { key: 'V', name: 'Silence', note: isSpoken.value ? 'the voice' : 'nothing is read', act: () => emit('silence'), isOff: !isSpoken.value },
-  { key: 'R', name: 'Replay', note: last.value ? `${last.value.name}` : 'the last', act: () => emit('replay'), isOff: !last.value },
+  {
+    key: 'V',
+    name: 'Silence',
+    note: isSpoken.value ? 'the voice' : 'nothing is read',
+    act: () => emit('silence'),
+    isOff: !isSpoken.value,
+  },
+  {
+    key: 'R',
+    name: 'Replay',
+    note: last.value ? `${last.value.name}` : 'the last',
+    act: () => emit('replay'),
+    isOff: !last.value,
+  },
 ])
 </script>
 
 <template>
-  <section class="order-first flex min-h-0 flex-col gap-3 bg-deep lg:order-none lg:overflow-y-auto px-4 py-4" aria-label="On air">
+  <section
+    class="order-first flex min-h-0 flex-col gap-3 bg-deep lg:order-none lg:overflow-y-auto px-4 py-4"
+    aria-label="On air"
+  >
     <div class="flex items-baseline justify-between gap-2">
       <h2 class="font-display text-xl font-semibold">On air</h2>
       <p class="truncate text-mist">{{ boxName }}</p>
     </div>
     <div ref="room" class="relative grid min-h-64 flex-1 place-items-center">
-      <div class="relative overflow-hidden bg-night outline-2" :class="isRunning ? 'outline-bolt' : 'outline-seam'" :style="{ width: `${size.widthPx}px`, height: `${size.heightPx}px` }">
-        <div v-show="isRunning" ref="host" class="absolute top-0 left-0 origin-top-left" :style="{ transform: `scale(${scale})` }" />
+      <div
+        class="relative overflow-hidden bg-night outline-2"
+        :class="isRunning ? 'outline-bolt' : 'outline-seam'"
+        :style="{ width: `${size.widthPx}px`, height: `${size.heightPx}px` }"
+      >
+        <div
+          v-show="isRunning"
+          ref="host"
+          class="absolute top-0 left-0 origin-top-left"
+          :style="{ transform: `scale(${scale})` }"
+        />
         <div v-if="!isRunning" class="absolute inset-0 grid place-items-center p-6 text-center text-mist">
-          <p>{{ desk.isHeld ? 'Held. Nothing starts until you let it go on.' : desk.sources.length === 0 ? 'No source is connected. Alerts are kept and wait.' : current ? 'Sources are loading the next alert…' : 'Quiet. The next alert shows here as it plays.' }}</p>
+          <p>
+            {{
+              desk.isHeld
+                ? 'Held. Nothing starts until you let it go on.'
+                : desk.sources.length === 0
+                  ? 'No source is connected. Alerts are kept and wait.'
+                  : current
+                    ? 'Sources are loading the next alert…'
+                    : 'Quiet. The next alert shows here as it plays.'
+            }}
+          </p>
         </div>
-        <div v-if="isRunning && current" class="absolute inset-x-0 bottom-0 h-1 bg-seam"><div class="h-full bg-bolt" :style="{ width: `${Math.min(100, (stage.tMs.value / current.lengthMs) * 100)}%` }" /></div>
+        <div v-if="isRunning && current" class="absolute inset-x-0 bottom-0 h-1 bg-seam">
+          <div
+            class="h-full bg-bolt"
+            :style="{ width: `${Math.min(100, (stage.tMs.value / current.lengthMs) * 100)}%` }"
+          />
+        </div>
       </div>
     </div>
     <div class="flex min-h-5 items-baseline justify-between gap-3">
-      <p class="min-w-0 truncate" aria-live="polite"><template v-if="current"><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi> <span class="text-mist">{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of {{ desk.sources.length }}</span></template></p>
-      <p v-if="isRunning && current" class="shrink-0 font-mono text-xs">{{ seconds(stage.tMs.value) }} / {{ seconds(current.lengthMs) }} s</p>
+      <p class="min-w-0 truncate" aria-live="polite">
+        <template v-if="current"
+          ><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi>
+          <span class="text-mist"
+            >{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of
+            {{ desk.sources.length }}</span
+          ></template
+        >
+      </p>
+      <p v-if="isRunning && current" class="shrink-0 font-mono text-xs">
+        {{ seconds(stage.tMs.value) }} / {{ seconds(current.lengthMs) }} s
+      </p>
     </div>
-    <p v-if="said || unread" class="flex max-h-16 items-start gap-2 overflow-y-auto rounded-sm bg-night px-3 py-2" tabindex="0" aria-label="What is read"><component :is="unread ? MicOff : Speech" :size="15" class="mt-0.5 shrink-0" :class="unread ? 'text-glow' : 'text-mist'" aria-hidden="true" /><span class="min-w-0 break-words" dir="auto">{{ unread || said }}</span></p>
+    <p
+      v-if="said || unread"
+      class="flex max-h-16 items-start gap-2 overflow-y-auto rounded-sm bg-night px-3 py-2"
+      tabindex="0"
+      aria-label="What is read"
+    >
+      <component
+        :is="unread ? MicOff : Speech"
+        :size="15"
+        class="mt-0.5 shrink-0"
+        :class="unread ? 'text-glow' : 'text-mist'"
+        aria-hidden="true"
+      /><span class="min-w-0 break-words" dir="auto">{{ unread || said }}</span>
+    </p>
     <div class="grid grid-cols-2 gap-3 xl:grid-cols-4">
-      <button v-for="control in controls" :key="control.key" type="button" class="rounded-sm bg-ridge p-3 text-left hover:bg-clip-dim disabled:opacity-50 disabled:hover:bg-ridge" :class="control.key === 'H' && desk.isHeld ? 'outline-2 outline-bolt' : ''" :disabled="control.isOff" @click="control.act">
+      <button
+        v-for="control in controls"
+        :key="control.key"
+        type="button"
+        class="rounded-sm bg-ridge p-3 text-left hover:bg-clip-dim disabled:opacity-50 disabled:hover:bg-ridge"
+        :class="control.key === 'H' && desk.isHeld ? 'outline-2 outline-bolt' : ''"
+        :disabled="control.isOff"
+        @click="control.act"
+      >
         <span class="key text-mist">{{ control.key }}</span>
         <span class="mt-2 block font-display text-lg font-semibold">{{ control.name }}</span>
         <span class="block truncate text-mist">{{ control.note }}</span>

@@ -15,27 +15,41 @@ export interface AskedEvent {
   variationName: string | null
 }
 
-/** Why an event got what it got: every case that was asked, with what held and what did not; and what the draft would do now. */
+/**
+ * Why an event got what it got: every case that was asked, with what held and what did not; and what the draft would do
+ * now.
+ */
 const props = defineProps<{ asked: AskedEvent | null }>()
 const emit = defineEmits<{ close: [] }>()
 const view = ref<WhyView | null>(null)
 const refusal = ref('')
-const title = computed(() => (!props.asked ? '' : props.asked.variationName ? `Why “${props.asked.variationName}” for ${props.asked.name}` : `Why nothing for ${props.asked.name}`))
+const title = computed(() =>
+  !props.asked
+    ? ''
+    : props.asked.variationName
+      ? `Why “${props.asked.variationName}” for ${props.asked.name}`
+      : `Why nothing for ${props.asked.name}`,
+)
 
-watch(() => props.asked, async (asked) => {
-  view.value = null
-  refusal.value = ''
-  if (!asked) return
-  try {
-    view.value = await request<WhyView>('GET', `/api/boxes/${asked.boxId}/events/${asked.eventId}/why`)
-  } catch (error) {
-    refusal.value = wordsOf(error)
-  }
-})
+watch(
+  () => props.asked,
+  async (asked) => {
+    view.value = null
+    refusal.value = ''
+    if (!asked) return
+    try {
+      view.value = await request<WhyView>('GET', `/api/boxes/${asked.boxId}/events/${asked.eventId}/why`)
+    } catch (error) {
+      refusal.value = wordsOf(error)
+    }
+  },
+)
 async function test(): Promise<void> {
   if (!props.asked) return
   try {
-    const { playId, reason } = await request<TestAnswer>('POST', `/api/boxes/${props.asked.boxId}/tests`, { eventId: props.asked.eventId })
+    const { playId, reason } = await request<TestAnswer>('POST', `/api/boxes/${props.asked.boxId}/tests`, {
+      eventId: props.asked.eventId,
+    })
     if (playId) toast.success('Sent to the sources as a test. It does not count.')
     else toast(`Nothing plays: ${reason}`)
   } catch (error) {
@@ -51,7 +65,9 @@ async function test(): Promise<void> {
       <p class="text-base">{{ view.reason }}</p>
       <ReasonTree v-if="view.why" class="mt-3" :why="view.why" />
       <details v-if="view.draft" class="mt-4 border-t border-rule pt-3">
-        <summary class="cursor-pointer font-semibold">With the draft as it is now: <span class="font-normal">{{ view.draft.reason }}</span></summary>
+        <summary class="cursor-pointer font-semibold">
+          With the draft as it is now: <span class="font-normal">{{ view.draft.reason }}</span>
+        </summary>
         <ReasonTree v-if="view.draft.why" class="mt-2" :why="view.draft.why" />
       </details>
       <p v-else class="mt-4 border-t border-rule pt-3 text-faded">The draft as it is now would decide the same.</p>

@@ -16,7 +16,13 @@ import DialField from './DialField.vue'
 const props = defineProps<{ dial: Dial; problems: readonly string[]; disabled: boolean }>()
 const draft = useDraftStore()
 const count = computed(() => (draft.document ? boundCount(draft.document, props.dial) : 0))
-const places = computed(() => props.dial.bindings.map(({ path }) => ({ path, words: placeWords(draft.document?.alerts ?? [], path.split('.')), wider: everywhere(path) })))
+const places = computed(() =>
+  props.dial.bindings.map(({ path }) => ({
+    path,
+    words: placeWords(draft.document?.alerts ?? [], path.split('.')),
+    wider: everywhere(path),
+  })),
+)
 const edit = (what: string, recipe: (dial: Dial) => void) => draft.edit(changeDial(props.dial.id, what, recipe))
 const decimals = computed(() => (props.dial.kind === 'number' && props.dial.most - props.dial.least < 20 ? 2 : 0))
 const typed = (event: Event) => (event.target as HTMLInputElement).value.trim()
@@ -26,7 +32,9 @@ function rename(event: Event): void {
 }
 /** Every part of that name, in all alerts and cases; then they all stand alike. */
 function widen(path: string, wider: string): void {
-  edit('everywhere', (dial) => dial.bindings.forEach((binding) => void (binding.path === path && (binding.path = wider))))
+  edit('everywhere', (dial) =>
+    dial.bindings.forEach((binding) => void (binding.path === path && (binding.path = wider))),
+  )
   draft.edit(turnDesigned(props.dial.id, props.dial.initial))
 }
 </script>
@@ -34,31 +42,124 @@ function widen(path: string, wider: string): void {
 <template>
   <InspectorSection :title="dial.label" :note="dial.group || undefined" is-folded>
     <p v-for="problem in problems" :key="problem" class="text-brick">{{ problem }}</p>
-    <FieldRow label="Begins at"><DialField :dial="dial" :value="dial.initial" :disabled="disabled" @change="draft.edit(turnDesigned(dial.id, $event))" /></FieldRow>
-    <FieldRow label="Called"><input type="text" class="field" :value="dial.label" maxlength="60" :disabled="disabled" :aria-label="`Name of the dial ${dial.label}`" @change="rename"></FieldRow>
-    <FieldRow label="Group"><input type="text" class="field" :value="dial.group" maxlength="60" placeholder="Colours, Words, Sound…" :disabled="disabled" :aria-label="`Group of ${dial.label}`" @change="(event) => edit('group', (changed) => void (changed.group = typed(event)))"></FieldRow>
-    <FieldRow label="Explained"><input type="text" class="field" :value="dial.about" maxlength="200" :disabled="disabled" :aria-label="`What ${dial.label} does`" @change="(event) => edit('explained', (changed) => void (changed.about = typed(event)))"></FieldRow>
+    <FieldRow label="Begins at"
+      ><DialField
+        :dial="dial"
+        :value="dial.initial"
+        :disabled="disabled"
+        @change="draft.edit(turnDesigned(dial.id, $event))"
+    /></FieldRow>
+    <FieldRow label="Called"
+      ><input
+        type="text"
+        class="field"
+        :value="dial.label"
+        maxlength="60"
+        :disabled="disabled"
+        :aria-label="`Name of the dial ${dial.label}`"
+        @change="rename"
+    /></FieldRow>
+    <FieldRow label="Group"
+      ><input
+        type="text"
+        class="field"
+        :value="dial.group"
+        maxlength="60"
+        placeholder="Colours, Words, Sound…"
+        :disabled="disabled"
+        :aria-label="`Group of ${dial.label}`"
+        @change="(event) => edit('group', (changed) => void (changed.group = typed(event)))"
+    /></FieldRow>
+    <FieldRow label="Explained"
+      ><input
+        type="text"
+        class="field"
+        :value="dial.about"
+        maxlength="200"
+        :disabled="disabled"
+        :aria-label="`What ${dial.label} does`"
+        @change="(event) => edit('explained', (changed) => void (changed.about = typed(event)))"
+    /></FieldRow>
     <FieldRow v-if="dial.kind === 'number'" label="Range">
       <div class="grid grid-cols-2 gap-1">
-        <NumberField :label="`Least of ${dial.label}`" :value="dial.least" unit="least" :decimals="decimals" :disabled="disabled" @change="(least) => edit('range', (changed) => void (changed.kind === 'number' && (changed.least = least)))" />
-        <NumberField :label="`Most of ${dial.label}`" :value="dial.most" unit="most" :decimals="decimals" :disabled="disabled" @change="(most) => edit('range', (changed) => void (changed.kind === 'number' && (changed.most = most)))" />
+        <NumberField
+          :label="`Least of ${dial.label}`"
+          :value="dial.least"
+          unit="least"
+          :decimals="decimals"
+          :disabled="disabled"
+          @change="(least) => edit('range', (changed) => void (changed.kind === 'number' && (changed.least = least)))"
+        />
+        <NumberField
+          :label="`Most of ${dial.label}`"
+          :value="dial.most"
+          unit="most"
+          :decimals="decimals"
+          :disabled="disabled"
+          @change="(most) => edit('range', (changed) => void (changed.kind === 'number' && (changed.most = most)))"
+        />
       </div>
     </FieldRow>
     <FieldRow v-if="dial.kind === 'number'" label="Unit">
       <div>
-        <input type="text" class="field" :value="dial.unit" maxlength="20" placeholder="%, px, s…" :disabled="disabled" :aria-label="`Unit of ${dial.label}`" @change="(event) => edit('unit', (changed) => void (changed.kind === 'number' && (changed.unit = typed(event))))">
+        <input
+          type="text"
+          class="field"
+          :value="dial.unit"
+          maxlength="20"
+          placeholder="%, px, s…"
+          :disabled="disabled"
+          :aria-label="`Unit of ${dial.label}`"
+          @change="
+            (event) => edit('unit', (changed) => void (changed.kind === 'number' && (changed.unit = typed(event))))
+          "
+        />
       </div>
     </FieldRow>
     <div>
       <p class="text-faded">Turns {{ counted(count, 'place') }}:</p>
       <ul class="space-y-0.5">
-        <li v-for="{ path, words, wider } in places" :key="path">{{ words }}<button v-if="wider !== path && !disabled" type="button" class="link ml-1 text-deep-sky" @click="widen(path, wider)">in all alerts</button></li>
+        <li v-for="{ path, words, wider } in places" :key="path">
+          {{ words
+          }}<button
+            v-if="wider !== path && !disabled"
+            type="button"
+            class="link ml-1 text-deep-sky"
+            @click="widen(path, wider)"
+          >
+            in all alerts
+          </button>
+        </li>
       </ul>
     </div>
     <div v-if="!disabled" class="flex gap-1">
-      <button type="button" class="button px-2" :aria-label="`Move ${dial.label} up`" title="Up" @click="draft.edit(moveDial(dial.id, -1))"><ArrowUp :size="14" /></button>
-      <button type="button" class="button px-2" :aria-label="`Move ${dial.label} down`" title="Down" @click="draft.edit(moveDial(dial.id, 1))"><ArrowDown :size="14" /></button>
-      <button type="button" class="button ml-auto px-2" :aria-label="`Remove the dial ${dial.label}`" title="Remove the dial; what it turned stays" @click="draft.edit(removeDial(dial.id))"><Trash2 :size="14" /></button>
+      <button
+        type="button"
+        class="button px-2"
+        :aria-label="`Move ${dial.label} up`"
+        title="Up"
+        @click="draft.edit(moveDial(dial.id, -1))"
+      >
+        <ArrowUp :size="14" />
+      </button>
+      <button
+        type="button"
+        class="button px-2"
+        :aria-label="`Move ${dial.label} down`"
+        title="Down"
+        @click="draft.edit(moveDial(dial.id, 1))"
+      >
+        <ArrowDown :size="14" />
+      </button>
+      <button
+        type="button"
+        class="button ml-auto px-2"
+        :aria-label="`Remove the dial ${dial.label}`"
+        title="Remove the dial; what it turned stays"
+        @click="draft.edit(removeDial(dial.id))"
+      >
+        <Trash2 :size="14" />
+      </button>
     </div>
   </InspectorSection>
 </template>

@@ -28,12 +28,27 @@ onMounted(() => packs.load().catch(() => {}))
     </div>
     <template v-for="{ entry, pack } in taken" :key="entry.id">
       <TakenSection v-if="pack" :taken="{ entry, pack }" :disabled="disabled" />
-      <p v-else-if="packs.missing.includes(entry.shelfId)" class="text-faded">The design of {{ entry.name }} is not on the shelf any more: its dials cannot be turned. Its alerts stay as they are.<button v-if="!disabled" type="button" class="link ml-1 text-deep-sky" @click="draft.edit(letGoOfPack(entry.id))">Let go of its dials</button></p>
+      <p v-else-if="packs.missing.includes(entry.shelfId)" class="text-faded">
+        The design of {{ entry.name }} is not on the shelf any more: its dials cannot be turned. Its alerts stay as they
+        are.<button
+          v-if="!disabled"
+          type="button"
+          class="link ml-1 text-deep-sky"
+          @click="draft.edit(letGoOfPack(entry.id))"
+        >
+          Let go of its dials
+        </button>
+      </p>
       <p v-else class="text-faded">Opening {{ entry.name }}…</p>
     </template>
     <div v-if="!disabled" :class="taken.length > 0 ? 'border-t border-rule pt-3' : ''">
-      <p v-if="taken.length === 0" class="mb-2 text-faded">A pack brings alerts that somebody designed, with a few dials to make them yours. Take one beside what is here, or for single kinds only.</p>
-      <button type="button" class="button" @click="isTakeOpen = true"><PackageOpen :size="15" aria-hidden="true" />{{ taken.length > 0 ? 'Take another pack…' : 'Take a pack…' }}</button>
+      <p v-if="taken.length === 0" class="mb-2 text-faded">
+        A pack brings alerts that somebody designed, with a few dials to make them yours. Take one beside what is here,
+        or for single kinds only.
+      </p>
+      <button type="button" class="button" @click="isTakeOpen = true">
+        <PackageOpen :size="15" aria-hidden="true" />{{ taken.length > 0 ? 'Take another pack…' : 'Take a pack…' }}
+      </button>
     </div>
     <div class="border-t border-rule pt-3"><DesignSection :disabled="disabled" /></div>
     <TakePackDialog v-model:open="isTakeOpen" />

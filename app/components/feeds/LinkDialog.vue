@@ -10,13 +10,25 @@ const isOpen = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ linked: [] }>()
 const { copy, copied } = useClipboard({ legacy: true, copiedDuring: 1500 })
 type Platform = (typeof linkablePlatforms)[number]
-const about: Record<Platform, string> = { alder: 'standing orders, gifts, points, chat', birch: 'memberships, paid messages, chat', cedar: 'follows, raids, tips', till: 'your own tip page: tips and goals' }
+const about: Record<Platform, string> = {
+  alder: 'standing orders, gifts, points, chat',
+  birch: 'memberships, paid messages, chat',
+  cedar: 'follows, raids, tips',
+  till: 'your own tip page: tips and goals',
+}
 const nameOf = (platform: string) => platform.charAt(0).toUpperCase() + platform.slice(1)
 const platform = ref<Platform>('alder')
 const begun = ref<Extract<LinkingBegun, { way: 'code' }> | null>(null)
 const state = ref<LinkingView['state']>('waiting')
 const refusal = ref('')
-const words = computed(() => ({ waiting: 'Waiting for the code in the chat…', linked: `${nameOf(platform.value)} is linked.`, expired: 'The code is too old. Ask for another one.' })[state.value])
+const words = computed(
+  () =>
+    ({
+      waiting: 'Waiting for the code in the chat…',
+      linked: `${nameOf(platform.value)} is linked.`,
+      expired: 'The code is too old. Ask for another one.',
+    })[state.value],
+)
 
 async function begin(way: 'consent' | 'code'): Promise<void> {
   refusal.value = ''
@@ -46,9 +58,17 @@ watch([isOpen, platform], () => (begun.value = null))
     <fieldset>
       <legend class="mb-2 text-faded">Where does the channel broadcast, or take tips?</legend>
       <div class="grid grid-cols-2 gap-2">
-        <label v-for="each in linkablePlatforms" :key="each" class="flex cursor-pointer items-start gap-2 rounded-sm border p-3 has-focus-visible:outline-2 has-focus-visible:outline-deep-sky" :class="each === platform ? 'border-ink bg-sheet' : 'border-rule'">
-          <input v-model="platform" type="radio" name="platform" class="mt-1 accent-deep-sky" :value="each">
-          <span><b class="font-display text-lg leading-tight font-semibold">{{ nameOf(each) }}</b><br><span class="text-faded">{{ about[each] }}</span></span>
+        <label
+          v-for="each in linkablePlatforms"
+          :key="each"
+          class="flex cursor-pointer items-start gap-2 rounded-sm border p-3 has-focus-visible:outline-2 has-focus-visible:outline-deep-sky"
+          :class="each === platform ? 'border-ink bg-sheet' : 'border-rule'"
+        >
+          <input v-model="platform" type="radio" name="platform" class="mt-1 accent-deep-sky" :value="each" />
+          <span
+            ><b class="font-display text-lg leading-tight font-semibold">{{ nameOf(each) }}</b
+            ><br /><span class="text-faded">{{ about[each] }}</span></span
+          >
         </label>
       </div>
     </fieldset>
@@ -61,15 +81,33 @@ watch([isOpen, platform], () => (begun.value = null))
       <section>
         <h3 class="font-semibold">With a code in your chat</h3>
         <p class="mt-1 mb-3 text-faded">Post a code as the channel’s owner. It proves that the channel is yours.</p>
-        <button v-if="!begun || state === 'expired'" type="button" class="button" @click="begin('code')">{{ state === 'expired' && begun ? 'Another code' : 'Get a code' }}</button>
+        <button v-if="!begun || state === 'expired'" type="button" class="button" @click="begin('code')">
+          {{ state === 'expired' && begun ? 'Another code' : 'Get a code' }}
+        </button>
         <div v-if="begun" class="space-y-2">
-          <p class="flex items-center gap-2"><code class="rounded-sm border border-rule bg-sheet px-2 py-1 font-mono">{{ begun.code }}</code><button type="button" class="button" @click="copy(begun.code)">{{ copied ? 'Copied' : 'Copy' }}</button></p>
-          <p><a :href="begun.chatUrl" target="_blank" rel="noopener" class="link text-deep-sky">Open the chat of {{ nameOf(platform) }}</a></p>
+          <p class="flex items-center gap-2">
+            <code class="rounded-sm border border-rule bg-sheet px-2 py-1 font-mono">{{ begun.code }}</code><button
+              type="button"
+              class="button"
+              @click="copy(begun.code)"
+            >
+              {{ copied ? 'Copied' : 'Copy' }}
+            </button>
+          </p>
+          <p>
+            <a :href="begun.chatUrl" target="_blank" rel="noopener" class="link text-deep-sky"
+              >Open the chat of {{ nameOf(platform) }}</a
+            >
+          </p>
           <p role="status" :class="state === 'linked' ? 'text-moss' : 'text-faded'">{{ words }}</p>
         </div>
       </section>
     </div>
     <p v-if="refusal" role="alert" class="mt-3 text-brick">{{ refusal }}</p>
-    <template #actions><button type="button" class="button" @click="isOpen = false">{{ state === 'linked' && begun ? 'Done' : 'Close' }}</button></template>
+    <template #actions
+      ><button type="button" class="button" @click="isOpen = false">
+        {{ state === 'linked' && begun ? 'Done' : 'Close' }}
+      </button></template
+    >
   </PaperDialog>
 </template>

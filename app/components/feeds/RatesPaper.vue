@@ -16,9 +16,15 @@ const said = ref('')
 const refusal = ref('')
 const rows = computed(() => Object.entries(rates.value ?? {}).sort(([a], [b]) => a.localeCompare(b)))
 const names = computed(() => new Intl.DisplayNames(channel.value.locale, { type: 'currency' }))
-const others = computed(() => Intl.supportedValuesOf('currency').filter((code) => code !== channel.value.currency && !(code in (rates.value ?? {}))).map((code) => ({ value: code, label: `${code}, ${names.value.of(code) ?? ''}` })))
+const others = computed(() =>
+  Intl.supportedValuesOf('currency')
+    .filter((code) => code !== channel.value.currency && !(code in (rates.value ?? {})))
+    .map((code) => ({ value: code, label: `${code}, ${names.value.of(code) ?? ''}` })),
+)
 const added = ref('USD')
-const next = computed(() => (others.value.some(({ value }) => value === added.value) ? added.value : (others.value[0]?.value ?? 'USD')))
+const next = computed(() =>
+  others.value.some(({ value }) => value === added.value) ? added.value : (others.value[0]?.value ?? 'USD'),
+)
 
 onMounted(async () => {
   try {
@@ -40,7 +46,8 @@ async function keep(changed: Record<string, number>): Promise<void> {
     refusal.value = wordsOf(error)
   }
 }
-const without = (code: string) => Object.fromEntries(Object.entries(rates.value ?? {}).filter(([each]) => each !== code))
+const without = (code: string) =>
+  Object.fromEntries(Object.entries(rates.value ?? {}).filter(([each]) => each !== code))
 </script>
 
 <template>
@@ -48,20 +55,51 @@ const without = (code: string) => Object.fromEntries(Object.entries(rates.value 
     <div class="grid gap-6 md:grid-cols-[14rem_minmax(0,1fr)]">
       <div>
         <h2 id="rates" class="font-display text-2xl font-semibold">Other currencies</h2>
-        <p class="mt-1 text-faded">Rules compare amounts in {{ channel.currency }}. A tip in a currency without a rate is shown as it came, but no rule about amounts holds for it.</p>
+        <p class="mt-1 text-faded">
+          Rules compare amounts in {{ channel.currency }}. A tip in a currency without a rate is shown as it came, but
+          no rule about amounts holds for it.
+        </p>
       </div>
       <div>
         <ul v-if="rows.length > 0" class="grid gap-x-6 gap-y-2 xl:grid-cols-2">
-          <li v-for="[code, rate] in rows" :key="code" class="grid grid-cols-[minmax(0,1fr)_9rem_1.5rem] items-center gap-2">
-            <span class="truncate"><b class="font-mono text-xs">1 {{ code }}</b> <span class="text-faded">{{ names.of(code) }}</span></span>
-            <NumberField :label="`1 ${code} in ${channel.currency}`" :value="rate" :unit="channel.currency" :min="0.000001" :max="1_000_000" :step="0.01" :decimals="4" :disabled="!session.canEdit" @change="(to) => keep({ ...rates, [code]: to })" />
-            <button v-if="session.canEdit" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60" :aria-label="`Take ${code} away`" @click="keep(without(code))"><X :size="14" aria-hidden="true" /></button>
+          <li
+            v-for="[code, rate] in rows"
+            :key="code"
+            class="grid grid-cols-[minmax(0,1fr)_9rem_1.5rem] items-center gap-2"
+          >
+            <span class="truncate"
+              ><b class="font-mono text-xs">1 {{ code }}</b> <span class="text-faded">{{ names.of(code) }}</span></span
+            >
+            <NumberField
+              :label="`1 ${code} in ${channel.currency}`"
+              :value="rate"
+              :unit="channel.currency"
+              :min="0.000001"
+              :max="1_000_000"
+              :step="0.01"
+              :decimals="4"
+              :disabled="!session.canEdit"
+              @change="(to) => keep({ ...rates, [code]: to })"
+            />
+            <button
+              v-if="session.canEdit"
+              type="button"
+              class="grid size-6 place-items-center rounded-sm hover:bg-rule/60"
+              :aria-label="`Take ${code} away`"
+              @click="keep(without(code))"
+            >
+              <X :size="14" aria-hidden="true" />
+            </button>
           </li>
         </ul>
         <p v-else-if="rates" class="text-faded">No other currency yet.</p>
         <div v-if="session.canEdit && rates" class="mt-3 flex flex-wrap items-center gap-2">
-          <span class="w-64"><ChoiceField label="Another currency" :value="next" :choices="others" @change="added = $event" /></span>
-          <button type="button" class="button" @click="keep({ ...rates, [next]: 1 })"><Plus :size="15" aria-hidden="true" />Add it</button>
+          <span class="w-64"
+            ><ChoiceField label="Another currency" :value="next" :choices="others" @change="added = $event"
+          /></span>
+          <button type="button" class="button" @click="keep({ ...rates, [next]: 1 })">
+            <Plus :size="15" aria-hidden="true" />Add it
+          </button>
           <span role="status" class="text-moss">{{ said }}</span>
         </div>
         <p v-if="refusal" role="alert" class="mt-2 text-brick">{{ refusal }}</p>

@@ -22,7 +22,10 @@ export function useSimulator(feedId: () => string) {
     progress.value = 0
     try {
       for (let sent = 0; sent < count && !isStopped; sent += perRequest) {
-        const { accepted, repeated } = await request<SimulationAnswer>('POST', `/api/feeds/${feedId()}/simulations`, { ...asked, ...(count > 1 ? { count: Math.min(perRequest, count - sent) } : {}) })
+        const { accepted, repeated } = await request<SimulationAnswer>('POST', `/api/feeds/${feedId()}/simulations`, {
+          ...asked,
+          ...(count > 1 ? { count: Math.min(perRequest, count - sent) } : {}),
+        })
         all.accepted += accepted
         all.repeated += repeated
         progress.value = Math.min(1, (sent + perRequest) / count)

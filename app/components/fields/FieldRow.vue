@@ -8,6 +8,9 @@ defineProps<{ label: string; labelId?: string; path?: string }>()
 <template>
   <div class="grid grid-cols-[5.75rem_minmax(0,1fr)] items-center gap-2">
     <span :id="labelId" class="text-faded">{{ label }}</span>
-    <div class="flex min-w-0 items-center gap-2"><div class="min-w-0 flex-1"><slot /></div><DialKnob v-if="path" :path="path" :label="label" /></div>
+    <div class="flex min-w-0 items-center gap-2">
+      <div class="min-w-0 flex-1"><slot /></div>
+      <DialKnob v-if="path" :path="path" :label="label" />
+    </div>
   </div>
 </template>

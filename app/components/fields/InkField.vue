@@ -13,9 +13,31 @@ const chosenRole = computed(() => ('role' in props.ink ? props.ink.role : null))
 
 <template>
   <div role="group" :aria-label="label" class="flex flex-wrap items-center gap-[3px]">
-    <button v-for="role in inkRoles" :key="role" type="button" class="size-5 shrink-0 rounded-full border-2" :class="chosenRole === role ? 'border-ink' : 'border-rule'" :style="{ background: look.palette[role] }" :title="`${role} of the look`" :aria-label="`${label}: ${role} of the look`" :aria-pressed="chosenRole === role" :disabled="disabled" @click="emit('change', { role })" />
-    <label class="ml-auto flex shrink-0 cursor-pointer items-center gap-1 rounded-sm border bg-sheet py-0.5 pr-1.5 pl-1" :class="isOwn ? 'border-ink' : 'border-rule'">
-      <input type="color" class="h-5 w-4 cursor-pointer border-0 bg-transparent p-0" :value="colour" :disabled="disabled" :aria-label="`${label}: own colour`" @input="emit('change', { own: ($event.target as HTMLInputElement).value.toUpperCase() })" />
+    <button
+      v-for="role in inkRoles"
+      :key="role"
+      type="button"
+      class="size-5 shrink-0 rounded-full border-2"
+      :class="chosenRole === role ? 'border-ink' : 'border-rule'"
+      :style="{ background: look.palette[role] }"
+      :title="`${role} of the look`"
+      :aria-label="`${label}: ${role} of the look`"
+      :aria-pressed="chosenRole === role"
+      :disabled="disabled"
+      @click="emit('change', { role })"
+    />
+    <label
+      class="ml-auto flex shrink-0 cursor-pointer items-center gap-1 rounded-sm border bg-sheet py-0.5 pr-1.5 pl-1"
+      :class="isOwn ? 'border-ink' : 'border-rule'"
+    >
+      <input
+        type="color"
+        class="h-5 w-4 cursor-pointer border-0 bg-transparent p-0"
+        :value="colour"
+        :disabled="disabled"
+        :aria-label="`${label}: own colour`"
+        @input="emit('change', { own: ($event.target as HTMLInputElement).value.toUpperCase() })"
+      />
       <span class="text-2xs text-faded">own</span>
     </label>
   </div>

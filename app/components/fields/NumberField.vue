@@ -3,7 +3,17 @@ import { computed } from 'vue'
 
 /** A number with its unit. Emits while it is typed or stepped; what is outside the range is pulled into it. */
 const props = withDefaults(
-  defineProps<{ value: number; unit?: string; label?: string; labelId?: string; min?: number; max?: number; step?: number; decimals?: number; disabled?: boolean }>(),
+  defineProps<{
+    value: number
+    unit?: string
+    label?: string
+    labelId?: string
+    min?: number
+    max?: number
+    step?: number
+    decimals?: number
+    disabled?: boolean
+  }>(),
   { unit: '', step: 1, decimals: 0 },
 )
 const emit = defineEmits<{ change: [value: number] }>()
@@ -25,7 +35,22 @@ function tidy(event: Event): void {
 
 <template>
   <span class="relative block">
-    <input type="number" class="field text-right font-mono text-xs [appearance:textfield] [&::-webkit-inner-spin-button]:appearance-none" :style="{ paddingRight: `${unit.length * 0.42 + 0.75}rem` }" :value="shown" :min="min" :max="max" :step="step" :disabled="disabled" :aria-label="label" :aria-labelledby="labelId" @change="tidy" @keydown.up.down="$nextTick(() => read($event))" />
-    <span class="pointer-events-none absolute inset-y-0 right-2 grid place-items-center text-2xs text-faded">{{ unit }}</span>
+    <input
+      type="number"
+      class="field text-right font-mono text-xs [appearance:textfield] [&::-webkit-inner-spin-button]:appearance-none"
+      :style="{ paddingRight: `${unit.length * 0.42 + 0.75}rem` }"
+      :value="shown"
+      :min="min"
+      :max="max"
+      :step="step"
+      :disabled="disabled"
+      :aria-label="label"
+      :aria-labelledby="labelId"
+      @change="tidy"
+      @keydown.up.down="$nextTick(() => read($event))"
+    />
+    <span class="pointer-events-none absolute inset-y-0 right-2 grid place-items-center text-2xs text-faded">{{
+      unit
+    }}</span>
   </span>
 </template>

@@ -7,9 +7,17 @@ import ChoiceField from './ChoiceField.vue'
 defineProps<{ value: string; label: string; disabled: boolean }>()
 defineEmits<{ change: [family: string] }>()
 const { families } = useTypefaces()
-const choices = computed(() => families.value.map((family) => ({ value: family, label: family, family: `"${family}"` })))
+const choices = computed(() =>
+  families.value.map((family) => ({ value: family, label: family, family: `"${family}"` })),
+)
 </script>
 
 <template>
-  <ChoiceField :label="label" :value="value" :choices="choices" :disabled="disabled" @change="$emit('change', $event)" />
+  <ChoiceField
+    :label="label"
+    :value="value"
+    :choices="choices"
+    :disabled="disabled"
+    @change="$emit('change', $event)"
+  />
 </template>

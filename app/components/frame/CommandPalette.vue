@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { navigateTo } from '#imports'
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogPanel,
+  DialogTitle,
+} from '@headlessui/vue'
 import { computed, ref } from 'vue'
 import { useKeys } from '../../composables/useKeys.ts'
 import { useScheme } from '../../composables/useScheme.ts'
@@ -24,13 +32,27 @@ const commands = computed<Listed[]>(() => [
   { name: 'Go to Feeds', key: '', run: () => navigateTo('/feeds') },
   { name: 'Go to Boxes', key: '', run: () => navigateTo('/boxes') },
   { name: 'Go to Desk', key: '', run: () => navigateTo('/desk') },
-  { name: 'Go to the speech desk: what voices read, and how messages are cleaned', key: '', run: () => navigateTo('/speech') },
+  {
+    name: 'Go to the speech desk: what voices read, and how messages are cleaned',
+    key: '',
+    run: () => navigateTo('/speech'),
+  },
   { name: 'Go to Media: pictures, sounds and fonts', key: '', run: () => navigateTo('/media') },
-  ...(boxesStore.boxes ?? []).map((box) => ({ name: `Open box ${box.name}`, key: '', run: () => navigateTo(`/boxes/${box.id}`) })),
-  ...(boxesStore.boxes ?? []).map((box) => ({ name: `Desk of ${box.name}`, key: '', run: () => navigateTo(`/desk?box=${box.id}`) })),
+  ...(boxesStore.boxes ?? []).map((box) => ({
+    name: `Open box ${box.name}`,
+    key: '',
+    run: () => navigateTo(`/boxes/${box.id}`),
+  })),
+  ...(boxesStore.boxes ?? []).map((box) => ({
+    name: `Desk of ${box.name}`,
+    key: '',
+    run: () => navigateTo(`/desk?box=${box.id}`),
+  })),
   { name: 'Switch between night and daybreak', key: '', run: toggleScheme },
 ])
-const found = computed(() => commands.value.filter((command) => command.name.toLowerCase().includes(asked.value.trim().toLowerCase())))
+const found = computed(() =>
+  commands.value.filter((command) => command.name.toLowerCase().includes(asked.value.trim().toLowerCase())),
+)
 
 function run(command: Listed | null): void {
   isOpen.value = false
@@ -55,12 +77,27 @@ defineExpose({ open: () => (isOpen.value = true) })
       <DialogPanel class="on-paper h-fit w-full max-w-lg rounded-sm border border-rule shadow-lg">
         <DialogTitle class="sr-only">Commands</DialogTitle>
         <Combobox @update:model-value="run">
-          <ComboboxInput class="w-full border-b border-rule bg-transparent px-4 py-3 text-base focus:outline-none" placeholder="What, or where to?" aria-label="Search commands" @change="asked = $event.target.value" />
+          <ComboboxInput
+            class="w-full border-b border-rule bg-transparent px-4 py-3 text-base focus:outline-none"
+            placeholder="What, or where to?"
+            aria-label="Search commands"
+            @change="asked = $event.target.value"
+          />
           <ComboboxOptions static class="max-h-72 overflow-y-auto py-1">
-            <ComboboxOption v-for="command in found" :key="command.name" v-slot="{ active }" :value="command" as="template">
-              <li class="flex justify-between gap-4 px-4 py-1.5" :class="active ? 'bg-rule/60' : ''">{{ command.name }}<span class="font-mono text-2xs text-faded">{{ command.key }}</span></li>
+            <ComboboxOption
+              v-for="command in found"
+              :key="command.name"
+              v-slot="{ active }"
+              :value="command"
+              as="template"
+            >
+              <li class="flex justify-between gap-4 px-4 py-1.5" :class="active ? 'bg-rule/60' : ''">
+                {{ command.name }}<span class="font-mono text-2xs text-faded">{{ command.key }}</span>
+              </li>
             </ComboboxOption>
-            <li v-if="found.length === 0" class="px-4 py-2 text-faded">{{ boxesStore.boxes ? 'No command is called that.' : 'Looking through the boxes…' }}</li>
+            <li v-if="found.length === 0" class="px-4 py-2 text-faded">
+              {{ boxesStore.boxes ? 'No command is called that.' : 'Looking through the boxes…' }}
+            </li>
           </ComboboxOptions>
         </Combobox>
       </DialogPanel>

@@ -16,7 +16,10 @@ async function signOut(): Promise<void> {
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton :aria-label="`${store.session?.person.name}, ${store.session?.role}: scheme and sign-out`" class="flex items-center gap-1.5 rounded-sm px-2 py-1.5 text-left hover:bg-ridge">
+    <MenuButton
+      :aria-label="`${store.session?.person.name}, ${store.session?.role}: scheme and sign-out`"
+      class="flex items-center gap-1.5 rounded-sm px-2 py-1.5 text-left hover:bg-ridge"
+    >
       <span class="hidden md:block">
         <span class="block max-w-36 truncate font-medium">{{ store.session?.person.name }}</span>
         <span class="block text-2xs text-mist">{{ store.session?.role }}</span>
@@ -24,14 +27,28 @@ async function signOut(): Promise<void> {
       <CircleUserRound :size="20" class="text-mist md:hidden" aria-hidden="true" />
       <ChevronDown :size="14" class="text-mist" aria-hidden="true" />
     </MenuButton>
-    <MenuItems class="on-paper absolute right-0 z-40 mt-1 w-52 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
+    <MenuItems
+      class="on-paper absolute right-0 z-40 mt-1 w-52 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
+    >
       <MenuItem v-slot="{ active }">
-        <button type="button" class="block w-full px-3 py-1.5 text-left" :class="active ? 'bg-rule/60' : ''" @click="toggleScheme">
+        <button
+          type="button"
+          class="block w-full px-3 py-1.5 text-left"
+          :class="active ? 'bg-rule/60' : ''"
+          @click="toggleScheme"
+        >
           {{ scheme === 'night' ? 'Daybreak: for bright rooms' : 'Night: for dark rooms' }}
         </button>
       </MenuItem>
       <MenuItem v-slot="{ active }">
-        <button type="button" class="block w-full px-3 py-1.5 text-left" :class="active ? 'bg-rule/60' : ''" @click="signOut">Sign out</button>
+        <button
+          type="button"
+          class="block w-full px-3 py-1.5 text-left"
+          :class="active ? 'bg-rule/60' : ''"
+          @click="signOut"
+        >
+          Sign out
+        </button>
       </MenuItem>
     </MenuItems>
   </Menu>

@@ -23,14 +23,49 @@ function toggleHug(id: string): void {
   <section class="space-y-2">
     <FieldRow label="Hugs">
       <div class="space-y-1">
-        <label v-for="each in parts.filter((other) => hugged.includes(other.kind))" :key="each.id" class="flex items-center gap-2">
-          <input type="checkbox" class="size-4 accent-deep-sky" :checked="part.hugs.includes(each.id)" :disabled="disabled" @change="toggleHug(each.id)" />{{ each.name }}
+        <label
+          v-for="each in parts.filter((other) => hugged.includes(other.kind))"
+          :key="each.id"
+          class="flex items-center gap-2"
+        >
+          <input
+            type="checkbox"
+            class="size-4 accent-deep-sky"
+            :checked="part.hugs.includes(each.id)"
+            :disabled="disabled"
+            @change="toggleHug(each.id)"
+          />{{ each.name }}
         </label>
       </div>
     </FieldRow>
     <SizeRow v-if="part.hugs.length === 0" :part="part" label="Size" :disabled="disabled" />
-    <FieldRow v-else label="Padding" path="paddingPx"><NumberField label="Padding" :value="part.paddingPx" unit="px" :min="0" :max="400" :disabled="disabled" @change="(paddingPx) => edit('padding', (draft) => void (draft.paddingPx = paddingPx))" /></FieldRow>
-    <FieldRow label="Corners" path="cornerPx"><NumberField label="Corners" :value="part.cornerPx" unit="px" :min="0" :max="400" :disabled="disabled" @change="(cornerPx) => edit('corners', (draft) => void (draft.cornerPx = cornerPx))" /></FieldRow>
-    <FieldRow label="Colour" path="ink"><InkField label="Colour" :ink="part.ink" :look="look" :disabled="disabled" @change="(ink) => edit('colour', (draft) => void (draft.ink = ink))" /></FieldRow>
+    <FieldRow v-else label="Padding" path="paddingPx"
+      ><NumberField
+        label="Padding"
+        :value="part.paddingPx"
+        unit="px"
+        :min="0"
+        :max="400"
+        :disabled="disabled"
+        @change="(paddingPx) => edit('padding', (draft) => void (draft.paddingPx = paddingPx))"
+    /></FieldRow>
+    <FieldRow label="Corners" path="cornerPx"
+      ><NumberField
+        label="Corners"
+        :value="part.cornerPx"
+        unit="px"
+        :min="0"
+        :max="400"
+        :disabled="disabled"
+        @change="(cornerPx) => edit('corners', (draft) => void (draft.cornerPx = cornerPx))"
+    /></FieldRow>
+    <FieldRow label="Colour" path="ink"
+      ><InkField
+        label="Colour"
+        :ink="part.ink"
+        :look="look"
+        :disabled="disabled"
+        @change="(ink) => edit('colour', (draft) => void (draft.ink = ink))"
+    /></FieldRow>
   </section>
 </template>

@@ -7,6 +7,14 @@ defineEmits<{ change: [checked: boolean] }>()
 
 <template>
   <FieldRow :label="label" :path="path">
-    <label class="flex items-center gap-2"><input type="checkbox" class="size-4 accent-deep-sky" :checked="checked" :disabled="disabled" @change="$emit('change', ($event.target as HTMLInputElement).checked)" />{{ words }}</label>
+    <label class="flex items-center gap-2"
+      ><input
+        type="checkbox"
+        class="size-4 accent-deep-sky"
+        :checked="checked"
+        :disabled="disabled"
+        @change="$emit('change', ($event.target as HTMLInputElement).checked)"
+      />{{ words }}</label
+    >
   </FieldRow>
 </template>

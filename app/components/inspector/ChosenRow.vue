@@ -5,12 +5,21 @@ import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import CheckRow from './CheckRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
-/** Whether what the viewer chose takes the place of a part's file; only where the alert offers something of its kind. */
+/**
+ * Whether what the viewer chose takes the place of a part's file; only where the alert offers something of its kind.
+ */
 const props = defineProps<{ part: Picture | Sound; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 const room = useScoreRoomStore()
 </script>
 
 <template>
-  <CheckRow v-if="room.alert?.offer?.kind === part.kind" label="Instead" words="what the viewer chose" :checked="part.takesChoice" :disabled="disabled" @change="(takesChoice) => edit('what viewers choose', (draft) => void (draft.takesChoice = takesChoice))" />
+  <CheckRow
+    v-if="room.alert?.offer?.kind === part.kind"
+    label="Instead"
+    words="what the viewer chose"
+    :checked="part.takesChoice"
+    :disabled="disabled"
+    @change="(takesChoice) => edit('what viewers choose', (draft) => void (draft.takesChoice = takesChoice))"
+  />
 </template>

@@ -11,7 +11,12 @@ defineProps<{ title: string; note?: string; isFolded?: boolean }>()
     <DisclosureButton class="flex w-full items-center gap-1 rounded-sm text-left">
       <h3 class="caps text-faded">{{ title }}</h3>
       <span class="ml-auto text-2xs text-faded">{{ note }}</span>
-      <ChevronDown :size="14" class="text-faded transition-transform" :class="open ? '' : '-rotate-90'" aria-hidden="true" />
+      <ChevronDown
+        :size="14"
+        class="text-faded transition-transform"
+        :class="open ? '' : '-rotate-90'"
+        aria-hidden="true"
+      />
     </DisclosureButton>
     <DisclosurePanel class="space-y-2 pt-2 pb-1"><slot /></DisclosurePanel>
   </Disclosure>

@@ -19,7 +19,10 @@ const props = defineProps<{ part: VisiblePart; startMs: number; tMs: number; dis
 const emit = defineEmits<{ seek: [tMs: number] }>()
 const edit = usePartEdit(() => props.part, 'one')
 
-const shown: Record<KeyedProperty, { label: string; unit: string; neutral: number; scale: number; step: number; isColour?: boolean }> = {
+const shown: Record<
+  KeyedProperty,
+  { label: string; unit: string; neutral: number; scale: number; step: number; isColour?: boolean }
+> = {
   offsetX: { label: 'Right by', unit: 'px', neutral: 0, scale: 1, step: 5 },
   offsetY: { label: 'Down by', unit: 'px', neutral: 0, scale: 1, step: 5 },
   scale: { label: 'Scale', unit: '%', neutral: 1, scale: 100, step: 5 },
@@ -30,10 +33,15 @@ const shown: Record<KeyedProperty, { label: string; unit: string; neutral: numbe
   brightness: { label: 'Brightness', unit: '%', neutral: 1, scale: 100, step: 10, isColour: true },
 }
 const atMs = computed(() => Math.max(0, Math.round(props.tMs - props.startMs)))
-const properties = computed(() => keyedProperties.filter((property) => props.part.kind === 'picture' || !shown[property].isColour))
-const framesOf = (property: KeyedProperty) => props.part.keyframes.find((track) => track.property === property)?.frames ?? []
-const valueOf = (property: KeyedProperty) => (framesOf(property).length > 0 ? trackValueAt(framesOf(property), atMs.value) : shown[property].neutral)
-const frameHere = (property: KeyedProperty) => framesOf(property).find((frame) => Math.abs(frame.atMs - atMs.value) < 8) ?? null
+const properties = computed(() =>
+  keyedProperties.filter((property) => props.part.kind === 'picture' || !shown[property].isColour),
+)
+const framesOf = (property: KeyedProperty) =>
+  props.part.keyframes.find((track) => track.property === property)?.frames ?? []
+const valueOf = (property: KeyedProperty) =>
+  framesOf(property).length > 0 ? trackValueAt(framesOf(property), atMs.value) : shown[property].neutral
+const frameHere = (property: KeyedProperty) =>
+  framesOf(property).find((frame) => Math.abs(frame.atMs - atMs.value) < 8) ?? null
 const count = computed(() => props.part.keyframes.reduce((sum, track) => sum + track.frames.length, 0))
 const easingChoices = easingNames.map((value) => ({ value: value as string, label: easingWords[value] }))
 
@@ -47,7 +55,9 @@ function toggle(property: KeyedProperty): void {
 function ease(property: KeyedProperty, name: string): void {
   const easing = easingNames.find((each) => each === name)
   edit('easing of a keyframe', (draft) => {
-    const frame = draft.keyframes.find((track) => track.property === property)?.frames.find((each) => Math.abs(each.atMs - atMs.value) < 8)
+    const frame = draft.keyframes
+      .find((track) => track.property === property)
+      ?.frames.find((each) => Math.abs(each.atMs - atMs.value) < 8)
     if (frame && easing) frame.easing = easing
   })
 }
@@ -59,14 +69,66 @@ function ease(property: KeyedProperty, name: string): void {
     <template v-for="property in properties" :key="property">
       <FieldRow :label="shown[property].label">
         <div class="grid grid-cols-[1.5rem_minmax(0,1fr)] items-center gap-1">
-          <button type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60" :disabled="disabled" :aria-pressed="frameHere(property) !== null" :aria-label="`Keyframe of ${shown[property].label} at the playhead`" @click="toggle(property)"><Diamond :size="13" :fill="frameHere(property) ? 'currentColor' : 'none'" :class="framesOf(property).length > 0 ? 'text-brick' : 'text-faded'" aria-hidden="true" /></button>
-          <NumberField :label="shown[property].label" :value="valueOf(property) * shown[property].scale" :unit="shown[property].unit" :min="-16000" :max="16000" :step="shown[property].step" :disabled="disabled" @change="(value) => set(property, value / shown[property].scale)" />
+          <button
+            type="button"
+            class="grid size-6 place-items-center rounded-sm hover:bg-rule/60"
+            :disabled="disabled"
+            :aria-pressed="frameHere(property) !== null"
+            :aria-label="`Keyframe of ${shown[property].label} at the playhead`"
+            @click="toggle(property)"
+          >
+            <Diamond
+              :size="13"
+              :fill="frameHere(property) ? 'currentColor' : 'none'"
+              :class="framesOf(property).length > 0 ? 'text-brick' : 'text-faded'"
+              aria-hidden="true"
+            />
+          </button>
+          <NumberField
+            :label="shown[property].label"
+            :value="valueOf(property) * shown[property].scale"
+            :unit="shown[property].unit"
+            :min="-16000"
+            :max="16000"
+            :step="shown[property].step"
+            :disabled="disabled"
+            @change="(value) => set(property, value / shown[property].scale)"
+          />
         </div>
       </FieldRow>
-      <FieldRow v-if="frameHere(property) && framesOf(property).length > 1" label=""><ChoiceField :label="`Easing to this keyframe of ${shown[property].label}`" :value="String(frameHere(property)?.easing)" :choices="easingChoices" :disabled="disabled" @change="(name) => ease(property, name)" /></FieldRow>
+      <FieldRow v-if="frameHere(property) && framesOf(property).length > 1" label=""
+        ><ChoiceField
+          :label="`Easing to this keyframe of ${shown[property].label}`"
+          :value="String(frameHere(property)?.easing)"
+          :choices="easingChoices"
+          :disabled="disabled"
+          @change="(name) => ease(property, name)"
+      /></FieldRow>
       <p v-if="framesOf(property).length > 0" class="flex flex-wrap gap-1 pl-24">
-        <button v-for="frame in framesOf(property)" :key="frame.atMs" type="button" class="rounded-xs bg-rule/60 px-1 font-mono text-2xs" :title="`Go to ${seconds(startMs + frame.atMs)} s`" @click="emit('seek', startMs + frame.atMs)">{{ seconds(startMs + frame.atMs) }}</button>
-        <button v-if="!disabled" type="button" class="rounded-xs px-1 hover:bg-rule/60" :aria-label="`Remove all keyframes of ${shown[property].label}`" @click="edit('remove keyframes', (draft) => void (draft.keyframes = draft.keyframes.filter((track) => track.property !== property)))"><X :size="12" aria-hidden="true" /></button>
+        <button
+          v-for="frame in framesOf(property)"
+          :key="frame.atMs"
+          type="button"
+          class="rounded-xs bg-rule/60 px-1 font-mono text-2xs"
+          :title="`Go to ${seconds(startMs + frame.atMs)} s`"
+          @click="emit('seek', startMs + frame.atMs)"
+        >
+          {{ seconds(startMs + frame.atMs) }}
+        </button>
+        <button
+          v-if="!disabled"
+          type="button"
+          class="rounded-xs px-1 hover:bg-rule/60"
+          :aria-label="`Remove all keyframes of ${shown[property].label}`"
+          @click="
+            edit(
+              'remove keyframes',
+              (draft) => void (draft.keyframes = draft.keyframes.filter((track) => track.property !== property)),
+            )
+          "
+        >
+          <X :size="12" aria-hidden="true" />
+        </button>
       </p>
     </template>
   </InspectorSection>

@@ -13,7 +13,16 @@ const edit = usePartEdit(() => props.part)
 
 <template>
   <div class="space-y-2">
-    <div class="flex items-start gap-2"><TemplateField class="min-w-0 flex-1" :value="part.template" :label="`Words of ${part.name}`" :kinds="kinds" :disabled="disabled" @change="(template) => edit('words', (draft) => void (draft.template = template))" /><DialKnob path="template" label="Words" /></div>
+    <div class="flex items-start gap-2">
+      <TemplateField
+        class="min-w-0 flex-1"
+        :value="part.template"
+        :label="`Words of ${part.name}`"
+        :kinds="kinds"
+        :disabled="disabled"
+        @change="(template) => edit('words', (draft) => void (draft.template = template))"
+      /><DialKnob path="template" label="Words" />
+    </div>
     <TextSection :part="part" :look="look" :disabled="disabled" />
   </div>
 </template>

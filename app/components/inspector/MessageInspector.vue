@@ -12,7 +12,13 @@ const edit = usePartEdit(() => props.part)
 <template>
   <div class="space-y-2">
     <p class="text-faded">Shows what the viewer wrote. Where there is no message it takes no room.</p>
-    <CheckRow label="Emotes" words="drawn as pictures" :checked="part.showsEmotes" :disabled="disabled" @change="(showsEmotes) => edit('emotes', (draft) => void (draft.showsEmotes = showsEmotes))" />
+    <CheckRow
+      label="Emotes"
+      words="drawn as pictures"
+      :checked="part.showsEmotes"
+      :disabled="disabled"
+      @change="(showsEmotes) => edit('emotes', (draft) => void (draft.showsEmotes = showsEmotes))"
+    />
     <TextSection :part="part" :look="look" :disabled="disabled" />
   </div>
 </template>

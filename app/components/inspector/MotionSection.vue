@@ -17,7 +17,13 @@ const phases = [
   { phase: 'entrance', label: 'Enters' },
   { phase: 'exit', label: 'Leaves' },
 ] as const
-const roleChoices = () => [...motionRoles.map((role) => ({ value: role as string, label: `as the look: ${motionRoleWords[role]}, ${motionWords[props.look.motion[role].motion]}` })), { value: 'own', label: 'its own way' }]
+const roleChoices = () => [
+  ...motionRoles.map((role) => ({
+    value: role as string,
+    label: `as the look: ${motionRoleWords[role]}, ${motionWords[props.look.motion[role].motion]}`,
+  })),
+  { value: 'own', label: 'its own way' },
+]
 const roleOf = (phase: 'entrance' | 'exit') => {
   const styled = props.part.motion[phase]
   return 'role' in styled ? styled.role : 'own'
@@ -25,7 +31,10 @@ const roleOf = (phase: 'entrance' | 'exit') => {
 
 function setRole(phase: 'entrance' | 'exit', value: string): void {
   const role = motionRoles.find((each) => each === value)
-  edit(`${phase} of the look`, (draft) => void (draft.motion[phase] = role ? { role } : { ...ownPhase(draft.motion[phase], props.look) }))
+  edit(
+    `${phase} of the look`,
+    (draft) => void (draft.motion[phase] = role ? { role } : { ...ownPhase(draft.motion[phase], props.look) }),
+  )
 }
 </script>
 
@@ -33,8 +42,20 @@ function setRole(phase: 'entrance' | 'exit', value: string): void {
   <InspectorSection title="Motion">
     <FieldRow v-for="{ phase, label } in phases" :key="phase" :label="label">
       <div class="space-y-1">
-        <ChoiceField :label="`${label}: how`" :value="roleOf(phase)" :choices="roleChoices()" :disabled="disabled" @change="(role) => setRole(phase, role)" />
-        <PhaseFields v-if="roleOf(phase) === 'own'" :phase="ownPhase(part.motion[phase], look)" :label="label" :disabled="disabled" @change="(changed, what) => edit(`${phase} ${what}`, (draft) => void (draft.motion[phase] = changed))" />
+        <ChoiceField
+          :label="`${label}: how`"
+          :value="roleOf(phase)"
+          :choices="roleChoices()"
+          :disabled="disabled"
+          @change="(role) => setRole(phase, role)"
+        />
+        <PhaseFields
+          v-if="roleOf(phase) === 'own'"
+          :phase="ownPhase(part.motion[phase], look)"
+          :label="label"
+          :disabled="disabled"
+          @change="(changed, what) => edit(`${phase} ${what}`, (draft) => void (draft.motion[phase] = changed))"
+        />
       </div>
     </FieldRow>
   </InspectorSection>

@@ -19,18 +19,36 @@ type Particles = PartOf<'particles'>
 const props = defineProps<{ part: Particles; look: Look; zones: readonly Zone[]; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
 
-const areaValue = computed(() => (props.part.area.of === 'zone' ? `zone:${props.part.area.zoneId}` : props.part.area.of))
+const areaValue = computed(() =>
+  props.part.area.of === 'zone' ? `zone:${props.part.area.zoneId}` : props.part.area.of,
+)
 const areaChoices = computed<Choice<string>[]>(() => [
   { value: 'canvas', label: 'the whole canvas' },
   { value: 'own', label: 'a box of its own' },
   ...props.zones.map((zone) => ({ value: `zone:${zone.id}`, label: `zone ${zone.name}` })),
 ])
-const emitterWords = { middle: 'from its middle', everywhere: 'from everywhere', topEdge: 'from its top', bottomEdge: 'from its bottom', leftEdge: 'from its left', rightEdge: 'from its right' }
+const emitterWords = {
+  middle: 'from its middle',
+  everywhere: 'from everywhere',
+  topEdge: 'from its top',
+  bottomEdge: 'from its bottom',
+  leftEdge: 'from its left',
+  rightEdge: 'from its right',
+}
 const emitterChoices = emitters.map((value) => ({ value, label: emitterWords[value] }))
-const presetChoices: Choice<PresetName | null>[] = [{ value: null, label: 'as set here' }, ...presetNames.map((value) => ({ value, label: value }))]
+const presetChoices: Choice<PresetName | null>[] = [
+  { value: null, label: 'as set here' },
+  ...presetNames.map((value) => ({ value, label: value })),
+]
 
 function setArea(value: string): void {
-  edit('area', (draft) => void (draft.area = value.startsWith('zone:') ? { of: 'zone', zoneId: value.slice(5) } : { of: value === 'own' ? 'own' : 'canvas' }))
+  edit(
+    'area',
+    (draft) =>
+      void (draft.area = value.startsWith('zone:')
+        ? { of: 'zone', zoneId: value.slice(5) }
+        : { of: value === 'own' ? 'own' : 'canvas' }),
+  )
 }
 function set(what: string, changes: Partial<Particles>): void {
   edit(what, (draft) => void Object.assign(draft, changes))
@@ -55,33 +73,127 @@ const shares = [
 ] as const
 const other = (field: (typeof ranges)[number]['field'], side: 'from' | 'to', value: number) => {
   const span = { ...props.part[field], [side]: value }
-  return side === 'from' ? { from: value, to: Math.max(value, span.to) } : { from: Math.min(span.from, value), to: value }
+  return side === 'from'
+    ? { from: value, to: Math.max(value, span.to) }
+    : { from: Math.min(span.from, value), to: value }
 }
 </script>
 
 <template>
   <div class="space-y-2">
-    <FieldRow label="Start from"><ChoiceField label="Preset" :value="null" :choices="presetChoices" :disabled="disabled" @change="(preset) => preset && set('preset', copyOf(particlePresets[preset]))" /></FieldRow>
-    <FieldRow label="Fly over"><ChoiceField label="Area" :value="areaValue" :choices="areaChoices" :disabled="disabled" @change="setArea" /></FieldRow>
-    <FieldRow label="Begin"><ChoiceField label="Begin" :value="part.emitter" :choices="emitterChoices" :disabled="disabled" @change="(emitter) => set('emitter', { emitter })" /></FieldRow>
-    <FieldRow label="Strength" path="strength"><RangeField label="Strength" :value="part.strength" :shown="`${Math.round(part.strength * 100)} %`" :min="0.1" :max="3" :step="0.05" :disabled="disabled" @change="(strength) => set('strength', { strength })" /></FieldRow>
+    <FieldRow label="Start from"
+      ><ChoiceField
+        label="Preset"
+        :value="null"
+        :choices="presetChoices"
+        :disabled="disabled"
+        @change="(preset) => preset && set('preset', copyOf(particlePresets[preset]))"
+    /></FieldRow>
+    <FieldRow label="Fly over"
+      ><ChoiceField label="Area" :value="areaValue" :choices="areaChoices" :disabled="disabled" @change="setArea"
+    /></FieldRow>
+    <FieldRow label="Begin"
+      ><ChoiceField
+        label="Begin"
+        :value="part.emitter"
+        :choices="emitterChoices"
+        :disabled="disabled"
+        @change="(emitter) => set('emitter', { emitter })"
+    /></FieldRow>
+    <FieldRow label="Strength" path="strength"
+      ><RangeField
+        label="Strength"
+        :value="part.strength"
+        :shown="`${Math.round(part.strength * 100)} %`"
+        :min="0.1"
+        :max="3"
+        :step="0.05"
+        :disabled="disabled"
+        @change="(strength) => set('strength', { strength })"
+    /></FieldRow>
     <FieldRow label="How many" path="count">
       <div class="grid grid-cols-2 gap-2">
-        <NumberField label="How many" :value="part.count" unit="" :min="1" :max="5000" :step="10" :disabled="disabled" @change="(count) => set('count', { count: Math.round(count) })" />
-        <NumberField label="Let go over" :value="part.overMs / 1000" unit="s" :min="0" :max="60" :step="0.1" :decimals="2" :disabled="disabled" @change="(s) => set('over', { overMs: Math.round(s * 1000) })" />
+        <NumberField
+          label="How many"
+          :value="part.count"
+          unit=""
+          :min="1"
+          :max="5000"
+          :step="10"
+          :disabled="disabled"
+          @change="(count) => set('count', { count: Math.round(count) })"
+        />
+        <NumberField
+          label="Let go over"
+          :value="part.overMs / 1000"
+          unit="s"
+          :min="0"
+          :max="60"
+          :step="0.1"
+          :decimals="2"
+          :disabled="disabled"
+          @change="(s) => set('over', { overMs: Math.round(s * 1000) })"
+        />
       </div>
     </FieldRow>
     <SpriteList :part="part" :look="look" :disabled="disabled" @change="(sprites) => set('sprites', { sprites })" />
     <InspectorSection title="Flight">
       <FieldRow v-for="each in ranges" :key="each.field" :label="each.label">
         <div class="grid grid-cols-2 gap-2">
-          <NumberField v-for="side in (['from', 'to'] as const)" :key="side" :label="`${each.label}, ${side}`" :value="part[each.field][side]" :unit="each.unit" :min="each.min" :max="each.max" :step="each.step" :disabled="disabled" @change="(value) => set(each.label, { [each.field]: other(each.field, side, value) })" />
+          <NumberField
+            v-for="side in ['from', 'to'] as const"
+            :key="side"
+            :label="`${each.label}, ${side}`"
+            :value="part[each.field][side]"
+            :unit="each.unit"
+            :min="each.min"
+            :max="each.max"
+            :step="each.step"
+            :disabled="disabled"
+            @change="(value) => set(each.label, { [each.field]: other(each.field, side, value) })"
+          />
         </div>
       </FieldRow>
-      <FieldRow v-for="each in numbers" :key="each.field" :label="each.label"><NumberField :label="each.label" :value="part[each.field]" :unit="each.unit" :min="each.min" :max="each.max" :step="each.step" :decimals="each.decimals" :disabled="disabled" @change="(value) => set(each.label, { [each.field]: value })" /></FieldRow>
-      <FieldRow v-for="each in shares" :key="each.field" :label="each.label"><RangeField :label="each.label" :value="part[each.field]" :shown="`${Math.round(part[each.field] * 100)} %`" :min="0" :max="each.max" :step="0.05" :disabled="disabled" @change="(value) => set(each.label, { [each.field]: value })" /></FieldRow>
-      <CheckRow label="Seed" words="the same flight every time" :checked="part.seed !== null" :disabled="disabled" @change="(isFixed) => set('seed', { seed: isFixed ? 7 : null })" />
-      <FieldRow v-if="part.seed !== null" label=""><NumberField label="Seed" :value="part.seed" unit="" :min="0" :max="4294967295" :disabled="disabled" @change="(seed) => set('seed', { seed: Math.round(seed) })" /></FieldRow>
+      <FieldRow v-for="each in numbers" :key="each.field" :label="each.label"
+        ><NumberField
+          :label="each.label"
+          :value="part[each.field]"
+          :unit="each.unit"
+          :min="each.min"
+          :max="each.max"
+          :step="each.step"
+          :decimals="each.decimals"
+          :disabled="disabled"
+          @change="(value) => set(each.label, { [each.field]: value })"
+      /></FieldRow>
+      <FieldRow v-for="each in shares" :key="each.field" :label="each.label"
+        ><RangeField
+          :label="each.label"
+          :value="part[each.field]"
+          :shown="`${Math.round(part[each.field] * 100)} %`"
+          :min="0"
+          :max="each.max"
+          :step="0.05"
+          :disabled="disabled"
+          @change="(value) => set(each.label, { [each.field]: value })"
+      /></FieldRow>
+      <CheckRow
+        label="Seed"
+        words="the same flight every time"
+        :checked="part.seed !== null"
+        :disabled="disabled"
+        @change="(isFixed) => set('seed', { seed: isFixed ? 7 : null })"
+      />
+      <FieldRow v-if="part.seed !== null" label=""
+        ><NumberField
+          label="Seed"
+          :value="part.seed"
+          unit=""
+          :min="0"
+          :max="4294967295"
+          :disabled="disabled"
+          @change="(seed) => set('seed', { seed: Math.round(seed) })"
+      /></FieldRow>
     </InspectorSection>
   </div>
 </template>

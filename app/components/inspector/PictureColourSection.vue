@@ -28,21 +28,74 @@ function setMode(mode: PictureColour['mode']): void {
   })
 }
 function setTint(changes: Partial<{ hueDeg: number; saturation: number; brightness: number }>): void {
-  edit(`tint ${Object.keys(changes)[0]}`, (draft) => void (draft.colour.mode === 'tint' && Object.assign(draft.colour, changes)))
+  edit(
+    `tint ${Object.keys(changes)[0]}`,
+    (draft) => void (draft.colour.mode === 'tint' && Object.assign(draft.colour, changes)),
+  )
 }
 </script>
 
 <template>
   <InspectorSection title="Colours" :note="modeWords[part.colour.mode]" :is-folded="part.colour.mode === 'asIs'">
-    <FieldRow label="Colours"><ChoiceField label="Colours of the picture" :value="part.colour.mode" :choices="choices" :disabled="disabled || part.mediaId === null" @change="setMode" /></FieldRow>
+    <FieldRow label="Colours"
+      ><ChoiceField
+        label="Colours of the picture"
+        :value="part.colour.mode"
+        :choices="choices"
+        :disabled="disabled || part.mediaId === null"
+        @change="setMode"
+    /></FieldRow>
     <template v-if="part.colour.mode === 'recolour'">
-      <FieldRow label="Wanted" path="colour"><InkField label="Wanted colour" :ink="part.colour.to" :look="look" :disabled="disabled" @change="(to) => edit('wanted colour', (draft) => void (draft.colour.mode === 'recolour' && (draft.colour.to = to)))" /></FieldRow>
-      <p class="flex items-center gap-2 text-faded"><span class="size-4 rounded-full border border-rule" :style="{ background: part.colour.from }" />its own colour, measured; turned by {{ Math.round(tint?.hueDeg ?? 0) }}°, saturation {{ Math.round((tint?.saturation ?? 1) * 100) }} %, brightness {{ Math.round((tint?.brightness ?? 1) * 100) }} %</p>
+      <FieldRow label="Wanted" path="colour"
+        ><InkField
+          label="Wanted colour"
+          :ink="part.colour.to"
+          :look="look"
+          :disabled="disabled"
+          @change="
+            (to) => edit('wanted colour', (draft) => void (draft.colour.mode === 'recolour' && (draft.colour.to = to)))
+          "
+      /></FieldRow>
+      <p class="flex items-center gap-2 text-faded">
+        <span class="size-4 rounded-full border border-rule" :style="{ background: part.colour.from }" />its own colour,
+        measured; turned by {{ Math.round(tint?.hueDeg ?? 0) }}°, saturation
+        {{ Math.round((tint?.saturation ?? 1) * 100) }} %, brightness {{ Math.round((tint?.brightness ?? 1) * 100) }} %
+      </p>
     </template>
     <template v-else-if="part.colour.mode === 'tint'">
-      <FieldRow label="Hue"><RangeField label="Hue" :value="part.colour.hueDeg" :shown="`${Math.round(part.colour.hueDeg)}°`" :min="0" :max="360" :step="1" :disabled="disabled" @change="(hueDeg) => setTint({ hueDeg })" /></FieldRow>
-      <FieldRow label="Saturation"><RangeField label="Saturation" :value="part.colour.saturation" :shown="`${Math.round(part.colour.saturation * 100)} %`" :min="0" :max="3" :step="0.02" :disabled="disabled" @change="(saturation) => setTint({ saturation })" /></FieldRow>
-      <FieldRow label="Brightness"><RangeField label="Brightness" :value="part.colour.brightness" :shown="`${Math.round(part.colour.brightness * 100)} %`" :min="0" :max="3" :step="0.02" :disabled="disabled" @change="(brightness) => setTint({ brightness })" /></FieldRow>
+      <FieldRow label="Hue"
+        ><RangeField
+          label="Hue"
+          :value="part.colour.hueDeg"
+          :shown="`${Math.round(part.colour.hueDeg)}°`"
+          :min="0"
+          :max="360"
+          :step="1"
+          :disabled="disabled"
+          @change="(hueDeg) => setTint({ hueDeg })"
+      /></FieldRow>
+      <FieldRow label="Saturation"
+        ><RangeField
+          label="Saturation"
+          :value="part.colour.saturation"
+          :shown="`${Math.round(part.colour.saturation * 100)} %`"
+          :min="0"
+          :max="3"
+          :step="0.02"
+          :disabled="disabled"
+          @change="(saturation) => setTint({ saturation })"
+      /></FieldRow>
+      <FieldRow label="Brightness"
+        ><RangeField
+          label="Brightness"
+          :value="part.colour.brightness"
+          :shown="`${Math.round(part.colour.brightness * 100)} %`"
+          :min="0"
+          :max="3"
+          :step="0.02"
+          :disabled="disabled"
+          @change="(brightness) => setTint({ brightness })"
+      /></FieldRow>
     </template>
   </InspectorSection>
 </template>

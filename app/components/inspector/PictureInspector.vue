@@ -31,7 +31,8 @@ function setFile(mediaId: string | null): void {
   const dominant = media.pictureOf(mediaId)?.seen?.dominant ?? null
   edit('picture', (draft) => {
     draft.mediaId = mediaId
-    if (draft.colour.mode === 'recolour') draft.colour = dominant ? { ...draft.colour, from: dominant } : { mode: 'asIs' }
+    if (draft.colour.mode === 'recolour')
+      draft.colour = dominant ? { ...draft.colour, from: dominant } : { mode: 'asIs' }
   })
 }
 function actualSize(): void {
@@ -42,19 +43,62 @@ function actualSize(): void {
 
 <template>
   <div class="space-y-2">
-    <FieldRow label="File" path="mediaId"><MediaField label="Picture" kind="picture" :media-id="part.mediaId" :disabled="disabled" @change="setFile" /></FieldRow>
+    <FieldRow label="File" path="mediaId"
+      ><MediaField label="Picture" kind="picture" :media-id="part.mediaId" :disabled="disabled" @change="setFile"
+    /></FieldRow>
     <ChosenRow :part="part" :disabled="disabled" />
     <SizeRow :part="part" label="Box" :disabled="disabled" />
-    <FieldRow label="Fits"><ChoiceField label="Fits" :value="part.fit" :choices="fitChoices" :disabled="disabled" @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))" /></FieldRow>
-    <p v-if="extent?.widthPx && !disabled" class="pl-24"><button type="button" class="link text-deep-sky" @click="actualSize">Its own size, {{ extent.widthPx }} × {{ extent.heightPx }}</button></p>
-    <CheckRow v-if="seen?.hasAlpha" label="Margins" words="laid out by the artwork, without its empty margins" :checked="part.extent === 'ink'" :disabled="disabled" @change="(byInk) => edit('margins', (draft) => void (draft.extent = byInk ? 'ink' : 'file'))" />
-    <CheckRow label="Mirrored" words="left to right" :checked="part.isMirrored" :disabled="disabled" @change="(isMirrored) => edit('mirrored', (draft) => void (draft.isMirrored = isMirrored))" />
-    <CheckRow v-if="file && file.durationMs !== null" label="At its end" words="begins again" :checked="part.repeats === 'loop'" :disabled="disabled" @change="(loops) => edit('repeats', (draft) => void (draft.repeats = loops ? 'loop' : 'hold'))" />
+    <FieldRow label="Fits"
+      ><ChoiceField
+        label="Fits"
+        :value="part.fit"
+        :choices="fitChoices"
+        :disabled="disabled"
+        @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))"
+    /></FieldRow>
+    <p v-if="extent?.widthPx && !disabled" class="pl-24">
+      <button type="button" class="link text-deep-sky" @click="actualSize">
+        Its own size, {{ extent.widthPx }} × {{ extent.heightPx }}
+      </button>
+    </p>
+    <CheckRow
+      v-if="seen?.hasAlpha"
+      label="Margins"
+      words="laid out by the artwork, without its empty margins"
+      :checked="part.extent === 'ink'"
+      :disabled="disabled"
+      @change="(byInk) => edit('margins', (draft) => void (draft.extent = byInk ? 'ink' : 'file'))"
+    />
+    <CheckRow
+      label="Mirrored"
+      words="left to right"
+      :checked="part.isMirrored"
+      :disabled="disabled"
+      @change="(isMirrored) => edit('mirrored', (draft) => void (draft.isMirrored = isMirrored))"
+    />
+    <CheckRow
+      v-if="file && file.durationMs !== null"
+      label="At its end"
+      words="begins again"
+      :checked="part.repeats === 'loop'"
+      :disabled="disabled"
+      @change="(loops) => edit('repeats', (draft) => void (draft.repeats = loops ? 'loop' : 'hold'))"
+    />
     <PictureColourSection :part="part" :look="look" :disabled="disabled" />
     <InspectorSection title="Crop" is-folded :note="sides.some((side) => part.crop[side] > 0) ? 'cropped' : 'whole'">
       <FieldRow label="Cut away">
         <div class="grid grid-cols-2 gap-2">
-          <NumberField v-for="side in sides" :key="side" :label="`Cut away ${side}`" :value="part.crop[side] * 100" :unit="side" :min="0" :max="95" :disabled="disabled" @change="(percent) => edit('crop', (draft) => void (draft.crop[side] = percent / 100))" />
+          <NumberField
+            v-for="side in sides"
+            :key="side"
+            :label="`Cut away ${side}`"
+            :value="part.crop[side] * 100"
+            :unit="side"
+            :min="0"
+            :max="95"
+            :disabled="disabled"
+            @change="(percent) => edit('crop', (draft) => void (draft.crop[side] = percent / 100))"
+          />
         </div>
       </FieldRow>
     </InspectorSection>

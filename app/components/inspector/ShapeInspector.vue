@@ -17,12 +17,57 @@ const choices = outlines.map((value) => ({ value, label: value }))
 
 <template>
   <div class="space-y-2">
-    <FieldRow label="Form"><ChoiceField label="Form" :value="part.form" :choices="choices" :disabled="disabled" @change="(form) => edit('form', (draft) => void (draft.form = form))" /></FieldRow>
+    <FieldRow label="Form"
+      ><ChoiceField
+        label="Form"
+        :value="part.form"
+        :choices="choices"
+        :disabled="disabled"
+        @change="(form) => edit('form', (draft) => void (draft.form = form))"
+    /></FieldRow>
     <SizeRow :part="part" label="Size" :disabled="disabled" />
-    <FieldRow v-if="part.form === 'rectangle' || part.form === 'bubble'" label="Corners" path="cornerPx"><NumberField label="Corners" :value="part.cornerPx" unit="px" :min="0" :max="2000" :disabled="disabled" @change="(cornerPx) => edit('corners', (draft) => void (draft.cornerPx = cornerPx))" /></FieldRow>
-    <CheckRow label="Filled" words="with a colour" :checked="part.fill !== null" :disabled="disabled" @change="(isFilled) => edit('fill', (draft) => void (draft.fill = isFilled ? { role: 'plate' } : null))" />
-    <FieldRow v-if="part.fill" label="Fill" path="fill"><InkField label="Fill" :ink="part.fill" :look="look" :disabled="disabled" @change="(fill) => edit('fill', (draft) => void (draft.fill = fill))" /></FieldRow>
-    <FieldRow label="Stroke" path="stroke.ink"><InkField label="Stroke" :ink="part.stroke.ink" :look="look" :disabled="disabled" @change="(ink) => edit('stroke', (draft) => void (draft.stroke.ink = ink))" /></FieldRow>
-    <FieldRow label="Stroke width" path="stroke.widthPx"><NumberField label="Stroke width" :value="part.stroke.widthPx" unit="px" :min="0" :max="200" :disabled="disabled" @change="(widthPx) => edit('stroke width', (draft) => void (draft.stroke.widthPx = widthPx))" /></FieldRow>
+    <FieldRow v-if="part.form === 'rectangle' || part.form === 'bubble'" label="Corners" path="cornerPx"
+      ><NumberField
+        label="Corners"
+        :value="part.cornerPx"
+        unit="px"
+        :min="0"
+        :max="2000"
+        :disabled="disabled"
+        @change="(cornerPx) => edit('corners', (draft) => void (draft.cornerPx = cornerPx))"
+    /></FieldRow>
+    <CheckRow
+      label="Filled"
+      words="with a colour"
+      :checked="part.fill !== null"
+      :disabled="disabled"
+      @change="(isFilled) => edit('fill', (draft) => void (draft.fill = isFilled ? { role: 'plate' } : null))"
+    />
+    <FieldRow v-if="part.fill" label="Fill" path="fill"
+      ><InkField
+        label="Fill"
+        :ink="part.fill"
+        :look="look"
+        :disabled="disabled"
+        @change="(fill) => edit('fill', (draft) => void (draft.fill = fill))"
+    /></FieldRow>
+    <FieldRow label="Stroke" path="stroke.ink"
+      ><InkField
+        label="Stroke"
+        :ink="part.stroke.ink"
+        :look="look"
+        :disabled="disabled"
+        @change="(ink) => edit('stroke', (draft) => void (draft.stroke.ink = ink))"
+    /></FieldRow>
+    <FieldRow label="Stroke width" path="stroke.widthPx"
+      ><NumberField
+        label="Stroke width"
+        :value="part.stroke.widthPx"
+        unit="px"
+        :min="0"
+        :max="200"
+        :disabled="disabled"
+        @change="(widthPx) => edit('stroke width', (draft) => void (draft.stroke.widthPx = widthPx))"
+    /></FieldRow>
   </div>
 </template>

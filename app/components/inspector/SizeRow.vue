@@ -12,8 +12,26 @@ const edit = usePartEdit<'picture' | 'shape' | 'backdrop'>(() => props.part)
 <template>
   <FieldRow :label="label" path="widthPx">
     <div class="grid grid-cols-2 gap-2">
-      <NumberField label="Width" :value="part.widthPx" unit="w" :min="1" :max="8000" :step="10" :disabled="disabled" @change="(widthPx) => edit('width', (draft) => void (draft.widthPx = widthPx))" />
-      <NumberField label="Height" :value="part.heightPx" unit="h" :min="1" :max="8000" :step="10" :disabled="disabled" @change="(heightPx) => edit('height', (draft) => void (draft.heightPx = heightPx))" />
+      <NumberField
+        label="Width"
+        :value="part.widthPx"
+        unit="w"
+        :min="1"
+        :max="8000"
+        :step="10"
+        :disabled="disabled"
+        @change="(widthPx) => edit('width', (draft) => void (draft.widthPx = widthPx))"
+      />
+      <NumberField
+        label="Height"
+        :value="part.heightPx"
+        unit="h"
+        :min="1"
+        :max="8000"
+        :step="10"
+        :disabled="disabled"
+        @change="(heightPx) => edit('height', (draft) => void (draft.heightPx = heightPx))"
+      />
     </div>
   </FieldRow>
 </template>

@@ -19,19 +19,40 @@ onMounted(async () => {
   // The editor is loaded when words are first edited, not with the page.
   const { createTemplateEditor } = await import('./templateEditor.ts')
   if (!host.value) return
-  editor.value = createTemplateEditor({ parent: host.value, text: props.value, label: props.label, variables: variables.value, isReadOnly: props.disabled, onChange: (text) => text !== props.value && emit('change', text) })
+  editor.value = createTemplateEditor({
+    parent: host.value,
+    text: props.value,
+    label: props.label,
+    variables: variables.value,
+    isReadOnly: props.disabled,
+    onChange: (text) => text !== props.value && emit('change', text),
+  })
 })
-watch(() => props.value, (text) => editor.value?.setText(text))
+watch(
+  () => props.value,
+  (text) => editor.value?.setText(text),
+)
 watch(variables, (next) => editor.value?.setVariables(next))
 onBeforeUnmount(() => editor.value?.destroy())
 </script>
 
 <template>
   <div class="space-y-1.5">
-    <div ref="host" class="field template-field min-h-14 px-1 py-0.5 font-medium" :aria-describedby="remarkId"><span v-if="!editor" class="px-1">{{ value }}</span></div>
+    <div ref="host" class="field template-field min-h-14 px-1 py-0.5 font-medium" :aria-describedby="remarkId">
+      <span v-if="!editor" class="px-1">{{ value }}</span>
+    </div>
     <p :id="remarkId" :class="remark ? 'text-brick' : 'sr-only'">{{ remark || 'The words are fine.' }}</p>
     <div v-if="!disabled" class="flex flex-wrap items-center gap-1" role="group" aria-label="Variables">
-      <button v-for="variable in variables" :key="variable.name" type="button" class="rounded-sm border border-rule bg-sheet px-1.5 py-0.5 font-mono text-2xs hover:border-ink" :title="`${variable.means}: put it where the cursor is`" @click="editor?.insert(`{${variable.name}\}`)">{{ `{${variable.name}\}` }}</button>
+      <button
+        v-for="variable in variables"
+        :key="variable.name"
+        type="button"
+        class="rounded-sm border border-rule bg-sheet px-1.5 py-0.5 font-mono text-2xs hover:border-ink"
+        :title="`${variable.means}: put it where the cursor is`"
+        @click="editor?.insert(`{${variable.name}\}`)"
+      >
+        {{ `{${variable.name}\}` }}
+      </button>
     </div>
   </div>
 </template>

@@ -6,13 +6,18 @@ import { diagnostics } from './templateEditor.ts'
 const known = new Set(['name', 'months'])
 
 describe('what the editor of words marks', () => {
-  it('is nothing where all is well', () => expect(diagnostics('{name}: {months, plural, one {# month} other {# months}}', known)).toEqual([]))
+  it('is nothing where all is well', () =>
+    expect(diagnostics('{name}: {months, plural, one {# month} other {# months}}', known)).toEqual([]))
   it('is an error at the letter', () => {
-    expect(diagnostics('hi {na', known)).toEqual([{ from: 3, to: 4, severity: 'error', message: 'this brace is not closed; it is shown as typed' }])
+    expect(diagnostics('hi {na', known)).toEqual([
+      { from: 3, to: 4, severity: 'error', message: 'this brace is not closed; it is shown as typed' },
+    ])
   })
   it('is a variable that never comes, at any depth', () => {
     const text = '{months, plural, other {{amount}}}'
-    expect(diagnostics(text, known)).toEqual([{ from: 24, to: 32, severity: 'warning', message: 'this kind of event never carries {amount}; it stays empty' }])
+    expect(diagnostics(text, known)).toEqual([
+      { from: 24, to: 32, severity: 'warning', message: 'this kind of event never carries {amount}; it stays empty' },
+    ])
   })
 })
 

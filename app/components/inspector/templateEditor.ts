@@ -1,8 +1,22 @@
-import { autocompletion, completionKeymap, type CompletionContext, type CompletionResult } from '@codemirror/autocomplete'
+import {
+  autocompletion,
+  completionKeymap,
+  type CompletionContext,
+  type CompletionResult,
+} from '@codemirror/autocomplete'
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands'
 import { linter, type Diagnostic } from '@codemirror/lint'
 import { Compartment, EditorState, type Extension } from '@codemirror/state'
-import { Decoration, EditorView, keymap, placeholder, ViewPlugin, WidgetType, type DecorationSet, type ViewUpdate } from '@codemirror/view'
+import {
+  Decoration,
+  EditorView,
+  keymap,
+  placeholder,
+  ViewPlugin,
+  WidgetType,
+  type DecorationSet,
+  type ViewUpdate,
+} from '@codemirror/view'
 import type { VariableDeclaration } from '../../../core/events/variables.ts'
 import { parseTemplate, type TemplateNode } from '../../../core/text/template.ts'
 
@@ -42,7 +56,14 @@ class Chip extends WidgetType {
 }
 
 /** A template as text in which variables are chips, are completed, and what is wrong is marked where it stands. */
-export function createTemplateEditor({ parent, text, label, variables, isReadOnly, onChange }: Setting): TemplateEditor {
+export function createTemplateEditor({
+  parent,
+  text,
+  label,
+  variables,
+  isReadOnly,
+  onChange,
+}: Setting): TemplateEditor {
   const dependent = new Compartment()
   const view = new EditorView({
     parent,
@@ -54,10 +75,18 @@ export function createTemplateEditor({ parent, text, label, variables, isReadOnl
         EditorView.lineWrapping,
         EditorState.readOnly.of(isReadOnly),
         EditorView.editable.of(!isReadOnly),
-        EditorView.contentAttributes.of({ 'aria-label': label, 'aria-readonly': String(isReadOnly), spellcheck: 'true' }),
+        EditorView.contentAttributes.of({
+          'aria-label': label,
+          'aria-readonly': String(isReadOnly),
+          spellcheck: 'true',
+        }),
         placeholder('words and {variables}'),
         // A template is one line of text: a line break becomes a space.
-        EditorState.transactionFilter.of((transaction) => (transaction.docChanged && transaction.newDoc.lines > 1 ? [transaction, { changes: oneLine(transaction.newDoc.toString()), sequential: true }] : transaction)),
+        EditorState.transactionFilter.of((transaction) =>
+          transaction.docChanged && transaction.newDoc.lines > 1
+            ? [transaction, { changes: oneLine(transaction.newDoc.toString()), sequential: true }]
+            : transaction,
+        ),
         EditorView.updateListener.of((update) => update.docChanged && onChange(update.state.doc.toString())),
         dependent.of(forVariables(variables)),
       ],
@@ -65,7 +94,8 @@ export function createTemplateEditor({ parent, text, label, variables, isReadOnl
   })
   return {
     setText(next) {
-      if (next !== view.state.doc.toString()) view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: next } })
+      if (next !== view.state.doc.toString())
+        view.dispatch({ changes: { from: 0, to: view.state.doc.length, insert: next } })
     },
     setVariables: (next) => view.dispatch({ effects: dependent.reconfigure(forVariables(next)) }),
     insert(piece) {
@@ -82,14 +112,25 @@ function oneLine(text: string): { from: number; to: number; insert: string }[] {
 
 function forVariables(variables: readonly VariableDeclaration[]): Extension {
   const known = new Set(variables.map((variable) => variable.name))
-  return [chips(known), linter((view) => diagnostics(view.state.doc.toString(), known), { delay: 250 }), autocompletion({ override: [(context) => complete(context, variables)], icons: false })]
+  return [
+    chips(known),
+    linter((view) => diagnostics(view.state.doc.toString(), known), { delay: 250 }),
+    autocompletion({ override: [(context) => complete(context, variables)], icons: false }),
+  ]
 }
 
 function chips(known: ReadonlySet<string>): Extension {
   const build = (view: EditorView): DecorationSet =>
     Decoration.set(
       parseTemplate(view.state.doc.toString()).nodes.flatMap((node) =>
-        node.type === 'variable' ? [Decoration.replace({ widget: new Chip(node.name, known.has(node.name)) }).range(node.at, node.at + node.raw.length)] : [],
+        node.type === 'variable'
+          ? [
+              Decoration.replace({ widget: new Chip(node.name, known.has(node.name)) }).range(
+                node.at,
+                node.at + node.raw.length,
+              ),
+            ]
+          : [],
       ),
     )
   return ViewPlugin.fromClass(
@@ -102,7 +143,10 @@ function chips(known: ReadonlySet<string>): Extension {
         if (update.docChanged) this.decorations = build(update.view)
       }
     },
-    { decorations: (plugin) => plugin.decorations, provide: (plugin) => EditorView.atomicRanges.of((view) => view.plugin(plugin)?.decorations ?? Decoration.none) },
+    {
+      decorations: (plugin) => plugin.decorations,
+      provide: (plugin) => EditorView.atomicRanges.of((view) => view.plugin(plugin)?.decorations ?? Decoration.none),
+    },
   )
 }
 
@@ -110,13 +154,29 @@ function chips(known: ReadonlySet<string>): Extension {
 export function diagnostics(text: string, known: ReadonlySet<string>): Diagnostic[] {
   const { nodes, problems } = parseTemplate(text)
   return [
-    ...problems.map(({ at, reason }) => ({ from: Math.min(at, text.length), to: Math.min(text.length, at + 1), severity: 'error' as const, message: `${reason}; it is shown as typed` })),
-    ...unknownIn(nodes, known).map(({ at, raw, name }) => ({ from: at, to: Math.min(text.length, at + raw.length), severity: 'warning' as const, message: `this kind of event never carries {${name}}; it stays empty` })),
+    ...problems.map(({ at, reason }) => ({
+      from: Math.min(at, text.length),
+      to: Math.min(text.length, at + 1),
+      severity: 'error' as const,
+      message: `${reason}; it is shown as typed`,
+    })),
+    ...unknownIn(nodes, known).map(({ at, raw, name }) => ({
+      from: at,
+      to: Math.min(text.length, at + raw.length),
+      severity: 'warning' as const,
+      message: `this kind of event never carries {${name}}; it stays empty`,
+    })),
   ]
 }
 
-function unknownIn(nodes: readonly TemplateNode[], known: ReadonlySet<string>): { at: number; raw: string; name: string }[] {
-  return nodes.flatMap((node) => [...('name' in node && !known.has(node.name) ? [node] : []), ...('options' in node ? node.options.flatMap((option) => unknownIn(option.nodes, known)) : [])])
+function unknownIn(
+  nodes: readonly TemplateNode[],
+  known: ReadonlySet<string>,
+): { at: number; raw: string; name: string }[] {
+  return nodes.flatMap((node) => [
+    ...('name' in node && !known.has(node.name) ? [node] : []),
+    ...('options' in node ? node.options.flatMap((option) => unknownIn(option.nodes, known)) : []),
+  ])
 }
 
 function complete(context: CompletionContext, variables: readonly VariableDeclaration[]): CompletionResult | null {
@@ -129,8 +189,12 @@ function complete(context: CompletionContext, variables: readonly VariableDeclar
     to: context.pos + after,
     options: variables.flatMap((variable) => [
       { label: `{${variable.name}}`, detail: variable.means },
-      ...(variable.type === 'number' ? [{ label: `{${variable.name}, plural, one {#} other {#}}`, detail: 'words by number' }] : []),
-      ...(variable.type === 'money' ? [{ label: `{${variable.name}, number, ::compact-short}`, detail: 'short form' }] : []),
+      ...(variable.type === 'number'
+        ? [{ label: `{${variable.name}, plural, one {#} other {#}}`, detail: 'words by number' }]
+        : []),
+      ...(variable.type === 'money'
+        ? [{ label: `{${variable.name}, number, ::compact-short}`, detail: 'short form' }]
+        : []),
     ]),
     validFor: /^\{[a-zA-Z0-9_]*$/,
   }

@@ -11,13 +11,28 @@ const words = (value: number) => value.toFixed(1).replace('-', '−')
 
 const rows = computed<[string, string][]>(() => {
   const { file } = props
-  const common: [string, string][] = [['Kind', `${formatOf(file)}, ${bytesInWords(file.sizeBytes)}`], ['Licence', file.licence === 'own' ? 'your own file' : file.licence]]
+  const common: [string, string][] = [
+    ['Kind', `${formatOf(file)}, ${bytesInWords(file.sizeBytes)}`],
+    ['Licence', file.licence === 'own' ? 'your own file' : file.licence],
+  ]
   const { measured } = file
   if (!measured) return [...common, ['Measured', 'not yet: it is being measured']]
-  if (measured.of === 'font') return [...common, ['Family', measured.family], ['Weights', measured.weights[0] === measured.weights[1] ? String(measured.weights[0]) : measured.weights.join(' to ')], ['Letters', counted(measured.glyphCount, 'glyph')]]
+  if (measured.of === 'font')
+    return [
+      ...common,
+      ['Family', measured.family],
+      [
+        'Weights',
+        measured.weights[0] === measured.weights[1] ? String(measured.weights[0]) : measured.weights.join(' to '),
+      ],
+      ['Letters', counted(measured.glyphCount, 'glyph')],
+    ]
   if (measured.of === 'sound') {
     const sound: [string, string][] = [
-      ['Length', `${seconds(measured.durationMs)} s, ${channelWords(measured.channelCount)}, ${(measured.rateHz / 1000).toFixed(1)} kHz`],
+      [
+        'Length',
+        `${seconds(measured.durationMs)} s, ${channelWords(measured.channelCount)}, ${(measured.rateHz / 1000).toFixed(1)} kHz`,
+      ],
       ['Silence', `${seconds(measured.leadingSilenceMs)} s before, ${seconds(measured.trailingSilenceMs)} s after`],
     ]
     const { loudness } = measured
@@ -32,11 +47,19 @@ const rows = computed<[string, string][]>(() => {
     ]
   }
   const picture: [string, string][] = [['Size', `${measured.widthPx} × ${measured.heightPx}`]]
-  if (measured.durationMs !== null) picture.push(['Length', `${seconds(measured.durationMs)} s, ${counted(measured.frameCount, 'frame')}`])
+  if (measured.durationMs !== null)
+    picture.push(['Length', `${seconds(measured.durationMs)} s, ${counted(measured.frameCount, 'frame')}`])
   if (measured.hasSound) picture.push(['Its sound', 'is not heard: add it as a sound of its own'])
   if (!measured.seen) return [...common, ...picture, ['Artwork', 'a browser has not looked at it yet']]
   const { ink, hasAlpha } = measured.seen
-  picture.push(['Artwork', ink ? (ink.widthPx === measured.widthPx && ink.heightPx === measured.heightPx ? 'fills the file' : `${ink.widthPx} × ${ink.heightPx}, the rest is empty`) : 'nothing is to be seen'])
+  picture.push([
+    'Artwork',
+    ink
+      ? ink.widthPx === measured.widthPx && ink.heightPx === measured.heightPx
+        ? 'fills the file'
+        : `${ink.widthPx} × ${ink.heightPx}, the rest is empty`
+      : 'nothing is to be seen',
+  ])
   return [...common, ...picture, ['Background', hasAlpha ? 'transparent' : 'opaque']]
 })
 const colours = computed(() => (props.file.measured?.of === 'picture' ? (props.file.measured.seen?.colours ?? []) : []))
@@ -46,9 +69,27 @@ const colours = computed(() => (props.file.measured?.of === 'picture' ? (props.f
   <section class="border-t border-rule pt-2">
     <h2 class="caps mb-1 text-faded">Measured</h2>
     <dl class="grid grid-cols-[5rem_minmax(0,1fr)] gap-x-2 gap-y-0.5">
-      <template v-for="[term, value] in rows" :key="term"><dt class="text-faded">{{ term }}</dt><dd>{{ value }}</dd></template>
-      <template v-if="colours.length > 0"><dt class="text-faded">Colours</dt><dd class="flex gap-1"><span v-for="colour in colours" :key="colour" class="size-4 rounded-xs border border-rule" :style="{ background: colour }" :title="colour" /></dd></template>
+      <template v-for="[term, value] in rows" :key="term"
+        ><dt class="text-faded">{{ term }}</dt>
+        <dd>{{ value }}</dd></template
+      >
+      <template v-if="colours.length > 0"
+        ><dt class="text-faded">Colours</dt>
+        <dd class="flex gap-1">
+          <span
+            v-for="colour in colours"
+            :key="colour"
+            class="size-4 rounded-xs border border-rule"
+            :style="{ background: colour }"
+            :title="colour"
+          /></dd
+      ></template>
     </dl>
-    <img v-if="file.stripUrl && file.durationMs !== null" :src="file.stripUrl" alt="Frames of its course" class="bg-stage mt-2 h-9 w-full rounded-xs object-cover object-left">
+    <img
+      v-if="file.stripUrl && file.durationMs !== null"
+      :src="file.stripUrl"
+      alt="Frames of its course"
+      class="bg-stage mt-2 h-9 w-full rounded-xs object-cover object-left"
+    />
   </section>
 </template>

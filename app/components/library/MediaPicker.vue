@@ -28,11 +28,17 @@ const idOf = () => marked.value?.id ?? props.chosenId
       <DialogPanel class="flex w-full flex-col border-l border-seam bg-night text-snow shadow-lg">
         <div class="flex items-center justify-between border-b border-seam px-5 py-3">
           <DialogTitle class="font-display text-xl font-semibold">{{ title }}</DialogTitle>
-          <button type="button" class="rounded-sm p-1 hover:bg-ridge" aria-label="Close" @click="isOpen = false"><X :size="18" /></button>
+          <button type="button" class="rounded-sm p-1 hover:bg-ridge" aria-label="Close" @click="isOpen = false">
+            <X :size="18" />
+          </button>
         </div>
-        <div class="min-h-0 flex-1 px-5 py-4"><LibraryBrowser :chosen-id="idOf()" :only-kind="kind" @choose="marked = $event" @confirm="take" /></div>
+        <div class="min-h-0 flex-1 px-5 py-4">
+          <LibraryBrowser :chosen-id="idOf()" :only-kind="kind" @choose="marked = $event" @confirm="take" />
+        </div>
         <div class="flex items-center justify-end gap-3 border-t border-seam px-5 py-3">
-          <span class="mr-auto truncate text-mist">{{ marked ? `${marked.name}, ${gist(marked)}` : 'Choose a file, or add one.' }}</span>
+          <span class="mr-auto truncate text-mist">{{
+            marked ? `${marked.name}, ${gist(marked)}` : 'Choose a file, or add one.'
+          }}</span>
           <button type="button" class="button" @click="isOpen = false">Cancel</button>
           <button type="button" class="button button-bolt" :disabled="!marked" @click="take(marked)">Use it</button>
         </div>

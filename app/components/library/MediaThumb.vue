@@ -21,12 +21,35 @@ const still = computed(() => props.file.posterUrl ?? (props.file.mime.startsWith
 <template>
   <div class="bg-stage pointer-events-none relative grid size-full place-items-center overflow-hidden">
     <template v-if="file.kind === 'picture'">
-      <video v-if="isVideo && isLookedAt" :src="file.url" class="size-full object-contain" muted autoplay loop playsinline />
+      <video
+        v-if="isVideo && isLookedAt"
+        :src="file.url"
+        class="size-full object-contain"
+        muted
+        autoplay
+        loop
+        playsinline
+      />
       <img v-else-if="isLookedAt && isSelfMoving" :src="file.url" alt="" class="size-full object-contain" />
-      <img v-else-if="still && !isBroken" :src="still" alt="" class="size-full object-contain" loading="lazy" @error="isBroken = true" />
+      <img
+        v-else-if="still && !isBroken"
+        :src="still"
+        alt=""
+        class="size-full object-contain"
+        loading="lazy"
+        @error="isBroken = true"
+      />
       <span v-else class="text-2xs text-[#9db0ca]">measuring…</span>
     </template>
-    <svg v-else-if="wave?.path" class="h-3/4 w-full" :viewBox="`0 0 ${wave.width} 100`" preserveAspectRatio="none" aria-hidden="true"><path :d="wave.path" fill="#8fb4d6" /></svg>
+    <svg
+      v-else-if="wave?.path"
+      class="h-3/4 w-full"
+      :viewBox="`0 0 ${wave.width} 100`"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+    >
+      <path :d="wave.path" fill="#8fb4d6" />
+    </svg>
     <span v-else-if="file.kind === 'font'" class="font-display text-3xl text-[#f1f4f9]" aria-hidden="true">Ag</span>
     <span v-else class="text-2xs text-[#9db0ca]">measuring…</span>
   </div>

@@ -19,7 +19,10 @@ const draft = useDraftStore()
 const view = useRoomViewStore()
 const look = useShownLook()
 // A season's look is no design of its own: dials turn the everyday one.
-provide(dialScopeKey, computed(() => (view.seasonId === null ? { prefix: 'look', name: '' } : null)))
+provide(
+  dialScopeKey,
+  computed(() => (view.seasonId === null ? { prefix: 'look', name: '' } : null)),
+)
 /** A colour that is dragged changes the look many times a second, and none of these. */
 const alerts = computed(() => draft.document?.alerts ?? [])
 const own = computed(() => ownCount(JSON.stringify(alerts.value)))
@@ -35,7 +38,11 @@ const ownCount = (json: string) => json.match(/"own":/g)?.length ?? 0
       <h2 class="font-display text-lg font-semibold">Look of this box</h2>
       <button type="button" class="link text-deep-sky" @click="view.panel = 'part'">Done</button>
     </div>
-    <p class="text-faded">A change here reaches every alert at once{{ own > 0 ? `, except for ${own} colours and typefaces that parts have of their own` : '' }}.</p>
+    <p class="text-faded">
+      A change here reaches every alert at once{{
+        own > 0 ? `, except for ${own} colours and typefaces that parts have of their own` : ''
+      }}.
+    </p>
     <SeasonList :disabled="disabled" />
     <PaletteRoles :look="look" :disabled="disabled" @change="edit" />
     <TypeRoles :look="look" :disabled="disabled" @change="edit" />

@@ -20,8 +20,13 @@ const { open, onChange } = useFileDialog({ accept: '.json,.tokens,application/js
 const largestBytes = 1024 * 1024
 
 function save(): void {
-  const url = URL.createObjectURL(new Blob([JSON.stringify(toDesignTokens(props.look), null, 2)], { type: 'application/design-tokens+json' }))
-  const link = Object.assign(document.createElement('a'), { href: url, download: `${props.look.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.tokens.json` })
+  const url = URL.createObjectURL(
+    new Blob([JSON.stringify(toDesignTokens(props.look), null, 2)], { type: 'application/design-tokens+json' }),
+  )
+  const link = Object.assign(document.createElement('a'), {
+    href: url,
+    download: `${props.look.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.tokens.json`,
+  })
   link.click()
   URL.revokeObjectURL(url)
 }
@@ -48,8 +53,12 @@ onChange(async (files) => {
   <InspectorSection title="File" is-folded note="design tokens">
     <p class="text-faded">As a design token file (W3C community group), which other tools read too.</p>
     <div class="flex flex-wrap gap-2">
-      <button type="button" class="button" @click="save"><Download :size="14" aria-hidden="true" />Save as a file</button>
-      <button v-if="!disabled" type="button" class="button" @click="open()"><Upload :size="14" aria-hidden="true" />Take from a file</button>
+      <button type="button" class="button" @click="save">
+        <Download :size="14" aria-hidden="true" />Save as a file
+      </button>
+      <button v-if="!disabled" type="button" class="button" @click="open()">
+        <Upload :size="14" aria-hidden="true" />Take from a file
+      </button>
     </div>
     <p role="status" class="text-moss">{{ said }}</p>
     <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>

@@ -15,14 +15,37 @@ const emit = defineEmits<{ wrong: [count: number] }>()
 const draft = useDraftStore()
 const host = ref<HTMLElement>()
 const isSeen = useElementVisibility(host)
-const { prepared, wrongs } = useWrongs(() => props.alert, () => props.variation.id)
-const { score } = useSampleScore(toRef(draft, 'document'), toRef(props, 'alert'), toRef(() => props.variation.id), ref(everydaySample), useShownDress())
+const { prepared, wrongs } = useWrongs(
+  () => props.alert,
+  () => props.variation.id,
+)
+const { score } = useSampleScore(
+  toRef(draft, 'document'),
+  toRef(props, 'alert'),
+  toRef(() => props.variation.id),
+  ref(everydaySample),
+  useShownDress(),
+)
 watch(wrongs, ({ length }) => emit('wrong', length))
 </script>
 
 <template>
   <li ref="host">
-    <div class="aspect-video"><ScoreTile v-if="isSeen && draft.document" :score="score" :canvas="draft.document.canvas" :is-moving="false" @prepared="prepared = $event" /></div>
-    <p class="truncate text-2xs" :class="wrongs.length > 0 ? 'text-brick' : 'text-faded'" :title="wrongs.map(({ words }) => words).join('\n')">{{ kindNames[mainKind(alert)] }}, {{ variation.name }}{{ wrongs.length > 0 ? `: ${wrongs[0]?.words}` : '' }}</p>
+    <div class="aspect-video">
+      <ScoreTile
+        v-if="isSeen && draft.document"
+        :score="score"
+        :canvas="draft.document.canvas"
+        :is-moving="false"
+        @prepared="prepared = $event"
+      />
+    </div>
+    <p
+      class="truncate text-2xs"
+      :class="wrongs.length > 0 ? 'text-brick' : 'text-faded'"
+      :title="wrongs.map(({ words }) => words).join('\n')"
+    >
+      {{ kindNames[mainKind(alert)] }}, {{ variation.name }}{{ wrongs.length > 0 ? `: ${wrongs[0]?.words}` : '' }}
+    </p>
   </li>
 </template>

@@ -27,8 +27,14 @@ const start = computed(() => plainDesign(draft.view?.name ?? '', session.session
 const design = computed<Design>(() => draft.document?.design ?? start.value)
 const files = computed(() => (draft.document ? neededMedia(draft.document, design.value.dials) : []))
 const missing = computed(() => files.value.filter((id) => !media.find(id)))
-const unlicensed = computed(() => files.value.flatMap((id) => media.find(id) ?? []).filter(({ licence }) => licence === '' || licence === 'own' || licence === 'unknown'))
-const cases = computed(() => (draft.document?.alerts ?? []).flatMap((alert) => alert.variations.map((variation) => ({ alert, variation }))))
+const unlicensed = computed(() =>
+  files.value
+    .flatMap((id) => media.find(id) ?? [])
+    .filter(({ licence }) => licence === '' || licence === 'own' || licence === 'unknown'),
+)
+const cases = computed(() =>
+  (draft.document?.alerts ?? []).flatMap((alert) => alert.variations.map((variation) => ({ alert, variation }))),
+)
 /** What is wrong with cases, as their tiles find it. */
 const wrongCounts = ref<Record<string, number>>({})
 const wrongCount = computed(() => Object.values(wrongCounts.value).reduce((sum, count) => sum + count, 0))
@@ -43,7 +49,10 @@ const fields = [
 function put(name: (typeof fields)[number]['name'], event: Event): void {
   const value = (event.target as HTMLInputElement).value.trim()
   const checked = packHead[name].safeParse(value)
-  faultOf.value = { ...faultOf.value, [name]: checked.success ? '' : (checked.error.issues[0]?.message ?? 'that does not fit') }
+  faultOf.value = {
+    ...faultOf.value,
+    [name]: checked.success ? '' : (checked.error.issues[0]?.message ?? 'that does not fit'),
+  }
   if (checked.success) draft.edit(changeDesign(name, start.value, (changed) => void (changed[name] = value)))
 }
 async function download(): Promise<void> {
@@ -51,7 +60,9 @@ async function download(): Promise<void> {
   notSaved.value = ''
   await draft.save()
   // A save that was under way already is waited for: the pack is made of what the server has.
-  await until(() => draft.saveState).toMatch((state) => state !== 'saving' && state !== 'waiting', { timeout: savedWithinMs })
+  await until(() => draft.saveState).toMatch((state) => state !== 'saving' && state !== 'waiting', {
+    timeout: savedWithinMs,
+  })
   isSaving.value = false
   if (draft.saveState !== 'saved' || !draft.view) {
     notSaved.value = 'The last edits are not saved yet, and a pack is made of what is. Try again in a moment.'
@@ -65,26 +76,81 @@ async function download(): Promise<void> {
 <template>
   <PaperDialog v-model:open="isOpen" title="Save as a pack" is-wide>
     <div class="grid grid-cols-2 gap-x-6 gap-y-2">
-      <label v-for="{ name, label, note } in fields" :key="name" class="block" :class="name === 'about' ? 'col-span-2' : ''">
+      <label
+        v-for="{ name, label, note } in fields"
+        :key="name"
+        class="block"
+        :class="name === 'about' ? 'col-span-2' : ''"
+      >
         <span class="font-medium">{{ label }}</span><span v-if="note" class="ml-2 text-2xs text-faded">{{ note }}</span>
-        <input type="text" class="field mt-0.5" :value="design[name]" :aria-label="`${label} of the pack`" @change="put(name, $event)">
+        <input
+          type="text"
+          class="field mt-0.5"
+          :value="design[name]"
+          :aria-label="`${label} of the pack`"
+          @change="put(name, $event)"
+        />
         <span v-if="faultOf[name]" role="alert" class="text-brick">{{ faultOf[name] }}</span>
       </label>
     </div>
     <section class="mt-4 border-t border-rule pt-3" aria-label="Before it leaves the house">
       <h3 class="font-semibold">Before it leaves the house</h3>
       <ul class="mt-1 space-y-0.5 pl-4">
-        <li class="list-disc" :class="problems.length > 0 ? 'text-brick' : ''">{{ problems.length > 0 ? `${counted(problems.length, 'dial problem')}: ${problems.slice(0, 3).map(({ words }) => words).join('; ')}` : `${counted(design.dials.length, 'dial')}, each tried at its ends` }}</li>
-        <li class="list-disc" :class="missing.length > 0 ? 'text-brick' : ''">{{ missing.length > 0 ? `${counted(missing.length, 'file')} that the library does not have any more` : `${counted(files.length, 'file')}, all there` }}</li>
-        <li v-if="unlicensed.length > 0" class="list-disc">{{ counted(unlicensed.length, 'file') }} without a licence that others can rely on: {{ unlicensed.slice(0, 4).map(({ name }) => name).join(', ') }}. Say it in the library.</li>
-        <li class="list-disc" :class="wrongCount > 0 ? 'text-brick' : ''">{{ wrongCount > 0 ? `${counted(wrongCount, 'remark')} that should be mended, marked below` : 'nothing wrong in the cases below that have been looked at' }}</li>
+        <li class="list-disc" :class="problems.length > 0 ? 'text-brick' : ''">
+          {{
+            problems.length > 0
+              ? `${counted(problems.length, 'dial problem')}: ${problems
+                  .slice(0, 3)
+                  .map(({ words }) => words)
+                  .join('; ')}`
+              : `${counted(design.dials.length, 'dial')}, each tried at its ends`
+          }}
+        </li>
+        <li class="list-disc" :class="missing.length > 0 ? 'text-brick' : ''">
+          {{
+            missing.length > 0
+              ? `${counted(missing.length, 'file')} that the library does not have any more`
+              : `${counted(files.length, 'file')}, all there`
+          }}
+        </li>
+        <li v-if="unlicensed.length > 0" class="list-disc">
+          {{ counted(unlicensed.length, 'file') }} without a licence that others can rely on:
+          {{
+            unlicensed
+              .slice(0, 4)
+              .map(({ name }) => name)
+              .join(', ')
+          }}. Say it in the library.
+        </li>
+        <li class="list-disc" :class="wrongCount > 0 ? 'text-brick' : ''">
+          {{
+            wrongCount > 0
+              ? `${counted(wrongCount, 'remark')} that should be mended, marked below`
+              : 'nothing wrong in the cases below that have been looked at'
+          }}
+        </li>
       </ul>
-      <ul class="mt-3 grid grid-cols-5 gap-2"><CheckTile v-for="{ alert, variation } in cases" :key="`${alert.id}/${variation.id}`" :alert="alert" :variation="variation" @wrong="(count) => (wrongCounts[`${alert.id}/${variation.id}`] = count)" /></ul>
+      <ul class="mt-3 grid grid-cols-5 gap-2">
+        <CheckTile
+          v-for="{ alert, variation } in cases"
+          :key="`${alert.id}/${variation.id}`"
+          :alert="alert"
+          :variation="variation"
+          @wrong="(count) => (wrongCounts[`${alert.id}/${variation.id}`] = count)"
+        />
+      </ul>
     </section>
     <p v-if="notSaved" role="alert" class="mt-3 text-brick">{{ notSaved }}</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Close</button>
-      <button type="button" class="button button-bolt" :disabled="isSaving || missing.length > 0 || props.problems.length > 0" @click="download"><Download :size="15" aria-hidden="true" />Download {{ design.id }} {{ design.release }}</button>
+      <button
+        type="button"
+        class="button button-bolt"
+        :disabled="isSaving || missing.length > 0 || props.problems.length > 0"
+        @click="download"
+      >
+        <Download :size="15" aria-hidden="true" />Download {{ design.id }} {{ design.release }}
+      </button>
     </template>
   </PaperDialog>
 </template>

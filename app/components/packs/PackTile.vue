@@ -15,12 +15,34 @@ const isLookedAt = ref(false)
 const shown = ref(0)
 const document = toRef(() => props.pack.cover)
 const alert = computed(() => document.value.alerts[shown.value % Math.max(1, document.value.alerts.length)] ?? null)
-const { score } = useSampleScore(document, alert, computed(() => alert.value?.variations.at(-1)?.id ?? null), computed(() => ({ ...everydaySample, name: session.session?.channel.name ?? '' })))
+const { score } = useSampleScore(
+  document,
+  alert,
+  computed(() => alert.value?.variations.at(-1)?.id ?? null),
+  computed(() => ({ ...everydaySample, name: session.session?.channel.name ?? '' })),
+)
 </script>
 
 <template>
   <span class="block" @mouseenter="isLookedAt = true" @mouseleave="isLookedAt = false">
-    <span class="bg-stage relative block aspect-video overflow-hidden rounded-t-sm"><ScoreTile :key="alert?.id" :score="score" :canvas="pack.cover.canvas" :is-moving="isLookedAt || isChosen || (isMoving ?? false)" @ended="shown += 1" /><span v-if="alert && (isLookedAt || isChosen)" class="absolute top-1.5 left-1.5 rounded-sm bg-deep/85 px-1.5 py-0.5 text-2xs text-mist">{{ kindNames[mainKind(alert)] }}</span></span>
-    <span class="block px-2.5 py-1.5"><b class="block truncate font-medium">{{ pack.name }}</b><span class="block truncate opacity-75">{{ counted(pack.kinds.length, 'kind') }}, {{ counted(pack.dialCount, 'dial') }}</span></span>
+    <span class="bg-stage relative block aspect-video overflow-hidden rounded-t-sm"
+      ><ScoreTile
+        :key="alert?.id"
+        :score="score"
+        :canvas="pack.cover.canvas"
+        :is-moving="isLookedAt || isChosen || (isMoving ?? false)"
+        @ended="shown += 1"
+      /><span
+        v-if="alert && (isLookedAt || isChosen)"
+        class="absolute top-1.5 left-1.5 rounded-sm bg-deep/85 px-1.5 py-0.5 text-2xs text-mist"
+        >{{ kindNames[mainKind(alert)] }}</span
+      ></span
+    >
+    <span class="block px-2.5 py-1.5"
+      ><b class="block truncate font-medium">{{ pack.name }}</b
+      ><span class="block truncate opacity-75"
+        >{{ counted(pack.kinds.length, 'kind') }}, {{ counted(pack.dialCount, 'dial') }}</span
+      ></span
+    >
   </span>
 </template>

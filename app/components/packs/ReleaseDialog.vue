@@ -28,15 +28,23 @@ watch(isOpen, (open) => {
   if (open) packs.open(props.release.shelfId).catch((error: unknown) => (refusal.value = wordsOf(error)))
 })
 const next = computed(() => packs.opened.get(props.release.shelfId)?.manifest ?? null)
-const merged = computed(() => (isOpen.value && draft.document && next.value ? takeRelease(draft.document, props.taken.pack, next.value, props.release.shelfId, new Set(takes.value)) : null))
-const shown = (value: unknown) => (value === undefined ? 'not there' : typeof value === 'object' ? 'as it stands' : String(value))
+const merged = computed(() =>
+  isOpen.value && draft.document && next.value
+    ? takeRelease(draft.document, props.taken.pack, next.value, props.release.shelfId, new Set(takes.value))
+    : null,
+)
+const shown = (value: unknown) =>
+  value === undefined ? 'not there' : typeof value === 'object' ? 'as it stands' : String(value)
 
 async function take(): Promise<void> {
   isTaking.value = true
   try {
     await packs.takeFiles(props.release.shelfId)
     const result = merged.value
-    if (result?.ok && draft.edit(replaceBox(result.value.document, `release ${props.release.release} of ${props.release.name}`))) {
+    if (
+      result?.ok &&
+      draft.edit(replaceBox(result.value.document, `release ${props.release.release} of ${props.release.name}`))
+    ) {
       isOpen.value = false
       notify(`${props.release.name} is at release ${props.release.release} now.`)
     }
@@ -53,15 +61,34 @@ async function take(): Promise<void> {
     <p v-else-if="!merged" role="status" class="text-faded">Looking at what it changes…</p>
     <p v-else-if="!merged.ok" role="alert" class="text-brick">It cannot be taken: {{ merged.error }}</p>
     <template v-else>
-      <p>This box has {{ taken.entry.release }}. What you changed stays, dials stand as you turned them, everything else is as the designer has it now.</p>
-      <ul v-if="merged.value.notes.length > 0" class="my-2 pl-4"><li v-for="note in merged.value.notes" :key="note" class="list-disc">{{ note }}</li></ul>
+      <p>
+        This box has {{ taken.entry.release }}. What you changed stays, dials stand as you turned them, everything else
+        is as the designer has it now.
+      </p>
+      <ul v-if="merged.value.notes.length > 0" class="my-2 pl-4">
+        <li v-for="note in merged.value.notes" :key="note" class="list-disc">{{ note }}</li>
+      </ul>
       <section v-if="merged.value.conflicts.length > 0" class="mt-3" aria-label="Changed by both">
-        <h3 class="font-semibold">Changed by you and by the designer: {{ counted(merged.value.conflicts.length, 'place') }}</h3>
+        <h3 class="font-semibold">
+          Changed by you and by the designer: {{ counted(merged.value.conflicts.length, 'place') }}
+        </h3>
         <ul class="mt-1 divide-y divide-rule border-y border-rule">
-          <li v-for="conflict in merged.value.conflicts" :key="conflictKey(conflict)" class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 py-1.5">
+          <li
+            v-for="conflict in merged.value.conflicts"
+            :key="conflictKey(conflict)"
+            class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-3 py-1.5"
+          >
             <span>{{ placeWords(draft.document?.alerts ?? [], conflict.path) }}</span>
-            <fieldset class="flex gap-3"><legend class="sr-only">{{ placeWords(draft.document?.alerts ?? [], conflict.path) }}</legend>
-              <label class="flex items-center gap-1"><input v-model="takes" type="checkbox" class="size-4 accent-deep-sky" :value="conflictKey(conflict)">take the designer’s: {{ shown(conflict.theirs) }}</label>
+            <fieldset class="flex gap-3">
+              <legend class="sr-only">{{ placeWords(draft.document?.alerts ?? [], conflict.path) }}</legend>
+              <label class="flex items-center gap-1"
+                ><input
+                  v-model="takes"
+                  type="checkbox"
+                  class="size-4 accent-deep-sky"
+                  :value="conflictKey(conflict)"
+                />take the designer’s: {{ shown(conflict.theirs) }}</label
+              >
               <span class="text-faded">yours: {{ shown(conflict.mine) }}</span>
             </fieldset>
           </li>
@@ -71,7 +98,9 @@ async function take(): Promise<void> {
     </template>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Not now</button>
-      <button type="button" class="button button-bolt" :disabled="!merged?.ok || isTaking" @click="take">Take release {{ release.release }}</button>
+      <button type="button" class="button button-bolt" :disabled="!merged?.ok || isTaking" @click="take">
+        Take release {{ release.release }}
+      </button>
     </template>
   </PaperDialog>
 </template>

@@ -16,7 +16,9 @@ const props = defineProps<{ taken: TakenDesign }>()
 const isOpen = defineModel<boolean>('open', { required: true })
 const draft = useDraftStore()
 const notify = useUndoNotice()
-const changes = computed(() => (isOpen.value && draft.document ? handChanges(props.taken.pack, draft.document, props.taken.entry.id) : {}))
+const changes = computed(() =>
+  isOpen.value && draft.document ? handChanges(props.taken.pack, draft.document, props.taken.entry.id) : {},
+)
 const goes = computed(() => (isOpen.value && draft.document ? goesWith(draft.document, props.taken.entry.id) : []))
 const dialCount = computed(() => props.taken.pack.dials.length)
 /** Files that nothing else in the box shows or sounds. */
@@ -25,7 +27,9 @@ const files = computed(() => {
   const ids = new Set(goes.value.map(({ alert }) => alert.id))
   const uses = mediaUses(draft.document)
   const stays = new Set(uses.filter(({ alertId }) => !ids.has(alertId)).map(({ mediaId }) => mediaId))
-  return new Set(uses.filter(({ alertId, mediaId }) => ids.has(alertId) && !stays.has(mediaId)).map(({ mediaId }) => mediaId)).size
+  return new Set(
+    uses.filter(({ alertId, mediaId }) => ids.has(alertId) && !stays.has(mediaId)).map(({ mediaId }) => mediaId),
+  ).size
 })
 function act(edit: Edit, said: string): void {
   if (!draft.edit(edit)) return
@@ -38,14 +42,39 @@ function act(edit: Edit, said: string): void {
   <PaperDialog v-model:open="isOpen" :title="`Remove ${taken.entry.name}`">
     <p><b class="font-semibold">Goes:</b> {{ counted(goes.length, 'alert') }} and {{ counted(dialCount, 'dial') }}.</p>
     <ul class="my-2 space-y-0.5 pl-4">
-      <li v-for="{ alert, kind } in goes" :key="alert.id" class="list-disc">{{ kindNames[kind] }}, {{ counted(alert.variations.length, 'case') }}<span v-if="(changes[alert.id] ?? 0) > 0" class="text-brick">, with {{ counted(changes[alert.id] ?? 0, 'change') }} of yours</span></li>
+      <li v-for="{ alert, kind } in goes" :key="alert.id" class="list-disc">
+        {{ kindNames[kind] }}, {{ counted(alert.variations.length, 'case')
+        }}<span v-if="(changes[alert.id] ?? 0) > 0" class="text-brick"
+          >, with {{ counted(changes[alert.id] ?? 0, 'change') }} of yours</span
+        >
+      </li>
     </ul>
-    <p><b class="font-semibold">Stays:</b> the look{{ taken.entry.wearsLook ? ' as it is now, as this box’s own' : '' }}, and the pack’s files in the library{{ files > 0 ? `: ${counted(files, 'file')} that nothing else here uses` : '' }}. The pack stays on the shelf.</p>
-    <p class="mt-2 text-faded">Or let go of its dials only: all alerts stay as they are, as your own, and newer releases do not reach them any more.</p>
+    <p>
+      <b class="font-semibold">Stays:</b> the look{{ taken.entry.wearsLook ? ' as it is now, as this box’s own' : '' }},
+      and the pack’s files in the library{{
+        files > 0 ? `: ${counted(files, 'file')} that nothing else here uses` : ''
+      }}. The pack stays on the shelf.
+    </p>
+    <p class="mt-2 text-faded">
+      Or let go of its dials only: all alerts stay as they are, as your own, and newer releases do not reach them any
+      more.
+    </p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Keep it</button>
-      <button type="button" class="button" @click="act(letGoOfPack(taken.entry.id), `The alerts of ${taken.entry.name} are your own now.`)">Let go of its dials</button>
-      <button type="button" class="button text-brick" @click="act(removePack(taken.entry.id), `${taken.entry.name} was removed.`)">Remove {{ counted(goes.length, 'alert') }}</button>
+      <button
+        type="button"
+        class="button"
+        @click="act(letGoOfPack(taken.entry.id), `The alerts of ${taken.entry.name} are your own now.`)"
+      >
+        Let go of its dials
+      </button>
+      <button
+        type="button"
+        class="button text-brick"
+        @click="act(removePack(taken.entry.id), `${taken.entry.name} was removed.`)"
+      >
+        Remove {{ counted(goes.length, 'alert') }}
+      </button>
     </template>
   </PaperDialog>
 </template>

@@ -22,9 +22,19 @@ const ticked = ref<string[]>([])
 const wearsLook = ref(false)
 const refusal = ref('')
 const isTaking = ref(false)
-const offered = computed(() => packs.offered.filter(({ id }) => !draft.document?.packs.some((taken) => taken.id === id)))
-const chosen = computed(() => (chosenId.value === undefined ? null : (packs.opened.get(chosenId.value)?.manifest ?? null)))
-const rows = computed(() => (chosen.value?.box.alerts ?? []).map((alert) => ({ alert, name: alert.kinds.map((kind) => kindNames[kind]).join(', '), replaces: draft.document ? takenKinds(draft.document, alert) : [] })))
+const offered = computed(() =>
+  packs.offered.filter(({ id }) => !draft.document?.packs.some((taken) => taken.id === id)),
+)
+const chosen = computed(() =>
+  chosenId.value === undefined ? null : (packs.opened.get(chosenId.value)?.manifest ?? null),
+)
+const rows = computed(() =>
+  (chosen.value?.box.alerts ?? []).map((alert) => ({
+    alert,
+    name: alert.kinds.map((kind) => kindNames[kind]).join(', '),
+    replaces: draft.document ? takenKinds(draft.document, alert) : [],
+  })),
+)
 
 watch(isOpen, (open) => open && (chosenId.value = undefined))
 watch(chosenId, async (shelfId) => {
@@ -57,20 +67,67 @@ async function take(): Promise<void> {
   <PaperDialog v-model:open="isOpen" title="Take a pack into this box" is-wide>
     <RadioGroup v-model="chosenId">
       <RadioGroupLabel as="p" class="mb-2 text-faded">Which one? Each moves while you look at it.</RadioGroupLabel>
-      <div class="grid grid-cols-4 gap-2"><RadioGroupOption v-for="pack in offered" :key="pack.shelfId" v-slot="{ checked }" :value="pack.shelfId" class="cursor-pointer rounded-sm"><PackTile :pack="pack" :is-chosen="checked" class="rounded-sm border" :class="checked ? 'border-deep-sky bg-sheet outline-2 outline-deep-sky' : 'border-rule'" /></RadioGroupOption></div>
+      <div class="grid grid-cols-4 gap-2">
+        <RadioGroupOption
+          v-for="pack in offered"
+          :key="pack.shelfId"
+          v-slot="{ checked }"
+          :value="pack.shelfId"
+          class="cursor-pointer rounded-sm"
+          ><PackTile
+            :pack="pack"
+            :is-chosen="checked"
+            class="rounded-sm border"
+            :class="checked ? 'border-deep-sky bg-sheet outline-2 outline-deep-sky' : 'border-rule'"
+        /></RadioGroupOption>
+      </div>
     </RadioGroup>
     <fieldset v-if="chosen" class="mt-4 border-t border-rule pt-3">
-      <legend class="float-left mb-1 flex w-full justify-between font-semibold"><span>What of it</span><span class="flex gap-3 font-normal"><button type="button" class="link text-deep-sky" @click="ticked = rows.map(({ alert }) => alert.id)">all</button><button type="button" class="link text-deep-sky" @click="ticked = []">none</button></span></legend>
+      <legend class="float-left mb-1 flex w-full justify-between font-semibold">
+        <span>What of it</span
+        ><span class="flex gap-3 font-normal"
+          ><button type="button" class="link text-deep-sky" @click="ticked = rows.map(({ alert }) => alert.id)">
+            all</button
+          ><button type="button" class="link text-deep-sky" @click="ticked = []">none</button></span
+        >
+      </legend>
       <ul class="clear-both grid grid-cols-2 gap-x-4 gap-y-1">
-        <li v-for="{ alert, name, replaces } in rows" :key="alert.id"><label class="flex items-baseline gap-2"><input v-model="ticked" type="checkbox" class="size-4 shrink-0 translate-y-0.5 accent-deep-sky" :value="alert.id" :aria-label="name"><span>{{ kindNames[mainKind(alert)] }}<span v-if="replaces.length > 0" class="text-faded">{{ ticked.includes(alert.id) ? ', in the place of yours' : ', you have one' }}</span></span></label></li>
+        <li v-for="{ alert, name, replaces } in rows" :key="alert.id">
+          <label class="flex items-baseline gap-2"
+            ><input
+              v-model="ticked"
+              type="checkbox"
+              class="size-4 shrink-0 translate-y-0.5 accent-deep-sky"
+              :value="alert.id"
+              :aria-label="name"
+            /><span
+              >{{ kindNames[mainKind(alert)]
+              }}<span v-if="replaces.length > 0" class="text-faded">{{
+                ticked.includes(alert.id) ? ', in the place of yours' : ', you have one'
+              }}</span></span
+            ></label
+          >
+        </li>
       </ul>
-      <label class="mt-3 flex items-center gap-2"><input v-model="wearsLook" type="checkbox" class="size-4 accent-deep-sky">with its look: every alert of this box then has its colours, typefaces and motion</label>
-      <p v-if="!wearsLook" class="text-faded">Without it, its alerts have the look of this box, and dials that turn its look are left out.</p>
+      <label class="mt-3 flex items-center gap-2"
+        ><input v-model="wearsLook" type="checkbox" class="size-4 accent-deep-sky" />with its look: every alert of this
+        box then has its colours, typefaces and motion</label
+      >
+      <p v-if="!wearsLook" class="text-faded">
+        Without it, its alerts have the look of this box, and dials that turn its look are left out.
+      </p>
     </fieldset>
     <p v-if="refusal" role="alert" class="mt-2 text-brick">{{ refusal }}</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Cancel</button>
-      <button type="button" class="button button-bolt" :disabled="!chosen || isTaking || (ticked.length === 0 && !wearsLook)" @click="take">Take {{ counted(ticked.length, 'alert') }}</button>
+      <button
+        type="button"
+        class="button button-bolt"
+        :disabled="!chosen || isTaking || (ticked.length === 0 && !wearsLook)"
+        @click="take"
+      >
+        Take {{ counted(ticked.length, 'alert') }}
+      </button>
     </template>
   </PaperDialog>
 </template>

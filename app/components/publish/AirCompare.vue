@@ -18,16 +18,48 @@ const airAlert = computed(() => props.air.alerts.find((alert) => alert.id === ro
 const variationId = computed(() => room.variation?.id ?? null)
 const sample = toRef(() => room.sample)
 const before = useSampleScore(air, airAlert, variationId, sample)
-const after = useSampleScore(toRef(() => draft.document), toRef(() => room.alert), variationId, sample)
+const after = useSampleScore(
+  toRef(() => draft.document),
+  toRef(() => room.alert),
+  variationId,
+  sample,
+)
 const lengthMs = computed(() => Math.max(before.score.value?.lengthMs ?? 0, after.score.value?.lengthMs ?? 0))
 </script>
 
 <template>
   <div v-if="draft.document">
     <div class="grid grid-cols-2 gap-4">
-      <figure><figcaption class="mb-1 text-faded">{{ airLabel }}</figcaption><div class="h-44"><ScoreTile v-if="before.score.value" :score="before.score.value" :canvas="air.canvas" :is-moving="false" :at-ms="tMs" /><p v-else class="text-faded">This alert was not there.</p></div></figure>
-      <figure><figcaption class="mb-1 text-faded">Draft</figcaption><div class="h-44"><ScoreTile :score="after.score.value" :canvas="draft.document.canvas" :is-moving="false" :at-ms="tMs" /></div></figure>
+      <figure>
+        <figcaption class="mb-1 text-faded">{{ airLabel }}</figcaption>
+        <div class="h-44">
+          <ScoreTile
+            v-if="before.score.value"
+            :score="before.score.value"
+            :canvas="air.canvas"
+            :is-moving="false"
+            :at-ms="tMs"
+          />
+          <p v-else class="text-faded">This alert was not there.</p>
+        </div>
+      </figure>
+      <figure>
+        <figcaption class="mb-1 text-faded">Draft</figcaption>
+        <div class="h-44">
+          <ScoreTile :score="after.score.value" :canvas="draft.document.canvas" :is-moving="false" :at-ms="tMs" />
+        </div>
+      </figure>
     </div>
-    <div class="mt-2"><RangeField label="Moment of both" :value="tMs ?? 0" :shown="tMs === null ? 'resting' : `${seconds(tMs)} s`" :min="0" :max="Math.max(1, lengthMs - 1)" :step="10" @change="(ms) => (tMs = ms)" /></div>
+    <div class="mt-2">
+      <RangeField
+        label="Moment of both"
+        :value="tMs ?? 0"
+        :shown="tMs === null ? 'resting' : `${seconds(tMs)} s`"
+        :min="0"
+        :max="Math.max(1, lengthMs - 1)"
+        :step="10"
+        @change="(ms) => (tMs = ms)"
+      />
+    </div>
   </div>
 </template>

@@ -35,15 +35,34 @@ async function put(): Promise<void> {
   <PaperDialog v-model:open="isOpen" title="What goes on air" is-wide>
     <TabGroup>
       <TabList class="mb-3 flex gap-1 border-b border-rule">
-        <Tab v-for="tab in tabs" :key="tab" v-slot="{ selected }" as="template"><button type="button" class="-mb-px rounded-t-sm border-b-2 px-3 py-1.5" :class="selected ? 'border-ink font-medium' : 'border-transparent text-faded hover:text-ink'">{{ tab }}</button></Tab>
+        <Tab v-for="tab in tabs" :key="tab" v-slot="{ selected }" as="template"
+          ><button
+            type="button"
+            class="-mb-px rounded-t-sm border-b-2 px-3 py-1.5"
+            :class="selected ? 'border-ink font-medium' : 'border-transparent text-faded hover:text-ink'"
+          >
+            {{ tab }}
+          </button></Tab
+        >
       </TabList>
       <TabPanels class="min-h-64">
         <TabPanel>
-          <p v-if="differences.length > 0" class="mb-3 text-faded">{{ draft.view?.onAir ? `Compared with version ${draft.view.onAir.number}, which is on air now.` : 'This box goes on air for the first time.' }} Alerts that already wait play as they were.</p>
+          <p v-if="differences.length > 0" class="mb-3 text-faded">
+            {{
+              draft.view?.onAir
+                ? `Compared with version ${draft.view.onAir.number}, which is on air now.`
+                : 'This box goes on air for the first time.'
+            }}
+            Alerts that already wait play as they were.
+          </p>
           <DifferenceList :differences="differences" empty="The draft is the same as what is on air." />
         </TabPanel>
         <TabPanel>
-          <AirCompare v-if="draft.view?.airDocument" :air="draft.view.airDocument" :air-label="`On air, version ${draft.view.onAir?.number ?? ''}`" />
+          <AirCompare
+            v-if="draft.view?.airDocument"
+            :air="draft.view.airDocument"
+            :air-label="`On air, version ${draft.view.onAir?.number ?? ''}`"
+          />
           <p v-else class="text-faded">Nothing is on air yet to compare with.</p>
         </TabPanel>
         <TabPanel><VersionList /></TabPanel>
@@ -52,7 +71,9 @@ async function put(): Promise<void> {
     <p v-if="refusal" role="alert" class="mt-3 text-brick">{{ refusal }}</p>
     <template #actions>
       <button type="button" class="button" @click="isOpen = false">Keep tuning</button>
-      <button type="button" class="button button-bolt" :disabled="isSending || differences.length === 0" @click="put">{{ isSending ? 'Putting on air…' : `Put ${counted(differences.length, 'change')} on air` }}</button>
+      <button type="button" class="button button-bolt" :disabled="isSending || differences.length === 0" @click="put">
+        {{ isSending ? 'Putting on air…' : `Put ${counted(differences.length, 'change')} on air` }}
+      </button>
     </template>
   </PaperDialog>
 </template>

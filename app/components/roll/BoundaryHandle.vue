@@ -4,8 +4,18 @@ import type { RuleField } from '../../../core/rules/fields.ts'
 import type { AxisScale } from './axisScale.ts'
 import { niceStep, niceValue } from './niceStep.ts'
 
-/** A boundary between two stretches of the axis that can be dragged or moved by arrow keys. Nothing changes until it is let go. */
-const props = defineProps<{ at: number; range: { first: number; last: number }; scale: AxisScale; type: RuleField['type']; words: (value: number) => string; label: string }>()
+/**
+ * A boundary between two stretches of the axis that can be dragged or moved by arrow keys. Nothing changes until it is
+ * let go.
+ */
+const props = defineProps<{
+  at: number
+  range: { first: number; last: number }
+  scale: AxisScale
+  type: RuleField['type']
+  words: (value: number) => string
+  label: string
+}>()
 const emit = defineEmits<{ move: [to: number] }>()
 const dragged = ref<number | null>(null)
 const shown = computed(() => dragged.value ?? props.at)
@@ -58,7 +68,14 @@ function step(direction: -1 | 1, times: number): void {
     @keydown.page-up.prevent.stop="step(1, 10)"
     @keydown.page-down.prevent.stop="step(-1, 10)"
   >
-    <span class="pointer-events-none absolute left-1/2 w-0.5 -translate-x-1/2 group-hover:inset-y-0 group-hover:bg-deep-sky group-focus-visible:inset-y-0 group-focus-visible:bg-deep-sky" :class="dragged === null ? 'inset-y-1.5 bg-faded' : 'inset-y-0 bg-deep-sky'" />
-    <span v-if="dragged !== null" class="pointer-events-none absolute top-full left-1/2 z-20 -translate-x-1/2 rounded-xs bg-ink px-1.5 font-mono text-2xs whitespace-nowrap text-paper">{{ words(shown) }}</span>
+    <span
+      class="pointer-events-none absolute left-1/2 w-0.5 -translate-x-1/2 group-hover:inset-y-0 group-hover:bg-deep-sky group-focus-visible:inset-y-0 group-focus-visible:bg-deep-sky"
+      :class="dragged === null ? 'inset-y-1.5 bg-faded' : 'inset-y-0 bg-deep-sky'"
+    />
+    <span
+      v-if="dragged !== null"
+      class="pointer-events-none absolute top-full left-1/2 z-20 -translate-x-1/2 rounded-xs bg-ink px-1.5 font-mono text-2xs whitespace-nowrap text-paper"
+      >{{ words(shown) }}</span
+    >
   </div>
 </template>

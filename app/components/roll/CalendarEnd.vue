@@ -12,7 +12,14 @@ const channel = useChannel()
 const two = (value: number) => String(value).padStart(2, '0')
 const day = computed(() => Number(props.value.slice(3)))
 const month = computed(() => props.value.slice(0, 2))
-const months = computed(() => Array.from({ length: 12 }, (_, index) => ({ value: two(index + 1), label: new Intl.DateTimeFormat(channel.value.locale, { month: 'long', timeZone: 'UTC' }).format(Date.UTC(2024, index, 1)) })))
+const months = computed(() =>
+  Array.from({ length: 12 }, (_, index) => ({
+    value: two(index + 1),
+    label: new Intl.DateTimeFormat(channel.value.locale, { month: 'long', timeZone: 'UTC' }).format(
+      Date.UTC(2024, index, 1),
+    ),
+  })),
+)
 const lastDay = (ofMonth: string) => new Date(Date.UTC(2024, Number(ofMonth), 0)).getUTCDate()
 
 function say(value: string): void {
@@ -23,8 +30,23 @@ const setMonth = (to: string) => say(`${to}-${two(Math.min(day.value, lastDay(to
 
 <template>
   <div v-if="type === 'season'" class="grid grid-cols-[3.2rem_minmax(0,1fr)] gap-1">
-    <NumberField :label="`${label}, day`" :value="day" :min="1" :max="lastDay(month)" :disabled="disabled" @change="(to) => say(`${month}-${two(to)}`)" />
+    <NumberField
+      :label="`${label}, day`"
+      :value="day"
+      :min="1"
+      :max="lastDay(month)"
+      :disabled="disabled"
+      @change="(to) => say(`${month}-${two(to)}`)"
+    />
     <ChoiceField :label="`${label}, month`" :value="month" :choices="months" :disabled="disabled" @change="setMonth" />
   </div>
-  <input v-else class="field font-mono text-xs" :type="type === 'clock' ? 'time' : 'date'" :value="value" :aria-label="label" :disabled="disabled" @change="say(($event.target as HTMLInputElement).value)">
+  <input
+    v-else
+    class="field font-mono text-xs"
+    :type="type === 'clock' ? 'time' : 'date'"
+    :value="value"
+    :aria-label="label"
+    :disabled="disabled"
+    @change="say(($event.target as HTMLInputElement).value)"
+  />
 </template>

@@ -22,7 +22,11 @@ import NumberField from '../fields/NumberField.vue'
 const view = useRoomViewStore()
 const isApplying = ref(false)
 const { coverage } = useCoverage(toRef(() => room.alert))
-const hidden = computed(() => (room.alert?.variations ?? []).filter(({ id }) => coverage.value?.variations.find((each) => each.id === id)?.state === 'unreachable'))
+const hidden = computed(() =>
+  (room.alert?.variations ?? []).filter(
+    ({ id }) => coverage.value?.variations.find((each) => each.id === id)?.state === 'unreachable',
+  ),
+)
 const props = defineProps<{ canEdit: boolean; lengthMs: number }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
@@ -50,13 +54,20 @@ function setLength(next: LengthRule): void {
 function setRule(kind: 'fixed' | 'fit'): void {
   const now = rule.value
   if (!now || now.rule === kind) return
-  setLength(now.rule === 'fixed' ? { rule: 'fit', minMs: Math.min(now.ms, 4000), maxMs: Math.max(now.ms, 12_000) } : { rule: 'fixed', ms: props.lengthMs || now.maxMs })
+  setLength(
+    now.rule === 'fixed'
+      ? { rule: 'fit', minMs: Math.min(now.ms, 4000), maxMs: Math.max(now.ms, 12_000) }
+      : { rule: 'fixed', ms: props.lengthMs || now.maxMs },
+  )
 }
 function moveBoundary(field: string, from: number, to: number): void {
   if (room.alert) draft.edit(setRules(room.alert.id, movedBoundary(room.alert.variations, field, from, to)))
 }
 const kindChoices = computed(() => (room.alert?.kinds ?? []).map((value) => ({ value, label: kindNames[value] })))
-const pickChoices = computed(() => [{ value: '', label: 'nothing chosen' }, ...(room.alert?.offer?.options ?? []).map(({ id, label }) => ({ value: id, label }))])
+const pickChoices = computed(() => [
+  { value: '', label: 'nothing chosen' },
+  ...(room.alert?.offer?.options ?? []).map(({ id, label }) => ({ value: id, label })),
+])
 const ms = (s: number) => Math.round(s * 1000)
 /** With more to choose than a name, the words beside it are few. */
 const isTight = computed(() => kindChoices.value.length > 1 || room.alert?.offer != null || rule.value?.rule === 'fit')
@@ -64,36 +75,135 @@ const isTight = computed(() => kindChoices.value.length > 1 || room.alert?.offer
 
 <template>
   <section v-if="room.alert && room.variation" class="on-paper border-b border-rule px-4 py-2" aria-label="Case">
-   <div class="flex items-center" :class="isTight ? 'gap-4' : 'gap-8'">
-    <div class="w-44 shrink-0">
-      <h1 class="font-display text-lg leading-tight font-semibold">{{ kindNames[mainKind(room.alert)] }}</h1>
-      <button type="button" class="link max-w-full truncate text-left text-deep-sky" :aria-expanded="view.panel === 'cases'" @click="view.toggle('cases')">{{ room.alert.variations.length > 1 ? `${room.variation.name}, one of ${room.alert.variations.length} cases` : `${room.variation.name}: plays for each one` }}</button>
+    <div class="flex items-center" :class="isTight ? 'gap-4' : 'gap-8'">
+      <div class="w-44 shrink-0">
+        <h1 class="font-display text-lg leading-tight font-semibold">{{ kindNames[mainKind(room.alert)] }}</h1>
+        <button
+          type="button"
+          class="link max-w-full truncate text-left text-deep-sky"
+          :aria-expanded="view.panel === 'cases'"
+          @click="view.toggle('cases')"
+        >
+          {{
+            room.alert.variations.length > 1
+              ? `${room.variation.name}, one of ${room.alert.variations.length} cases`
+              : `${room.variation.name}: plays for each one`
+          }}
+        </button>
+      </div>
+      <div class="flex items-center gap-2">
+        <Switch
+          :model-value="room.alert.isOn"
+          :disabled="!canEdit"
+          class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60"
+          :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'"
+          :aria-label="`Alert for ${kindNames[mainKind(room.alert)]}`"
+          @update:model-value="setOn"
+        >
+          <span
+            class="absolute top-0.5 left-0.5 size-4 rounded-full bg-white transition-transform"
+            :class="room.alert.isOn ? 'translate-x-4' : ''"
+          />
+        </Switch>
+        <span class="w-8">{{ room.alert.isOn ? 'on' : 'off' }}</span>
+      </div>
+      <button v-if="canEdit" type="button" class="link whitespace-nowrap text-deep-sky" @click="isApplying = true">
+        Apply to…
+      </button>
+      <ApplyDialog v-model:open="isApplying" />
+      <div v-if="rule" class="flex items-center gap-2">
+        <span class="w-38"
+          ><ChoiceField
+            label="How long the alert is"
+            :value="rule.rule"
+            :choices="ruleChoices"
+            :disabled="!canEdit"
+            @change="setRule"
+        /></span>
+        <span v-if="rule.rule === 'fixed'" class="w-24"
+          ><NumberField
+            label="Duration"
+            :value="rule.ms / 1000"
+            unit="s"
+            :step="0.1"
+            :min="0.5"
+            :max="60"
+            :decimals="2"
+            :disabled="!canEdit"
+            @change="(s) => setLength({ rule: 'fixed', ms: ms(s) })"
+        /></span>
+        <template v-else>
+          <span class="w-20"
+            ><NumberField
+              label="At least"
+              :value="rule.minMs / 1000"
+              unit="min"
+              :step="0.1"
+              :min="0"
+              :max="rule.maxMs / 1000"
+              :decimals="1"
+              :disabled="!canEdit"
+              @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, minMs: ms(s) })"
+          /></span>
+          <span class="w-22"
+            ><NumberField
+              label="At most"
+              :value="rule.maxMs / 1000"
+              unit="max"
+              :step="0.1"
+              :min="Math.max(0.5, rule.minMs / 1000)"
+              :max="60"
+              :decimals="1"
+              :disabled="!canEdit"
+              @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, maxMs: ms(s) })"
+          /></span>
+          <span class="whitespace-nowrap text-faded">now {{ seconds(lengthMs) }} s</span>
+        </template>
+      </div>
+      <span v-if="kindChoices.length > 1" class="ml-auto w-36"
+        ><ChoiceField label="Shown for" :value="room.kind" :choices="kindChoices" @change="room.sampleKind = $event"
+      /></span>
+      <span v-if="room.alert.offer" class="w-36" :class="kindChoices.length > 1 ? '' : 'ml-auto'"
+        ><ChoiceField
+          label="Shown as if the viewer chose"
+          :value="room.choice ?? ''"
+          :choices="pickChoices"
+          @change="room.choice = $event || null"
+      /></span>
+      <fieldset class="flex items-center gap-1.5" :class="kindChoices.length > 1 || room.alert.offer ? '' : 'ml-auto'">
+        <legend class="float-left mr-2 text-faded">{{ isTight ? 'Name' : 'Shown with a name that is' }}</legend>
+        <button
+          v-for="sample in samples"
+          :key="sample.name"
+          type="button"
+          class="rounded-sm border px-2 py-1 whitespace-nowrap"
+          :class="
+            room.viewer === sample.name
+              ? 'border-ink bg-sheet font-medium'
+              : 'border-transparent text-deep-sky underline underline-offset-3'
+          "
+          :aria-pressed="room.viewer === sample.name"
+          :title="sampleNames[sample.name]"
+          @click="room.viewer = sample.name"
+        >
+          {{ sample.label }}
+        </button>
+      </fieldset>
     </div>
-    <div class="flex items-center gap-2">
-      <Switch :model-value="room.alert.isOn" :disabled="!canEdit" class="relative h-5 w-9 rounded-full transition-colors disabled:opacity-60" :class="room.alert.isOn ? 'bg-moss' : 'bg-faded'" :aria-label="`Alert for ${kindNames[mainKind(room.alert)]}`" @update:model-value="setOn">
-        <span class="absolute top-0.5 left-0.5 size-4 rounded-full bg-white transition-transform" :class="room.alert.isOn ? 'translate-x-4' : ''" />
-      </Switch>
-      <span class="w-8">{{ room.alert.isOn ? 'on' : 'off' }}</span>
-    </div>
-    <button v-if="canEdit" type="button" class="link whitespace-nowrap text-deep-sky" @click="isApplying = true">Apply to…</button>
-    <ApplyDialog v-model:open="isApplying" />
-    <div v-if="rule" class="flex items-center gap-2">
-      <span class="w-38"><ChoiceField label="How long the alert is" :value="rule.rule" :choices="ruleChoices" :disabled="!canEdit" @change="setRule" /></span>
-      <span v-if="rule.rule === 'fixed'" class="w-24"><NumberField label="Duration" :value="rule.ms / 1000" unit="s" :step="0.1" :min="0.5" :max="60" :decimals="2" :disabled="!canEdit" @change="(s) => setLength({ rule: 'fixed', ms: ms(s) })" /></span>
-      <template v-else>
-        <span class="w-20"><NumberField label="At least" :value="rule.minMs / 1000" unit="min" :step="0.1" :min="0" :max="rule.maxMs / 1000" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, minMs: ms(s) })" /></span>
-        <span class="w-22"><NumberField label="At most" :value="rule.maxMs / 1000" unit="max" :step="0.1" :min="Math.max(0.5, rule.minMs / 1000)" :max="60" :decimals="1" :disabled="!canEdit" @change="(s) => rule?.rule === 'fit' && setLength({ ...rule, maxMs: ms(s) })" /></span>
-        <span class="whitespace-nowrap text-faded">now {{ seconds(lengthMs) }} s</span>
-      </template>
-    </div>
-    <span v-if="kindChoices.length > 1" class="ml-auto w-36"><ChoiceField label="Shown for" :value="room.kind" :choices="kindChoices" @change="room.sampleKind = $event" /></span>
-    <span v-if="room.alert.offer" class="w-36" :class="kindChoices.length > 1 ? '' : 'ml-auto'"><ChoiceField label="Shown as if the viewer chose" :value="room.choice ?? ''" :choices="pickChoices" @change="room.choice = $event || null" /></span>
-    <fieldset class="flex items-center gap-1.5" :class="kindChoices.length > 1 || room.alert.offer ? '' : 'ml-auto'">
-      <legend class="float-left mr-2 text-faded">{{ isTight ? 'Name' : 'Shown with a name that is' }}</legend>
-      <button v-for="sample in samples" :key="sample.name" type="button" class="rounded-sm border px-2 py-1 whitespace-nowrap" :class="room.viewer === sample.name ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'" :aria-pressed="room.viewer === sample.name" :title="sampleNames[sample.name]" @click="room.viewer = sample.name">{{ sample.label }}</button>
-    </fieldset>
-   </div>
-   <CoverageAxis v-if="coverage && room.alert.variations.length > 1" class="mt-1.5" :alert="room.alert" :coverage="coverage" :chosen-id="room.variation.id" :can-edit="canEdit" @choose="room.variationId = $event" @move="moveBoundary" />
-   <p v-if="hidden.length > 0" class="text-brick" role="status">{{ hidden.map((each) => `“${each.name}”`).join(' and ') }} {{ hidden.length === 1 ? 'never plays' : 'never play' }}: another case comes first. <button type="button" class="link text-deep-sky" @click="view.panel = 'cases'">Look at the cases</button></p>
+    <CoverageAxis
+      v-if="coverage && room.alert.variations.length > 1"
+      class="mt-1.5"
+      :alert="room.alert"
+      :coverage="coverage"
+      :chosen-id="room.variation.id"
+      :can-edit="canEdit"
+      @choose="room.variationId = $event"
+      @move="moveBoundary"
+    />
+    <p v-if="hidden.length > 0" class="text-brick" role="status">
+      {{ hidden.map((each) => `“${each.name}”`).join(' and ') }}
+      {{ hidden.length === 1 ? 'never plays' : 'never play' }}: another case comes first.
+      <button type="button" class="link text-deep-sky" @click="view.panel = 'cases'">Look at the cases</button>
+    </p>
   </section>
 </template>

@@ -2,7 +2,14 @@
 import { ArrowDown, ArrowUp, Plus, Trash2 } from '@lucide/vue'
 import { computed, toRef } from 'vue'
 import { mainKind, type Variation } from '../../../core/composition/box.ts'
-import { addVariation, askLater, changeVariation, moveVariation, removeVariation, variationIdFor } from '../../../core/edit/variationEdits.ts'
+import {
+  addVariation,
+  askLater,
+  changeVariation,
+  moveVariation,
+  removeVariation,
+  variationIdFor,
+} from '../../../core/edit/variationEdits.ts'
 import { fieldsOf } from '../../../core/rules/fields.ts'
 import { wordsOfRule } from '../../../core/rules/words.ts'
 import { wordsOfBox } from '../../../core/rules/wordsOfBox.ts'
@@ -27,7 +34,12 @@ const { coverage, advice } = useCoverage(toRef(() => room.alert))
 const channel = useChannel()
 const cases = computed(() => room.alert?.variations ?? [])
 const fields = computed(() => (room.alert ? fieldsOf(room.alert) : []))
-const gapWords = computed(() => (coverage.value?.gaps ?? []).slice(0, 3).map((gap) => (coverage.value && wordsOfBox(coverage.value.space, gap, channel.value)) || 'anything comes').join(', or where '))
+const gapWords = computed(() =>
+  (coverage.value?.gaps ?? [])
+    .slice(0, 3)
+    .map((gap) => (coverage.value && wordsOfBox(coverage.value.space, gap, channel.value)) || 'anything comes')
+    .join(', or where '),
+)
 const nameOf = (id: string) => cases.value.find((each) => each.id === id)?.name ?? id
 const stateOf = (id: string) => coverage.value?.variations.find((each) => each.id === id)
 const addressOf = (variation: Variation) => ({ alertId: room.alert?.id ?? '', variationId: variation.id })
@@ -37,7 +49,9 @@ function problem(variation: Variation): string {
   if (!state || state.state === 'open') return ''
   const by = state.by.map((id) => `“${nameOf(id)}”`).join(' and ')
   const come = state.by.length > 1 ? 'come' : 'comes'
-  return state.state === 'unreachable' ? `It never plays: ${by || 'nothing that can happen'} ${come} first every time.` : `Where ${by} also ${state.by.length > 1 ? 'apply, they' : 'applies, it'} ${come} first.`
+  return state.state === 'unreachable'
+    ? `It never plays: ${by || 'nothing that can happen'} ${come} first every time.`
+    : `Where ${by} also ${state.by.length > 1 ? 'apply, they' : 'applies, it'} ${come} first.`
 }
 function add(): void {
   const [field] = fields.value
@@ -54,7 +68,8 @@ function remove(variation: Variation): void {
   if (room.variation?.id === variation.id) room.variationId = null
   draft.edit(removeVariation(addressOf(variation)))
 }
-const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVariation(addressOf(variation), { share: isOn ? { group: 'draw', weight: 1 } : null }))
+const setShare = (variation: Variation, isOn: boolean) =>
+  draft.edit(changeVariation(addressOf(variation), { share: isOn ? { group: 'draw', weight: 1 } : null }))
 </script>
 
 <template>
@@ -66,29 +81,115 @@ const setShare = (variation: Variation, isOn: boolean) => draft.edit(changeVaria
     <ListensSection :alert="room.alert" :disabled="disabled" />
     <p class="text-faded">They are asked from top to bottom; the first that applies plays.</p>
     <ol class="space-y-2">
-      <li v-for="(each, index) in cases" :key="each.id" class="rounded-sm border p-2" :class="each.id === room.variation?.id ? 'border-ink bg-sheet/60' : 'border-rule'">
+      <li
+        v-for="(each, index) in cases"
+        :key="each.id"
+        class="rounded-sm border p-2"
+        :class="each.id === room.variation?.id ? 'border-ink bg-sheet/60' : 'border-rule'"
+      >
         <div class="flex items-center gap-1">
-          <input class="min-w-0 flex-1 truncate rounded-xs border-0 bg-transparent p-0 font-medium hover:bg-sheet focus:bg-sheet" :value="each.name" maxlength="80" :aria-label="`Name of case ${index + 1}`" :disabled="disabled" @focus="room.variationId = each.id" @change="rename(each, $event)">
-          <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Ask ${each.name} earlier`" :disabled="index === 0" @click="draft.edit(moveVariation(addressOf(each), cases[index - 1]?.id ?? ''))"><ArrowUp :size="14" aria-hidden="true" /></button>
-          <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Ask ${each.name} later`" :disabled="index === cases.length - 1" @click="draft.edit(askLater(addressOf(each)))"><ArrowDown :size="14" aria-hidden="true" /></button>
-          <button v-if="!disabled" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="`Remove ${each.name}`" :disabled="cases.length < 2" @click="remove(each)"><Trash2 :size="14" aria-hidden="true" /></button>
+          <input
+            class="min-w-0 flex-1 truncate rounded-xs border-0 bg-transparent p-0 font-medium hover:bg-sheet focus:bg-sheet"
+            :value="each.name"
+            maxlength="80"
+            :aria-label="`Name of case ${index + 1}`"
+            :disabled="disabled"
+            @focus="room.variationId = each.id"
+            @change="rename(each, $event)"
+          />
+          <button
+            v-if="!disabled"
+            type="button"
+            class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35"
+            :aria-label="`Ask ${each.name} earlier`"
+            :disabled="index === 0"
+            @click="draft.edit(moveVariation(addressOf(each), cases[index - 1]?.id ?? ''))"
+          >
+            <ArrowUp :size="14" aria-hidden="true" />
+          </button>
+          <button
+            v-if="!disabled"
+            type="button"
+            class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35"
+            :aria-label="`Ask ${each.name} later`"
+            :disabled="index === cases.length - 1"
+            @click="draft.edit(askLater(addressOf(each)))"
+          >
+            <ArrowDown :size="14" aria-hidden="true" />
+          </button>
+          <button
+            v-if="!disabled"
+            type="button"
+            class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35"
+            :aria-label="`Remove ${each.name}`"
+            :disabled="cases.length < 2"
+            @click="remove(each)"
+          >
+            <Trash2 :size="14" aria-hidden="true" />
+          </button>
         </div>
-        <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">{{ wordsOfRule(room.alert, each.rule, channel) }}</button>
-        <div v-if="problem(each)" class="mt-1" :class="stateOf(each.id)?.state === 'unreachable' ? 'text-brick' : 'text-faded'" role="status">
+        <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">
+          {{ wordsOfRule(room.alert, each.rule, channel) }}
+        </button>
+        <div
+          v-if="problem(each)"
+          class="mt-1"
+          :class="stateOf(each.id)?.state === 'unreachable' ? 'text-brick' : 'text-faded'"
+          role="status"
+        >
           {{ problem(each) }}
-          <button v-if="!disabled && advice.some(({ id }) => id === each.id)" type="button" class="link text-deep-sky" @click="draft.edit(moveVariation(addressOf(each), advice.find(({ id }) => id === each.id)?.before ?? ''))">Put it before “{{ nameOf(advice.find(({ id }) => id === each.id)?.before ?? '') }}”</button>
+          <button
+            v-if="!disabled && advice.some(({ id }) => id === each.id)"
+            type="button"
+            class="link text-deep-sky"
+            @click="draft.edit(moveVariation(addressOf(each), advice.find(({ id }) => id === each.id)?.before ?? ''))"
+          >
+            Put it before “{{ nameOf(advice.find(({ id }) => id === each.id)?.before ?? '') }}”
+          </button>
         </div>
         <template v-if="each.id === room.variation?.id">
-          <RuleEditor v-if="each.rule" class="mt-2" :rule="each.rule" :listener="room.alert" :disabled="disabled" @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))" />
+          <RuleEditor
+            v-if="each.rule"
+            class="mt-2"
+            :rule="each.rule"
+            :listener="room.alert"
+            :disabled="disabled"
+            @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))"
+          />
           <div class="mt-2 flex items-center gap-2">
-            <label class="flex flex-1 items-center gap-2"><input type="checkbox" class="size-4 accent-deep-sky" :checked="each.share !== null" :disabled="disabled" @change="setShare(each, ($event.target as HTMLInputElement).checked)">shares by chance with others that apply</label>
-            <span v-if="each.share" class="w-20"><NumberField label="Lots" :value="each.share.weight" unit="lots" :min="1" :max="1000" :disabled="disabled" @change="(weight) => each.share && draft.edit(changeVariation(addressOf(each), { share: { ...each.share, weight } }))" /></span>
+            <label class="flex flex-1 items-center gap-2"
+              ><input
+                type="checkbox"
+                class="size-4 accent-deep-sky"
+                :checked="each.share !== null"
+                :disabled="disabled"
+                @change="setShare(each, ($event.target as HTMLInputElement).checked)"
+              />shares by chance with others that apply</label
+            >
+            <span v-if="each.share" class="w-20"
+              ><NumberField
+                label="Lots"
+                :value="each.share.weight"
+                unit="lots"
+                :min="1"
+                :max="1000"
+                :disabled="disabled"
+                @change="
+                  (weight) =>
+                    each.share && draft.edit(changeVariation(addressOf(each), { share: { ...each.share, weight } }))
+                "
+            /></span>
           </div>
         </template>
       </li>
     </ol>
-    <button v-if="!disabled && cases.length < 50" type="button" class="button" @click="add"><Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”</button>
-    <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">Nothing plays where {{ gapWords }}. An everyday case at the end would take {{ coverage.gaps.length > 1 ? 'these' : 'it' }}.</p>
+    <button v-if="!disabled && cases.length < 50" type="button" class="button" @click="add">
+      <Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”
+    </button>
+    <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">
+      Nothing plays where {{ gapWords }}. An everyday case at the end would take
+      {{ coverage.gaps.length > 1 ? 'these' : 'it' }}.
+    </p>
     <OfferSection :alert="room.alert" :disabled="disabled" />
   </div>
 </template>

@@ -17,11 +17,37 @@ const draft = useDraftStore()
         <button type="button" class="button" @click="draft.loadSaved()">Load what is saved</button>
       </template>
       <template v-if="canEdit">
-        <button type="button" class="button px-2" :disabled="!draft.undoLabel" :aria-label="`Undo ${draft.undoLabel ?? ''}`" :title="draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Nothing to undo'" @click="draft.undo()"><Undo2 :size="16" aria-hidden="true" /></button>
-        <button type="button" class="button px-2" :disabled="!draft.redoLabel" :aria-label="`Redo ${draft.redoLabel ?? ''}`" :title="draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Nothing to redo'" @click="draft.redo()"><Redo2 :size="16" aria-hidden="true" /></button>
-        <button type="button" class="button" @click="$emit('source')"><Cast :size="16" aria-hidden="true" />Source</button>
-        <button type="button" class="button" :class="draft.differences.length > 0 ? 'button-bolt' : ''" @click="$emit('publish')">
-          {{ draft.differences.length > 0 ? `Put on air · ${draft.differences.length}` : 'On air' }}<span v-if="draft.differences.length > 0" class="sr-only"> changes</span>
+        <button
+          type="button"
+          class="button px-2"
+          :disabled="!draft.undoLabel"
+          :aria-label="`Undo ${draft.undoLabel ?? ''}`"
+          :title="draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Nothing to undo'"
+          @click="draft.undo()"
+        >
+          <Undo2 :size="16" aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          class="button px-2"
+          :disabled="!draft.redoLabel"
+          :aria-label="`Redo ${draft.redoLabel ?? ''}`"
+          :title="draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Nothing to redo'"
+          @click="draft.redo()"
+        >
+          <Redo2 :size="16" aria-hidden="true" />
+        </button>
+        <button type="button" class="button" @click="$emit('source')">
+          <Cast :size="16" aria-hidden="true" />Source
+        </button>
+        <button
+          type="button"
+          class="button"
+          :class="draft.differences.length > 0 ? 'button-bolt' : ''"
+          @click="$emit('publish')"
+        >
+          {{ draft.differences.length > 0 ? `Put on air · ${draft.differences.length}` : 'On air'
+          }}<span v-if="draft.differences.length > 0" class="sr-only"> changes</span>
         </button>
       </template>
     </div>

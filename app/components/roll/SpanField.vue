@@ -9,7 +9,11 @@ import NumberField from '../fields/NumberField.vue'
 const props = defineProps<{ value: number; label: string; disabled: boolean }>()
 const emit = defineEmits<{ change: [minutes: number] }>()
 const asked = ref<string | null>(null)
-const unit = computed(() => spanUnits.find(({ many, minutes }) => many === asked.value && props.value % minutes === 0) ?? spanUnitOf(props.value))
+const unit = computed(
+  () =>
+    spanUnits.find(({ many, minutes }) => many === asked.value && props.value % minutes === 0) ??
+    spanUnitOf(props.value),
+)
 const choices = spanUnits.map(({ many }) => ({ value: many as string, label: many }))
 
 /** The same number of another unit. */
@@ -23,7 +27,20 @@ function setUnit(many: string): void {
 
 <template>
   <div class="grid grid-cols-[4.5rem_minmax(0,1fr)] gap-1">
-    <NumberField :label="label" :value="value / unit.minutes" :min="0" :max="Math.floor(largestNumber / unit.minutes)" :disabled="disabled" @change="(count) => emit('change', count * unit.minutes)" />
-    <ChoiceField :label="`${label}, unit`" :value="unit.many as string" :choices="choices" :disabled="disabled" @change="setUnit" />
+    <NumberField
+      :label="label"
+      :value="value / unit.minutes"
+      :min="0"
+      :max="Math.floor(largestNumber / unit.minutes)"
+      :disabled="disabled"
+      @change="(count) => emit('change', count * unit.minutes)"
+    />
+    <ChoiceField
+      :label="`${label}, unit`"
+      :value="unit.many as string"
+      :choices="choices"
+      :disabled="disabled"
+      @change="setUnit"
+    />
   </div>
 </template>

@@ -1,7 +1,10 @@
 /** Places on an axis in percent of its length. */
 export interface AxisScale {
   at(value: number): number
-  /** The other way round. Beyond the last point nothing is measured: all of it is that point, or half as much again at the end. */
+  /**
+   * The other way round. Beyond the last point nothing is measured: all of it is that point, or half as much again at
+   * the end.
+   */
   valueAt(percent: number): number
 }
 
@@ -9,8 +12,8 @@ export interface AxisScale {
 const narrowest = 7
 
 /**
- * A scale over the points at which something changes: in proportion (amounts: to their logarithm), but with room for each
- * stretch; what lies beyond the last point is one open stretch.
+ * A scale over the points at which something changes: in proportion (amounts: to their logarithm), but with room for
+ * each stretch; what lies beyond the last point is one open stretch.
  * @param cuts first values of stretches; nought is always one
  */
 export function axisScale(cuts: readonly number[], isLogarithmic: boolean): AxisScale {
@@ -18,11 +21,15 @@ export function axisScale(cuts: readonly number[], isLogarithmic: boolean): Axis
   const measure = (value: number) => (isLogarithmic ? Math.log10(1 + value / 100) : value)
   const unmeasure = (length: number) => (isLogarithmic ? (10 ** length - 1) * 100 : length)
   const end = Math.max(1, measure(points.at(-1) ?? 0) * 1.3)
-  const lengths = points.map((point, index) => (index + 1 < points.length ? measure(points[index + 1] as number) : end) - measure(point))
+  const lengths = points.map(
+    (point, index) => (index + 1 < points.length ? measure(points[index + 1] as number) : end) - measure(point),
+  )
   const sum = lengths.reduce((all, length) => all + length, 0) || 1
   const widths = lengths.map((length) => Math.max(narrowest, (length / sum) * 100))
   const all = widths.reduce((total, width) => total + width, 0)
-  const starts = widths.map((_, index) => (widths.slice(0, index).reduce((total, width) => total + width, 0) / all) * 100)
+  const starts = widths.map(
+    (_, index) => (widths.slice(0, index).reduce((total, width) => total + width, 0) / all) * 100,
+  )
   return {
     at(value) {
       let index = points.length - 1

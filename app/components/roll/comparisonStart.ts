@@ -3,11 +3,29 @@ import type { RuleField } from '../../../core/rules/fields.ts'
 import type { Comparison } from '../../../core/rules/schema.ts'
 
 export const isWords: Record<Comparison['is'], string> = {
-  exactly: 'is exactly', not: 'is not', atLeast: 'is at least', atMost: 'is at most', between: 'is between', within: 'is from', oneOf: 'is', noneOf: 'is not', contains: 'contains',
+  exactly: 'is exactly',
+  not: 'is not',
+  atLeast: 'is at least',
+  atMost: 'is at most',
+  between: 'is between',
+  within: 'is from',
+  oneOf: 'is',
+  noneOf: 'is not',
+  contains: 'contains',
 }
 
-const usualNumber: Record<string, number> = { amount: 500, party: 50, points: 1000, count: 5, cost: 500, since: 30 * 1440 }
-const usualStretch: Record<string, { from: string; to: string }> = { clock: { from: '22:00', to: '04:00' }, season: { from: '12-01', to: '01-06' } }
+const usualNumber: Record<string, number> = {
+  amount: 500,
+  party: 50,
+  points: 1000,
+  count: 5,
+  cost: 500,
+  since: 30 * 1440,
+}
+const usualStretch: Record<string, { from: string; to: string }> = {
+  clock: { from: '22:00', to: '04:00' },
+  season: { from: '12-01', to: '01-06' },
+}
 const soonDays = 28
 
 function stretchFrom(field: RuleField, nowMs: number): { from: string; to: string } {
@@ -16,8 +34,13 @@ function stretchFrom(field: RuleField, nowMs: number): { from: string; to: strin
 }
 
 /** A comparison to begin with, keeping what an earlier one of the same field already said. */
-export function startOf(field: RuleField, is: Comparison['is'] = comparisonsFor(field)[0] ?? 'exactly', before: Comparison | null = null): Comparison {
-  const number = before && 'value' in before ? before.value : before?.is === 'between' ? before.from : (usualNumber[field.id] ?? 12)
+export function startOf(
+  field: RuleField,
+  is: Comparison['is'] = comparisonsFor(field)[0] ?? 'exactly',
+  before: Comparison | null = null,
+): Comparison {
+  const number =
+    before && 'value' in before ? before.value : before?.is === 'between' ? before.from : (usualNumber[field.id] ?? 12)
   const listed = before && 'values' in before ? before.values : null
   switch (is) {
     case 'between':
@@ -26,7 +49,17 @@ export function startOf(field: RuleField, is: Comparison['is'] = comparisonsFor(
       return { field: field.id, is, ...stretchFrom(field, Date.now()) }
     case 'oneOf':
     case 'noneOf':
-      return { field: field.id, is, values: listed ?? [field.type === 'choice' || field.type === 'set' ? (field.options[0]?.value ?? '') : before && 'text' in before ? before.text : 'words'] }
+      return {
+        field: field.id,
+        is,
+        values: listed ?? [
+          field.type === 'choice' || field.type === 'set'
+            ? (field.options[0]?.value ?? '')
+            : before && 'text' in before
+              ? before.text
+              : 'words',
+        ],
+      }
     case 'contains':
       return { field: field.id, is, text: listed?.[0] ?? 'words' }
     default:

@@ -11,13 +11,20 @@ const strip = shallowRef<HTMLImageElement | null>(null)
 const { width, height } = useElementSize(canvas)
 const file = computed(() => media.find(props.mediaId))
 
-watch(() => file.value?.stripUrl, (url) => {
-  strip.value = null
-  if (!url) return
-  const image = new Image()
-  image.src = url
-  void image.decode().then(() => (strip.value = image), () => {})
-}, { immediate: true })
+watch(
+  () => file.value?.stripUrl,
+  (url) => {
+    strip.value = null
+    if (!url) return
+    const image = new Image()
+    image.src = url
+    void image.decode().then(
+      () => (strip.value = image),
+      () => {},
+    )
+  },
+  { immediate: true },
+)
 
 watchPostEffect(() => {
   const element = canvas.value
@@ -33,7 +40,17 @@ watchPostEffect(() => {
   const count = Math.max(1, Math.floor(element.width / (shownWidth * 1.15)))
   for (let index = 0; index < count; index++) {
     const frame = Math.floor((index / count) * frames)
-    context?.drawImage(image, frame * oneWidth, 0, oneWidth, image.naturalHeight, (index / count) * element.width, 0, shownWidth, element.height)
+    context?.drawImage(
+      image,
+      frame * oneWidth,
+      0,
+      oneWidth,
+      image.naturalHeight,
+      (index / count) * element.width,
+      0,
+      shownWidth,
+      element.height,
+    )
   }
 })
 </script>

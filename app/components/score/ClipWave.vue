@@ -10,5 +10,12 @@ const fileMs = computed(() => props.waveform.peaks.length * props.waveform.stret
 </script>
 
 <template>
-  <svg v-if="wave.path" :viewBox="`0 0 ${(wave.width * lengthMs) / Math.max(1, fileMs)} 100`" preserveAspectRatio="none" aria-hidden="true"><path :d="wave.path" fill="rgb(255 255 255 / 0.42)" /></svg>
+  <svg
+    v-if="wave.path"
+    :viewBox="`0 0 ${(wave.width * lengthMs) / Math.max(1, fileMs)} 100`"
+    preserveAspectRatio="none"
+    aria-hidden="true"
+  >
+    <path :d="wave.path" fill="rgb(255 255 255 / 0.42)" />
+  </svg>
 </template>

@@ -13,7 +13,14 @@ import TieLines from './TieLines.vue'
 import { timeScale } from './timeScale.ts'
 import { useClipDrag } from './useClipDrag.ts'
 
-const props = defineProps<{ rows: readonly ScoreRow[]; lengthMs: number; tMs: number; framesPerSecond: number; remarks: readonly Remark[]; canEdit: boolean }>()
+const props = defineProps<{
+  rows: readonly ScoreRow[]
+  lengthMs: number
+  tMs: number
+  framesPerSecond: number
+  remarks: readonly Remark[]
+  canEdit: boolean
+}>()
 const emit = defineEmits<{ seek: [tMs: number] }>()
 
 const room = useScoreRoomStore()
@@ -22,35 +29,114 @@ const rowHeightPx = 30
 const field = ref<HTMLElement>()
 const ticks = computed(() => rulerTicks(props.lengthMs))
 const scale = computed(() => timeScale(props.lengthMs))
-const drag = useClipDrag({ field, rows: toRef(props, 'rows'), scale, tMs: toRef(props, 'tMs'), lengthMs: toRef(props, 'lengthMs'), canEdit: toRef(props, 'canEdit'), rowHeightPx })
+const drag = useClipDrag({
+  field,
+  rows: toRef(props, 'rows'),
+  scale,
+  tMs: toRef(props, 'tMs'),
+  lengthMs: toRef(props, 'lengthMs'),
+  canEdit: toRef(props, 'canEdit'),
+  rowHeightPx,
+})
 const remarksOf = (partId: string) => props.remarks.filter((remark) => remark.partId === partId)
 </script>
 
 <template>
-  <section class="grid min-h-0 grid-cols-[11rem_minmax(0,1fr)] overflow-y-auto border-t border-seam bg-ridge" aria-label="Score">
-    <div class="sticky top-0 z-20 flex h-6 items-center justify-between border-r border-b border-seam bg-ridge pr-2 pl-4 text-mist">
+  <section
+    class="grid min-h-0 grid-cols-[11rem_minmax(0,1fr)] overflow-y-auto border-t border-seam bg-ridge"
+    aria-label="Score"
+  >
+    <div
+      class="sticky top-0 z-20 flex h-6 items-center justify-between border-r border-b border-seam bg-ridge pr-2 pl-4 text-mist"
+    >
       Score
       <button v-if="view.loop" type="button" class="link text-2xs" @click="view.loop = null">no loop</button>
     </div>
-    <ScoreRuler v-model:loop="view.loop" class="sticky top-0 z-20" :length-ms="lengthMs" :t-ms="tMs" :scale="scale" :frames-per-second="framesPerSecond" @seek="emit('seek', $event)" />
+    <ScoreRuler
+      v-model:loop="view.loop"
+      class="sticky top-0 z-20"
+      :length-ms="lengthMs"
+      :t-ms="tMs"
+      :scale="scale"
+      :frames-per-second="framesPerSecond"
+      @seek="emit('seek', $event)"
+    />
     <div class="border-r border-seam">
-      <button v-for="row in rows" :key="row.partId" type="button" class="flex w-full items-center gap-2 border-b border-seam pr-2 pl-4 text-left -outline-offset-2" :class="room.partIds.includes(row.partId) ? 'bg-clip-dim text-snow' : 'text-snow/90 hover:bg-night/40'" :style="{ height: `${rowHeightPx}px` }" :aria-pressed="room.partIds.includes(row.partId)" :aria-label="row.name" :aria-description="[`${seconds(row.startMs)} to ${seconds(row.endMs)} seconds.`, ...remarksOf(row.partId).map((remark) => remark.words)].join(' ')" @click="room.select(row.partId, $event.shiftKey || $event.ctrlKey || $event.metaKey)">
-        <component :is="partIcons[row.kind]" :size="14" class="shrink-0 text-mist" aria-hidden="true" /><span class="min-w-0 flex-1 truncate" :class="row.isOff ? 'line-through opacity-70' : ''">{{ row.name }}</span>
+      <button
+        v-for="row in rows"
+        :key="row.partId"
+        type="button"
+        class="flex w-full items-center gap-2 border-b border-seam pr-2 pl-4 text-left -outline-offset-2"
+        :class="room.partIds.includes(row.partId) ? 'bg-clip-dim text-snow' : 'text-snow/90 hover:bg-night/40'"
+        :style="{ height: `${rowHeightPx}px` }"
+        :aria-pressed="room.partIds.includes(row.partId)"
+        :aria-label="row.name"
+        :aria-description="
+          [
+            `${seconds(row.startMs)} to ${seconds(row.endMs)} seconds.`,
+            ...remarksOf(row.partId).map((remark) => remark.words),
+          ].join(' ')
+        "
+        @click="room.select(row.partId, $event.shiftKey || $event.ctrlKey || $event.metaKey)"
+      >
+        <component :is="partIcons[row.kind]" :size="14" class="shrink-0 text-mist" aria-hidden="true" /><span
+          class="min-w-0 flex-1 truncate"
+          :class="row.isOff ? 'line-through opacity-70' : ''"
+          >{{ row.name }}</span
+        >
         <Lock v-if="row.isLocked" :size="12" class="shrink-0 text-mist" aria-label="locked" />
-        <span v-if="remarksOf(row.partId).length > 0" class="flex shrink-0 items-center gap-0.5" :class="remarksOf(row.partId).some((remark) => remark.level === 'wrong') ? 'text-wrong' : 'text-mist'" :title="remarksOf(row.partId).map((remark) => remark.words).join('\n')">
-          <component :is="remarksOf(row.partId).some((remark) => remark.level === 'wrong') ? CircleAlert : Info" :size="14" aria-hidden="true" />
+        <span
+          v-if="remarksOf(row.partId).length > 0"
+          class="flex shrink-0 items-center gap-0.5"
+          :class="remarksOf(row.partId).some((remark) => remark.level === 'wrong') ? 'text-wrong' : 'text-mist'"
+          :title="
+            remarksOf(row.partId)
+              .map((remark) => remark.words)
+              .join('\n')
+          "
+        >
+          <component
+            :is="remarksOf(row.partId).some((remark) => remark.level === 'wrong') ? CircleAlert : Info"
+            :size="14"
+            aria-hidden="true"
+          />
         </span>
       </button>
     </div>
     <div ref="field" class="relative overflow-hidden">
-      <div v-for="tick in ticks" :key="tick.atMs" class="pointer-events-none absolute inset-y-0 w-px bg-seam/60" :style="{ left: scale.at(tick.atMs) }" />
-      <div v-if="view.loop" class="pointer-events-none absolute inset-y-0 bg-bolt/8" :style="{ left: scale.at(view.loop.fromMs), width: scale.at(view.loop.toMs - view.loop.fromMs) }" />
+      <div
+        v-for="tick in ticks"
+        :key="tick.atMs"
+        class="pointer-events-none absolute inset-y-0 w-px bg-seam/60"
+        :style="{ left: scale.at(tick.atMs) }"
+      />
+      <div
+        v-if="view.loop"
+        class="pointer-events-none absolute inset-y-0 bg-bolt/8"
+        :style="{ left: scale.at(view.loop.fromMs), width: scale.at(view.loop.toMs - view.loop.fromMs) }"
+      />
       <div class="pointer-events-none absolute inset-y-0 right-0 bg-deep/50" :style="{ left: scale.at(lengthMs) }" />
-      <div v-for="(row, index) in rows" :key="row.partId" class="relative border-b border-seam" :style="{ height: `${rowHeightPx}px` }">
-        <ClipBar :row="row" :scale="scale" :is-selected="room.partIds.includes(row.partId)" :can-edit="canEdit" @drag="(event, handle) => drag.beginDrag(event, row, handle)" @tie="(event, which) => drag.beginTie(event, row, index, which)" @untie="(which) => drag.untie(row, which)" />
+      <div
+        v-for="(row, index) in rows"
+        :key="row.partId"
+        class="relative border-b border-seam"
+        :style="{ height: `${rowHeightPx}px` }"
+      >
+        <ClipBar
+          :row="row"
+          :scale="scale"
+          :is-selected="room.partIds.includes(row.partId)"
+          :can-edit="canEdit"
+          @drag="(event, handle) => drag.beginDrag(event, row, handle)"
+          @tie="(event, which) => drag.beginTie(event, row, index, which)"
+          @untie="(which) => drag.untie(row, which)"
+        />
       </div>
       <TieLines :rows="rows" :scale="scale" :row-height-px="rowHeightPx" :drawn="drag.tie.value" />
-      <div class="pointer-events-none absolute inset-y-0 w-0.5 -translate-x-1/2 bg-bolt" :style="{ left: scale.at(tMs) }" />
+      <div
+        class="pointer-events-none absolute inset-y-0 w-0.5 -translate-x-1/2 bg-bolt"
+        :style="{ left: scale.at(tMs) }"
+      />
     </div>
   </section>
 </template>

@@ -17,7 +17,10 @@ const leastLoopMs = 120
 
 function msAt(event: PointerEvent): number {
   const rect = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  return Math.min(props.lengthMs, Math.max(0, Math.round(((event.clientX - rect.left) / rect.width) * props.scale.spanMs)))
+  return Math.min(
+    props.lengthMs,
+    Math.max(0, Math.round(((event.clientX - rect.left) / rect.width) * props.scale.spanMs)),
+  )
 }
 function begin(event: PointerEvent): void {
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
@@ -62,8 +65,23 @@ function onKey(event: KeyboardEvent): void {
     @pointerup="doing = null"
     @keydown="onKey"
   >
-    <span v-if="loop" class="pointer-events-none absolute inset-y-0 border-x border-bolt bg-bolt/20" :style="{ left: scale.at(loop.fromMs), width: scale.at(loop.toMs - loop.fromMs) }" />
-    <span v-for="tick in ticks" :key="tick.atMs" class="pointer-events-none absolute top-1 font-mono text-2xs text-mist" :class="tick.atMs === 0 ? 'pl-1' : '-translate-x-1/2'" :style="{ left: scale.at(tick.atMs) }">{{ tick.label }}</span>
-    <span class="pointer-events-none absolute top-0.5 z-10 -translate-x-1/2 rounded-xs bg-bolt px-1 font-mono text-2xs font-semibold text-char" :style="{ left: `max(1.1rem, ${scale.at(tMs)})` }">{{ seconds(tMs) }}</span>
+    <span
+      v-if="loop"
+      class="pointer-events-none absolute inset-y-0 border-x border-bolt bg-bolt/20"
+      :style="{ left: scale.at(loop.fromMs), width: scale.at(loop.toMs - loop.fromMs) }"
+    />
+    <span
+      v-for="tick in ticks"
+      :key="tick.atMs"
+      class="pointer-events-none absolute top-1 font-mono text-2xs text-mist"
+      :class="tick.atMs === 0 ? 'pl-1' : '-translate-x-1/2'"
+      :style="{ left: scale.at(tick.atMs) }"
+      >{{ tick.label }}</span
+    >
+    <span
+      class="pointer-events-none absolute top-0.5 z-10 -translate-x-1/2 rounded-xs bg-bolt px-1 font-mono text-2xs font-semibold text-char"
+      :style="{ left: `max(1.1rem, ${scale.at(tMs)})` }"
+      >{{ seconds(tMs) }}</span
+    >
   </div>
 </template>

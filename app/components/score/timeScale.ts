@@ -16,6 +16,8 @@ export const catchPx = 7
 /** The nearest of some moments within a reach; null for none. */
 export function nearest(moments: readonly number[], toMs: number, reachMs: number): number | null {
   let best: number | null = null
-  for (const moment of moments) if (Math.abs(moment - toMs) <= reachMs && (best === null || Math.abs(moment - toMs) < Math.abs(best - toMs))) best = moment
+  for (const moment of moments)
+    if (Math.abs(moment - toMs) <= reachMs && (best === null || Math.abs(moment - toMs) < Math.abs(best - toMs)))
+      best = moment
   return best
 }

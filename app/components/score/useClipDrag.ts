@@ -36,7 +36,13 @@ interface Setting {
 }
 
 const anchorPoints = ['start', 'entered', 'leaving', 'end'] as const
-const handleWords: Record<ClipHandle, string> = { whole: 'moved in time', start: 'start', end: 'end', entrance: 'entrance time', exit: 'exit time' }
+const handleWords: Record<ClipHandle, string> = {
+  whole: 'moved in time',
+  start: 'start',
+  end: 'end',
+  entrance: 'entrance time',
+  exit: 'exit time',
+}
 
 /** Dragging clips, their edges, their phases, and ties between them. */
 export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHeightPx }: Setting) {
@@ -49,7 +55,14 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
   const msPerPx = () => scale.value.spanMs / Math.max(1, field.value?.clientWidth ?? 1)
 
   /** Moments that an edge jumps to when it comes near: other clips' edges, the playhead, the ends of the score. */
-  const momentsFor = (partId: string) => [0, lengthMs.value, tMs.value, ...rows.value.filter((row) => row.partId !== partId).flatMap((row) => anchorPoints.map((point) => momentOf(row, point)))]
+  const momentsFor = (partId: string) => [
+    0,
+    lengthMs.value,
+    tMs.value,
+    ...rows.value
+      .filter((row) => row.partId !== partId)
+      .flatMap((row) => anchorPoints.map((point) => momentOf(row, point))),
+  ]
 
   function follow(event: PointerEvent, onMove: (event: PointerEvent) => void, onEnd: () => void): void {
     const target = event.currentTarget as HTMLElement
@@ -74,7 +87,13 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
     const { address } = room
     const from = { clip: copyOf(part.clip), solved: row }
     const moments = momentsFor(row.partId)
-    const grabbed = { whole: row.startMs, start: row.startMs, end: row.endMs, entrance: row.startMs + row.entranceMs, exit: row.endMs - row.exitMs }[handle]
+    const grabbed = {
+      whole: row.startMs,
+      start: row.startMs,
+      end: row.endMs,
+      entrance: row.startMs + row.entranceMs,
+      exit: row.endMs - row.exitMs,
+    }[handle]
     follow(
       event,
       (moved) => {
@@ -82,7 +101,11 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
         if (Math.abs(moved.clientX - event.clientX) < 3) byMs = 0
         const caught = moved.altKey ? null : nearest(moments, grabbed + byMs, catchPx * msPerPx())
         if (caught !== null) byMs = caught - grabbed
-        draft.edit(editParts(address, [row.partId], `${row.name}: ${handleWords[handle]}`, (changed) => dragClip(changed, from, handle, byMs, look.value)))
+        draft.edit(
+          editParts(address, [row.partId], `${row.name}: ${handleWords[handle]}`, (changed) =>
+            dragClip(changed, from, handle, byMs, look.value),
+          ),
+        )
       },
       () => {},
     )
@@ -97,7 +120,15 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
     const at = (moved: PointerEvent): DrawnTie => {
       const toMs = (moved.clientX - (origin?.left ?? 0)) * msPerPx()
       const toY = moved.clientY - (origin?.top ?? 0)
-      return { partId: row.partId, which, fromMs, fromRow: rowIndex, toMs, toY, target: targetAt(row.partId, toMs, toY) }
+      return {
+        partId: row.partId,
+        which,
+        fromMs,
+        fromRow: rowIndex,
+        toMs,
+        toY,
+        target: targetAt(row.partId, toMs, toY),
+      }
     }
     tie.value = at(event)
     follow(
@@ -116,12 +147,23 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
     const row = rows.value[index]
     const reachMs = catchPx * 2 * msPerPx()
     if (!row || row.partId === partId) {
-      const ends = [{ at: 'score.start', atMs: 0 }, { at: 'score.end', atMs: lengthMs.value }]
+      const ends = [
+        { at: 'score.start', atMs: 0 },
+        { at: 'score.end', atMs: lengthMs.value },
+      ]
       const end = ends.find((each) => Math.abs(each.atMs - toMs) <= reachMs)
       return end ? { ...end, row: index } : null
     }
-    const points = anchorPoints.map((point) => ({ at: `${row.partId}.${point}`, atMs: momentOf(row, point), row: index }))
-    return points.filter((point) => Math.abs(point.atMs - toMs) <= reachMs).sort((a, b) => Math.abs(a.atMs - toMs) - Math.abs(b.atMs - toMs))[0] ?? null
+    const points = anchorPoints.map((point) => ({
+      at: `${row.partId}.${point}`,
+      atMs: momentOf(row, point),
+      row: index,
+    }))
+    return (
+      points
+        .filter((point) => Math.abs(point.atMs - toMs) <= reachMs)
+        .sort((a, b) => Math.abs(a.atMs - toMs) - Math.abs(b.atMs - toMs))[0] ?? null
+    )
   }
 
   /** Ties an edge, unless that would tie a knot: then nothing changes and it is said who would wait for whom. */
@@ -131,7 +173,8 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
     const edit = editParts(room.address, [partId], `${name}: tie`, (part) => tieEdge(part, which, at))
     const tried = changeBox(draft.document, edit)
     const composition = tried.ok ? findVariation(tried.value.document, room.address)?.variation.composition : null
-    const solved = composition && solveComposition(composition, { media: media.facts, messageText: '', look: look.value })
+    const solved =
+      composition && solveComposition(composition, { media: media.facts, messageText: '', look: look.value })
     if (solved && !solved.ok) toast.error(faultWords(solved.error))
     else draft.edit(edit)
   }

@@ -23,13 +23,17 @@ const masked = computed(() => (isShown.value ? address.value : address.value.rep
 
 // Forgotten when the dialog closes: the address is a secret, and the screen may be on a stream.
 // Opened before the box was loaded, it is there only once it is open.
-watch(isOpen, async (open) => {
-  isShown.value = false
-  isReplacing.value = false
-  refusal.value = ''
-  address.value = ''
-  if (open) await ask('GET')
-}, { immediate: true })
+watch(
+  isOpen,
+  async (open) => {
+    isShown.value = false
+    isReplacing.value = false
+    refusal.value = ''
+    address.value = ''
+    if (open) await ask('GET')
+  },
+  { immediate: true },
+)
 
 async function ask(method: 'GET' | 'POST'): Promise<void> {
   try {
@@ -42,31 +46,67 @@ async function replace(): Promise<void> {
   const cutOff = sources.value.length
   await ask('POST')
   isReplacing.value = false
-  if (!refusal.value) toast.success(`The old address no longer works.${cutOff > 0 ? ` ${counted(cutOff, 'connected source')} ${cutOff === 1 ? 'was' : 'were'} cut off: enter the new one there.` : ''}`)
+  if (!refusal.value)
+    toast.success(
+      `The old address no longer works.${cutOff > 0 ? ` ${counted(cutOff, 'connected source')} ${cutOff === 1 ? 'was' : 'were'} cut off: enter the new one there.` : ''}`,
+    )
 }
 </script>
 
 <template>
   <PaperDialog v-model:open="isOpen" title="Source address">
     <div class="space-y-4">
-      <p>Add a <b>browser source</b> in your broadcast program and enter this address. Whoever has it can watch your alerts, so keep it off your stream.</p>
+      <p>
+        Add a <b>browser source</b> in your broadcast program and enter this address. Whoever has it can watch your
+        alerts, so keep it off your stream.
+      </p>
       <div v-if="address" class="flex items-center gap-2">
-        <output class="field flex-1 truncate font-mono text-xs leading-6" aria-label="Source address">{{ masked }}</output>
+        <output class="field flex-1 truncate font-mono text-xs leading-6" aria-label="Source address">{{
+          masked
+        }}</output>
         <button type="button" class="button" @click="isShown = !isShown">{{ isShown ? 'Hide' : 'Show' }}</button>
-        <button type="button" class="button button-bolt" @click="copy(address)">{{ copied ? 'Copied' : 'Copy' }}</button>
+        <button type="button" class="button button-bolt" @click="copy(address)">
+          {{ copied ? 'Copied' : 'Copy' }}
+        </button>
       </div>
       <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
       <dl class="grid grid-cols-3 divide-x divide-rule border-y border-rule py-3 text-center">
-        <div><dt class="caps text-faded">Width</dt><dd class="font-display text-xl">{{ canvas.widthPx }}</dd></div>
-        <div><dt class="caps text-faded">Height</dt><dd class="font-display text-xl">{{ canvas.heightPx }}</dd></div>
-        <div><dt class="caps text-faded">Frame rate</dt><dd class="font-display text-xl">{{ canvas.framesPerSecond }}</dd></div>
+        <div>
+          <dt class="caps text-faded">Width</dt>
+          <dd class="font-display text-xl">{{ canvas.widthPx }}</dd>
+        </div>
+        <div>
+          <dt class="caps text-faded">Height</dt>
+          <dd class="font-display text-xl">{{ canvas.heightPx }}</dd>
+        </div>
+        <div>
+          <dt class="caps text-faded">Frame rate</dt>
+          <dd class="font-display text-xl">{{ canvas.framesPerSecond }}</dd>
+        </div>
       </dl>
-      <p class="text-faded">Set exactly these in the broadcast program, and let it control the page’s sound if you want it in your mix. The page reconnects by itself; it never needs a refresh.</p>
-      <p :class="sources.length > 0 ? 'text-moss' : 'text-faded'">{{ sources.length > 0 ? `${counted(sources.length, 'source')} ${sources.length === 1 ? 'is' : 'are'} connected now.` : 'No source is connected yet.' }}</p>
+      <p class="text-faded">
+        Set exactly these in the broadcast program, and let it control the page’s sound if you want it in your mix. The
+        page reconnects by itself; it never needs a refresh.
+      </p>
+      <p :class="sources.length > 0 ? 'text-moss' : 'text-faded'">
+        {{
+          sources.length > 0
+            ? `${counted(sources.length, 'source')} ${sources.length === 1 ? 'is' : 'are'} connected now.`
+            : 'No source is connected yet.'
+        }}
+      </p>
       <div v-if="session.isOwner" class="border-t border-rule pt-3">
-        <button v-if="!isReplacing" type="button" class="link text-brick" @click="isReplacing = true">It was seen by somebody? Replace it…</button>
+        <button v-if="!isReplacing" type="button" class="link text-brick" @click="isReplacing = true">
+          It was seen by somebody? Replace it…
+        </button>
         <div v-else class="space-y-2">
-          <p>The old address stops at once{{ sources.length > 0 ? `, and ${counted(sources.length, 'connected source')} ${sources.length === 1 ? 'goes' : 'go'} dark until you enter the new one` : '' }}. This cannot be undone.</p>
+          <p>
+            The old address stops at once{{
+              sources.length > 0
+                ? `, and ${counted(sources.length, 'connected source')} ${sources.length === 1 ? 'goes' : 'go'} dark until you enter the new one`
+                : ''
+            }}. This cannot be undone.
+          </p>
           <button type="button" class="button border-brick text-brick" @click="replace">Replace the address now</button>
         </div>
       </div>

@@ -32,27 +32,68 @@ const pieces = computed(() => {
   let at = 0
   said.words.forEach((word, index) => {
     if (word.from > at) cut.push({ text: letters.slice(at, word.from).join(''), atMs: null, toMs: 0 })
-    cut.push({ text: letters.slice(Math.max(at, word.from), word.to).join(''), atMs: word.atMs, toMs: said.words[index + 1]?.atMs ?? said.durationMs })
+    cut.push({
+      text: letters.slice(Math.max(at, word.from), word.to).join(''),
+      atMs: word.atMs,
+      toMs: said.words[index + 1]?.atMs ?? said.durationMs,
+    })
     at = Math.max(at, word.to)
   })
   return [...cut, { text: letters.slice(at).join(''), atMs: null, toMs: 0 }]
 })
-const wave = computed(() => (utterance.value?.waveform ? wavePath(Uint8Array.from(utterance.value.waveform.peaks)) : null))
+const wave = computed(() =>
+  utterance.value?.waveform ? wavePath(Uint8Array.from(utterance.value.waveform.peaks)) : null,
+)
 </script>
 
 <template>
   <div class="rounded-sm bg-ridge p-4">
     <template v-if="utterance">
-      <p class="font-display text-xl leading-snug font-semibold break-words" dir="auto"><template v-for="(piece, index) in pieces" :key="index"><span v-if="piece.atMs !== null" :class="isPlaying && atMs >= piece.atMs && atMs < piece.toMs ? 'text-glow' : ''">{{ piece.text }}</span><template v-else>{{ piece.text }}</template></template></p>
+      <p class="font-display text-xl leading-snug font-semibold break-words" dir="auto">
+        <template v-for="(piece, index) in pieces" :key="index"
+          ><span
+            v-if="piece.atMs !== null"
+            :class="isPlaying && atMs >= piece.atMs && atMs < piece.toMs ? 'text-glow' : ''"
+            >{{ piece.text }}</span
+          ><template v-else>{{ piece.text }}</template></template
+        >
+      </p>
       <div class="mt-3 flex items-center gap-3">
-        <button type="button" class="button button-bolt shrink-0" :aria-pressed="isPlaying" @click="listening.toggle(utterance.url, gainDb)"><Square v-if="isPlaying" :size="14" aria-hidden="true" /><Play v-else :size="15" aria-hidden="true" />{{ isPlaying ? 'Stop' : 'Hear it' }}</button>
+        <button
+          type="button"
+          class="button button-bolt shrink-0"
+          :aria-pressed="isPlaying"
+          @click="listening.toggle(utterance.url, gainDb)"
+        >
+          <Square v-if="isPlaying" :size="14" aria-hidden="true" /><Play v-else :size="15" aria-hidden="true" />{{
+            isPlaying ? 'Stop' : 'Hear it'
+          }}
+        </button>
         <div class="relative h-9 min-w-0 flex-1 overflow-hidden rounded-xs bg-deep" aria-hidden="true">
-          <svg v-if="wave?.path" class="absolute inset-0 size-full" :viewBox="`0 0 ${wave.width} 100`" preserveAspectRatio="none"><path :d="wave.path" class="fill-mist" /></svg>
-          <span v-if="isPlaying" class="absolute inset-y-0 w-0.5 bg-bolt" :style="{ left: `${Math.min(100, (atMs / utterance.durationMs) * 100)}%` }" />
+          <svg
+            v-if="wave?.path"
+            class="absolute inset-0 size-full"
+            :viewBox="`0 0 ${wave.width} 100`"
+            preserveAspectRatio="none"
+          >
+            <path :d="wave.path" class="fill-mist" />
+          </svg>
+          <span
+            v-if="isPlaying"
+            class="absolute inset-y-0 w-0.5 bg-bolt"
+            :style="{ left: `${Math.min(100, (atMs / utterance.durationMs) * 100)}%` }"
+          />
         </div>
         <span class="shrink-0 font-mono text-xs">{{ seconds(utterance.durationMs) }} s</span>
       </div>
-      <p class="mt-2 text-mist">In {{ languageName }}, by the voice “{{ voiceName }}”. {{ answer.outcome === 'kept' ? 'Nothing was changed.' : `${answer.changes.length} ${answer.changes.length === 1 ? 'step' : 'steps'} changed it.` }}</p>
+      <p class="mt-2 text-mist">
+        In {{ languageName }}, by the voice “{{ voiceName }}”.
+        {{
+          answer.outcome === 'kept'
+            ? 'Nothing was changed.'
+            : `${answer.changes.length} ${answer.changes.length === 1 ? 'step' : 'steps'} changed it.`
+        }}
+      </p>
       <p v-if="listening.refusal.value" role="alert" class="text-wrong">{{ listening.refusal.value }}</p>
     </template>
     <template v-else>

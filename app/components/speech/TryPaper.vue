@@ -19,14 +19,33 @@ const refusal = ref('')
 const isAsking = ref(false)
 const past = ref<PastMessage[] | null>(null)
 const from = ref<'past' | 'abusive' | 'innocent'>('past')
-const shelves = [{ id: 'past', words: 'what viewers wrote' }, { id: 'abusive', words: 'abuse to try' }, { id: 'innocent', words: 'innocent ones' }] as const
+const shelves = [
+  { id: 'past', words: 'what viewers wrote' },
+  { id: 'abusive', words: 'abuse to try' },
+  { id: 'innocent', words: 'innocent ones' },
+] as const
 const picks = computed(() => {
-  if (from.value === 'past') return (past.value ?? []).map((message) => ({ key: message.eventId, who: message.name, text: message.text, emotes: message.emotes }))
-  return trialMessages.filter(({ abuse }) => (abuse === null) === (from.value === 'innocent')).map((message, index) => ({ key: String(index), who: message.abuse === null ? 'innocent' : abuseWords[message.abuse], text: message.text, emotes: [] }))
+  if (from.value === 'past')
+    return (past.value ?? []).map((message) => ({
+      key: message.eventId,
+      who: message.name,
+      text: message.text,
+      emotes: message.emotes,
+    }))
+  return trialMessages
+    .filter(({ abuse }) => (abuse === null) === (from.value === 'innocent'))
+    .map((message, index) => ({
+      key: String(index),
+      who: message.abuse === null ? 'innocent' : abuseWords[message.abuse],
+      text: message.text,
+      emotes: [],
+    }))
 })
 const voiceName = computed(() => {
   const { voice } = answer.value ?? {}
-  return speech.voices.find(({ engine, id }) => engine === voice?.engine && id === voice.voice)?.name ?? voice?.voice ?? ''
+  return (
+    speech.voices.find(({ engine, id }) => engine === voice?.engine && id === voice.voice)?.name ?? voice?.voice ?? ''
+  )
 })
 
 let asked = 0
@@ -38,7 +57,9 @@ async function ask(): Promise<void> {
   }
   isAsking.value = true
   try {
-    const { said } = await request<{ said: SayAnswer[] }>('POST', '/api/channel/speech/say', { sayings: [{ of: 'message', written: text.value.slice(0, 4000), emotes: emotes.value, voice: null }] })
+    const { said } = await request<{ said: SayAnswer[] }>('POST', '/api/channel/speech/say', {
+      sayings: [{ of: 'message', written: text.value.slice(0, 4000), emotes: emotes.value, voice: null }],
+    })
     if (mine !== asked) return
     answer.value = said[0] ?? null
     refusal.value = ''
@@ -72,8 +93,20 @@ onMounted(async () => {
 
 <template>
   <section class="flex min-h-0 flex-col gap-3" aria-labelledby="try-it">
-    <div class="flex items-baseline justify-between gap-3"><h2 id="try-it" class="font-display text-xl font-semibold">Try it</h2><p class="text-mist" role="status">{{ isAsking ? 'Cleaning and speaking…' : '' }}</p></div>
-    <textarea class="field min-h-14 shrink-0 resize-none text-base" rows="2" maxlength="4000" aria-label="A message to try" placeholder="Type what a viewer might write…" dir="auto" :value="text" @input="typed" />
+    <div class="flex items-baseline justify-between gap-3">
+      <h2 id="try-it" class="font-display text-xl font-semibold">Try it</h2>
+      <p class="text-mist" role="status">{{ isAsking ? 'Cleaning and speaking…' : '' }}</p>
+    </div>
+    <textarea
+      class="field min-h-14 shrink-0 resize-none text-base"
+      rows="2"
+      maxlength="4000"
+      aria-label="A message to try"
+      placeholder="Type what a viewer might write…"
+      dir="auto"
+      :value="text"
+      @input="typed"
+    />
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
     <HeardLine v-if="answer" :answer="answer" :voice-name="voiceName" :language-name="languageName(answer.language)" />
     <div class="on-paper flex min-h-24 flex-1 flex-col rounded-sm p-4">
@@ -81,17 +114,49 @@ onMounted(async () => {
       <div class="min-h-0 flex-1 overflow-y-auto">
         <StepTrail v-if="answer && answer.changes.length > 0" :changes="answer.changes" />
         <p v-else-if="answer" class="text-faded">No step had anything to do: it is read as it was written.</p>
-        <p v-else class="text-faded">Type a message above, or take one below. Each step that changes it is shown here with what it took away.</p>
+        <p v-else class="text-faded">
+          Type a message above, or take one below. Each step that changes it is shown here with what it took away.
+        </p>
       </div>
     </div>
     <div class="flex min-h-0 shrink-0 flex-col gap-2">
       <div class="flex gap-1" role="group" aria-label="Messages to take">
-        <button v-for="shelf in shelves" :key="shelf.id" type="button" class="rounded-sm border px-2 py-0.5" :class="from === shelf.id ? 'border-snow font-medium' : 'border-transparent text-mist underline underline-offset-3'" :aria-pressed="from === shelf.id" @click="from = shelf.id">{{ shelf.words }}</button>
+        <button
+          v-for="shelf in shelves"
+          :key="shelf.id"
+          type="button"
+          class="rounded-sm border px-2 py-0.5"
+          :class="
+            from === shelf.id ? 'border-snow font-medium' : 'border-transparent text-mist underline underline-offset-3'
+          "
+          :aria-pressed="from === shelf.id"
+          @click="from = shelf.id"
+        >
+          {{ shelf.words }}
+        </button>
       </div>
-      <ul v-if="picks.length > 0" class="h-27 overflow-y-auto rounded-sm border border-seam" :aria-label="shelves.find(({ id }) => id === from)?.words">
-        <li v-for="each in picks" :key="each.key"><button type="button" class="flex w-full gap-3 px-3 py-1 text-left -outline-offset-2 hover:bg-ridge" @click="pick(each)"><span class="w-28 shrink-0 truncate text-mist">{{ each.who }}</span><span class="min-w-0 truncate" dir="auto">{{ each.text }}</span></button></li>
+      <ul
+        v-if="picks.length > 0"
+        class="h-27 overflow-y-auto rounded-sm border border-seam"
+        :aria-label="shelves.find(({ id }) => id === from)?.words"
+      >
+        <li v-for="each in picks" :key="each.key">
+          <button
+            type="button"
+            class="flex w-full gap-3 px-3 py-1 text-left -outline-offset-2 hover:bg-ridge"
+            @click="pick(each)"
+          >
+            <span class="w-28 shrink-0 truncate text-mist">{{ each.who }}</span><span
+              class="min-w-0 truncate"
+              dir="auto"
+              >{{ each.text }}</span
+            >
+          </button>
+        </li>
       </ul>
-      <p v-else-if="past" class="rounded-sm border border-dashed border-seam p-3 text-mist">Nobody has written anything yet. Messages that come with tips, subscriptions and rewards are listed here.</p>
+      <p v-else-if="past" class="rounded-sm border border-dashed border-seam p-3 text-mist">
+        Nobody has written anything yet. Messages that come with tips, subscriptions and rewards are listed here.
+      </p>
     </div>
   </section>
 </template>

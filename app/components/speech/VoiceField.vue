@@ -15,11 +15,17 @@ const speech = useSpeechStore()
 const channel = useChannel()
 const own = computed(() => channel.value.locale.split('-')[0] ?? 'en')
 const choices = computed(() => {
-  const listed = speech.voices.map(({ engine, id, name, language }) => ({ value: `${engine}/${id}`, label: `${languageName(language)} · ${name}, ${engine}`, isOwn: language.toLowerCase().split('-')[0] === own.value }))
+  const listed = speech.voices.map(({ engine, id, name, language }) => ({
+    value: `${engine}/${id}`,
+    label: `${languageName(language)} · ${name}, ${engine}`,
+    isOwn: language.toLowerCase().split('-')[0] === own.value,
+  }))
   // The channel's own language first.
   const sorted = [...listed.filter(({ isOwn }) => isOwn), ...listed.filter(({ isOwn }) => !isOwn)]
   const value = `${props.voice.engine}/${props.voice.voice}`
-  return sorted.some((each) => each.value === value) ? sorted : [{ value, label: `${props.voice.voice}, ${props.voice.engine}` }, ...sorted]
+  return sorted.some((each) => each.value === value)
+    ? sorted
+    : [{ value, label: `${props.voice.voice}, ${props.voice.engine}` }, ...sorted]
 })
 function choose(value: string): void {
   const at = value.indexOf('/')
@@ -29,8 +35,35 @@ function choose(value: string): void {
 
 <template>
   <div class="space-y-2" role="group" :aria-label="label">
-    <FieldRow label="Voice"><ChoiceField :label="label" :value="`${voice.engine}/${voice.voice}`" :choices="choices" :disabled="disabled" @change="choose" /></FieldRow>
-    <FieldRow label="Pace"><RangeField :label="`Pace of ${label}`" :value="voice.rate" :shown="`${voice.rate} wpm`" :min="80" :max="320" :step="5" :disabled="disabled" @change="(rate) => emit('change', { ...voice, rate })" /></FieldRow>
-    <FieldRow label="Pitch"><RangeField :label="`Pitch of ${label}`" :value="voice.pitch" :shown="String(voice.pitch)" :min="0" :max="100" :step="1" :disabled="disabled" @change="(pitch) => emit('change', { ...voice, pitch })" /></FieldRow>
+    <FieldRow label="Voice"
+      ><ChoiceField
+        :label="label"
+        :value="`${voice.engine}/${voice.voice}`"
+        :choices="choices"
+        :disabled="disabled"
+        @change="choose"
+    /></FieldRow>
+    <FieldRow label="Pace"
+      ><RangeField
+        :label="`Pace of ${label}`"
+        :value="voice.rate"
+        :shown="`${voice.rate} wpm`"
+        :min="80"
+        :max="320"
+        :step="5"
+        :disabled="disabled"
+        @change="(rate) => emit('change', { ...voice, rate })"
+    /></FieldRow>
+    <FieldRow label="Pitch"
+      ><RangeField
+        :label="`Pitch of ${label}`"
+        :value="voice.pitch"
+        :shown="String(voice.pitch)"
+        :min="0"
+        :max="100"
+        :step="1"
+        :disabled="disabled"
+        @change="(pitch) => emit('change', { ...voice, pitch })"
+    /></FieldRow>
   </div>
 </template>

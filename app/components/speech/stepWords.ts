@@ -17,5 +17,14 @@ export const stepWords: Record<SpeechStep, string> = {
 }
 
 export const abuseWords: Record<Abuse, string> = {
-  numbers: 'endless figures', stretched: 'a letter held', repeated: 'words repeated', links: 'addresses', emoji: 'walls of emoji', shouted: 'shouting', blocked: 'blocked words', disguised: 'disguised words', unseen: 'unseen letters', endless: 'endless text',
+  numbers: 'endless figures',
+  stretched: 'a letter held',
+  repeated: 'words repeated',
+  links: 'addresses',
+  emoji: 'walls of emoji',
+  shouted: 'shouting',
+  blocked: 'blocked words',
+  disguised: 'disguised words',
+  unseen: 'unseen letters',
+  endless: 'endless text',
 }

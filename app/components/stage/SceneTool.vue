@@ -20,15 +20,56 @@ function choose(event: Event): void {
 
 <template>
   <Menu as="div" class="relative shrink-0">
-    <MenuButton :class="toolClass" aria-label="Your own scene under the stage" title="Your own scene under the stage"><ImageDown :size="16" aria-hidden="true" /></MenuButton>
+    <MenuButton :class="toolClass" aria-label="Your own scene under the stage" title="Your own scene under the stage"
+      ><ImageDown :size="16" aria-hidden="true"
+    /></MenuButton>
     <Teleport to="body">
-      <MenuItems class="on-paper fixed top-64 left-[5.2rem] z-40 w-72 rounded-sm border border-rule py-1 shadow-lg focus:outline-none">
-        <p class="px-3 py-1 text-faded">Lay a picture or a short clip of your scene under the stage, to judge size, place and contrast on what viewers see. It stays in this browser.</p>
-        <MenuItem v-slot="{ active }"><button type="button" class="block w-full px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="input?.click()">Choose a picture or clip…</button></MenuItem>
-        <MenuItem v-slot="{ active }"><button type="button" class="block w-full px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="view.showsScene = !view.showsScene">{{ view.showsScene ? 'Hide it' : 'Show it' }}</button></MenuItem>
-        <MenuItem v-slot="{ active }"><button type="button" class="block w-full px-3 py-1 text-left" :class="active ? 'bg-rule/60' : ''" @click="emit('scene', null)">Take it away</button></MenuItem>
+      <MenuItems
+        class="on-paper fixed top-64 left-[5.2rem] z-40 w-72 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
+      >
+        <p class="px-3 py-1 text-faded">
+          Lay a picture or a short clip of your scene under the stage, to judge size, place and contrast on what viewers
+          see. It stays in this browser.
+        </p>
+        <MenuItem v-slot="{ active }"
+          ><button
+            type="button"
+            class="block w-full px-3 py-1 text-left"
+            :class="active ? 'bg-rule/60' : ''"
+            @click="input?.click()"
+          >
+            Choose a picture or clip…
+          </button></MenuItem
+        >
+        <MenuItem v-slot="{ active }"
+          ><button
+            type="button"
+            class="block w-full px-3 py-1 text-left"
+            :class="active ? 'bg-rule/60' : ''"
+            @click="view.showsScene = !view.showsScene"
+          >
+            {{ view.showsScene ? 'Hide it' : 'Show it' }}
+          </button></MenuItem
+        >
+        <MenuItem v-slot="{ active }"
+          ><button
+            type="button"
+            class="block w-full px-3 py-1 text-left"
+            :class="active ? 'bg-rule/60' : ''"
+            @click="emit('scene', null)"
+          >
+            Take it away
+          </button></MenuItem
+        >
       </MenuItems>
     </Teleport>
-    <input ref="input" type="file" accept="image/*,video/*" class="hidden" aria-label="Picture or clip of your scene" @change="choose" />
+    <input
+      ref="input"
+      type="file"
+      accept="image/*,video/*"
+      class="hidden"
+      aria-label="Picture or clip of your scene"
+      @change="choose"
+    />
   </Menu>
 </template>

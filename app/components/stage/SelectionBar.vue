@@ -1,5 +1,20 @@
 <script setup lang="ts">
-import { AlignCenterHorizontal, AlignCenterVertical, BringToFront, Copy, Eye, EyeOff, Group, Lock, LockOpen, Paintbrush, SendToBack, Trash2, Ungroup, Waves } from '@lucide/vue'
+import {
+  AlignCenterHorizontal,
+  AlignCenterVertical,
+  BringToFront,
+  Copy,
+  Eye,
+  EyeOff,
+  Group,
+  Lock,
+  LockOpen,
+  Paintbrush,
+  SendToBack,
+  Trash2,
+  Ungroup,
+  Waves,
+} from '@lucide/vue'
 import { computed, type Component } from 'vue'
 import { useClipboardStore } from '../../stores/clipboard.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -15,18 +30,39 @@ const buttons = computed<{ name: string; icon: Component; act: () => void; isOff
   { name: 'Send to the back', icon: SendToBack, act: () => acts.order('back') },
   { name: 'Centre left to right', icon: AlignCenterVertical, act: () => acts.centre('x') },
   { name: 'Centre top to bottom', icon: AlignCenterHorizontal, act: () => acts.centre('y') },
-  acts.isGrouped.value ? { name: 'Ungroup', icon: Ungroup, act: acts.ungroup } : { name: 'Group', icon: Group, act: acts.group, isOff: room.selected.length < 2 },
-  acts.isLocked.value ? { name: 'Unlock', icon: LockOpen, act: acts.toggleLock } : { name: 'Lock', icon: Lock, act: acts.toggleLock },
-  acts.isOff.value ? { name: 'Show on air', icon: Eye, act: acts.toggleHidden } : { name: 'Hide, on air too', icon: EyeOff, act: acts.toggleHidden },
+  acts.isGrouped.value
+    ? { name: 'Ungroup', icon: Ungroup, act: acts.ungroup }
+    : { name: 'Group', icon: Group, act: acts.group, isOff: room.selected.length < 2 },
+  acts.isLocked.value
+    ? { name: 'Unlock', icon: LockOpen, act: acts.toggleLock }
+    : { name: 'Lock', icon: Lock, act: acts.toggleLock },
+  acts.isOff.value
+    ? { name: 'Show on air', icon: Eye, act: acts.toggleHidden }
+    : { name: 'Hide, on air too', icon: EyeOff, act: acts.toggleHidden },
   { name: 'Copy', icon: Copy, act: () => void clipboard.copy() },
   { name: 'Paste the copied style', icon: Paintbrush, act: clipboard.pasteStyle, isOff: !clipboard.canPasteStyle },
   { name: 'Paste the copied motion', icon: Waves, act: clipboard.pasteMotion, isOff: !clipboard.canPasteMotion },
-  { name: room.selected.length > 1 ? 'Remove these parts' : `Remove ${room.part?.name ?? ''}; can be undone`, icon: Trash2, act: acts.remove },
+  {
+    name: room.selected.length > 1 ? 'Remove these parts' : `Remove ${room.part?.name ?? ''}; can be undone`,
+    icon: Trash2,
+    act: acts.remove,
+  },
 ])
 </script>
 
 <template>
   <div class="flex flex-wrap" role="toolbar" aria-label="Selected parts">
-    <button v-for="button in buttons" :key="button.name" type="button" class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35" :aria-label="button.name" :title="button.name" :disabled="button.isOff ?? false" @click="button.act()"><component :is="button.icon" :size="15" aria-hidden="true" /></button>
+    <button
+      v-for="button in buttons"
+      :key="button.name"
+      type="button"
+      class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35"
+      :aria-label="button.name"
+      :title="button.name"
+      :disabled="button.isOff ?? false"
+      @click="button.act()"
+    >
+      <component :is="button.icon" :size="15" aria-hidden="true" />
+    </button>
   </div>
 </template>

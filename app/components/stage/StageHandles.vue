@@ -3,13 +3,22 @@ import { computed } from 'vue'
 import type { Grip } from '../../../core/edit/resizeBox.ts'
 import type { VisualState } from '../../../core/score/sceneState.ts'
 
-/** Eight grips and a handle to turn, at the corners and sides of what was drawn. Drawn in screen pixels, whatever the zoom. */
+/**
+ * Eight grips and a handle to turn, at the corners and sides of what was drawn. Drawn in screen pixels, whatever the
+ * zoom.
+ */
 const props = defineProps<{ visual: VisualState; scale: number; isText: boolean }>()
 defineEmits<{ begin: [event: PointerEvent, grip: Grip | 'turn'] }>()
 
 const allGrips: (Grip & { cursor: string })[] = [
-  { x: -1, y: -1, cursor: 'nwse-resize' }, { x: 0, y: -1, cursor: 'ns-resize' }, { x: 1, y: -1, cursor: 'nesw-resize' }, { x: 1, y: 0, cursor: 'ew-resize' },
-  { x: 1, y: 1, cursor: 'nwse-resize' }, { x: 0, y: 1, cursor: 'ns-resize' }, { x: -1, y: 1, cursor: 'nesw-resize' }, { x: -1, y: 0, cursor: 'ew-resize' },
+  { x: -1, y: -1, cursor: 'nwse-resize' },
+  { x: 0, y: -1, cursor: 'ns-resize' },
+  { x: 1, y: -1, cursor: 'nesw-resize' },
+  { x: 1, y: 0, cursor: 'ew-resize' },
+  { x: 1, y: 1, cursor: 'nwse-resize' },
+  { x: 0, y: 1, cursor: 'ns-resize' },
+  { x: -1, y: 1, cursor: 'nesw-resize' },
+  { x: -1, y: 0, cursor: 'ew-resize' },
 ]
 // Text is as high as its letters: only its corners and its width can be pulled.
 const grips = computed(() => (props.isText ? allGrips.filter((grip) => grip.x !== 0) : allGrips))
@@ -19,13 +28,29 @@ function at(xRatio: number, yRatio: number, outPx = 0): { left: string; top: str
   const x = props.visual.widthPx * xRatio
   const y = props.visual.heightPx * yRatio
   const up = Math.hypot(c, d) || 1
-  return { left: `${(a * x + c * y + e) * props.scale - (c / up) * outPx}px`, top: `${(b * x + d * y + f) * props.scale - (d / up) * outPx}px` }
+  return {
+    left: `${(a * x + c * y + e) * props.scale - (c / up) * outPx}px`,
+    top: `${(b * x + d * y + f) * props.scale - (d / up) * outPx}px`,
+  }
 }
 </script>
 
 <template>
   <div class="pointer-events-none absolute inset-0">
-    <span v-for="grip in grips" :key="`${grip.x}/${grip.y}`" data-grip class="pointer-events-auto absolute size-2.5 -translate-x-1/2 -translate-y-1/2 rounded-[2px] border border-sky bg-white" :style="{ ...at((grip.x + 1) / 2, (grip.y + 1) / 2), cursor: grip.cursor }" @pointerdown="$emit('begin', $event, { x: grip.x, y: grip.y })" />
-    <span data-turn class="pointer-events-auto absolute size-3 -translate-x-1/2 -translate-y-1/2 cursor-grab rounded-full border-2 border-sky bg-white" :style="at(0.5, 0, 20)" title="Turn (Alt: without steps)" @pointerdown="$emit('begin', $event, 'turn')" />
+    <span
+      v-for="grip in grips"
+      :key="`${grip.x}/${grip.y}`"
+      data-grip
+      class="pointer-events-auto absolute size-2.5 -translate-x-1/2 -translate-y-1/2 rounded-[2px] border border-sky bg-white"
+      :style="{ ...at((grip.x + 1) / 2, (grip.y + 1) / 2), cursor: grip.cursor }"
+      @pointerdown="$emit('begin', $event, { x: grip.x, y: grip.y })"
+    />
+    <span
+      data-turn
+      class="pointer-events-auto absolute size-3 -translate-x-1/2 -translate-y-1/2 cursor-grab rounded-full border-2 border-sky bg-white"
+      :style="at(0.5, 0, 20)"
+      title="Turn (Alt: without steps)"
+      @pointerdown="$emit('begin', $event, 'turn')"
+    />
   </div>
 </template>

@@ -12,7 +12,14 @@ import { useLiveStore } from '../../stores/live.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 
-const props = defineProps<{ tMs: number; lengthMs: number; isPlaying: boolean; isHeard: boolean; hearsSource: boolean; remarks: readonly Remark[] }>()
+const props = defineProps<{
+  tMs: number
+  lengthMs: number
+  isPlaying: boolean
+  isHeard: boolean
+  hearsSource: boolean
+  remarks: readonly Remark[]
+}>()
 defineEmits<{ play: []; stop: []; sound: [] }>()
 
 const draft = useDraftStore()
@@ -48,7 +55,10 @@ const testWords = computed(() => {
   if (!sent.value.playId) return sent.value.reason
   const { playId } = sent.value
   const current = desk.value?.current
-  if (current?.id === playId) return current.shownCount > 0 ? `Showing on ${counted(current.shownCount, 'source')} now` : 'Sources are loading it…'
+  if (current?.id === playId)
+    return current.shownCount > 0
+      ? `Showing on ${counted(current.shownCount, 'source')} now`
+      : 'Sources are loading it…'
   const ended = desk.value?.log.find((play) => play.id === playId)
   if (ended?.state === 'done') return `Shown by ${counted(ended.shownCount, 'source')}`
   if (ended) return `Not shown: ${ended.reason}`
@@ -60,7 +70,12 @@ async function sendTest(): Promise<void> {
   isSending.value = true
   refusal.value = ''
   try {
-    sent.value = await request<TestAnswer>('POST', `/api/boxes/${draft.view.id}/tests`, { kind: room.kind, viewer: room.viewer, ...(room.choice ? { choice: room.choice } : {}), ...(isCase.value && room.variation ? { variationId: room.variation.id } : {}) })
+    sent.value = await request<TestAnswer>('POST', `/api/boxes/${draft.view.id}/tests`, {
+      kind: room.kind,
+      viewer: room.viewer,
+      ...(room.choice ? { choice: room.choice } : {}),
+      ...(isCase.value && room.variation ? { variationId: room.variation.id } : {}),
+    })
   } catch (error) {
     refusal.value = wordsOf(error)
   }
@@ -69,38 +84,73 @@ async function sendTest(): Promise<void> {
 /** One case among several is tested with what it is for. */
 const isCase = computed(() => (room.alert?.variations.length ?? 0) > 1)
 const wrongCount = computed(() => props.remarks.filter((remark) => remark.level === 'wrong').length)
-const isBehind = computed(() => props.lengthMs > 0 && draft.differences.some((difference) => (room.alert && difference.kind === mainKind(room.alert)) || difference.kind === null))
+const isBehind = computed(
+  () =>
+    props.lengthMs > 0 &&
+    draft.differences.some(
+      (difference) => (room.alert && difference.kind === mainKind(room.alert)) || difference.kind === null,
+    ),
+)
 </script>
 
 <template>
   <div class="flex min-h-0 w-52 flex-col gap-4 overflow-y-auto py-3 pr-4">
     <section aria-label="Playback">
-      <p class="font-display leading-none"><span class="text-4xl font-semibold tabular-nums">{{ seconds(tMs) }}</span> <span class="font-semibold text-mist">s of {{ seconds(lengthMs) }}</span></p>
+      <p class="font-display leading-none">
+        <span class="text-4xl font-semibold tabular-nums">{{ seconds(tMs) }}</span>
+        <span class="font-semibold text-mist">s of {{ seconds(lengthMs) }}</span>
+      </p>
       <div class="mt-3 flex gap-2">
         <button type="button" class="button" @click="isPlaying ? $emit('stop') : $emit('play')">
           <component :is="isPlaying ? Square : Play" :size="14" aria-hidden="true" />{{ isPlaying ? 'Stop' : 'Play' }}
         </button>
         <button type="button" class="button" :aria-pressed="isHeard" @click="$emit('sound')">
-          <component :is="isHeard ? Volume2 : VolumeX" :size="15" aria-hidden="true" />{{ isHeard ? 'Heard here' : 'Silent here' }}
+          <component :is="isHeard ? Volume2 : VolumeX" :size="15" aria-hidden="true" />{{
+            isHeard ? 'Heard here' : 'Silent here'
+          }}
         </button>
       </div>
-      <p v-if="hearsSource" class="mt-2 text-mist">{{ isHeard ? 'A source of this box plays on this machine too: you may hear everything twice.' : 'Silent, because a source of this box plays on this machine.' }}</p>
-      <p v-else class="mt-2 text-mist"><span class="key">Space</span> plays {{ view.loop ? 'the loop' : 'from the start' }}</p>
+      <p v-if="hearsSource" class="mt-2 text-mist">
+        {{
+          isHeard
+            ? 'A source of this box plays on this machine too: you may hear everything twice.'
+            : 'Silent, because a source of this box plays on this machine.'
+        }}
+      </p>
+      <p v-else class="mt-2 text-mist">
+        <span class="key">Space</span> plays {{ view.loop ? 'the loop' : 'from the start' }}
+      </p>
     </section>
     <section v-if="remarks.length > 0" aria-label="Remarks">
-      <button type="button" class="link text-left" :class="wrongCount > 0 ? 'text-wrong' : 'text-mist'" @click="room.select(null)">{{ counted(remarks.length, 'remark') }}{{ wrongCount > 0 ? `, ${wrongCount} to mend` : '' }}</button>
+      <button
+        type="button"
+        class="link text-left"
+        :class="wrongCount > 0 ? 'text-wrong' : 'text-mist'"
+        @click="room.select(null)"
+      >
+        {{ counted(remarks.length, 'remark') }}{{ wrongCount > 0 ? `, ${wrongCount} to mend` : '' }}
+      </button>
     </section>
     <section class="border-t border-seam pt-3" aria-label="Test">
       <h2 class="font-semibold">Test on the sources</h2>
-      <p :class="sourceCount > 0 ? 'text-fine' : 'text-mist'">{{ sourceCount > 0 ? `${counted(sourceCount, 'source')} connected` : 'no source connected' }}</p>
-      <button type="button" class="button mt-2" :disabled="isSending || !draft.view?.onAir" @click="sendTest">{{ isCase ? 'Test this case' : 'Send a test' }}</button>
+      <p :class="sourceCount > 0 ? 'text-fine' : 'text-mist'">
+        {{ sourceCount > 0 ? `${counted(sourceCount, 'source')} connected` : 'no source connected' }}
+      </p>
+      <button type="button" class="button mt-2" :disabled="isSending || !draft.view?.onAir" @click="sendTest">
+        {{ isCase ? 'Test this case' : 'Send a test' }}
+      </button>
       <p role="status" class="mt-2 min-h-9" :class="refusal ? 'text-wrong' : 'text-snow'">{{ testWords }}</p>
       <p v-if="!draft.view?.onAir" class="text-mist">Put the box on air first: tests play what is on air.</p>
       <p v-else-if="isBehind" class="text-mist">A test plays what is on air, without your last changes.</p>
     </section>
     <section class="mt-auto border-t border-seam pt-3 text-mist" aria-label="Draft">
-      <p role="status" :class="['offline', 'conflict', 'refused'].includes(draft.saveState) ? 'text-wrong' : ''">{{ saveWords }}</p>
-      <p v-if="draft.document">Canvas {{ draft.document.canvas.widthPx }} × {{ draft.document.canvas.heightPx }}, {{ draft.document.canvas.framesPerSecond }} fps</p>
+      <p role="status" :class="['offline', 'conflict', 'refused'].includes(draft.saveState) ? 'text-wrong' : ''">
+        {{ saveWords }}
+      </p>
+      <p v-if="draft.document">
+        Canvas {{ draft.document.canvas.widthPx }} × {{ draft.document.canvas.heightPx }},
+        {{ draft.document.canvas.framesPerSecond }} fps
+      </p>
     </section>
   </div>
 </template>

@@ -15,7 +15,16 @@ import { boundsOf, isPlaced } from './stageGeometry.ts'
 import { useStageGestures } from './useStageGestures.ts'
 import ZoneLayer from './ZoneLayer.vue'
 
-const props = defineProps<{ canvas: Canvas; scene: SceneState; isPlaying: boolean; isLoading: boolean; canEdit: boolean; fault: string | null; sceneUrl: string | null; sceneIsMoving: boolean }>()
+const props = defineProps<{
+  canvas: Canvas
+  scene: SceneState
+  isPlaying: boolean
+  isLoading: boolean
+  canEdit: boolean
+  fault: string | null
+  sceneUrl: string | null
+  sceneIsMoving: boolean
+}>()
 const emit = defineEmits<{ host: [element: HTMLElement]; step: [frames: number] }>()
 
 const draft = useDraftStore()
@@ -26,18 +35,46 @@ const host = ref<HTMLElement>()
 const surface = ref<HTMLElement>()
 const { scale: fitScale } = useCanvasScale(area, toRef(props, 'canvas'))
 const scale = computed(() => fitScale.value * view.zoom)
-const size = computed(() => ({ width: `${props.canvas.widthPx * scale.value}px`, height: `${props.canvas.heightPx * scale.value}px` }))
-const gestures = useStageGestures({ surface, scale, canvas: toRef(props, 'canvas'), scene: toRef(props, 'scene'), canEdit: toRef(props, 'canEdit') })
+const size = computed(() => ({
+  width: `${props.canvas.widthPx * scale.value}px`,
+  height: `${props.canvas.heightPx * scale.value}px`,
+}))
+const gestures = useStageGestures({
+  surface,
+  scale,
+  canvas: toRef(props, 'canvas'),
+  scene: toRef(props, 'scene'),
+  canEdit: toRef(props, 'canEdit'),
+})
 
 onMounted(() => host.value && emit('host', host.value))
 
-const drawn = computed(() => (props.isPlaying || view.panel === 'zones' ? [] : props.scene.visuals.filter((visual) => room.partIds.includes(visual.partId))))
-const outlines = computed(() => drawn.value.map((visual) => ({ id: visual.partId, points: cornersOf(visual).map((corner) => `${corner.xPx},${corner.yPx}`).join(' ') })))
-const handled = computed(() => (props.canEdit && room.selected.length === 1 && room.part && isPlaced(room.part) ? (drawn.value[0] ?? null) : null))
-const measured = computed(() => (drawn.value.length === 1 && drawn.value[0] ? `${Math.round(drawn.value[0].widthPx)} × ${Math.round(drawn.value[0].heightPx)}` : ''))
+const drawn = computed(() =>
+  props.isPlaying || view.panel === 'zones'
+    ? []
+    : props.scene.visuals.filter((visual) => room.partIds.includes(visual.partId)),
+)
+const outlines = computed(() =>
+  drawn.value.map((visual) => ({
+    id: visual.partId,
+    points: cornersOf(visual)
+      .map((corner) => `${corner.xPx},${corner.yPx}`)
+      .join(' '),
+  })),
+)
+const handled = computed(() =>
+  props.canEdit && room.selected.length === 1 && room.part && isPlaced(room.part) ? (drawn.value[0] ?? null) : null,
+)
+const measured = computed(() =>
+  drawn.value.length === 1 && drawn.value[0]
+    ? `${Math.round(drawn.value[0].widthPx)} × ${Math.round(drawn.value[0].heightPx)}`
+    : '',
+)
 const measuredAt = computed(() => {
   const box = drawn.value[0] && boundsOf(drawn.value[0])
-  return box ? { left: `${Math.max(0, box.left * scale.value)}px`, top: `${Math.max(0, box.top * scale.value - 20)}px` } : {}
+  return box
+    ? { left: `${Math.max(0, box.left * scale.value)}px`, top: `${Math.max(0, box.top * scale.value - 20)}px` }
+    : {}
 })
 const safe = computed(() => {
   const { left, top, right, bottom } = safeArea(props.canvas)
@@ -66,7 +103,12 @@ function onWheel(event: WheelEvent): void {
 
 <template>
   <div class="relative min-h-0 min-w-0">
-    <div ref="area" class="absolute inset-0 grid overflow-auto" :class="view.zoom > 1 ? '' : 'place-items-center overflow-hidden'" @wheel="onWheel">
+    <div
+      ref="area"
+      class="absolute inset-0 grid overflow-auto"
+      :class="view.zoom > 1 ? '' : 'place-items-center overflow-hidden'"
+      @wheel="onWheel"
+    >
       <div
         ref="surface"
         class="relative touch-none overflow-hidden bg-stage outline-1 outline-seam"
@@ -78,22 +120,105 @@ function onWheel(event: WheelEvent): void {
         @pointerdown="gestures.begin"
         @keydown="onKey"
       >
-        <component :is="sceneIsMoving ? 'video' : 'img'" v-if="sceneUrl && view.showsScene" :src="sceneUrl" alt="" class="pointer-events-none absolute inset-0 size-full object-cover" v-bind="sceneIsMoving ? { autoplay: true, loop: true, muted: true, playsinline: true } : {}" />
-        <div ref="host" class="pointer-events-none absolute top-0 left-0 origin-top-left" :style="{ transform: `scale(${scale})` }" />
-        <ZoneLayer v-if="draft.document && !isPlaying" :zones="draft.document.zones" :scale="scale" :is-editing="view.panel === 'zones' && canEdit" />
-        <svg class="pointer-events-none absolute inset-0 size-full" :viewBox="`0 0 ${canvas.widthPx} ${canvas.heightPx}`" aria-hidden="true">
-          <rect v-if="!isPlaying" v-bind="safe" class="fill-none stroke-[#5d7397]" stroke-dasharray="10 10" stroke-width="1" vector-effect="non-scaling-stroke" />
-          <line v-if="gestures.guideX.value !== null" :x1="gestures.guideX.value" :x2="gestures.guideX.value" y1="0" :y2="canvas.heightPx" class="stroke-bolt" stroke-width="1" vector-effect="non-scaling-stroke" />
-          <line v-if="gestures.guideY.value !== null" :y1="gestures.guideY.value" :y2="gestures.guideY.value" x1="0" :x2="canvas.widthPx" class="stroke-bolt" stroke-width="1" vector-effect="non-scaling-stroke" />
-          <polygon v-for="outline in outlines" :key="outline.id" :points="outline.points" class="fill-none stroke-sky" stroke-width="1.5" vector-effect="non-scaling-stroke" />
-          <rect v-if="gestures.frame.value" :x="gestures.frame.value.left" :y="gestures.frame.value.top" :width="gestures.frame.value.right - gestures.frame.value.left" :height="gestures.frame.value.bottom - gestures.frame.value.top" class="fill-sky/15 stroke-sky" stroke-width="1" vector-effect="non-scaling-stroke" />
+        <component
+          :is="sceneIsMoving ? 'video' : 'img'"
+          v-if="sceneUrl && view.showsScene"
+          :src="sceneUrl"
+          alt=""
+          class="pointer-events-none absolute inset-0 size-full object-cover"
+          v-bind="sceneIsMoving ? { autoplay: true, loop: true, muted: true, playsinline: true } : {}"
+        />
+        <div
+          ref="host"
+          class="pointer-events-none absolute top-0 left-0 origin-top-left"
+          :style="{ transform: `scale(${scale})` }"
+        />
+        <ZoneLayer
+          v-if="draft.document && !isPlaying"
+          :zones="draft.document.zones"
+          :scale="scale"
+          :is-editing="view.panel === 'zones' && canEdit"
+        />
+        <svg
+          class="pointer-events-none absolute inset-0 size-full"
+          :viewBox="`0 0 ${canvas.widthPx} ${canvas.heightPx}`"
+          aria-hidden="true"
+        >
+          <rect
+            v-if="!isPlaying"
+            v-bind="safe"
+            class="fill-none stroke-[#5d7397]"
+            stroke-dasharray="10 10"
+            stroke-width="1"
+            vector-effect="non-scaling-stroke"
+          />
+          <line
+            v-if="gestures.guideX.value !== null"
+            :x1="gestures.guideX.value"
+            :x2="gestures.guideX.value"
+            y1="0"
+            :y2="canvas.heightPx"
+            class="stroke-bolt"
+            stroke-width="1"
+            vector-effect="non-scaling-stroke"
+          />
+          <line
+            v-if="gestures.guideY.value !== null"
+            :y1="gestures.guideY.value"
+            :y2="gestures.guideY.value"
+            x1="0"
+            :x2="canvas.widthPx"
+            class="stroke-bolt"
+            stroke-width="1"
+            vector-effect="non-scaling-stroke"
+          />
+          <polygon
+            v-for="outline in outlines"
+            :key="outline.id"
+            :points="outline.points"
+            class="fill-none stroke-sky"
+            stroke-width="1.5"
+            vector-effect="non-scaling-stroke"
+          />
+          <rect
+            v-if="gestures.frame.value"
+            :x="gestures.frame.value.left"
+            :y="gestures.frame.value.top"
+            :width="gestures.frame.value.right - gestures.frame.value.left"
+            :height="gestures.frame.value.bottom - gestures.frame.value.top"
+            class="fill-sky/15 stroke-sky"
+            stroke-width="1"
+            vector-effect="non-scaling-stroke"
+          />
         </svg>
-        <StageHandles v-if="handled" :visual="handled" :scale="scale" :is-text="room.part !== null && isTextPart(room.part)" @begin="gestures.beginHandle" />
-        <span v-if="measured && handled" class="pointer-events-none absolute rounded-xs bg-sky px-1 font-mono text-2xs text-ink" :style="measuredAt">{{ measured }}</span>
-        <p v-if="fault" role="alert" class="absolute inset-x-4 top-4 rounded-sm bg-deep/90 p-2 text-center text-wrong">{{ fault }}</p>
+        <StageHandles
+          v-if="handled"
+          :visual="handled"
+          :scale="scale"
+          :is-text="room.part !== null && isTextPart(room.part)"
+          @begin="gestures.beginHandle"
+        />
+        <span
+          v-if="measured && handled"
+          class="pointer-events-none absolute rounded-xs bg-sky px-1 font-mono text-2xs text-ink"
+          :style="measuredAt"
+          >{{ measured }}</span
+        >
+        <p v-if="fault" role="alert" class="absolute inset-x-4 top-4 rounded-sm bg-deep/90 p-2 text-center text-wrong">
+          {{ fault }}
+        </p>
         <p v-else-if="isLoading" class="absolute inset-x-0 top-4 text-center text-mist">Loading media…</p>
-        <p v-else-if="!hasParts && draft.document" class="absolute inset-0 grid place-items-center text-mist">Nothing on the stage yet. Add a picture, words or a sound with the tools at the left.</p>
-        <p v-if="view.panel === 'zones'" class="pointer-events-none absolute inset-x-0 top-2 z-20 text-center text-snow"><span class="rounded-sm bg-deep/90 px-2 py-1">Draw where the camera, the chat or the game is. Layouts keep clear of it.</span></p>
+        <p v-else-if="!hasParts && draft.document" class="absolute inset-0 grid place-items-center text-mist">
+          Nothing on the stage yet. Add a picture, words or a sound with the tools at the left.
+        </p>
+        <p
+          v-if="view.panel === 'zones'"
+          class="pointer-events-none absolute inset-x-0 top-2 z-20 text-center text-snow"
+        >
+          <span class="rounded-sm bg-deep/90 px-2 py-1"
+            >Draw where the camera, the chat or the game is. Layouts keep clear of it.</span
+          >
+        </p>
       </div>
     </div>
     <StageZoom class="absolute right-1 bottom-1" :shown-percent="Math.round(scale * 100)" />

@@ -1,7 +1,26 @@
-import { Image, MessageSquareText, MoveHorizontal, RectangleHorizontal, Shapes, Speech, Type, Volume2 } from '@lucide/vue'
+import {
+  Image,
+  MessageSquareText,
+  MoveHorizontal,
+  RectangleHorizontal,
+  Shapes,
+  Speech,
+  Type,
+  Volume2,
+} from '@lucide/vue'
 import type { Component } from 'vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
-import { starterBackdrop, starterLine, starterMessage, starterParticles, starterPicture, starterShape, starterSound, starterTicker, starterVoice } from '../../../core/composition/starterParts.ts'
+import {
+  starterBackdrop,
+  starterLine,
+  starterMessage,
+  starterParticles,
+  starterPicture,
+  starterShape,
+  starterSound,
+  starterTicker,
+  starterVoice,
+} from '../../../core/composition/starterParts.ts'
 import type { Part } from '../../../core/parts/part.ts'
 import { presetNames, type PresetName } from '../../../core/parts/particles/presets.ts'
 
@@ -11,18 +30,31 @@ interface NewPart {
   make: (canvas: Canvas, parts: readonly Part[]) => Part
 }
 
-const wordIds = (parts: readonly Part[]) => parts.filter((part) => part.kind === 'line' || part.kind === 'message').map((part) => part.id)
+const wordIds = (parts: readonly Part[]) =>
+  parts.filter((part) => part.kind === 'line' || part.kind === 'message').map((part) => part.id)
 
 /** What can be added, in the order in which people think of it. */
 export const newParts: readonly NewPart[] = [
-  { name: 'Add a line of text', icon: Type, make: (canvas) => ({ ...starterLine(canvas, 'headline', '{name}'), id: 'line', name: 'Line' }) },
+  {
+    name: 'Add a line of text',
+    icon: Type,
+    make: (canvas) => ({ ...starterLine(canvas, 'headline', '{name}'), id: 'line', name: 'Line' }),
+  },
   { name: 'Add the viewer’s message', icon: MessageSquareText, make: (canvas) => starterMessage(canvas) },
   { name: 'Add a picture', icon: Image, make: (canvas) => starterPicture(canvas, null) },
   { name: 'Add a sound', icon: Volume2, make: () => starterSound(null) },
   { name: 'Add a voice that reads', icon: Speech, make: () => starterVoice() },
-  { name: 'Add a backdrop behind the text', icon: RectangleHorizontal, make: (canvas, parts) => starterBackdrop(canvas, wordIds(parts)) },
+  {
+    name: 'Add a backdrop behind the text',
+    icon: RectangleHorizontal,
+    make: (canvas, parts) => starterBackdrop(canvas, wordIds(parts)),
+  },
   { name: 'Add a shape', icon: Shapes, make: (canvas) => starterShape(canvas) },
-  { name: 'Add a running line', icon: MoveHorizontal, make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}') },
+  {
+    name: 'Add a running line',
+    icon: MoveHorizontal,
+    make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}'),
+  },
 ]
 
 const presetWords: Record<PresetName, { label: string; means: string }> = {
@@ -32,4 +64,8 @@ const presetWords: Record<PresetName, { label: string; means: string }> = {
   rosette: { label: 'Rosette', means: 'a ring that opens' },
   gust: { label: 'Gust', means: 'blown across from the left' },
 }
-export const newParticles = presetNames.map((name) => ({ name, ...presetWords[name], make: (canvas: Canvas) => starterParticles(canvas, name) }))
+export const newParticles = presetNames.map((name) => ({
+  name,
+  ...presetWords[name],
+  make: (canvas: Canvas) => starterParticles(canvas, name),
+}))

@@ -1,13 +1,36 @@
 import { describe, expect, it } from 'vitest'
-import { starterBackdrop, starterLine, starterParticles, starterPicture, starterSound, starterTicker } from '../../../core/composition/starterParts.ts'
+import {
+  starterBackdrop,
+  starterLine,
+  starterParticles,
+  starterPicture,
+  starterSound,
+  starterTicker,
+} from '../../../core/composition/starterParts.ts'
 import type { SceneState, VisualState } from '../../../core/score/sceneState.ts'
 import { hitTest } from '../../../core/score/hitTest.ts'
 import { applyBox, around, drawnBox, isPlaced, restBox } from './stageGeometry.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const base = { widthPx: 200, heightPx: 100, opacity: 1, blurPx: 0, cut: null }
-const line: VisualState = { ...base, kind: 'line', partId: 'headline', matrix: [1, 0, 0, 1, 300, 400], letters: null, lit: null, scrollPx: 0 }
-const particles: VisualState = { ...base, kind: 'particles', partId: 'gust', widthPx: 1920, heightPx: 1080, matrix: [1, 0, 0, 1, 0, 0], intoMs: 0 }
+const line: VisualState = {
+  ...base,
+  kind: 'line',
+  partId: 'headline',
+  matrix: [1, 0, 0, 1, 300, 400],
+  letters: null,
+  lit: null,
+  scrollPx: 0,
+}
+const particles: VisualState = {
+  ...base,
+  kind: 'particles',
+  partId: 'gust',
+  widthPx: 1920,
+  heightPx: 1080,
+  matrix: [1, 0, 0, 1, 0, 0],
+  intoMs: 0,
+}
 const scene: SceneState = { visuals: [line, particles], sounds: [] }
 
 describe('what can be moved', () => {
@@ -26,7 +49,12 @@ describe('boxes on the stage', () => {
   it('are where things were drawn, one around several', () => {
     expect(drawnBox(scene, 'headline')).toEqual({ left: 300, right: 500, top: 400, bottom: 500 })
     expect(drawnBox(scene, 'gone')).toBeNull()
-    expect(around([{ left: 0, right: 10, top: 5, bottom: 9 }, { left: -3, right: 4, top: 6, bottom: 20 }])).toEqual({ left: -3, right: 10, top: 5, bottom: 20 })
+    expect(
+      around([
+        { left: 0, right: 10, top: 5, bottom: 9 },
+        { left: -3, right: 4, top: 6, bottom: 20 },
+      ]),
+    ).toEqual({ left: -3, right: 10, top: 5, bottom: 20 })
     expect(around([])).toBeNull()
   })
   it('are not hit through particles that fly everywhere', () => {

@@ -29,18 +29,36 @@ export function boundsOf(visual: VisualState): CanvasBox {
 /** The smallest box around several; null for none. */
 export function around(boxes: readonly CanvasBox[]): CanvasBox | null {
   if (boxes.length === 0) return null
-  return boxAround(boxes.flatMap(({ left, top, right, bottom }) => [{ xPx: left, yPx: top }, { xPx: right, yPx: bottom }]))
+  return boxAround(
+    boxes.flatMap(({ left, top, right, bottom }) => [
+      { xPx: left, yPx: top },
+      { xPx: right, yPx: bottom },
+    ]),
+  )
 }
 
 /** A part's box at rest, without its motion: what handles pull at. Text has the size that it was fitted to. */
 export function restBox(part: VisiblePart, visual: VisualState): StageBox {
   const { place, rotationDeg } = part
-  const size = !isTextPart(part) && 'widthPx' in part ? part : part.kind === 'ticker' ? { widthPx: part.widthPx, heightPx: visual.heightPx } : visual
+  const size =
+    !isTextPart(part) && 'widthPx' in part
+      ? part
+      : part.kind === 'ticker'
+        ? { widthPx: part.widthPx, heightPx: visual.heightPx }
+        : visual
   return { place, rotationDeg, widthPx: size.widthPx, heightPx: size.heightPx }
 }
 
-/** Gives a part the box that its handles were pulled to: text changes its size or its room, everything else its sides. */
-export function applyBox(part: Part, from: StageBox, to: StageBox, pulls: { x: number; y: number }, sizeFromPx: number): void {
+/**
+ * Gives a part the box that its handles were pulled to: text changes its size or its room, everything else its sides.
+ */
+export function applyBox(
+  part: Part,
+  from: StageBox,
+  to: StageBox,
+  pulls: { x: number; y: number },
+  sizeFromPx: number,
+): void {
   if (!isVisiblePart(part)) return
   part.place = to.place
   if (isTextPart(part)) {

@@ -32,13 +32,19 @@ function isTyping(event: KeyboardEvent): boolean {
 }
 /** A key that means something to what has the focus: it is left to it. */
 function isPressing(event: KeyboardEvent): boolean {
-  return event.target instanceof HTMLElement && event.target.closest('button, a, [role=option], [role=menuitem], [role=dialog], [role=listbox]') !== null
+  return (
+    event.target instanceof HTMLElement &&
+    event.target.closest('button, a, [role=option], [role=menuitem], [role=dialog], [role=listbox]') !== null
+  )
 }
 /** An open list is searched by typing: single letters are its own. */
 function isInList(event: KeyboardEvent): boolean {
-  return event.target instanceof HTMLElement && event.target.closest('[role=listbox], [role=menu], [role=combobox]') !== null
+  return (
+    event.target instanceof HTMLElement && event.target.closest('[role=listbox], [role=menu], [role=combobox]') !== null
+  )
 }
-const inDialog = (event: KeyboardEvent) => event.target instanceof HTMLElement && event.target.closest('[role=dialog]') !== null
+const inDialog = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement && event.target.closest('[role=dialog]') !== null
 
 /** All that the score room can do by name or key: one list for the keys, the palette and the key map. */
 export function useRoomCommands(room: Room): void {
@@ -88,14 +94,49 @@ export function useRoomCommands(room: Room): void {
     { name: 'Hide or show parts', keys: '$mod+h', group: 'Arrange', run: acts.toggleHidden },
     { name: 'Centre left to right', keys: 'Shift+c', group: 'Arrange', run: () => acts.centre('x') },
     { name: 'Centre top to bottom', keys: 'Shift+m', group: 'Arrange', run: () => acts.centre('y') },
-    { name: 'Start at the playhead', keys: 'BracketLeft', group: 'Time', run: () => dragSelected('start at the playhead', 'start', (clip) => room.tMs() - clip.startMs) },
-    { name: 'End at the playhead', keys: 'BracketRight', group: 'Time', run: () => dragSelected('end at the playhead', 'end', (clip) => room.tMs() - clip.endMs) },
-    { name: 'Move 0.05 s earlier', keys: 'Alt+ArrowLeft', group: 'Time', run: () => dragSelected('moved in time', 'whole', () => -50) },
-    { name: 'Move 0.05 s later', keys: 'Alt+ArrowRight', group: 'Time', run: () => dragSelected('moved in time', 'whole', () => 50) },
-    ...newParts.map(({ name, make }) => ({ name, keys: null, group: 'Add', run: () => draft.document && acts.add(make(draft.document.canvas, selection.parts)) })),
-    ...newParticles.map(({ label, make }) => ({ name: `Add particles: ${label}`, keys: null, group: 'Add', run: () => draft.document && acts.add(make(draft.document.canvas)) })),
+    {
+      name: 'Start at the playhead',
+      keys: 'BracketLeft',
+      group: 'Time',
+      run: () => dragSelected('start at the playhead', 'start', (clip) => room.tMs() - clip.startMs),
+    },
+    {
+      name: 'End at the playhead',
+      keys: 'BracketRight',
+      group: 'Time',
+      run: () => dragSelected('end at the playhead', 'end', (clip) => room.tMs() - clip.endMs),
+    },
+    {
+      name: 'Move 0.05 s earlier',
+      keys: 'Alt+ArrowLeft',
+      group: 'Time',
+      run: () => dragSelected('moved in time', 'whole', () => -50),
+    },
+    {
+      name: 'Move 0.05 s later',
+      keys: 'Alt+ArrowRight',
+      group: 'Time',
+      run: () => dragSelected('moved in time', 'whole', () => 50),
+    },
+    ...newParts.map(({ name, make }) => ({
+      name,
+      keys: null,
+      group: 'Add',
+      run: () => draft.document && acts.add(make(draft.document.canvas, selection.parts)),
+    })),
+    ...newParticles.map(({ label, make }) => ({
+      name: `Add particles: ${label}`,
+      keys: null,
+      group: 'Add',
+      run: () => draft.document && acts.add(make(draft.document.canvas)),
+    })),
     ...layoutNames.flatMap((layout) =>
-      [false, true].map((isMirrored) => ({ name: `Layout: ${layoutWords[layout]}${isMirrored ? ', mirrored' : ''}`, keys: null, group: 'Layout', run: () => acts.lay(layout, isMirrored) })),
+      [false, true].map((isMirrored) => ({
+        name: `Layout: ${layoutWords[layout]}${isMirrored ? ', mirrored' : ''}`,
+        keys: null,
+        group: 'Layout',
+        run: () => acts.lay(layout, isMirrored),
+      })),
     ),
   ]
   const looks: Command[] = [
@@ -116,7 +157,10 @@ export function useRoomCommands(room: Room): void {
 
   function loopSelected(): void {
     const clip = selection.part && room.solved()?.clips[selection.part.id]
-    view.loop = view.loop || !clip ? null : { fromMs: Math.max(0, clip.startMs - 300), toMs: Math.min(room.lengthMs(), clip.endMs + 300) }
+    view.loop =
+      view.loop || !clip
+        ? null
+        : { fromMs: Math.max(0, clip.startMs - 300), toMs: Math.min(room.lengthMs(), clip.endMs + 300) }
   }
 
   const guarded = (commands: readonly Command[], isEdit: boolean) =>
@@ -129,7 +173,14 @@ export function useRoomCommands(room: Room): void {
                 keys,
                 (event: KeyboardEvent) => {
                   const isPlain = !keys.includes('$mod') && !keys.includes('Alt')
-                  if (isTyping(event) || inDialog(event) || (isPlain && isInList(event)) || (keys === 'Space' && isPressing(event)) || (isPlain && ['Home', 'End'].includes(keys) && isPressing(event))) return
+                  if (
+                    isTyping(event) ||
+                    inDialog(event) ||
+                    (isPlain && isInList(event)) ||
+                    (keys === 'Space' && isPressing(event)) ||
+                    (isPlain && ['Home', 'End'].includes(keys) && isPressing(event))
+                  )
+                    return
                   if (isEdit && !room.canEdit()) return
                   event.preventDefault()
                   run()
@@ -138,6 +189,10 @@ export function useRoomCommands(room: Room): void {
             ],
       ),
     )
-  useKeys({ ...guarded(looks, false), ...guarded(edits, true), '$mod+y': (event: KeyboardEvent) => void (!isTyping(event) && (event.preventDefault(), draft.redo())) })
+  useKeys({
+    ...guarded(looks, false),
+    ...guarded(edits, true),
+    '$mod+y': (event: KeyboardEvent) => void (!isTyping(event) && (event.preventDefault(), draft.redo())),
+  })
   useCommands([...looks, ...edits])
 }

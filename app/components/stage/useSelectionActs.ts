@@ -18,7 +18,8 @@ export function useSelectionActs() {
   const draft = useDraftStore()
   const room = useScoreRoomStore()
   const isOff = (part: Part) => (isVisiblePart(part) ? part.isHidden : part.isMuted)
-  const onSelected = (what: string, recipe: (part: Part) => void) => void (room.address && room.partIds.length > 0 && draft.edit(editParts(room.address, room.partIds, what, recipe)))
+  const onSelected = (what: string, recipe: (part: Part) => void) =>
+    void (room.address && room.partIds.length > 0 && draft.edit(editParts(room.address, room.partIds, what, recipe)))
 
   /** Puts the middle of each part on the canvas's. Text holds by its origin, which is moved to its middle. */
   function centre(axis: 'x' | 'y'): void {
@@ -29,11 +30,22 @@ export function useSelectionActs() {
       const { place } = part
       const ratio = originRatio[place.origin]
       if (isTextPart(part)) {
-        if (axis === 'x') part.place = { ...place, xPx: canvas.widthPx / 2, origin: ratio.y === 0 ? 'top' : ratio.y === 1 ? 'bottom' : 'centre' }
-        else part.place = { ...place, yPx: canvas.heightPx / 2, origin: ratio.x === 0 ? 'left' : ratio.x === 1 ? 'right' : 'centre' }
+        if (axis === 'x')
+          part.place = {
+            ...place,
+            xPx: canvas.widthPx / 2,
+            origin: ratio.y === 0 ? 'top' : ratio.y === 1 ? 'bottom' : 'centre',
+          }
+        else
+          part.place = {
+            ...place,
+            yPx: canvas.heightPx / 2,
+            origin: ratio.x === 0 ? 'left' : ratio.x === 1 ? 'right' : 'centre',
+          }
         return
       }
-      const middle = 'widthPx' in part ? middleOf({ place, widthPx: part.widthPx, heightPx: part.heightPx, rotationDeg: 0 }) : place
+      const middle =
+        'widthPx' in part ? middleOf({ place, widthPx: part.widthPx, heightPx: part.heightPx, rotationDeg: 0 }) : place
       if (axis === 'x') part.place.xPx = Math.round(place.xPx + canvas.widthPx / 2 - middle.xPx)
       else part.place.yPx = Math.round(place.yPx + canvas.heightPx / 2 - middle.yPx)
     })
@@ -43,7 +55,8 @@ export function useSelectionActs() {
   const add = (part: Part): boolean => room.address !== null && draft.edit(addPart(room.address, part))
 
   function lay(layout: LayoutName, isMirrored: boolean): void {
-    if (room.address && draft.document) draft.edit(arrange(room.address, layout, draft.document.canvas, draft.document.zones, isMirrored))
+    if (room.address && draft.document)
+      draft.edit(arrange(room.address, layout, draft.document.canvas, draft.document.zones, isMirrored))
   }
 
   const areOff = computed(() => room.selected.length > 0 && room.selected.every(isOff))
@@ -56,8 +69,15 @@ export function useSelectionActs() {
     add,
     lay,
     order: (step: OrderStep) => void (room.address && draft.edit(orderParts(room.address, room.partIds, step))),
-    group: () => void (room.address && room.composition && room.partIds.length > 1 && draft.edit(groupParts(room.address, room.composition, room.partIds))),
-    ungroup: () => void (room.address && room.composition && draft.edit(ungroupParts(room.address, room.composition, room.partIds))),
+    group: () =>
+      void (
+        room.address &&
+        room.composition &&
+        room.partIds.length > 1 &&
+        draft.edit(groupParts(room.address, room.composition, room.partIds))
+      ),
+    ungroup: () =>
+      void (room.address && room.composition && draft.edit(ungroupParts(room.address, room.composition, room.partIds))),
     toggleLock(): void {
       const isLocked = !areLocked.value
       onSelected(isLocked ? 'lock' : 'unlock', (part) => void (part.isLocked = isLocked))

@@ -40,7 +40,10 @@ export function useStageGestures({ surface, scale, canvas, scene, canEdit }: Set
 
   function pointOf(event: PointerEvent): CanvasPoint {
     const rect = surface.value?.getBoundingClientRect()
-    return { xPx: (event.clientX - (rect?.left ?? 0)) / scale.value, yPx: (event.clientY - (rect?.top ?? 0)) / scale.value }
+    return {
+      xPx: (event.clientX - (rect?.left ?? 0)) / scale.value,
+      yPx: (event.clientY - (rect?.top ?? 0)) / scale.value,
+    }
   }
 
   const movable = () => (canEdit.value ? room.selected.filter(isPlaced) : [])
@@ -63,9 +66,17 @@ export function useStageGestures({ surface, scale, canvas, scene, canEdit }: Set
     const box = around(parts.flatMap((part) => drawnBox(scene.value, part.id) ?? []))
     if (adds || !box) return
     const moved = parts.map((part) => part.id)
-    const others = scene.value.visuals.filter((visual) => !moved.includes(visual.partId) && visual.kind !== 'particles').map(boundsOf)
+    const others = scene.value.visuals
+      .filter((visual) => !moved.includes(visual.partId) && visual.kind !== 'particles')
+      .map(boundsOf)
     const zones = draft.document?.zones.map(boxOfZone) ?? []
-    gesture = { doing: 'move', from, box, starts: new Map(parts.map((part) => [part.id, { xPx: part.place.xPx, yPx: part.place.yPx }])), others: [...others, ...zones] }
+    gesture = {
+      doing: 'move',
+      from,
+      box,
+      starts: new Map(parts.map((part) => [part.id, { xPx: part.place.xPx, yPx: part.place.yPx }])),
+      others: [...others, ...zones],
+    }
   }
 
   function beginHandle(event: PointerEvent, grip: Grip | 'turn'): void {
@@ -75,7 +86,17 @@ export function useStageGestures({ surface, scale, canvas, scene, canEdit }: Set
     event.stopPropagation()
     surface.value?.setPointerCapture(event.pointerId)
     const box = restBox(part, visual)
-    gesture = grip === 'turn' ? { doing: 'turn', part, box } : { doing: 'resize', from: pointOf(event), part, box, grip, sizePx: isTextPart(part) ? (visual.heightPx / box.heightPx) * part.sizePx : 0 }
+    gesture =
+      grip === 'turn'
+        ? { doing: 'turn', part, box }
+        : {
+            doing: 'resize',
+            from: pointOf(event),
+            part,
+            box,
+            grip,
+            sizePx: isTextPart(part) ? (visual.heightPx / box.heightPx) * part.sizePx : 0,
+          }
   }
 
   function drag(event: PointerEvent): void {
@@ -95,21 +116,45 @@ export function useStageGestures({ surface, scale, canvas, scene, canEdit }: Set
         const { from, part, box, grip, sizePx } = gesture
         const isText = isTextPart(part)
         const isCorner = grip.x !== 0 && grip.y !== 0
-        const next = resizeBox(box, grip, to.xPx - from.xPx, to.yPx - from.yPx, isCorner && (isText || event.shiftKey !== (part.kind === 'picture')))
-        draft.edit(editParts(room.address, [part.id], `${part.name}: size`, (changed) => applyBox(changed, box, next, grip, sizePx)))
+        const next = resizeBox(
+          box,
+          grip,
+          to.xPx - from.xPx,
+          to.yPx - from.yPx,
+          isCorner && (isText || event.shiftKey !== (part.kind === 'picture')),
+        )
+        draft.edit(
+          editParts(room.address, [part.id], `${part.name}: size`, (changed) =>
+            applyBox(changed, box, next, grip, sizePx),
+          ),
+        )
         break
       }
       case 'turn': {
         const { part, box } = gesture
         const rotationDeg = turnTowards(box, to.xPx, to.yPx, !event.altKey)
-        draft.edit(editParts(room.address, [part.id], `${part.name}: turned`, (changed) => void (isVisiblePart(changed) && (changed.rotationDeg = rotationDeg))))
+        draft.edit(
+          editParts(
+            room.address,
+            [part.id],
+            `${part.name}: turned`,
+            (changed) => void (isVisiblePart(changed) && (changed.rotationDeg = rotationDeg)),
+          ),
+        )
         break
       }
       case 'frame': {
         const { from, kept } = gesture
-        const box = { left: Math.min(from.xPx, to.xPx), right: Math.max(from.xPx, to.xPx), top: Math.min(from.yPx, to.yPx), bottom: Math.max(from.yPx, to.yPx) }
+        const box = {
+          left: Math.min(from.xPx, to.xPx),
+          right: Math.max(from.xPx, to.xPx),
+          top: Math.min(from.yPx, to.yPx),
+          bottom: Math.max(from.yPx, to.yPx),
+        }
         frame.value = box
-        const within = scene.value.visuals.filter((visual) => visual.kind !== 'particles' && isInside(boundsOf(visual), box)).map((visual) => visual.partId)
+        const within = scene.value.visuals
+          .filter((visual) => visual.kind !== 'particles' && isInside(boundsOf(visual), box))
+          .map((visual) => visual.partId)
         room.partIds = [...new Set([...kept, ...within])]
       }
     }
@@ -148,5 +193,7 @@ export function useStageGestures({ surface, scale, canvas, scene, canEdit }: Set
 }
 
 function isInside(inner: CanvasBox, outer: CanvasBox): boolean {
-  return inner.left >= outer.left && inner.right <= outer.right && inner.top >= outer.top && inner.bottom <= outer.bottom
+  return (
+    inner.left >= outer.left && inner.right <= outer.right && inner.top >= outer.top && inner.bottom <= outer.bottom
+  )
 }

@@ -55,21 +55,51 @@ const dress = useShownDress()
 const look = toRef(() => dress.value.look)
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
-const { score, fault, event, voices, spoken } = useSampleScore(document, alert, toRef(() => room.variation?.id ?? null), toRef(() => room.sample), dress, true)
+const { score, fault, event, voices, spoken } = useSampleScore(
+  document,
+  alert,
+  toRef(() => room.variation?.id ?? null),
+  toRef(() => room.sample),
+  dress,
+  true,
+)
 watchEffect(() => (view.voices = { sayings: voices.value, spoken: spoken.value }))
 const { isHeard, hearsSource } = useRoomSound(boxId)
 const stage = useStage(host, score, { isHeard, restingMs, loop: toRef(view, 'loop') })
-const ownScene = useOwnScene(boxId, toRef(() => draft.document?.canvas ?? null))
-const remarks = useRemarks(stage.prepared, toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)))
+const ownScene = useOwnScene(
+  boxId,
+  toRef(() => draft.document?.canvas ?? null),
+)
+const remarks = useRemarks(
+  stage.prepared,
+  toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)),
+)
 const messageText = computed(() => (room.alert ? (sampleEvent(room.kind, room.viewer).data.message?.text ?? '') : ''))
-/** The case with the files of the season and of the choice that it is shown with: their lengths are what the lanes show. */
-const worn = computed(() => room.composition && withDress(withChoice(room.composition, room.alert?.offer ?? null, room.choice ?? undefined), dress.value))
-const spokenMs = computed(() => (worn.value && event.value ? spokenLengths(worn.value, event.value, channel.value.locale, spoken.value) : {}))
+/**
+ * The case with the files of the season and of the choice that it is shown with: their lengths are what the lanes show.
+ */
+const worn = computed(
+  () =>
+    room.composition &&
+    withDress(withChoice(room.composition, room.alert?.offer ?? null, room.choice ?? undefined), dress.value),
+)
+const spokenMs = computed(() =>
+  worn.value && event.value ? spokenLengths(worn.value, event.value, channel.value.locale, spoken.value) : {},
+)
 const solved = computed(() => {
-  const result = worn.value && solveComposition(worn.value, { media: media.facts, messageText: messageText.value, look: look.value, spokenMs: spokenMs.value })
+  const result =
+    worn.value &&
+    solveComposition(worn.value, {
+      media: media.facts,
+      messageText: messageText.value,
+      look: look.value,
+      spokenMs: spokenMs.value,
+    })
   return result?.ok ? result.value : null
 })
-const rows = computed(() => (worn.value && solved.value ? scoreRows(worn.value, solved.value.clips, solved.value.lengthMs) : []))
+const rows = computed(() =>
+  worn.value && solved.value ? scoreRows(worn.value, solved.value.clips, solved.value.lengthMs) : [],
+)
 const lengthMs = computed(() => score.value?.lengthMs ?? 0)
 const framesPerSecond = computed(() => draft.document?.canvas.framesPerSecond ?? 60)
 
@@ -95,7 +125,8 @@ onMounted(async () => {
     room.select(null)
     await Promise.all([media.ensureLoaded(), draft.open(boxId)])
     // An address may name the kind that it wants to see; what a quick hand chose meanwhile is left alone.
-    room.alertId ??= draft.document?.alerts.find((each) => each.kinds.some((kind) => kind === route.query.kind))?.id ?? null
+    room.alertId ??=
+      draft.document?.alerts.find((each) => each.kinds.some((kind) => kind === route.query.kind))?.id ?? null
     if (room.partIds.length === 0) room.select(room.parts.find((part) => part.kind === 'line')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)
@@ -104,19 +135,60 @@ onMounted(async () => {
 </script>
 
 <template>
-  <main v-if="refusal" class="p-8"><p role="alert" class="text-wrong">{{ refusal }}</p></main>
+  <main v-if="refusal" class="p-8">
+    <p role="alert" class="text-wrong">{{ refusal }}</p>
+  </main>
   <main v-else class="grid h-full grid-rows-[auto_auto_minmax(0,1fr)_minmax(0,auto)]">
     <RoomBar :can-edit="session.canEdit" @publish="isPublishOpen = true" @source="isSourceOpen = true" />
     <CasePaper :can-edit="session.canEdit" :length-ms="lengthMs" />
     <div class="grid min-h-0 grid-cols-[5.25rem_minmax(0,1fr)_13rem_19rem]">
-      <div class="min-h-0 py-3 pl-3"><PartTools v-if="session.canEdit && draft.document" :canvas="draft.document.canvas" @scene="ownScene.choose" /></div>
-      <div class="grid min-h-0 p-3">
-        <StageView v-if="draft.document" :canvas="draft.document.canvas" :scene="stage.scene.value" :is-playing="stage.isPlaying.value" :is-loading="stage.isLoading.value" :can-edit="session.canEdit" :fault="fault ? faultWords(fault) : null" :scene-url="ownScene.url.value" :scene-is-moving="ownScene.isMoving.value" @host="host = $event" @step="(frames) => stage.seek(stage.tMs.value + (frames * 1000) / framesPerSecond)" />
+      <div class="min-h-0 py-3 pl-3">
+        <PartTools v-if="session.canEdit && draft.document" :canvas="draft.document.canvas" @scene="ownScene.choose" />
       </div>
-      <StageSide :t-ms="stage.tMs.value" :length-ms="lengthMs" :is-playing="stage.isPlaying.value" :is-heard="isHeard" :hears-source="hearsSource" :remarks="remarks" @play="stage.play()" @stop="stage.stop()" @sound="isHeard = !isHeard" />
-      <PartInspector :can-edit="session.canEdit" :remarks="remarks" :start-ms="solved?.clips[room.partId ?? '']?.startMs ?? 0" :t-ms="stage.tMs.value" @seek="stage.seek" />
+      <div class="grid min-h-0 p-3">
+        <StageView
+          v-if="draft.document"
+          :canvas="draft.document.canvas"
+          :scene="stage.scene.value"
+          :is-playing="stage.isPlaying.value"
+          :is-loading="stage.isLoading.value"
+          :can-edit="session.canEdit"
+          :fault="fault ? faultWords(fault) : null"
+          :scene-url="ownScene.url.value"
+          :scene-is-moving="ownScene.isMoving.value"
+          @host="host = $event"
+          @step="(frames) => stage.seek(stage.tMs.value + (frames * 1000) / framesPerSecond)"
+        />
+      </div>
+      <StageSide
+        :t-ms="stage.tMs.value"
+        :length-ms="lengthMs"
+        :is-playing="stage.isPlaying.value"
+        :is-heard="isHeard"
+        :hears-source="hearsSource"
+        :remarks="remarks"
+        @play="stage.play()"
+        @stop="stage.stop()"
+        @sound="isHeard = !isHeard"
+      />
+      <PartInspector
+        :can-edit="session.canEdit"
+        :remarks="remarks"
+        :start-ms="solved?.clips[room.partId ?? '']?.startMs ?? 0"
+        :t-ms="stage.tMs.value"
+        @seek="stage.seek"
+      />
     </div>
-    <ScoreLanes class="max-h-60" :rows="rows" :length-ms="lengthMs" :t-ms="stage.tMs.value" :frames-per-second="framesPerSecond" :remarks="remarks" :can-edit="session.canEdit" @seek="stage.scrub" />
+    <ScoreLanes
+      class="max-h-60"
+      :rows="rows"
+      :length-ms="lengthMs"
+      :t-ms="stage.tMs.value"
+      :frames-per-second="framesPerSecond"
+      :remarks="remarks"
+      :can-edit="session.canEdit"
+      @seek="stage.scrub"
+    />
     <PublishDialog v-model:open="isPublishOpen" />
     <ConflictDialog />
     <KeyMapDialog v-model:open="areKeysShown" />

@@ -30,18 +30,28 @@ onMounted(async () => {
     <div class="mb-5 flex items-end justify-between gap-4">
       <div>
         <h1 class="font-display text-3xl font-semibold">Boxes</h1>
-        <p class="mt-1 text-mist">Each box is what one browser source shows. Open one to compose its alerts, or look at a tile to see it move.</p>
+        <p class="mt-1 text-mist">
+          Each box is what one browser source shows. Open one to compose its alerts, or look at a tile to see it move.
+        </p>
       </div>
-      <NuxtLink v-if="session.canEdit" to="/boxes/new" class="button"><Plus :size="16" aria-hidden="true" />New box</NuxtLink>
+      <NuxtLink v-if="session.canEdit" to="/boxes/new" class="button"
+        ><Plus :size="16" aria-hidden="true" />New box</NuxtLink
+      >
     </div>
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
-    <div v-else-if="boxes.boxes?.length" class="grid grid-cols-1 items-start gap-6 md:grid-cols-2 xl:grid-cols-[repeat(2,minmax(0,1fr))_20rem]">
+    <div
+      v-else-if="boxes.boxes?.length"
+      class="grid grid-cols-1 items-start gap-6 md:grid-cols-2 xl:grid-cols-[repeat(2,minmax(0,1fr))_20rem]"
+    >
       <BoxTile v-for="box in boxes.boxes" :key="box.id" :box="box" />
       <NextSteps :boxes="boxes.boxes" />
     </div>
     <section v-else-if="boxes.boxes" class="on-paper mx-auto mt-16 max-w-lg rounded-sm p-8 text-center">
       <h2 class="font-display text-2xl font-semibold">No box yet</h2>
-      <p class="mt-2 text-faded">A box holds your alerts and is shown by one browser source in your broadcast program. It begins with a set that you choose, a designer’s pack, or one alert for new followers.</p>
+      <p class="mt-2 text-faded">
+        A box holds your alerts and is shown by one browser source in your broadcast program. It begins with a set that
+        you choose, a designer’s pack, or one alert for new followers.
+      </p>
       <NuxtLink v-if="session.canEdit" to="/boxes/new" class="button button-bolt mt-5">Make the first box</NuxtLink>
       <p v-else class="mt-5">Ask an owner or an editor to make the first one.</p>
     </section>

@@ -31,10 +31,20 @@ const refusal = ref('')
 const isMaking = ref(false)
 const canvas = ref<Canvas>(canvases[0]!.canvas)
 const pack = computed(() => packs.offered.find(({ shelfId }) => shelfId === startId.value) ?? null)
-const groups = computed(() => [
-  { name: 'Packs that you brought', hasNothing: false, packs: packs.offered.filter(({ origin }) => origin === 'imported') },
-  { name: 'Sets that come with Thundercrest', hasNothing: true, packs: packs.offered.filter(({ origin }) => origin === 'gallery') },
-].filter((group) => group.packs.length > 0 || group.hasNothing))
+const groups = computed(() =>
+  [
+    {
+      name: 'Packs that you brought',
+      hasNothing: false,
+      packs: packs.offered.filter(({ origin }) => origin === 'imported'),
+    },
+    {
+      name: 'Sets that come with Thundercrest',
+      hasNothing: true,
+      packs: packs.offered.filter(({ origin }) => origin === 'gallery'),
+    },
+  ].filter((group) => group.packs.length > 0 || group.hasNothing),
+)
 
 onMounted(async () => {
   try {
@@ -81,27 +91,66 @@ async function forget(of: PackSummary): Promise<void> {
       <RadioGroup v-for="group in groups" :key="group.name" v-model="startId" class="mt-5">
         <RadioGroupLabel as="p" class="caps mb-2 text-mist">{{ group.name }}</RadioGroupLabel>
         <div class="grid grid-cols-3 gap-3">
-          <RadioGroupOption v-for="each in group.packs" :key="each.shelfId" v-slot="{ checked }" :value="each.shelfId" class="cursor-pointer rounded-sm"><PackTile :pack="each" :is-chosen="checked" class="rounded-sm border bg-ridge" :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'" /></RadioGroupOption>
-          <RadioGroupOption v-if="group.hasNothing" v-slot="{ checked }" :value="nothing" class="cursor-pointer rounded-sm">
-            <span class="block h-full rounded-sm border bg-ridge" :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'"><span class="bg-stage grid aspect-video place-items-center rounded-t-sm"><SquareDashed :size="40" aria-hidden="true" /></span><span class="block px-2.5 py-1.5"><b class="block font-medium">Nothing</b><span class="block opacity-75">an empty canvas, one alert</span></span></span>
+          <RadioGroupOption
+            v-for="each in group.packs"
+            :key="each.shelfId"
+            v-slot="{ checked }"
+            :value="each.shelfId"
+            class="cursor-pointer rounded-sm"
+            ><PackTile
+              :pack="each"
+              :is-chosen="checked"
+              class="rounded-sm border bg-ridge"
+              :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'"
+          /></RadioGroupOption>
+          <RadioGroupOption
+            v-if="group.hasNothing"
+            v-slot="{ checked }"
+            :value="nothing"
+            class="cursor-pointer rounded-sm"
+          >
+            <span
+              class="block h-full rounded-sm border bg-ridge"
+              :class="checked ? 'border-sky outline-2 outline-sky' : 'border-seam'"
+              ><span class="bg-stage grid aspect-video place-items-center rounded-t-sm"
+                ><SquareDashed :size="40" aria-hidden="true" /></span
+              ><span class="block px-2.5 py-1.5"
+                ><b class="block font-medium">Nothing</b
+                ><span class="block opacity-75">an empty canvas, one alert</span></span
+              ></span
+            >
           </RadioGroupOption>
         </div>
       </RadioGroup>
       <p v-if="packs.shelf === null && !refusal" role="status" class="mt-5 text-mist">Taking the sets off the shelf…</p>
       <PackDrop class="mt-5" @arrived="startId = $event" />
     </div>
-    <form class="on-paper flex min-h-0 flex-col border-l border-rule" novalidate aria-label="The new box" @submit.prevent="make">
+    <form
+      class="on-paper flex min-h-0 flex-col border-l border-rule"
+      novalidate
+      aria-label="The new box"
+      @submit.prevent="make"
+    >
       <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-5 py-5">
         <template v-if="pack">
           <PackPreview :pack="pack" :canvas="canvas" />
           <div>
             <h2 class="font-display text-lg font-semibold">{{ pack.name }}</h2>
             <p>{{ pack.about }}</p>
-            <p class="mt-1 text-faded">{{ counted(pack.kinds.length, 'kind') }} of event, {{ counted(pack.dialCount, 'dial') }}, release {{ pack.release }}{{ pack.author ? ` by ${pack.author}` : '' }}{{ pack.licence ? `, ${pack.licence}` : '' }}{{ pack.usedBy.length > 0 ? `. In use: ${pack.usedBy.join(', ')}` : '' }}</p>
-            <p v-if="pack.origin === 'imported' && pack.usedBy.length === 0" class="mt-1"><button type="button" class="link text-deep-sky" @click="forget(pack)">Take it off the shelf</button></p>
+            <p class="mt-1 text-faded">
+              {{ counted(pack.kinds.length, 'kind') }} of event, {{ counted(pack.dialCount, 'dial') }}, release
+              {{ pack.release }}{{ pack.author ? ` by ${pack.author}` : '' }}{{ pack.licence ? `, ${pack.licence}` : ''
+              }}{{ pack.usedBy.length > 0 ? `. In use: ${pack.usedBy.join(', ')}` : '' }}
+            </p>
+            <p v-if="pack.origin === 'imported' && pack.usedBy.length === 0" class="mt-1">
+              <button type="button" class="link text-deep-sky" @click="forget(pack)">Take it off the shelf</button>
+            </p>
           </div>
         </template>
-        <p v-else class="text-faded">An empty canvas with one alert for new followers: a picture, two lines, a sound. Everything else is yours to compose.</p>
+        <p v-else class="text-faded">
+          An empty canvas with one alert for new followers: a picture, two lines, a sound. Everything else is yours to
+          compose.
+        </p>
         <FormField v-model="name" label="Name" hint="One box is what one browser source shows." :error="nameFault" />
         <CanvasChoice v-model="canvas" :designed="pack?.cover.canvas ?? null" />
       </div>

@@ -17,15 +17,25 @@ export interface Hugged {
 }
 
 /**
- * The plate at a moment inside its clip. It hugs the *resting* boxes of its parts, so that it does not wobble with their
- * entrances; with nothing to hug it has its own size and place.
+ * The plate at a moment inside its clip. It hugs the *resting* boxes of its parts, so that it does not wobble with
+ * their entrances; with nothing to hug it has its own size and place.
  */
-export function evaluateBackdrop(part: ResolvedBackdrop, hugged: readonly Hugged[], tMs: number, canvas: Canvas): BackdropState {
+export function evaluateBackdrop(
+  part: ResolvedBackdrop,
+  hugged: readonly Hugged[],
+  tMs: number,
+  canvas: Canvas,
+): BackdropState {
   const bounds = boundsOf(hugged)
   const box = bounds
-    ? { widthPx: bounds.right - bounds.left + 2 * part.paddingPx, heightPx: bounds.bottom - bounds.top + 2 * part.paddingPx }
+    ? {
+        widthPx: bounds.right - bounds.left + 2 * part.paddingPx,
+        heightPx: bounds.bottom - bounds.top + 2 * part.paddingPx,
+      }
     : { widthPx: part.widthPx, heightPx: part.heightPx }
-  const place: Place = bounds ? { xPx: bounds.left - part.paddingPx, yPx: bounds.top - part.paddingPx, origin: 'topLeft' } : part.place
+  const place: Place = bounds
+    ? { xPx: bounds.left - part.paddingPx, yPx: bounds.top - part.paddingPx, origin: 'topLeft' }
+    : part.place
   return { kind: 'backdrop', ...standingAt({ ...part, place }, box, tMs, canvas) }
 }
 

@@ -17,5 +17,14 @@ export interface ResolvedBackdrop extends ResolvedVisible {
 
 export function resolveBackdrop(part: Backdrop, times: SolvedClip, { look }: PartContext): ResolvedBackdrop {
   const { hugs, widthPx, heightPx, paddingPx, cornerPx } = part
-  return { kind: 'backdrop', ...settleVisible(part, times, look), hugs, widthPx, heightPx, paddingPx, cornerPx, ink: resolveInk(part.ink, look) }
+  return {
+    kind: 'backdrop',
+    ...settleVisible(part, times, look),
+    hugs,
+    widthPx,
+    heightPx,
+    paddingPx,
+    cornerPx,
+    ink: resolveInk(part.ink, look),
+  }
 }

@@ -11,5 +11,9 @@ export interface ResolvedLine extends ResolvedVisible, ResolvedText {
 }
 
 export function resolveLine(part: Line, times: SolvedClip, { values, look, locale }: PartContext): ResolvedLine {
-  return { kind: 'line', ...settleVisible(part, times, look), ...resolveText(part, fillTemplate(part.template, values, locale), look, locale) }
+  return {
+    kind: 'line',
+    ...settleVisible(part, times, look),
+    ...resolveText(part, fillTemplate(part.template, values, locale), look, locale),
+  }
 }

@@ -1,6 +1,9 @@
 import { graphemes } from '../../text/graphemes.ts'
 
-/** Adults read about 15 letters a second silently (Brysbaert 2019: 238 words a minute); on a screen with a game behind it less. */
+/**
+ * Adults read about 15 letters a second silently (Brysbaert 2019: 238 words a minute); on a screen with a game behind
+ * it less.
+ */
 const lettersPerS = 13
 const leastMs = 1200
 

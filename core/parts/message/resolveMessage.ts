@@ -11,7 +11,11 @@ export interface ResolvedMessage extends ResolvedVisible, ResolvedText {
 }
 
 /** An event without a message leaves the part without a letter: it then takes no room, and a plate does not hug it. */
-export function resolveMessage(part: Message, times: SolvedClip, { message, look, locale }: PartContext): ResolvedMessage {
+export function resolveMessage(
+  part: Message,
+  times: SolvedClip,
+  { message, look, locale }: PartContext,
+): ResolvedMessage {
   const pieces = message ? messagePieces(message.text, part.showsEmotes ? message.emotes : []) : []
   return { kind: 'message', ...settleVisible(part, times, look), ...resolveText(part, pieces, look, locale) }
 }

@@ -22,7 +22,8 @@ export function particleField(part: ResolvedParticles): Float64Array {
   const field = new Float64Array(part.count * fieldStride)
   for (let index = 0; index < part.count; index++) {
     const draw = (which: number) => randomAt(part.seed, index * drawsEach + which)
-    const between = (span: { from: number; to: number }, which: number) => span.from + (span.to - span.from) * draw(which)
+    const between = (span: { from: number; to: number }, which: number) =>
+      span.from + (span.to - span.from) * draw(which)
     const at = index * fieldStride
     const [x, y] = beginning(part, draw(0), draw(1))
     const speed = between(part.speedPxPerS, 2)
@@ -74,11 +75,16 @@ export interface Flying {
 }
 
 /**
- * Calls `draw` for each particle that lives at `intoMs`, oldest first, with one object used again and again. Closed form:
- * with drag k, x(t) = x₀ + w·t + (v − w)·(1 − e^(−kt))/k where w is the wind; gravity g falls at its end speed g/k, or
- * freely for k = 0. So any moment costs the same and needs none before it. Linear in the number of particles.
+ * Calls `draw` for each particle that lives at `intoMs`, oldest first, with one object used again and again. Closed
+ * form: with drag k, x(t) = x₀ + w·t + (v − w)·(1 − e^(−kt))/k where w is the wind; gravity g falls at its end speed
+ * g/k, or freely for k = 0. So any moment costs the same and needs none before it. Linear in the number of particles.
  */
-export function flyingAt(part: ResolvedParticles, field: Float64Array, intoMs: number, draw: (particle: Flying) => void): void {
+export function flyingAt(
+  part: ResolvedParticles,
+  field: Float64Array,
+  intoMs: number,
+  draw: (particle: Flying) => void,
+): void {
   const particle: Flying = { index: 0, xPx: 0, yPx: 0, turnDeg: 0, sizePx: 0, opacity: 0 }
   const k = part.dragPerS
   for (let index = 0; index < part.count; index++) {
@@ -98,7 +104,11 @@ export function flyingAt(part: ResolvedParticles, field: Float64Array, intoMs: n
     particle.yPx = (field[at + Y] as number) + (field[at + VY] as number) * slowed + fallen
     particle.turnDeg = (field[at + TURN] as number) + (field[at + SPIN] as number) * t
     particle.sizePx = (field[at + SIZE] as number) * (1 + (part.endSizeRatio - 1) * lived)
-    particle.opacity = Math.min(part.fadeInRatio > 0 ? lived / part.fadeInRatio : 1, part.fadeOutRatio > 0 ? (1 - lived) / part.fadeOutRatio : 1, 1)
+    particle.opacity = Math.min(
+      part.fadeInRatio > 0 ? lived / part.fadeInRatio : 1,
+      part.fadeOutRatio > 0 ? (1 - lived) / part.fadeOutRatio : 1,
+      1,
+    )
     draw(particle)
   }
 }

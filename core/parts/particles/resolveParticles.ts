@@ -12,7 +12,20 @@ export type ResolvedSprite = { form: string; ink: string } | { mediaId: string }
 
 type Emission = Pick<
   Particles,
-  'emitter' | 'overMs' | 'lifeMs' | 'speedPxPerS' | 'directionDeg' | 'spreadDeg' | 'gravityPxPerS2' | 'windPxPerS' | 'dragPerS' | 'spinDegPerS' | 'sizePx' | 'endSizeRatio' | 'fadeInRatio' | 'fadeOutRatio'
+  | 'emitter'
+  | 'overMs'
+  | 'lifeMs'
+  | 'speedPxPerS'
+  | 'directionDeg'
+  | 'spreadDeg'
+  | 'gravityPxPerS2'
+  | 'windPxPerS'
+  | 'dragPerS'
+  | 'spinDegPerS'
+  | 'sizePx'
+  | 'endSizeRatio'
+  | 'fadeInRatio'
+  | 'fadeOutRatio'
 >
 
 export interface ResolvedParticles extends ResolvedVisible, Emission {
@@ -24,9 +37,27 @@ export interface ResolvedParticles extends ResolvedVisible, Emission {
   seed: number
 }
 
-/** Settles an emitter. A zone that is gone means the whole canvas; sprites that need emotes and find none leave their place to the others. */
+/**
+ * Settles an emitter. A zone that is gone means the whole canvas; sprites that need emotes and find none leave their
+ * place to the others.
+ */
 export function resolveParticles(part: Particles, times: SolvedClip, context: PartContext): ResolvedParticles {
-  const { emitter, overMs, lifeMs, directionDeg, spreadDeg, gravityPxPerS2, windPxPerS, dragPerS, spinDegPerS, sizePx, endSizeRatio, fadeInRatio, fadeOutRatio, strength } = part
+  const {
+    emitter,
+    overMs,
+    lifeMs,
+    directionDeg,
+    spreadDeg,
+    gravityPxPerS2,
+    windPxPerS,
+    dragPerS,
+    spinDegPerS,
+    sizePx,
+    endSizeRatio,
+    fadeInRatio,
+    fadeOutRatio,
+    strength,
+  } = part
   return {
     kind: 'particles',
     ...settleVisible(part, times, context.look),
@@ -54,11 +85,18 @@ export function resolveParticles(part: Particles, times: SolvedClip, context: Pa
 function areaOf(part: Particles, { canvas, zones }: PartContext): ResolvedParticles['area'] {
   if (part.area.of === 'own') {
     const ratio = originRatio[part.place.origin]
-    return { xPx: part.place.xPx - ratio.x * part.widthPx, yPx: part.place.yPx - ratio.y * part.heightPx, widthPx: part.widthPx, heightPx: part.heightPx }
+    return {
+      xPx: part.place.xPx - ratio.x * part.widthPx,
+      yPx: part.place.yPx - ratio.y * part.heightPx,
+      widthPx: part.widthPx,
+      heightPx: part.heightPx,
+    }
   }
   const { area } = part
   const zone = area.of === 'zone' ? zones.find((each) => each.id === area.zoneId) : undefined
-  return zone ? { xPx: zone.xPx, yPx: zone.yPx, widthPx: zone.widthPx, heightPx: zone.heightPx } : { xPx: 0, yPx: 0, widthPx: canvas.widthPx, heightPx: canvas.heightPx }
+  return zone
+    ? { xPx: zone.xPx, yPx: zone.yPx, widthPx: zone.widthPx, heightPx: zone.heightPx }
+    : { xPx: 0, yPx: 0, widthPx: canvas.widthPx, heightPx: canvas.heightPx }
 }
 
 function spritesOf(part: Particles, { look, message }: PartContext): ResolvedSprite[] {

@@ -7,7 +7,9 @@ import { styledInk } from '../../look/schema.ts'
 export const maxParticles = 5000
 
 const range = (low: number, high: number) =>
-  z.object({ from: z.number().min(low).max(high), to: z.number().min(low).max(high) }).refine((span) => span.from <= span.to, 'the first is at most the second')
+  z
+    .object({ from: z.number().min(low).max(high), to: z.number().min(low).max(high) })
+    .refine((span) => span.from <= span.to, 'the first is at most the second')
 
 export const spriteForms = ['dot', 'square', 'strip', 'star', 'spark'] as const
 
@@ -27,7 +29,11 @@ export const particles = z.object({
   ...visibleBase,
   kind: z.literal('particles'),
   /** Where they begin: the whole canvas, a named zone, or a box of its own (place, width, height). */
-  area: z.discriminatedUnion('of', [z.object({ of: z.literal('canvas') }), z.object({ of: z.literal('zone'), zoneId: partId }), z.object({ of: z.literal('own') })]),
+  area: z.discriminatedUnion('of', [
+    z.object({ of: z.literal('canvas') }),
+    z.object({ of: z.literal('zone'), zoneId: partId }),
+    z.object({ of: z.literal('own') }),
+  ]),
   widthPx: z.number().min(1).max(8000),
   heightPx: z.number().min(1).max(8000),
   emitter: z.enum(emitters),

@@ -11,7 +11,12 @@ interface Rect {
  * Which rectangle of a file is drawn into which rectangle of the part's box.
  * @returns `from` in the file's pixels, `to` in the box's; a file without extent is drawn nowhere
  */
-export function pictureRects(file: { widthPx: number; heightPx: number }, box: { widthPx: number; heightPx: number }, fit: Picture['fit'], crop: Picture['crop']): { from: Rect; to: Rect } {
+export function pictureRects(
+  file: { widthPx: number; heightPx: number },
+  box: { widthPx: number; heightPx: number },
+  fit: Picture['fit'],
+  crop: Picture['crop'],
+): { from: Rect; to: Rect } {
   const from = {
     x: file.widthPx * crop.left,
     y: file.heightPx * crop.top,
@@ -29,5 +34,8 @@ export function pictureRects(file: { widthPx: number; heightPx: number }, box: {
   const scale = Math.max(box.widthPx / from.width, box.heightPx / from.height)
   const width = box.widthPx / scale
   const height = box.heightPx / scale
-  return { from: { x: from.x + (from.width - width) / 2, y: from.y + (from.height - height) / 2, width, height }, to: whole }
+  return {
+    from: { x: from.x + (from.width - width) / 2, y: from.y + (from.height - height) / 2, width, height },
+    to: whole,
+  }
 }

@@ -9,7 +9,12 @@ import type { Picture } from './schema.ts'
 
 /** What both take away. A crop that would leave nothing of the artwork goes before its margins. */
 function within(crop: Picture['crop'], margin: Sides): Picture['crop'] {
-  const both = { left: Math.max(crop.left, margin.left), top: Math.max(crop.top, margin.top), right: Math.max(crop.right, margin.right), bottom: Math.max(crop.bottom, margin.bottom) }
+  const both = {
+    left: Math.max(crop.left, margin.left),
+    top: Math.max(crop.top, margin.top),
+    right: Math.max(crop.right, margin.right),
+    bottom: Math.max(crop.bottom, margin.bottom),
+  }
   return both.left + both.right < 1 && both.top + both.bottom < 1 ? both : crop
 }
 
@@ -32,5 +37,17 @@ export function resolvePicture(part: Picture, times: SolvedClip, context: PartCo
   const facts = mediaId === null ? undefined : context.media[mediaId]
   const naturalMs = facts?.durationMs ?? null
   const crop = part.extent === 'ink' && facts?.margin ? within(part.crop, facts.margin) : part.crop
-  return { kind: 'picture', ...settleVisible(part, times, context.look), mediaId, widthPx, heightPx, fit, crop, isMirrored, repeats, tint: resolveColour(part.colour, context.look), naturalMs }
+  return {
+    kind: 'picture',
+    ...settleVisible(part, times, context.look),
+    mediaId,
+    widthPx,
+    heightPx,
+    fit,
+    crop,
+    isMirrored,
+    repeats,
+    tint: resolveColour(part.colour, context.look),
+    naturalMs,
+  }
 }

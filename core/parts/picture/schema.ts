@@ -11,7 +11,10 @@ const ratio = z.number().min(0).max(0.95)
 /** How much of each side of the file is not shown, as ratios of its width or height. */
 const crop = z
   .object({ left: ratio, top: ratio, right: ratio, bottom: ratio })
-  .refine((sides) => sides.left + sides.right < 0.98 && sides.top + sides.bottom < 0.98, 'nothing of the picture would be left')
+  .refine(
+    (sides) => sides.left + sides.right < 0.98 && sides.top + sides.bottom < 0.98,
+    'nothing of the picture would be left',
+  )
 
 /** A still, an animated picture or a transparent video, fitted into a box. */
 export const picture = z.object({

@@ -12,15 +12,31 @@ export function outlinePath(form: Shape['form'], widthPx: number, heightPx: numb
     case 'ellipse':
       return `M0 ${n(h / 2)}A${n(w / 2)} ${n(h / 2)} 0 1 1 ${n(w)} ${n(h / 2)}A${n(w / 2)} ${n(h / 2)} 0 1 1 0 ${n(h / 2)}Z`
     case 'triangle':
-      return polygon([[w / 2, 0], [w, h], [0, h]])
+      return polygon([
+        [w / 2, 0],
+        [w, h],
+        [0, h],
+      ])
     case 'diamond':
-      return polygon([[w / 2, 0], [w, h / 2], [w / 2, h], [0, h / 2]])
+      return polygon([
+        [w / 2, 0],
+        [w, h / 2],
+        [w / 2, h],
+        [0, h / 2],
+      ])
     case 'star':
       return polygon(spikes(w, h, 5, 0.42))
     case 'burst':
       return polygon(spikes(w, h, 16, 0.78))
     case 'ribbon':
-      return polygon([[0, 0], [w, 0], [w - h * 0.35, h / 2], [w, h], [0, h], [h * 0.35, h / 2]])
+      return polygon([
+        [0, 0],
+        [w, 0],
+        [w - h * 0.35, h / 2],
+        [w, h],
+        [0, h],
+        [h * 0.35, h / 2],
+      ])
     case 'bubble': {
       const body = h * 0.8
       const r = Math.min(cornerPx, w / 2, body / 2)

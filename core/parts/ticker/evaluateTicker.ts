@@ -6,7 +6,10 @@ import type { ResolvedTicker } from './resolveTicker.ts'
 
 export interface TickerState extends VisualBase {
   kind: 'ticker'
-  /** Where the first copy of the text begins, in pixels from the window's left edge; between minus one period and nothing. */
+  /**
+   * Where the first copy of the text begins, in pixels from the window's left edge; between minus one period and
+   * nothing.
+   */
   shiftPx: number
   /** From one copy of the text to the next. */
   periodPx: number

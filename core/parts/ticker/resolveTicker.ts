@@ -15,6 +15,18 @@ export interface ResolvedTicker extends ResolvedVisible, ResolvedText {
 
 /** Settles a running line. It is never fitted: it has all the room it needs, one line of it. */
 export function resolveTicker(part: Ticker, times: SolvedClip, { values, look, locale }: PartContext): ResolvedTicker {
-  const text = resolveText({ ...part, letters: null, readAlong: null }, fillTemplate(part.template, values, locale), look, locale)
-  return { kind: 'ticker', ...settleVisible(part, times, look), ...text, widthPx: part.widthPx, pxPerS: part.pxPerS, gapPx: part.gapPx }
+  const text = resolveText(
+    { ...part, letters: null, readAlong: null },
+    fillTemplate(part.template, values, locale),
+    look,
+    locale,
+  )
+  return {
+    kind: 'ticker',
+    ...settleVisible(part, times, look),
+    ...text,
+    widthPx: part.widthPx,
+    pxPerS: part.pxPerS,
+    gapPx: part.gapPx,
+  }
 }

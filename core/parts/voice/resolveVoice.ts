@@ -24,7 +24,10 @@ export interface ResolvedVoice extends ResolvedBase {
 /** A voice that is cut off goes down over this long. */
 const cutFadeMs = 200
 
-/** Settles a voice; null for one that says nothing: muted, without words, or not asked yet. Each thing that it says is levelled like any other sound. */
+/**
+ * Settles a voice; null for one that says nothing: muted, without words, or not asked yet. Each thing that it says is
+ * levelled like any other sound.
+ */
 export function resolveVoice(part: Voice, times: SolvedClip, { look, spoken }: PartContext): ResolvedVoice | null {
   const said = spoken[part.id] ?? []
   if (part.isMuted || said.length === 0) return null
@@ -32,8 +35,20 @@ export function resolveVoice(part: Voice, times: SolvedClip, { look, spoken }: P
   let atMs = times.startMs
   for (const { of, text, url, durationMs, level, words } of said) {
     const endMs = Math.min(atMs + durationMs, times.endMs)
-    if (endMs > atMs) utterances.push({ of, text, url, startMs: atMs, endMs, gainDb: (level ? levellingOf(level, look.soundLevel).gainDb : 0) + part.trimDb + look.soundTrimDb, fadeOutMs: endMs < atMs + durationMs ? Math.min(cutFadeMs, endMs - atMs) : 0, words })
+    if (endMs > atMs)
+      utterances.push({
+        of,
+        text,
+        url,
+        startMs: atMs,
+        endMs,
+        gainDb: (level ? levellingOf(level, look.soundLevel).gainDb : 0) + part.trimDb + look.soundTrimDb,
+        fadeOutMs: endMs < atMs + durationMs ? Math.min(cutFadeMs, endMs - atMs) : 0,
+        words,
+      })
     atMs += durationMs + part.pauseMs
   }
-  return utterances.length === 0 ? null : { kind: 'voice', id: part.id, startMs: times.startMs, endMs: times.endMs, utterances, duckDb: part.duckDb }
+  return utterances.length === 0
+    ? null
+    : { kind: 'voice', id: part.id, startMs: times.startMs, endMs: times.endMs, utterances, duckDb: part.duckDb }
 }

@@ -5,7 +5,10 @@ import { voiceChoice } from '../../speech/voiceChoice.ts'
 /** Under this much, what is said is understood over music. */
 export const usualDuckDb = -14
 
-/** A voice that reads aloud: a line about the event, what the viewer wrote, or one after the other. Its clip decides from when on. */
+/**
+ * A voice that reads aloud: a line about the event, what the viewer wrote, or one after the other. Its clip decides
+ * from when on.
+ */
 export const voice = z.object({
   ...partBase,
   kind: z.literal('voice'),

@@ -16,7 +16,12 @@ export default defineEventHandler(async (event) => {
       unlinkedAtMs: feed.unlinkedAt?.getTime() ?? null,
       lastDeliveryAtMs: feed.lastDeliveryAt?.getTime() ?? null,
       lastHeard: ingest.lastHeard(id),
-      notUnderstood: kept.map(({ id: keptId, receivedAt, raw, note }) => ({ id: keptId, receivedAtMs: receivedAt.getTime(), raw: raw.slice(0, 4000), note })),
+      notUnderstood: kept.map(({ id: keptId, receivedAt, raw, note }) => ({
+        id: keptId,
+        receivedAtMs: receivedAt.getTime(),
+        raw: raw.slice(0, 4000),
+        note,
+      })),
     })
   }
   return { feeds }

@@ -27,7 +27,8 @@ function bounded(most: number): Transform {
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   // A form of another site can send nothing of this type without asking first.
-  if (!/^application\/zip\b/.test(getHeader(event, 'content-type') ?? '')) throw problemError(415, 'Send a pack with "Content-Type: application/zip".')
+  if (!/^application\/zip\b/.test(getHeader(event, 'content-type') ?? ''))
+    throw problemError(415, 'Send a pack with "Content-Type: application/zip".')
   const { dataFolder } = await useServices()
   const path = join(dataFolder, 'uploads', newId('pack'))
   try {

@@ -14,6 +14,9 @@ export default defineEventHandler(async (event) => {
     machine: machineOf(getRequestIP(event), getRequestHeader(event, 'x-forwarded-for') !== undefined),
     needsWelcome: session === null && !(await hasAnyPerson(database.db)),
     // Nobody can guess the accounts of the demo; a server with its own data shows none.
-    demoAccounts: config.THUNDERCREST_DEMO && session === null ? demoPeople.map(({ email, name, role }) => ({ email, name, role, password: demoPassword })) : [],
+    demoAccounts:
+      config.THUNDERCREST_DEMO && session === null
+        ? demoPeople.map(({ email, name, role }) => ({ email, name, role, password: demoPassword }))
+        : [],
   }
 })

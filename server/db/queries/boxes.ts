@@ -26,7 +26,11 @@ export async function countBoxes(db: Database, channelId: string): Promise<numbe
 
 /** The box, if this channel has it. */
 export async function findBox(db: Database, channelId: string, id: string): Promise<BoxRow | null> {
-  const [row] = await db.select().from(box).where(and(eq(box.channelId, channelId), eq(box.id, id))).limit(1)
+  const [row] = await db
+    .select()
+    .from(box)
+    .where(and(eq(box.channelId, channelId), eq(box.id, id)))
+    .limit(1)
   return row ? modernBox(row) : null
 }
 
@@ -34,7 +38,10 @@ export async function addBox(db: Database, row: typeof box.$inferInsert): Promis
   await db.insert(box).values(row)
 }
 
-/** Saves a draft on top of `baseRevision`. @returns false when somebody else saved in between: nothing is written then. */
+/**
+ * Saves a draft on top of `baseRevision`.
+ * @returns false when somebody else saved in between: nothing is written then.
+ */
 export async function saveDraft(db: Database, id: string, baseRevision: number, draft: BoxDocument): Promise<boolean> {
   const saved = await db
     .update(box)
@@ -56,13 +63,21 @@ export async function setAbsentSince(db: Database, id: string, absentSince: Date
   await db.update(box).set({ absentSince }).where(eq(box.id, id))
 }
 
-/** Whether a draft or anything that was ever put on air refers to a file. Reads every document as text: for rare housekeeping. */
+/**
+ * Whether a draft or anything that was ever put on air refers to a file. Reads every document as text: for rare
+ * housekeeping.
+ */
 export async function isMediaUsed(db: Database, channelId: string, mediaId: string): Promise<boolean> {
   const [row] = await db
     .select({ one: sql`1` })
     .from(box)
     .leftJoin(boxVersion, eq(boxVersion.boxId, box.id))
-    .where(and(eq(box.channelId, channelId), sql`(strpos(${box.draft}::text, ${mediaId}) > 0 or strpos(coalesce(${boxVersion.document}::text, ''), ${mediaId}) > 0)`))
+    .where(
+      and(
+        eq(box.channelId, channelId),
+        sql`(strpos(${box.draft}::text, ${mediaId}) > 0 or strpos(coalesce(${boxVersion.document}::text, ''), ${mediaId}) > 0)`,
+      ),
+    )
     .limit(1)
   return row !== undefined
 }
@@ -70,7 +85,10 @@ export async function isMediaUsed(db: Database, channelId: string, mediaId: stri
 /** Keeps the document as the next version and makes it the one on air, in one transaction. */
 export async function publishVersion(db: Database, row: Omit<BoxVersionRow, 'number'>): Promise<BoxVersionRow> {
   return db.transaction(async (tx) => {
-    const [last] = await tx.select({ number: max(boxVersion.number) }).from(boxVersion).where(eq(boxVersion.boxId, row.boxId))
+    const [last] = await tx
+      .select({ number: max(boxVersion.number) })
+      .from(boxVersion)
+      .where(eq(boxVersion.boxId, row.boxId))
     const version = { ...row, number: (last?.number ?? 0) + 1 }
     await tx.insert(boxVersion).values(version)
     await tx.update(box).set({ onAirVersionId: row.id }).where(eq(box.id, row.boxId))
@@ -97,7 +115,13 @@ export async function listVersions(db: Database, boxId: string, limit: number) {
 /** The versions on air of a channel's boxes, with who put them there. */
 export async function listOnAir(db: Database, channelId: string) {
   const rows = await db
-    .select({ boxId: box.id, number: boxVersion.number, publishedAt: boxVersion.publishedAt, byName: person.name, document: boxVersion.document })
+    .select({
+      boxId: box.id,
+      number: boxVersion.number,
+      publishedAt: boxVersion.publishedAt,
+      byName: person.name,
+      document: boxVersion.document,
+    })
     .from(box)
     .innerJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
     .innerJoin(person, eq(person.id, boxVersion.publishedBy))
@@ -121,10 +145,19 @@ export async function findBoxByToken(db: Database, sourceToken: string): Promise
   return row ? modernBox(row) : null
 }
 
-/** Of each box whether it is on air and whether its draft differs from that: compared where they lie, nothing is fetched. */
-export async function listDraftStates(db: Database, channelId: string): Promise<{ isOnAir: boolean; isDifferent: boolean }[]> {
+/**
+ * Of each box whether it is on air and whether its draft differs from that: compared where they lie, nothing is
+ * fetched.
+ */
+export async function listDraftStates(
+  db: Database,
+  channelId: string,
+): Promise<{ isOnAir: boolean; isDifferent: boolean }[]> {
   return db
-    .select({ isOnAir: sql<boolean>`${boxVersion.id} is not null`, isDifferent: sql<boolean>`${box.draft} is distinct from ${boxVersion.document}` })
+    .select({
+      isOnAir: sql<boolean>`${boxVersion.id} is not null`,
+      isDifferent: sql<boolean>`${box.draft} is distinct from ${boxVersion.document}`,
+    })
     .from(box)
     .leftJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
     .where(eq(box.channelId, channelId))

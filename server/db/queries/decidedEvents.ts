@@ -25,13 +25,18 @@ export interface FeedTally {
 }
 
 /**
- * Writes events, what was decided about them and what they play, and the feeds' tallies, by one call of a function in the
- * database: all of it becomes durable, or nothing, for the price of one round trip. What was seen before is left as it is, together with its
- * decisions and plays; so is the second of two that are the same.
+ * Writes events, what was decided about them and what they play, and the feeds' tallies, by one call of a function in
+ * the database: all of it becomes durable, or nothing, for the price of one round trip. What was seen before is left as
+ * it is, together with its decisions and plays; so is the second of two that are the same.
  * @returns the ids of the events that were new
  */
-export async function insertDecidedEvents(db: Database, { events, decisions, plays, tallies }: DecidedEvents): Promise<Set<string>> {
-  const [eventsJson, playsJson, decisionsJson, talliesJson] = [events, plays, decisions, tallies].map((rows) => JSON.stringify(rows))
+export async function insertDecidedEvents(
+  db: Database,
+  { events, decisions, plays, tallies }: DecidedEvents,
+): Promise<Set<string>> {
+  const [eventsJson, playsJson, decisionsJson, talliesJson] = [events, plays, decisions, tallies].map((rows) =>
+    JSON.stringify(rows),
+  )
   const answer = await db.execute(
     sql`select thundercrest_keep_decided(${eventsJson}::jsonb, ${playsJson}::jsonb, ${decisionsJson}::jsonb, ${talliesJson}::jsonb) as id`,
   )

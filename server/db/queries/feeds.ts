@@ -10,12 +10,25 @@ export async function findFeed(db: Database, id: string): Promise<FeedRow | null
 }
 
 /** The feed of an account, whether it is linked now or was once. */
-export async function findFeedOfAccount(db: Database, channelId: string, platform: string, account: string): Promise<FeedRow | null> {
-  const [row] = await db.select().from(feed).where(and(eq(feed.channelId, channelId), eq(feed.platform, platform), eq(feed.account, account))).limit(1)
+export async function findFeedOfAccount(
+  db: Database,
+  channelId: string,
+  platform: string,
+  account: string,
+): Promise<FeedRow | null> {
+  const [row] = await db
+    .select()
+    .from(feed)
+    .where(and(eq(feed.channelId, channelId), eq(feed.platform, platform), eq(feed.account, account)))
+    .limit(1)
   return row ?? null
 }
 
-export async function updateFeed(db: Database, id: string, set: Partial<Pick<FeedRow, 'secret' | 'unlinkedAt'>>): Promise<void> {
+export async function updateFeed(
+  db: Database,
+  id: string,
+  set: Partial<Pick<FeedRow, 'secret' | 'unlinkedAt'>>,
+): Promise<void> {
   await db.update(feed).set(set).where(eq(feed.id, id))
 }
 
@@ -29,7 +42,10 @@ export async function addFeed(db: Database, row: typeof feed.$inferInsert): Prom
 }
 
 export async function tallyRefused(db: Database, id: string): Promise<void> {
-  await db.update(feed).set({ refusedCount: sql`${feed.refusedCount} + 1` }).where(eq(feed.id, id))
+  await db
+    .update(feed)
+    .set({ refusedCount: sql`${feed.refusedCount} + 1` })
+    .where(eq(feed.id, id))
 }
 
 /** Deliveries kept per feed; the oldest go first. */
@@ -44,7 +60,8 @@ export async function keepDelivery(db: Database, row: typeof delivery.$inferInse
     .orderBy(desc(delivery.receivedAt))
     .offset(keptDeliveries)
     .limit(1)
-  if (oldest) await db.delete(delivery).where(and(eq(delivery.feedId, row.feedId), lt(delivery.receivedAt, oldest.receivedAt)))
+  if (oldest)
+    await db.delete(delivery).where(and(eq(delivery.feedId, row.feedId), lt(delivery.receivedAt, oldest.receivedAt)))
 }
 
 /** Deliveries that were signed but not understood, newest first. */

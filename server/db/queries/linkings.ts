@@ -19,7 +19,11 @@ export async function findLinking(db: Database, id: string): Promise<LinkingRow 
 export async function takeLinking(db: Database, id: string, now: Date): Promise<LinkingRow | null> {
   const row = await findLinking(db, id)
   if (!row || row.feedId !== null || row.expiresAt <= now) return null
-  const taken = await db.update(linking).set({ expiresAt: now }).where(and(eq(linking.id, id), eq(linking.expiresAt, row.expiresAt), isNull(linking.feedId))).returning({ id: linking.id })
+  const taken = await db
+    .update(linking)
+    .set({ expiresAt: now })
+    .where(and(eq(linking.id, id), eq(linking.expiresAt, row.expiresAt), isNull(linking.feedId)))
+    .returning({ id: linking.id })
   return taken.length > 0 ? row : null
 }
 

@@ -6,7 +6,11 @@ export type MediaRow = typeof media.$inferSelect
 
 /** What lies in the library. */
 export async function listMedia(db: Database, channelId: string): Promise<MediaRow[]> {
-  return db.select().from(media).where(and(eq(media.channelId, channelId), isNull(media.deletedAt))).orderBy(asc(media.kind), asc(media.name))
+  return db
+    .select()
+    .from(media)
+    .where(and(eq(media.channelId, channelId), isNull(media.deletedAt)))
+    .orderBy(asc(media.kind), asc(media.name))
 }
 
 /** Everything that plays may refer to: what was deleted plays on where it was put on air. */
@@ -21,7 +25,11 @@ export async function findMedia(db: Database, id: string): Promise<MediaRow | nu
 }
 
 export async function findOwnMedia(db: Database, channelId: string, id: string): Promise<MediaRow | null> {
-  const [row] = await db.select().from(media).where(and(eq(media.channelId, channelId), eq(media.id, id))).limit(1)
+  const [row] = await db
+    .select()
+    .from(media)
+    .where(and(eq(media.channelId, channelId), eq(media.id, id)))
+    .limit(1)
   return row ?? null
 }
 
@@ -32,19 +40,41 @@ export async function addMedia(db: Database, row: typeof media.$inferInsert): Pr
   return added.length === 0
 }
 
-export async function changeMedia(db: Database, channelId: string, id: string, changes: Partial<typeof media.$inferInsert>): Promise<void> {
-  await db.update(media).set(changes).where(and(eq(media.channelId, channelId), eq(media.id, id)))
+export async function changeMedia(
+  db: Database,
+  channelId: string,
+  id: string,
+  changes: Partial<typeof media.$inferInsert>,
+): Promise<void> {
+  await db
+    .update(media)
+    .set(changes)
+    .where(and(eq(media.channelId, channelId), eq(media.id, id)))
 }
 
 /** @returns whether there is such a file */
-export async function setMediaDeleted(db: Database, channelId: string, id: string, deletedAt: Date | null): Promise<boolean> {
-  const changed = await db.update(media).set({ deletedAt }).where(and(eq(media.channelId, channelId), eq(media.id, id))).returning({ id: media.id })
+export async function setMediaDeleted(
+  db: Database,
+  channelId: string,
+  id: string,
+  deletedAt: Date | null,
+): Promise<boolean> {
+  const changed = await db
+    .update(media)
+    .set({ deletedAt })
+    .where(and(eq(media.channelId, channelId), eq(media.id, id)))
+    .returning({ id: media.id })
   return changed.length > 0
 }
 
 /** Files that no measuring of today has seen. */
 export async function listUnmeasured(db: Database, measuredBy: number, limit: number): Promise<MediaRow[]> {
-  return db.select().from(media).where(and(lt(media.measuredBy, measuredBy), isNull(media.deletedAt))).orderBy(asc(media.addedAt)).limit(limit)
+  return db
+    .select()
+    .from(media)
+    .where(and(lt(media.measuredBy, measuredBy), isNull(media.deletedAt)))
+    .orderBy(asc(media.addedAt))
+    .limit(limit)
 }
 
 /** Files that were deleted before a moment, in any channel. */
@@ -59,7 +89,11 @@ export async function forgetMedia(db: Database, row: MediaRow): Promise<string[]
     const files = [row.id, row.posterId, row.stripId].filter((id): id is string => id !== null)
     const orphans: string[] = []
     for (const id of files) {
-      const [used] = await tx.select({ one: sql`1` }).from(media).where(or(eq(media.id, id), eq(media.posterId, id), eq(media.stripId, id))).limit(1)
+      const [used] = await tx
+        .select({ one: sql`1` })
+        .from(media)
+        .where(or(eq(media.id, id), eq(media.posterId, id), eq(media.stripId, id)))
+        .limit(1)
       if (!used) orphans.push(id)
     }
     return orphans

@@ -10,8 +10,8 @@ export type PackRow = typeof pack.$inferSelect
 export const galleryChannel = 'gallery'
 
 /**
- * Manifests are read through their migrations: what an earlier version stored loads as today's. One of today was checked when it came, and
- * is large: it is not checked again. @throws for one that is newer than this program
+ * Manifests are read through their migrations: what an earlier version stored loads as today's. One of today was
+ * checked when it came, and is large: it is not checked again. @throws for one that is newer than this program
  */
 function modern(row: PackRow): PackRow {
   if (row.manifest.version === manifestVersion && row.manifest.box.version === boxVersion) return row
@@ -22,7 +22,13 @@ function modern(row: PackRow): PackRow {
 
 /** What a channel can take: its own packs, and those that ship; without what they hold. */
 export async function listPackIds(db: Database, channelId: string): Promise<string[]> {
-  return (await db.select({ id: pack.id }).from(pack).where(inArray(pack.channelId, [channelId, galleryChannel])).orderBy(desc(pack.addedAt), asc(pack.id))).map(({ id }) => id)
+  return (
+    await db
+      .select({ id: pack.id })
+      .from(pack)
+      .where(inArray(pack.channelId, [channelId, galleryChannel]))
+      .orderBy(desc(pack.addedAt), asc(pack.id))
+  ).map(({ id }) => id)
 }
 
 export async function countPacks(db: Database, channelId: string): Promise<number> {
@@ -32,20 +38,36 @@ export async function countPacks(db: Database, channelId: string): Promise<numbe
 
 /** A pack that this channel can take. */
 export async function findPack(db: Database, channelId: string, id: string): Promise<PackRow | null> {
-  const [row] = await db.select().from(pack).where(and(eq(pack.id, id), inArray(pack.channelId, [channelId, galleryChannel]))).limit(1)
+  const [row] = await db
+    .select()
+    .from(pack)
+    .where(and(eq(pack.id, id), inArray(pack.channelId, [channelId, galleryChannel])))
+    .limit(1)
   return row ? modern(row) : null
 }
 
 /** The same pack, where it is on the shelf already. */
 export async function findPackByDigest(db: Database, channelId: string, digest: string): Promise<PackRow | null> {
-  const [row] = await db.select().from(pack).where(and(eq(pack.channelId, channelId), eq(pack.digest, digest))).limit(1)
+  const [row] = await db
+    .select()
+    .from(pack)
+    .where(and(eq(pack.channelId, channelId), eq(pack.digest, digest)))
+    .limit(1)
   return row ? modern(row) : null
 }
 
 /** Puts a pack on the shelf with its files, all of it or nothing. */
-export async function addPack(db: Database, row: { id: string; channelId: string; manifest: Manifest; digest: string }, files: Omit<typeof media.$inferInsert, 'channelId'>[]): Promise<void> {
+export async function addPack(
+  db: Database,
+  row: { id: string; channelId: string; manifest: Manifest; digest: string },
+  files: Omit<typeof media.$inferInsert, 'channelId'>[],
+): Promise<void> {
   await db.transaction(async (tx) => {
-    if (files.length > 0) await tx.insert(media).values(files.map((file) => ({ ...file, channelId: row.id }))).onConflictDoNothing()
+    if (files.length > 0)
+      await tx
+        .insert(media)
+        .values(files.map((file) => ({ ...file, channelId: row.id })))
+        .onConflictDoNothing()
     await tx.insert(pack).values({ ...row, packId: row.manifest.id, release: row.manifest.release })
   })
 }

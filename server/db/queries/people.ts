@@ -5,7 +5,11 @@ import type { Database } from '../handle.ts'
 import { apiKey, channel, membership, person, session } from '../schema.ts'
 
 export async function findPersonByEmail(db: Database, email: string) {
-  const [found] = await db.select().from(person).where(eq(sql`lower(${person.email})`, email.toLowerCase())).limit(1)
+  const [found] = await db
+    .select()
+    .from(person)
+    .where(eq(sql`lower(${person.email})`, email.toLowerCase()))
+    .limit(1)
   return found ?? null
 }
 

@@ -14,7 +14,9 @@ export interface PlayRecord {
   lengthMs?: number
 }
 
-/** Writes what changed about many plays in one statement; the later of two records about one play completes the earlier. */
+/**
+ * Writes what changed about many plays in one statement; the later of two records about one play completes the earlier.
+ */
 export async function recordPlays(db: Database, records: readonly PlayRecord[]): Promise<void> {
   const merged = new Map<string, PlayRecord>()
   for (const record of records) merged.set(record.id, { ...merged.get(record.id), ...record })

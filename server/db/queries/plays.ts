@@ -22,13 +22,22 @@ export async function listOpenPlays(db: Database, boxId: string): Promise<PlayRo
 }
 
 export async function findPlay(db: Database, id: string): Promise<PlayWithEvent | null> {
-  const [row] = await db.select().from(play).innerJoin(event, eq(event.id, play.eventId)).where(eq(play.id, id)).limit(1)
+  const [row] = await db
+    .select()
+    .from(play)
+    .innerJoin(event, eq(event.id, play.eventId))
+    .where(eq(play.id, id))
+    .limit(1)
   return row ? { ...row.play, event: row.event } : null
 }
 
 export async function listPlays(db: Database, ids: readonly string[]): Promise<PlayWithEvent[]> {
   if (ids.length === 0) return []
-  const rows = await db.select().from(play).innerJoin(event, eq(event.id, play.eventId)).where(inArray(play.id, [...ids]))
+  const rows = await db
+    .select()
+    .from(play)
+    .innerJoin(event, eq(event.id, play.eventId))
+    .where(inArray(play.id, [...ids]))
   return rows.map((row) => ({ ...row.play, event: row.event }))
 }
 
@@ -48,7 +57,18 @@ export async function updatePlay(db: Database, id: string, set: Partial<typeof p
   await db.update(play).set(set).where(eq(play.id, id))
 }
 
-/** Changes some of what is read of a play, and leaves the rest as it stands: whoever speaks and whoever says no write at the same time. */
-export async function mergePlaySpeech(db: Database, id: string, changes: Partial<PlaySpeech>, set: Partial<typeof play.$inferInsert> = {}): Promise<void> {
-  await db.update(play).set({ ...set, speech: sql`coalesce(${play.speech}, '{}'::jsonb) || ${JSON.stringify(changes)}::jsonb` }).where(eq(play.id, id))
+/**
+ * Changes some of what is read of a play, and leaves the rest as it stands: whoever speaks and whoever says no write at
+ * the same time.
+ */
+export async function mergePlaySpeech(
+  db: Database,
+  id: string,
+  changes: Partial<PlaySpeech>,
+  set: Partial<typeof play.$inferInsert> = {},
+): Promise<void> {
+  await db
+    .update(play)
+    .set({ ...set, speech: sql`coalesce(${play.speech}, '{}'::jsonb) || ${JSON.stringify(changes)}::jsonb` })
+    .where(eq(play.id, id))
 }

@@ -11,12 +11,18 @@ export interface HistoryQuestion {
 }
 
 /**
- * When each viewer did the same kind of thing last before that; null: never. Tests never count. One round trip; each answer is
- * one step into an index.
+ * When each viewer did the same kind of thing last before that; null: never. Tests never count. One round trip; each
+ * answer is one step into an index.
  */
-export async function previousTimes(db: Database, channelId: string, asked: readonly HistoryQuestion[]): Promise<(number | null)[]> {
+export async function previousTimes(
+  db: Database,
+  channelId: string,
+  asked: readonly HistoryQuestion[],
+): Promise<(number | null)[]> {
   if (asked.length === 0) return []
-  const questions = JSON.stringify(asked.map((each, n) => ({ ...each, at: new Date(each.occurredAtMs).toISOString(), n })))
+  const questions = JSON.stringify(
+    asked.map((each, n) => ({ ...each, at: new Date(each.occurredAtMs).toISOString(), n })),
+  )
   const answer = await db.execute(sql`
     select asked.n, (
       select max(e.occurred_at) from event e

@@ -12,7 +12,8 @@ export function apngHeader(bytes: Uint8Array): { widthPx: number; heightPx: numb
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   for (let at = 8; at + 12 <= bytes.length; at += 12 + view.getUint32(at)) {
     const type = view.getUint32(at + 4)
-    if (type === 0x6163544c && at + 16 <= bytes.length) return { widthPx: view.getUint32(16), heightPx: view.getUint32(20), frames: view.getUint32(at + 8) }
+    if (type === 0x6163544c && at + 16 <= bytes.length)
+      return { widthPx: view.getUint32(16), heightPx: view.getUint32(20), frames: view.getUint32(at + 8) }
     if (type === 0x49444154) return null
   }
   return null
@@ -27,12 +28,19 @@ export async function measureApng(bytes: Uint8Array): Promise<Measurement> {
   checkExtent(widthPx, heightPx, header.frames)
   const { frames, delays } = decode(bytes)
   const smallWidth = Math.max(1, Math.round((widthPx * smallHeight) / heightPx))
-  const small: SmallFrames = { rgba: new Uint8Array(smallWidth * smallHeight * 4 * frames.length), widthPx: smallWidth, count: frames.length }
+  const small: SmallFrames = {
+    rgba: new Uint8Array(smallWidth * smallHeight * 4 * frames.length),
+    widthPx: smallWidth,
+    count: frames.length,
+  }
   const opened = (frame: Uint8Array) => sharp(frame, { raw: { width: widthPx, height: heightPx, channels: 4 } })
   let ink: InkBox | null = null
   for (const [index, frame] of frames.entries()) {
     ink = growInk(ink, widthPx, heightPx, (offset) => (frame[offset * 4 + 3] as number) >= inkAlpha)
-    small.rgba.set(await opened(frame).resize(smallWidth, smallHeight, { fit: 'fill' }).raw().toBuffer(), index * smallWidth * smallHeight * 4)
+    small.rgba.set(
+      await opened(frame).resize(smallWidth, smallHeight, { fit: 'fill' }).raw().toBuffer(),
+      index * smallWidth * smallHeight * 4,
+    )
   }
   const hasAlpha = frames.some((frame) => hasTransparent(frame))
   const frameMs = delays.map(frameMsOf)

@@ -2,8 +2,8 @@
 export type EndedFormat = 'png' | 'jpeg' | 'gif' | 'riff' | 'isobmff'
 
 /**
- * Where a picture's own bytes end, found by walking over its structure without decoding. What follows is not the picture:
- * programs that read files from their end would find something else in it.
+ * Where a picture's own bytes end, found by walking over its structure without decoding. What follows is not the
+ * picture: programs that read files from their end would find something else in it.
  * @returns offset after the last byte; null where the file ends before its structure does
  */
 export function endOfPicture(format: EndedFormat, bytes: Uint8Array): number | null {
@@ -14,7 +14,7 @@ export function endOfPicture(format: EndedFormat, bytes: Uint8Array): number | n
 
 const walkers: Record<EndedFormat, (view: DataView) => number | null> = {
   png(view) {
-    for (let at = 8; at + 12 <= view.byteLength; ) {
+    for (let at = 8; at + 12 <= view.byteLength;) {
       const next = at + 12 + view.getUint32(at)
       if (view.getUint32(at + 4) === 0x49454e44) return next
       at = next
@@ -22,7 +22,7 @@ const walkers: Record<EndedFormat, (view: DataView) => number | null> = {
     return null
   },
   jpeg(view) {
-    for (let at = 2; at + 2 <= view.byteLength; ) {
+    for (let at = 2; at + 2 <= view.byteLength;) {
       if (view.getUint8(at) !== 0xff) {
         at += 1
         continue
@@ -45,11 +45,12 @@ const walkers: Record<EndedFormat, (view: DataView) => number | null> = {
       return at + 1
     }
     if (view.byteLength < 13) return null
-    for (let at = 13 + tableBytes(view.getUint8(10)); at < view.byteLength; ) {
+    for (let at = 13 + tableBytes(view.getUint8(10)); at < view.byteLength;) {
       const block = view.getUint8(at)
       if (block === 0x3b) return at + 1
       if (block === 0x21) at = afterBlocks(at + 2)
-      else if (block === 0x2c && at + 10 < view.byteLength) at = afterBlocks(at + 11 + tableBytes(view.getUint8(at + 9)))
+      else if (block === 0x2c && at + 10 < view.byteLength)
+        at = afterBlocks(at + 11 + tableBytes(view.getUint8(at + 9)))
       else return null
     }
     return null

@@ -1,5 +1,5 @@
-// The measuring process: one file after another, told by its path. It is ended from outside when a file takes too long or too
-// much memory; nothing else of the server lives here.
+// The measuring process: one file after another, told by its path. It is ended from outside when a file takes too long
+// or too much memory; nothing else of the server lives here.
 import { readFile } from 'node:fs/promises'
 import sharp from 'sharp'
 import { measureFile } from './measureFile.ts'
@@ -20,7 +20,13 @@ async function answerFor(path: string): Promise<MeasureAnswer> {
   try {
     return { ok: true, measurement: await measureFile(await readFile(path)) }
   } catch (error) {
-    if (error instanceof Refusal) return { ok: false, reason: error.reason, advice: error.advice, canDecodeInBrowser: error.canDecodeInBrowser }
-    return { ok: false, reason: 'The file is damaged: it could not be measured.', advice: 'Export it again.', canDecodeInBrowser: false }
+    if (error instanceof Refusal)
+      return { ok: false, reason: error.reason, advice: error.advice, canDecodeInBrowser: error.canDecodeInBrowser }
+    return {
+      ok: false,
+      reason: 'The file is damaged: it could not be measured.',
+      advice: 'Export it again.',
+      canDecodeInBrowser: false,
+    }
   }
 }

@@ -9,7 +9,11 @@ import { measureFile } from './measureFile.ts'
 import type { Refusal } from './refusal.ts'
 
 const golden = (name: string) => readFile(new URL(`../../../test/media/files/${name}`, import.meta.url))
-const refusalOf = (bytes: Uint8Array) => measureFile(bytes).then(() => null, (error: Refusal) => error)
+const refusalOf = (bytes: Uint8Array) =>
+  measureFile(bytes).then(
+    () => null,
+    (error: Refusal) => error,
+  )
 
 describe('pictures are measured', () => {
   it.each([
@@ -19,7 +23,12 @@ describe('pictures are measured', () => {
   ])('%s', async (name, mime) => {
     const { measured, ...found } = await measureFile(await golden(name))
     expect(found).toMatchObject({ kind: 'picture', mime, converted: null })
-    expect(measured).toMatchObject({ ...drawnSides, frameCount: 1, durationMs: null, seen: { hasAlpha: true, ink: inkOfFirst, dominant: expect.stringMatching(/^#(E0|DF|E1)9[5-7]4[A-C]$/) as string } })
+    expect(measured).toMatchObject({
+      ...drawnSides,
+      frameCount: 1,
+      durationMs: null,
+      seen: { hasAlpha: true, ink: inkOfFirst, dominant: expect.stringMatching(/^#(E0|DF|E1)9[5-7]4[A-C]$/) as string },
+    })
     expect(found.poster?.subarray(8, 12)).toEqual(Buffer.from('WEBP'))
   })
   it.each([
@@ -30,11 +39,21 @@ describe('pictures are measured', () => {
   ])('%s, over all its frames', async (name, mime, frameMs) => {
     const found = await measureFile(await golden(name))
     expect(found.mime).toBe(mime)
-    expect(found.measured).toMatchObject({ ...drawnSides, frameCount: 4, frameMs, durationMs: 600, seen: { hasAlpha: true, ink: inkOfAll } })
+    expect(found.measured).toMatchObject({
+      ...drawnSides,
+      frameCount: 4,
+      frameMs,
+      durationMs: 600,
+      seen: { hasAlpha: true, ink: inkOfAll },
+    })
   })
   it('a photograph that is to be turned, as it is shown', async () => {
     const { measured } = await measureFile(await golden('opaque.jpg'))
-    expect(measured).toMatchObject({ widthPx: drawnSides.heightPx, heightPx: drawnSides.widthPx, seen: { hasAlpha: false, ink: { xPx: 0, yPx: 0, widthPx: drawnSides.heightPx, heightPx: drawnSides.widthPx } } })
+    expect(measured).toMatchObject({
+      widthPx: drawnSides.heightPx,
+      heightPx: drawnSides.widthPx,
+      seen: { hasAlpha: false, ink: { xPx: 0, yPx: 0, widthPx: drawnSides.heightPx, heightPx: drawnSides.widthPx } },
+    })
   })
   it('a photograph without the smaller picture that a camera put behind it', async () => {
     const photograph = await golden('opaque.jpg')
@@ -58,16 +77,25 @@ describe('videos and vector animations are measured, and left for a browser to l
     ['moving-h264.mp4', 'video/mp4', 'avc', false],
   ])('%s', async (name, mime, codec, hasSound) => {
     const found = await measureFile(await golden(name))
-    expect(found).toMatchObject({ kind: 'picture', mime, poster: null, measured: { ...drawnSides, frameCount: 4, hasSound, codec, seen: null } })
+    expect(found).toMatchObject({
+      kind: 'picture',
+      mime,
+      poster: null,
+      measured: { ...drawnSides, frameCount: 4, hasSound, codec, seen: null },
+    })
     expect(Math.abs(((found.measured as PictureMeasured).durationMs ?? 0) - 400)).toBeLessThanOrEqual(30)
   })
   it('a vector animation', async () => {
-    expect(await measureFile(Buffer.from(vectorAnimation()))).toMatchObject({ mime: 'video/lottie+json', measured: { ...drawnSides, frameCount: 20, durationMs: 2000, seen: null } })
+    expect(await measureFile(Buffer.from(vectorAnimation()))).toMatchObject({
+      mime: 'video/lottie+json',
+      measured: { ...drawnSides, frameCount: 20, durationMs: 2000, seen: null },
+    })
   })
 })
 
 describe('sounds are measured', () => {
-  // A sine on both channels at its peak level is as loud as that in LUFS, by the definition of the scale (0.1 LU off at 997 Hz).
+  // A sine on both channels at its peak level is as loud as that in LUFS, by the definition of the scale (0.1 LU off at
+  // 997 Hz).
   const check = (measured: SoundMeasured, durationToleranceMs: number, lossLu = 0) => {
     expect(measured).toMatchObject({ rateHz: toneRateHz, channelCount: 2 })
     expect(Math.abs(measured.durationMs - 4000)).toBeLessThanOrEqual(durationToleranceMs)
@@ -89,22 +117,47 @@ describe('sounds are measured', () => {
     expect(found).toMatchObject({ kind: 'sound', mime })
     check(found.measured as SoundMeasured, toleranceMs, lossLu)
   })
-  it.each([16, 24, 32] as const)('WAV of %i bits', async (bits) => check((await measureFile(wav({ bits }))).measured as SoundMeasured, 0))
-  it('silence has no loudness', async () => expect((await measureFile(wav({ sampleAt: () => 0 }))).measured).toMatchObject({ loudness: null, leadingSilenceMs: 4000 }))
+  it.each([16, 24, 32] as const)('WAV of %i bits', async (bits) =>
+    check((await measureFile(wav({ bits }))).measured as SoundMeasured, 0),
+  )
+  it('silence has no loudness', async () =>
+    expect((await measureFile(wav({ sampleAt: () => 0 }))).measured).toMatchObject({
+      loudness: null,
+      leadingSilenceMs: 4000,
+    }))
   it.each(['tone.m4a', 'tone.aac', 'tone-only.webm'])('%s is for a browser to decode', async (name) => {
-    expect(await refusalOf(await golden(name))).toMatchObject({ canDecodeInBrowser: true, advice: 'Save it as MP3, Ogg or WAV.' })
+    expect(await refusalOf(await golden(name))).toMatchObject({
+      canDecodeInBrowser: true,
+      advice: 'Save it as MP3, Ogg or WAV.',
+    })
   })
 })
 
 describe('fonts are measured', () => {
   const fontFile = (path: string) => readFile(new URL(`../../../node_modules/${path}`, import.meta.url))
   it('one that has every weight', async () => {
-    expect(await measureFile(await fontFile('@fontsource-variable/fredoka/files/fredoka-latin-wght-normal.woff2'))).toMatchObject({ kind: 'font', mime: 'font/woff2', measured: { of: 'font', family: expect.stringContaining('Fredoka') as string, weights: [300, 700], isItalic: false } })
+    expect(
+      await measureFile(await fontFile('@fontsource-variable/fredoka/files/fredoka-latin-wght-normal.woff2')),
+    ).toMatchObject({
+      kind: 'font',
+      mime: 'font/woff2',
+      measured: {
+        of: 'font',
+        family: expect.stringContaining('Fredoka') as string,
+        weights: [300, 700],
+        isItalic: false,
+      },
+    })
   })
   it('one that has a single weight, packed and bare', async () => {
     const packed = await fontFile('@fontsource/anton/files/anton-latin-400-normal.woff2')
-    const { decompress } = createRequire(import.meta.url)('wawoff2') as { decompress(packed: Uint8Array): Promise<Uint8Array> }
-    for (const [bytes, mime] of [[packed, 'font/woff2'], [Buffer.from(await decompress(packed)), 'font/ttf']] as const) {
+    const { decompress } = createRequire(import.meta.url)('wawoff2') as {
+      decompress(packed: Uint8Array): Promise<Uint8Array>
+    }
+    for (const [bytes, mime] of [
+      [packed, 'font/woff2'],
+      [Buffer.from(await decompress(packed)), 'font/ttf'],
+    ] as const) {
       expect(await measureFile(bytes)).toMatchObject({ mime, measured: { family: 'Anton', weights: [400, 400] } })
     }
   })

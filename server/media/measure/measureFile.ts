@@ -10,7 +10,8 @@ import { measureSvg } from './svg.ts'
 import { looksLikeVector, measureVector } from './vector.ts'
 import { measureVideo } from './video.ts'
 
-const taken = 'Pictures (PNG, JPEG, WebP, AVIF, GIF, SVG), videos (WebM, MP4), sounds (WAV, MP3, Ogg, Opus, FLAC, M4A), Lottie animations and fonts are taken.'
+const taken =
+  'Pictures (PNG, JPEG, WebP, AVIF, GIF, SVG), videos (WebM, MP4), sounds (WAV, MP3, Ogg, Opus, FLAC, M4A), Lottie animations and fonts are taken.'
 
 /** How a type is measured and how large its files may be. */
 interface Kind {
@@ -18,9 +19,18 @@ interface Kind {
   measure: (bytes: Uint8Array) => Measurement | Promise<Measurement>
 }
 
-const pictureKind = (mime: string): Kind => ({ maxBytes: limits.pictureBytes, measure: (bytes) => measurePicture(bytes, mime) })
-const soundKind = (mime: string): Kind => ({ maxBytes: limits.soundBytes, measure: (bytes) => measureSound(bytes, mime) })
-const videoKind = (mime: string): Kind => ({ maxBytes: limits.videoBytes, measure: (bytes) => measureVideo(bytes, mime) })
+const pictureKind = (mime: string): Kind => ({
+  maxBytes: limits.pictureBytes,
+  measure: (bytes) => measurePicture(bytes, mime),
+})
+const soundKind = (mime: string): Kind => ({
+  maxBytes: limits.soundBytes,
+  measure: (bytes) => measureSound(bytes, mime),
+})
+const videoKind = (mime: string): Kind => ({
+  maxBytes: limits.videoBytes,
+  measure: (bytes) => measureVideo(bytes, mime),
+})
 const fontKind = (mime: string): Kind => ({ maxBytes: limits.fontBytes, measure: (bytes) => measureFont(bytes, mime) })
 const refuse = (reason: string, advice: string, canDecodeInBrowser = false): Kind => ({
   maxBytes: Infinity,
@@ -54,43 +64,84 @@ const kinds: Record<string, Kind> = {
   'audio/aac': aac,
   'audio/x-m4a': aac,
   'audio/mp4': aac,
-  'image/avif-sequence': refuse('Animated AVIF is not played reliably by browser sources.', 'Save it as animated WebP or as a WebM video.'),
+  'image/avif-sequence': refuse(
+    'Animated AVIF is not played reliably by browser sources.',
+    'Save it as animated WebP or as a WebM video.',
+  ),
   'image/heic': heic,
   'image/heif': heic,
-  'video/quicktime': refuse('QuickTime videos (ProRes, HEVC) do not play in a browser source.', 'Save it as WebM (VP9, with transparency if you need it) or as MP4 (H.264).'),
-  'video/matroska': refuse('Matroska videos do not play in a browser source.', 'Save it as WebM or MP4; a program for video can do that without encoding anew.'),
-  'font/collection': refuse('The file is a collection of several fonts.', 'Take the WOFF2, TTF or OTF file of a single font.'),
+  'video/quicktime': refuse(
+    'QuickTime videos (ProRes, HEVC) do not play in a browser source.',
+    'Save it as WebM (VP9, with transparency if you need it) or as MP4 (H.264).',
+  ),
+  'video/matroska': refuse(
+    'Matroska videos do not play in a browser source.',
+    'Save it as WebM or MP4; a program for video can do that without encoding anew.',
+  ),
+  'font/collection': refuse(
+    'The file is a collection of several fonts.',
+    'Take the WOFF2, TTF or OTF file of a single font.',
+  ),
 }
 
 /** Names that the sniffing library has for what is called otherwise here. */
-const sameAs: Record<string, string> = { 'audio/vnd.wave': 'audio/wav', 'audio/wave': 'audio/wav', 'audio/x-flac': 'audio/flac', 'image/heic-sequence': 'image/heic', 'image/heif-sequence': 'image/heif', 'video/x-matroska': 'video/matroska', 'video/x-m4v': 'video/mp4', 'image/vnd.mozilla.apng': 'image/apng' }
+const sameAs: Record<string, string> = {
+  'audio/vnd.wave': 'audio/wav',
+  'audio/wave': 'audio/wav',
+  'audio/x-flac': 'audio/flac',
+  'image/heic-sequence': 'image/heic',
+  'image/heif-sequence': 'image/heif',
+  'video/x-matroska': 'video/matroska',
+  'video/x-m4v': 'video/mp4',
+  'image/vnd.mozilla.apng': 'image/apng',
+}
 
 /** The type of a file by its content, whatever it is called; null for what is not known. */
 export async function typeOf(bytes: Uint8Array): Promise<string | null> {
   const found = await fileTypeFromBuffer(bytes)
   const mime = found ? (sameAs[found.mime] ?? found.mime) : null
   const head = Buffer.from(bytes.buffer, bytes.byteOffset, Math.min(bytes.length, 4096))
-  if (mime === 'audio/ogg' || mime === 'video/ogg' || mime === 'application/ogg') return head.includes('OpusHead') ? 'audio/ogg; codecs=opus' : head.includes('\u0001vorbis') ? 'audio/ogg; codecs=vorbis' : null
+  if (mime === 'audio/ogg' || mime === 'video/ogg' || mime === 'application/ogg')
+    return head.includes('OpusHead')
+      ? 'audio/ogg; codecs=opus'
+      : head.includes('\u0001vorbis')
+        ? 'audio/ogg; codecs=vorbis'
+        : null
   if (mime === 'image/avif') return head.subarray(8, 12).toString('latin1') === 'avis' ? 'image/avif-sequence' : mime
   if (mime === 'image/png' && apngHeader(bytes)) return 'image/apng'
   if (mime === 'application/xml' || mime === null) {
     const text = new TextDecoder().decode(bytes.subarray(0, 65_536)).trimStart()
-    if (/^(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE\s+svg[\s\S]*?>\s*)?(<!--[\s\S]*?-->\s*)*<([\w-]+:)?svg[\s>]/i.test(text) || /<!DOCTYPE\s+svg/i.test(text)) return 'image/svg+xml'
-    if (looksLikeVector(text) || (text.startsWith('{') && looksLikeVector(new TextDecoder().decode(bytes)))) return 'video/lottie+json'
+    if (
+      /^(<\?xml[^>]*>\s*)?(<!--[\s\S]*?-->\s*)*(<!DOCTYPE\s+svg[\s\S]*?>\s*)?(<!--[\s\S]*?-->\s*)*<([\w-]+:)?svg[\s>]/i.test(
+        text,
+      ) ||
+      /<!DOCTYPE\s+svg/i.test(text)
+    )
+      return 'image/svg+xml'
+    if (looksLikeVector(text) || (text.startsWith('{') && looksLikeVector(new TextDecoder().decode(bytes))))
+      return 'video/lottie+json'
   }
   return mime
 }
 
 /**
- * Finds out what a file is and measures it. All decoding of untrusted files happens under this function, in a process of its
- * own.
+ * Finds out what a file is and measures it. All decoding of untrusted files happens under this function, in a process
+ * of its own.
  * @throws Refusal with one reason and what to do instead
  */
 export async function measureFile(bytes: Uint8Array): Promise<Measurement> {
   if (bytes.length === 0) throw new Refusal('The file is empty.', 'Copy it again.')
   const type = await typeOf(bytes)
   const kind = type === null ? undefined : kinds[type]
-  if (!kind) throw new Refusal(type ? `Files of this kind (${type}) cannot be used in an alert.` : 'It cannot be told what this file is.', taken)
-  if (bytes.length > kind.maxBytes) throw new Refusal(`The file has ${Math.ceil(bytes.length / 1024 / 1024)} MiB; ${Math.round(kind.maxBytes / 1024 / 1024)} are the most for its kind.`, 'Make it smaller or shorter.')
+  if (!kind)
+    throw new Refusal(
+      type ? `Files of this kind (${type}) cannot be used in an alert.` : 'It cannot be told what this file is.',
+      taken,
+    )
+  if (bytes.length > kind.maxBytes)
+    throw new Refusal(
+      `The file has ${Math.ceil(bytes.length / 1024 / 1024)} MiB; ${Math.round(kind.maxBytes / 1024 / 1024)} are the most for its kind.`,
+      'Make it smaller or shorter.',
+    )
   return kind.measure(bytes)
 }

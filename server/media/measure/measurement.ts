@@ -14,4 +14,5 @@ export interface Measurement {
 }
 
 /** What the process answers. */
-export type MeasureAnswer = { ok: true; measurement: Measurement } | { ok: false; reason: string; advice: string; canDecodeInBrowser: boolean }
+export type MeasureAnswer =
+  { ok: true; measurement: Measurement } | { ok: false; reason: string; advice: string; canDecodeInBrowser: boolean }

@@ -17,29 +17,60 @@ export function checkEnd(format: EndedFormat, bytes: Uint8Array): void {
   const end = endOfPicture(format, bytes)
   if (end === null) throw new Refusal('The file ends in the middle of the picture.', 'Copy or export it again.')
   const rest = bytes.subarray(end)
-  if (rest.some((byte) => byte !== 0)) throw new Refusal(`After the picture there are ${rest.length} bytes of something else.`, saveAgain)
+  if (rest.some((byte) => byte !== 0))
+    throw new Refusal(`After the picture there are ${rest.length} bytes of something else.`, saveAgain)
 }
 
 /** Refuses what would take too much memory once decoded. @param frames at least 1 */
 export function checkExtent(widthPx: number, heightPx: number, frames: number): void {
   if (!(widthPx > 0 && heightPx > 0)) throw new Refusal('The picture has no size.', saveAgain)
-  if (widthPx > limits.sidePx || heightPx > limits.sidePx) throw new Refusal(`The picture is ${widthPx} × ${heightPx} pixels; a side may have ${limits.sidePx}.`, 'Make it smaller: a canvas is 1920 × 1080.')
-  if (frames > limits.frames) throw new Refusal(`The animation has ${frames} frames; ${limits.frames} are the most.`, 'Make it shorter, or a WebM video.')
+  if (widthPx > limits.sidePx || heightPx > limits.sidePx)
+    throw new Refusal(
+      `The picture is ${widthPx} × ${heightPx} pixels; a side may have ${limits.sidePx}.`,
+      'Make it smaller: a canvas is 1920 × 1080.',
+    )
+  if (frames > limits.frames)
+    throw new Refusal(
+      `The animation has ${frames} frames; ${limits.frames} are the most.`,
+      'Make it shorter, or a WebM video.',
+    )
   if (widthPx * heightPx * frames > limits.pixels) {
-    throw new Refusal(`${frames > 1 ? `${frames} frames of ` : ''}${widthPx} × ${heightPx} pixels are more than can be kept ready to play.`, frames > 1 ? 'Make it smaller or shorter, or a WebM video.' : 'Make it smaller: a canvas is 1920 × 1080.')
+    throw new Refusal(
+      `${frames > 1 ? `${frames} frames of ` : ''}${widthPx} × ${heightPx} pixels are more than can be kept ready to play.`,
+      frames > 1 ? 'Make it smaller or shorter, or a WebM video.' : 'Make it smaller: a canvas is 1920 × 1080.',
+    )
   }
 }
 
 /** What was found out about a picture, with the pictures of it. */
-export function pictureMeasurement(mime: string, facts: Omit<PictureMeasured, 'of' | 'hasSound' | 'codec' | 'seen'>, seen: Seen, poster: Buffer, strip: Buffer): Measurement {
-  return { kind: 'picture', mime, measured: { of: 'picture', hasSound: false, codec: null, seen, ...facts }, poster, strip, converted: null }
+export function pictureMeasurement(
+  mime: string,
+  facts: Omit<PictureMeasured, 'of' | 'hasSound' | 'codec' | 'seen'>,
+  seen: Seen,
+  poster: Buffer,
+  strip: Buffer,
+): Measurement {
+  return {
+    kind: 'picture',
+    mime,
+    measured: { of: 'picture', hasSound: false, codec: null, seen, ...facts },
+    poster,
+    strip,
+    converted: null,
+  }
 }
 
-const endedFormats: Record<string, EndedFormat> = { 'image/png': 'png', 'image/jpeg': 'jpeg', 'image/gif': 'gif', 'image/webp': 'riff', 'image/avif': 'isobmff' }
+const endedFormats: Record<string, EndedFormat> = {
+  'image/png': 'png',
+  'image/jpeg': 'jpeg',
+  'image/gif': 'gif',
+  'image/webp': 'riff',
+  'image/avif': 'isobmff',
+}
 
 /**
- * A photograph without what cameras put behind it: smaller pictures of the same, a moment of video, a maker's notes. Null
- * where there is no such thing.
+ * A photograph without what cameras put behind it: smaller pictures of the same, a moment of video, a maker's notes.
+ * Null where there is no such thing.
  */
 function withoutCompanions(bytes: Uint8Array): Uint8Array | null {
   const end = endOfPicture('jpeg', bytes)
@@ -59,7 +90,8 @@ export async function measurePicture(bytes: Uint8Array, mime: string): Promise<M
   if (format) checkEnd(format, bytes)
   const animated = mime === 'image/gif' || mime === 'image/webp'
   // The limit stands in our own check, which knows about frames.
-  const open = (options: SharpOptions = {}) => sharp(bytes, { animated, limitInputPixels: limits.pixels, failOn: 'error', ...options })
+  const open = (options: SharpOptions = {}) =>
+    sharp(bytes, { animated, limitInputPixels: limits.pixels, failOn: 'error', ...options })
   const header = await open({ limitInputPixels: false }).metadata().catch(unreadable)
   const frameCount = header.pages ?? 1
   const isTurned = (header.orientation ?? 1) >= 5
@@ -67,7 +99,12 @@ export async function measurePicture(bytes: Uint8Array, mime: string): Promise<M
   const [widthPx, heightPx] = isTurned ? [storedHeight, header.width] : [header.width, storedHeight]
   checkExtent(widthPx, heightPx, frameCount)
   const upright = () => (frameCount > 1 ? open() : open().autoOrient())
-  const { data: rgba, info } = await upright().resize({ height: smallHeight, fit: 'fill', width: Math.max(1, Math.round((widthPx * smallHeight) / heightPx)) }).ensureAlpha().raw().toBuffer({ resolveWithObject: true }).catch(unreadable)
+  const { data: rgba, info } = await upright()
+    .resize({ height: smallHeight, fit: 'fill', width: Math.max(1, Math.round((widthPx * smallHeight) / heightPx)) })
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true })
+    .catch(unreadable)
   const small: SmallFrames = { rgba, widthPx: info.width, count: frameCount }
   let ink: InkBox | null = { xPx: 0, yPx: 0, widthPx, heightPx }
   if (header.hasAlpha) {
@@ -78,11 +115,18 @@ export async function measurePicture(bytes: Uint8Array, mime: string): Promise<M
       ink = growInk(ink, widthPx, heightPx, (offset) => (alpha[from + offset] as number) >= inkAlpha)
     }
   }
-  const frameMs = frameCount > 1 ? Array.from({ length: frameCount }, (_, frame) => frameMsOf(header.delay?.[frame] ?? 0)) : []
+  const frameMs =
+    frameCount > 1 ? Array.from({ length: frameCount }, (_, frame) => frameMsOf(header.delay?.[frame] ?? 0)) : []
   const poster = await posterOf(frameCount > 1 ? open({ animated: false, page: fullestFrame(small) }) : upright())
   return pictureMeasurement(
     mime,
-    { widthPx, heightPx, frameCount, frameMs, durationMs: frameCount > 1 ? frameMs.reduce((sum, ms) => sum + ms, 0) : null },
+    {
+      widthPx,
+      heightPx,
+      frameCount,
+      frameMs,
+      durationMs: frameCount > 1 ? frameMs.reduce((sum, ms) => sum + ms, 0) : null,
+    },
     { hasAlpha: header.hasAlpha, ink, ...colourFacts(rgba) },
     poster,
     await stripOf(small),

@@ -26,7 +26,9 @@ export async function stripOf({ rgba, widthPx, count }: SmallFrames): Promise<Bu
       strip.set(rgba.subarray(from, from + rowBytes), (y * shown + index) * rowBytes)
     }
   }
-  return sharp(strip, { raw: { width: widthPx * shown, height: stripHeightPx, channels: 4 } }).webp({ quality: 80 }).toBuffer()
+  return sharp(strip, { raw: { width: widthPx * shown, height: stripHeightPx, channels: 4 } })
+    .webp({ quality: 80 })
+    .toBuffer()
 }
 
 /** The frame that shows most: the first of an entrance is often empty. */
@@ -51,5 +53,8 @@ export const smallHeight = stripHeightPx
 
 /** A picture as it is shown in lists. */
 export function posterOf(picture: Sharp): Promise<Buffer> {
-  return picture.resize(posterSidePx, posterSidePx, { fit: 'inside', withoutEnlargement: true }).webp({ quality: 82 }).toBuffer()
+  return picture
+    .resize(posterSidePx, posterSidePx, { fit: 'inside', withoutEnlargement: true })
+    .webp({ quality: 82 })
+    .toBuffer()
 }

@@ -10,17 +10,30 @@ const maxElements = 20_000
 /** The longest side of what is drawn from a vector picture: sharp on a canvas of full HD. */
 const drawnSidePx = 1600
 
-const forbidden = new Set(['script', 'foreignobject', 'iframe', 'object', 'embed', 'audio', 'video', 'handler', 'listener'])
+const forbidden = new Set([
+  'script',
+  'foreignobject',
+  'iframe',
+  'object',
+  'embed',
+  'audio',
+  'video',
+  'handler',
+  'listener',
+])
 const localName = (name: string) => name.slice(name.indexOf(':') + 1).toLowerCase()
 const isInside = (address: string) => /^\s*(#|data:image\/(png|jpeg|gif|webp);base64,)/i.test(address)
 
-/** Refuses what a picture has no use for: scripts, other addresses, entities. Everything else is only drawn, never run. */
+/**
+ * Refuses what a picture has no use for: scripts, other addresses, entities. Everything else is only drawn, never run.
+ */
 export function checkSvg(text: string): void {
   const parser = new SaxesParser()
   let elements = 0
   const styleAddresses = (css: string) => {
     if (/@import/i.test(css)) throw new Refusal('The SVG loads a style sheet from elsewhere.', plainSvg)
-    for (const [, address = ''] of css.matchAll(/url\(\s*['"]?([^'")]*)/gi)) if (!isInside(address)) throw new Refusal('The SVG loads something from elsewhere.', plainSvg)
+    for (const [, address = ''] of css.matchAll(/url\(\s*['"]?([^'")]*)/gi))
+      if (!isInside(address)) throw new Refusal('The SVG loads something from elsewhere.', plainSvg)
   }
   parser.on('doctype', (doctype) => {
     if (/\[|ENTITY/i.test(doctype)) throw new Refusal('The SVG declares entities.', plainSvg)
@@ -31,12 +44,15 @@ export function checkSvg(text: string): void {
   parser.on('opentag', ({ name, attributes }) => {
     elements += 1
     if (elements > maxElements) throw new Refusal(`The SVG has more than ${maxElements} elements.`, 'Export it as PNG.')
-    if (elements === 1 && localName(name) !== 'svg') throw new Refusal('The file is XML, but no SVG.', 'Export it as PNG or SVG.')
-    if (forbidden.has(localName(name))) throw new Refusal(`The SVG contains <${localName(name)}>, which could run.`, plainSvg)
+    if (elements === 1 && localName(name) !== 'svg')
+      throw new Refusal('The file is XML, but no SVG.', 'Export it as PNG or SVG.')
+    if (forbidden.has(localName(name)))
+      throw new Refusal(`The SVG contains <${localName(name)}>, which could run.`, plainSvg)
     for (const [attribute, value] of Object.entries(attributes)) {
       const short = localName(attribute)
       if (short.startsWith('on')) throw new Refusal('The SVG contains a script.', plainSvg)
-      if ((short === 'href' || short === 'src') && !isInside(value) && localName(name) !== 'a') throw new Refusal('The SVG loads something from elsewhere.', plainSvg)
+      if ((short === 'href' || short === 'src') && !isInside(value) && localName(name) !== 'a')
+        throw new Refusal('The SVG loads something from elsewhere.', plainSvg)
       if (!attribute.startsWith('xmlns')) styleAddresses(value)
     }
   })
@@ -62,7 +78,11 @@ async function draw(bytes: Uint8Array): Promise<Buffer> {
   try {
     const { width, height } = await sharp(bytes, { density: 72, limitInputPixels: false }).metadata()
     const density = Math.min(2400, Math.max(1, (72 * drawnSidePx) / Math.max(1, width, height)))
-    return await sharp(bytes, { density, limitInputPixels: limits.pixels }).resize(drawnSidePx, drawnSidePx, { fit: 'inside' }).png().timeout({ seconds: 10 }).toBuffer()
+    return await sharp(bytes, { density, limitInputPixels: limits.pixels })
+      .resize(drawnSidePx, drawnSidePx, { fit: 'inside' })
+      .png()
+      .timeout({ seconds: 10 })
+      .toBuffer()
   } catch {
     throw new Refusal('The SVG cannot be drawn.', plainSvg)
   }

@@ -21,22 +21,38 @@ export function looksLikeVector(text: string): boolean {
   return /^\s*\{/.test(text) && /"layers"\s*:/.test(text) && /"op"\s*:/.test(text)
 }
 
-/** A Lottie animation: checked here, drawn by the browser's library, which is built without the evaluator of expressions. */
+/**
+ * A Lottie animation: checked here, drawn by the browser's library, which is built without the evaluator of
+ * expressions.
+ */
 export function measureVector(bytes: Uint8Array): Measurement {
   const checked = animation.safeParse(parse(new TextDecoder().decode(bytes)))
-  if (!checked.success) throw new Refusal('The animation’s JSON is not a Lottie animation that can be played.', exportAgain)
+  if (!checked.success)
+    throw new Refusal('The animation’s JSON is not a Lottie animation that can be played.', exportAgain)
   const { fr, ip, op, w, h, assets } = checked.data
   const durationMs = Math.round(((op - ip) * 1000) / fr)
   if (!(durationMs > 0)) throw new Refusal('The animation has no length.', exportAgain)
-  if (durationMs > limits.vectorMs) throw new Refusal('The animation is longer than a minute.', 'Make it shorter, or a WebM video.')
+  if (durationMs > limits.vectorMs)
+    throw new Refusal('The animation is longer than a minute.', 'Make it shorter, or a WebM video.')
   for (const asset of assets ?? []) {
-    if (typeof asset.p === 'string' && !/^data:image\/(png|jpeg|webp|gif);base64,/.test(asset.p)) throw new Refusal('The animation loads pictures from elsewhere.', exportAgain)
+    if (typeof asset.p === 'string' && !/^data:image\/(png|jpeg|webp|gif);base64,/.test(asset.p))
+      throw new Refusal('The animation loads pictures from elsewhere.', exportAgain)
   }
   walk(checked.data)
   return {
     kind: 'picture',
     mime: 'video/lottie+json',
-    measured: { of: 'picture', widthPx: Math.round(w), heightPx: Math.round(h), frameCount: Math.max(1, Math.round(op - ip)), frameMs: [], durationMs, hasSound: false, codec: 'lottie', seen: null },
+    measured: {
+      of: 'picture',
+      widthPx: Math.round(w),
+      heightPx: Math.round(h),
+      frameCount: Math.max(1, Math.round(op - ip)),
+      frameMs: [],
+      durationMs,
+      hasSound: false,
+      codec: 'lottie',
+      seen: null,
+    },
     poster: null,
     strip: null,
     converted: null,
@@ -51,7 +67,9 @@ function parse(text: string): unknown {
   }
 }
 
-/** Counts layers and looks for expressions, which are programs. Linear; without recursion, so that depth does no harm. */
+/**
+ * Counts layers and looks for expressions, which are programs. Linear; without recursion, so that depth does no harm.
+ */
 function walk(root: unknown): void {
   const waiting: unknown[] = [root]
   let layers = 0
@@ -64,8 +82,13 @@ function walk(root: unknown): void {
     }
     const fields = value as Record<string, unknown>
     if (Array.isArray(fields.layers)) layers += fields.layers.length
-    if (typeof fields.x === 'string' && 'k' in fields) throw new Refusal('The animation contains expressions, which are programs.', exportAgain)
+    if (typeof fields.x === 'string' && 'k' in fields)
+      throw new Refusal('The animation contains expressions, which are programs.', exportAgain)
     for (const each of Object.values(fields)) waiting.push(each)
   }
-  if (layers > limits.vectorLayers) throw new Refusal(`The animation has ${layers} layers; ${limits.vectorLayers} are the most.`, 'Export it as a WebM video.')
+  if (layers > limits.vectorLayers)
+    throw new Refusal(
+      `The animation has ${layers} layers; ${limits.vectorLayers} are the most.`,
+      'Export it as a WebM video.',
+    )
 }

@@ -13,18 +13,32 @@ export async function measureVideo(bytes: Uint8Array, mime: string): Promise<Mea
     const track = await input.getPrimaryVideoTrack()
     const hasSound = (await input.getPrimaryAudioTrack()) !== null
     if (!track) {
-      if (hasSound) throw new Refusal('There is sound in this file, but no picture, and in a form that only browsers decode.', 'Save it as MP3, Ogg or WAV.', true)
+      if (hasSound)
+        throw new Refusal(
+          'There is sound in this file, but no picture, and in a form that only browsers decode.',
+          'Save it as MP3, Ogg or WAV.',
+          true,
+        )
       throw new Refusal('There is nothing to see in this video.', asWebm)
     }
     const codec = track.codec
-    if (!codec || !played.has(codec)) throw new Refusal(`Videos of this kind${codec ? ` (${codec.toUpperCase()})` : ''} do not play in a browser source.`, asWebm)
+    if (!codec || !played.has(codec))
+      throw new Refusal(
+        `Videos of this kind${codec ? ` (${codec.toUpperCase()})` : ''} do not play in a browser source.`,
+        asWebm,
+      )
     const widthPx = track.displayWidth
     const heightPx = track.displayHeight
     if (!(widthPx > 0 && heightPx > 0)) throw new Refusal('The video has no size.', asWebm)
-    if (widthPx > 4096 || heightPx > 4096) throw new Refusal(`The video is ${widthPx} × ${heightPx} pixels; a side may have 4096.`, 'Make it smaller: a canvas is 1920 × 1080.')
+    if (widthPx > 4096 || heightPx > 4096)
+      throw new Refusal(
+        `The video is ${widthPx} × ${heightPx} pixels; a side may have 4096.`,
+        'Make it smaller: a canvas is 1920 × 1080.',
+      )
     const { frameCount, endMs } = await readPackets(track)
     if (!(endMs > 0) || frameCount === 0) throw new Refusal('There is nothing to see in this video.', asWebm)
-    if (endMs > limits.videoMs) throw new Refusal('The video is longer than five minutes.', 'Cut out the part that an alert should play.')
+    if (endMs > limits.videoMs)
+      throw new Refusal('The video is longer than five minutes.', 'Cut out the part that an alert should play.')
     // As long as something is seen: sound that goes on is not heard anyway.
     const durationMs = Math.round(endMs)
     return {
@@ -44,7 +58,9 @@ export async function measureVideo(bytes: Uint8Array, mime: string): Promise<Mea
 }
 
 /** Walks over all frames without decoding them. @throws when the file ends before one of them does */
-async function readPackets(track: ConstructorParameters<typeof EncodedPacketSink>[0]): Promise<{ frameCount: number; endMs: number }> {
+async function readPackets(
+  track: ConstructorParameters<typeof EncodedPacketSink>[0],
+): Promise<{ frameCount: number; endMs: number }> {
   let frameCount = 0
   let endMs = 0
   for await (const packet of new EncodedPacketSink(track).packets()) {

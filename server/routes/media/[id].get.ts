@@ -5,8 +5,8 @@ import { sendMedia } from '../../media/sendMedia.ts'
 import { useServices } from '../../system/services.ts'
 
 /**
- * A media file. Its address is the hash of its content: nobody guesses it, and it can be cached for good. Sources have no
- * cookie to show, so whoever has the address may read the file, and nothing in it can run.
+ * A media file. Its address is the hash of its content: nobody guesses it, and it can be cached for good. Sources have
+ * no cookie to show, so whoever has the address may read the file, and nothing in it can run.
  */
 export default defineEventHandler(async (event) => {
   const id = pathId(event, 'id')

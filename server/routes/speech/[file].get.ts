@@ -8,6 +8,12 @@ export default defineEventHandler(async (event) => {
   const { speaker } = await useServices()
   const file = await speaker.cache.read(key)
   if (!file) throw problemError(404, 'There is no such recording (any more).')
-  setResponseHeaders(event, { 'content-type': 'audio/wav', 'cache-control': 'private, max-age=86400, immutable', 'x-content-type-options': 'nosniff', 'content-security-policy': "default-src 'none'; sandbox", 'cross-origin-resource-policy': 'same-origin' })
+  setResponseHeaders(event, {
+    'content-type': 'audio/wav',
+    'cache-control': 'private, max-age=86400, immutable',
+    'x-content-type-options': 'nosniff',
+    'content-security-policy': "default-src 'none'; sandbox",
+    'cross-origin-resource-policy': 'same-origin',
+  })
   return file
 })

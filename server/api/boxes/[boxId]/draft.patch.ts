@@ -17,7 +17,11 @@ export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { baseRevision, patches } = await readChecked(event, saveDraftBody, maxBytes)
   const { database, stream } = await useServices()
-  const conflict = () => problemError(409, 'Somebody else changed this box since you opened it. Load it again to see their changes; yours are still on your screen.')
+  const conflict = () =>
+    problemError(
+      409,
+      'Somebody else changed this box since you opened it. Load it again to see their changes; yours are still on your screen.',
+    )
   if (baseRevision !== box.draftRevision) throw conflict()
   const draft = patched(box, patches as Patches)
   if (!(await saveDraft(database.db, box.id, baseRevision, draft))) throw conflict()
@@ -33,6 +37,7 @@ function patched(box: BoxRow, patches: Patches) {
     throw problemError(422, 'These edits do not fit the draft. Load the box again.')
   }
   const checked = boxDocument.safeParse(next)
-  if (!checked.success) throw problemError(422, 'The edited box would not be valid; nothing was saved.', issuesOf(checked.error))
+  if (!checked.success)
+    throw problemError(422, 'The edited box would not be valid; nothing was saved.', issuesOf(checked.error))
   return checked.data
 }

@@ -11,7 +11,15 @@ export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { database, media } = await useServices()
   const pack = await packOf(database.db, box, session.person.name)
-  if (!pack) throw problemError(409, 'A file that this box uses is gone for good. Give its part another one, then save the pack.')
-  setResponseHeaders(event, { 'content-type': 'application/zip', 'content-disposition': `attachment; filename="${pack.id}.pack.zip"`, 'cache-control': 'no-store' })
+  if (!pack)
+    throw problemError(
+      409,
+      'A file that this box uses is gone for good. Give its part another one, then save the pack.',
+    )
+  setResponseHeaders(event, {
+    'content-type': 'application/zip',
+    'content-disposition': `attachment; filename="${pack.id}.pack.zip"`,
+    'cache-control': 'no-store',
+  })
   return sendStream(event, writePack(pack, media))
 })

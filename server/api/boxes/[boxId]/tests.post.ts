@@ -21,7 +21,10 @@ export default defineEventHandler(async (event) => {
   if (asked.eventId !== undefined) {
     const found = await findDecision(database.db, channelId, box.id, asked.eventId)
     if (!found) throw problemError(404, 'There is no such event in this channel.')
-    return ingest.sendTest(channelId, box.id, { event: canonicalOf(found.event), pretended: { circumstances: await keptCircumstances(database.db, found.event, channel), variationId: null } })
+    return ingest.sendTest(channelId, box.id, {
+      event: canonicalOf(found.event),
+      pretended: { circumstances: await keptCircumstances(database.db, found.event, channel), variationId: null },
+    })
   }
   const document = channel.boxes.find(({ boxId }) => boxId === box.id)?.version?.document ?? null
   const test = madeUpTest(asked, document, channel, Date.now())

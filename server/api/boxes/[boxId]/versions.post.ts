@@ -13,9 +13,19 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { revision } = await readChecked(event, publishBody)
-  if (revision !== box.draftRevision) throw problemError(409, 'The draft was changed since you looked at the list. Load the box again and check what goes on air.')
+  if (revision !== box.draftRevision)
+    throw problemError(
+      409,
+      'The draft was changed since you looked at the list. Load the box again and check what goes on air.',
+    )
   const { database, onAir, stream, wakeVoices } = await useServices()
-  await publishVersion(database.db, { id: newId('version'), boxId: box.id, document: box.draft, publishedAt: new Date(), publishedBy: session.person.id })
+  await publishVersion(database.db, {
+    id: newId('version'),
+    boxId: box.id,
+    document: box.draft,
+    publishedAt: new Date(),
+    publishedBy: session.person.id,
+  })
   onAir.forget(session.channel.id)
   wakeVoices(session.channel.id)
   stream.changed(session.channel.id)

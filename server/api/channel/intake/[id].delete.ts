@@ -9,7 +9,8 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const { database, library } = await useServices()
-  if (!(await removeIntake(database.db, channel.id, pathId(event, 'id')))) throw problemError(404, 'There is no such file on its way, or it is still being measured.')
+  if (!(await removeIntake(database.db, channel.id, pathId(event, 'id'))))
+    throw problemError(404, 'There is no such file on its way, or it is still being measured.')
   library.changed(channel.id)
   setResponseStatus(event, 204)
   return null

@@ -21,7 +21,17 @@ export default defineEventHandler(async (event): Promise<{ messages: PastMessage
       const words = viewerWords(happened)
       const isNew = words !== null && !seen.has(words.text)
       if (words) seen.add(words.text)
-      return words && isNew ? [{ eventId: row.id, name: happened.data.viewer?.name ?? 'Somebody', kind: kindNames[row.kind], text: words.text, emotes: words.emotes.map(({ from, to }) => ({ from, to })) }] : []
+      return words && isNew
+        ? [
+            {
+              eventId: row.id,
+              name: happened.data.viewer?.name ?? 'Somebody',
+              kind: kindNames[row.kind],
+              text: words.text,
+              emotes: words.emotes.map(({ from, to }) => ({ from, to })),
+            },
+          ]
+        : []
     }),
   }
 })

@@ -5,7 +5,10 @@ import { setSpeech } from '../../../db/queries/people.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { useServices } from '../../../system/services.ts'
 
-/** Switches all voices of the channel off or on: what is being read goes silent, what waits is not read. For whoever minds the desk. */
+/**
+ * Switches all voices of the channel off or on: what is being read goes silent, what waits is not read. For whoever
+ * minds the desk.
+ */
 export default defineEventHandler(async (event) => {
   const { channel, person } = await requireMember(event, 'moderator')
   const { isOn } = await readChecked(event, voicesOnBody)

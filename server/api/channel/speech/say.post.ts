@@ -14,9 +14,22 @@ export default defineEventHandler(async (event): Promise<{ said: SayAnswer[] }> 
   const rules = rulesInEffect(used)
   const said: SayAnswer[] = []
   for (const saying of sayings) {
-    const { text, spoken, outcome, changes, refusal, language, voice } = await speaker.clean(saying, used, channel.locale)
+    const { text, spoken, outcome, changes, refusal, language, voice } = await speaker.clean(
+      saying,
+      used,
+      channel.locale,
+    )
     const read = refusal === null ? await speaker.speakWithin(saying.of, { text, spoken, voice }, rules) : null
-    said.push({ text: read?.text ?? text, outcome: read && read.cut.length > 0 ? 'changed' : outcome, changes: [...changes, ...(read?.cut ?? [])], reason: refusal, language, voice, utterance: read?.made.ok ? read.made.value : null, trouble: read && !read.made.ok ? read.made.error : null })
+    said.push({
+      text: read?.text ?? text,
+      outcome: read && read.cut.length > 0 ? 'changed' : outcome,
+      changes: [...changes, ...(read?.cut ?? [])],
+      reason: refusal,
+      language,
+      voice,
+      utterance: read?.made.ok ? read.made.value : null,
+      trouble: read && !read.made.ok ? read.made.error : null,
+    })
   }
   return { said }
 })

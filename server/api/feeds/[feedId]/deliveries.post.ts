@@ -14,7 +14,8 @@ export default defineEventHandler(async (event) => {
   const { database, feeds, ingest } = await useServices()
   const feed = await feeds.find(pathId(event, 'feedId'))
   if (!feed) throw problemError(404, 'There is no such feed.')
-  if (feed.unlinkedAt) throw problemError(410, 'This feed was unlinked. Link the account again, and what happens is heard again.')
+  if (feed.unlinkedAt)
+    throw problemError(410, 'This feed was unlinked. Link the account again, and what happens is heard again.')
   const raw = await readBounded(event, maxBytes)
   const verified = verifyDelivery(feed.secret, raw, {
     id: getHeader(event, 'webhook-id'),
@@ -28,7 +29,11 @@ export default defineEventHandler(async (event) => {
   const translation = translate(adapterOf(feed.platform), raw, feed.id)
   if (translation.events.length === 0) {
     await ingest.keepNotUnderstood(feed, verified.value, raw, translation.rejected.join('\n'))
-    throw problemError(422, 'Nothing in this delivery was understood. It was kept for inspection; nothing else was written.', translation.rejected.slice(0, 20).map((message) => ({ path: '', message })))
+    throw problemError(
+      422,
+      'Nothing in this delivery was understood. It was kept for inspection; nothing else was written.',
+      translation.rejected.slice(0, 20).map((message) => ({ path: '', message })),
+    )
   }
   setResponseStatus(event, 202)
   return ingest.acceptDelivery(feed, verified.value, raw, translation)
@@ -41,5 +46,7 @@ function translate(adapter: ReturnType<typeof adapterOf>, raw: string, feedId: s
   } catch {
     return { events: [], rejected: ['The body is not JSON.'] }
   }
-  return adapter.translate(payload, feedId) ?? { events: [], rejected: [`This is not a payload of ${adapter.platform}.`] }
+  return (
+    adapter.translate(payload, feedId) ?? { events: [], rejected: [`This is not a payload of ${adapter.platform}.`] }
+  )
 }

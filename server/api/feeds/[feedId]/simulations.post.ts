@@ -8,7 +8,10 @@ import { readChecked } from '../../../http/readChecked.ts'
 import { problemError } from '../../../system/problemError.ts'
 import { useServices } from '../../../system/services.ts'
 
-/** Lets the simulated platform of a feed send something, in its own shape, signed, over the very route that real ones use. */
+/**
+ * Lets the simulated platform of a feed send something, in its own shape, signed, over the very route that real ones
+ * use.
+ */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const asked = await readChecked(event, simulationBody)

@@ -12,5 +12,8 @@ export default defineEventHandler(async (event): Promise<LinkingView> => {
   const { database } = await useServices()
   const found = await findLinking(database.db, pathId(event, 'id'))
   if (!found || found.channelId !== channel.id) throw problemError(404, 'There is no such code. Ask for a new one.')
-  return { state: found.feedId ? 'linked' : found.expiresAt.getTime() <= Date.now() ? 'expired' : 'waiting', feedId: found.feedId }
+  return {
+    state: found.feedId ? 'linked' : found.expiresAt.getTime() <= Date.now() ? 'expired' : 'waiting',
+    feedId: found.feedId,
+  }
 })

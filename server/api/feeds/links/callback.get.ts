@@ -3,7 +3,10 @@ import { requireMember } from '../../../auth/access.ts'
 import { ownOrigin } from '../../../http/ownOrigin.ts'
 import { useServices } from '../../../system/services.ts'
 
-/** Where a platform sends people back to, with a code or with a refusal. Ends on the Feeds screen, which says what became of it. */
+/**
+ * Where a platform sends people back to, with a code or with a refusal. Ends on the Feeds screen, which says what
+ * became of it.
+ */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'owner')
   const { linking, config, logger } = await useServices()

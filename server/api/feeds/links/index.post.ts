@@ -12,5 +12,9 @@ export default defineEventHandler(async (event): Promise<LinkingBegun> => {
   const { origin } = getRequestURL(event)
   setResponseStatus(event, 201)
   if (way === 'consent') return { way, url: await linking.beginConsent(channel.id, platform, origin, Date.now()) }
-  return { way, ...(await linking.beginCode(channel.id, platform, Date.now())), chatUrl: `${origin}/stand-ins/${platform}/chat` }
+  return {
+    way,
+    ...(await linking.beginCode(channel.id, platform, Date.now())),
+    chatUrl: `${origin}/stand-ins/${platform}/chat`,
+  }
 })

@@ -16,7 +16,16 @@ const at = z.iso.datetime({ offset: true })
 const goal = z.object({ id: z.string().min(1).max(150), title: z.string().max(200), target: z.int() })
 
 const slip = z.discriminatedUnion('does', [
-  z.object({ does: z.literal('tip'), slip: z.string().min(1).max(150), at, amount: z.int(), currency: z.string().max(10), from: z.string().max(2000).nullable(), note: z.string().max(5000).optional(), picked: pickedField }),
+  z.object({
+    does: z.literal('tip'),
+    slip: z.string().min(1).max(150),
+    at,
+    amount: z.int(),
+    currency: z.string().max(10),
+    from: z.string().max(2000).nullable(),
+    note: z.string().max(5000).optional(),
+    picked: pickedField,
+  }),
   z.object({ does: z.literal('goal.opened'), at, goal, currency: z.string().max(10) }),
   z.object({ does: z.literal('goal.filled'), at, goal, currency: z.string().max(10) }),
 ])
@@ -27,16 +36,37 @@ function understand(of: Slip, source: string): Result<Understood, string> {
   if (of.does === 'tip') {
     const name = of.from?.trim()
     const viewer = name ? viewerOf(`till-${digest(name.toLowerCase())}`, name) : null
-    return ok({ source, externalId: `tip-${of.slip}`, kind: 'tip', occurredAtMs, data: parseEventData('tip', { viewer, amountMinor: of.amount, currency: of.currency, ...messageOf(of.note) }) })
+    return ok({
+      source,
+      externalId: `tip-${of.slip}`,
+      kind: 'tip',
+      occurredAtMs,
+      data: parseEventData('tip', { viewer, amountMinor: of.amount, currency: of.currency, ...messageOf(of.note) }),
+    })
   }
   const kind = of.does === 'goal.opened' ? 'goalStarted' : 'goalReached'
-  return ok({ source, externalId: `${of.does}-${of.goal.id}`, kind, occurredAtMs, data: parseEventData(kind, { viewer: null, goalTitle: of.goal.title, targetMinor: of.goal.target, currency: of.currency }) })
+  return ok({
+    source,
+    externalId: `${of.does}-${of.goal.id}`,
+    kind,
+    occurredAtMs,
+    data: parseEventData(kind, {
+      viewer: null,
+      goalTitle: of.goal.title,
+      targetMinor: of.goal.target,
+      currency: of.currency,
+    }),
+  })
 }
 
 export const till: FeedAdapter = {
   platform: 'till',
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
-    return read.success ? understandEach('slips', read.data.slips, slip, (one) => withPicked(understand(one, feedSource(feedId)), 'picked' in one ? one.picked : undefined)) : null
+    return read.success
+      ? understandEach('slips', read.data.slips, slip, (one) =>
+          withPicked(understand(one, feedSource(feedId)), 'picked' in one ? one.picked : undefined),
+        )
+      : null
   },
 }

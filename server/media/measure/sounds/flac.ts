@@ -20,7 +20,8 @@ export async function* decodeFlac(bytes: Uint8Array): AsyncGenerator<DecodedPiec
   } finally {
     decoder.free()
   }
-  if (samples < promisedSamples(bytes)) throw new Refusal('The file ends in the middle of the sound, or is damaged.', 'Copy or export it again.')
+  if (samples < promisedSamples(bytes))
+    throw new Refusal('The file ends in the middle of the sound, or is damaged.', 'Copy or export it again.')
 }
 
 /** How many samples the stream's header says there are (36 bits of STREAMINFO); 0 where it does not say. */

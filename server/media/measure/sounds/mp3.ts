@@ -22,7 +22,8 @@ export async function* decodeMp3(bytes: Uint8Array): AsyncGenerator<DecodedPiece
   }
   // A frame has 1,152 samples, or 576 in MPEG 2; encoders leave out up to two at each end.
   const frameSamples = rateHz >= 32_000 ? 1152 : 576
-  if (promised !== null && samples < (promised - 4) * frameSamples * 0.98) throw new Refusal('The file ends in the middle of the sound.', 'Copy or export it again.')
+  if (promised !== null && samples < (promised - 4) * frameSamples * 0.98)
+    throw new Refusal('The file ends in the middle of the sound.', 'Copy or export it again.')
 }
 
 /** How many frames the encoder's own header says there are; null where it has none. */

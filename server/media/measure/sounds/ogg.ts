@@ -6,7 +6,11 @@ import type { DecodedPiece } from './decode.ts'
 
 interface OggDecoder {
   ready: Promise<unknown>
-  decode(piece: Uint8Array): { channelData: Float32Array[]; samplesDecoded: number; sampleRate: number } | Promise<{ channelData: Float32Array[]; samplesDecoded: number; sampleRate: number }>
+  decode(
+    piece: Uint8Array,
+  ):
+    | { channelData: Float32Array[]; samplesDecoded: number; sampleRate: number }
+    | Promise<{ channelData: Float32Array[]; samplesDecoded: number; sampleRate: number }>
   flush(): Promise<{ channelData: Float32Array[]; samplesDecoded: number; sampleRate: number }>
   free(): void
 }
@@ -15,7 +19,8 @@ export const decodeVorbis = (bytes: Uint8Array) => decodeOgg(bytes, new OggVorbi
 export const decodeOpus = (bytes: Uint8Array) => decodeOgg(bytes, new OggOpusDecoder() as OggDecoder)
 
 async function* decodeOgg(bytes: Uint8Array, decoder: OggDecoder): AsyncGenerator<DecodedPiece> {
-  if (!endsWithLastPage(bytes)) throw new Refusal('The file ends in the middle of the sound.', 'Copy or export it again.')
+  if (!endsWithLastPage(bytes))
+    throw new Refusal('The file ends in the middle of the sound.', 'Copy or export it again.')
   await decoder.ready
   try {
     for (const piece of piecesOf(bytes)) {

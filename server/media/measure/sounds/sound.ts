@@ -30,12 +30,19 @@ async function meter(pieces: AsyncIterable<DecodedPiece>): Promise<SoundMeasurem
   for await (const piece of pieces) {
     if ((piece.channels[0]?.length ?? 0) === 0) continue
     first ??= piece
-    if (piece.rateHz !== first.rateHz || piece.channels.length !== first.channels.length) throw new Refusal('The sound changes its format in the middle.', 'Export it again as one file.')
-    if (!(first.rateHz >= 8000 && first.rateHz <= 192_000)) throw new Refusal(`A sampling rate of ${first.rateHz} Hz is not one that sounds have.`, 'Export it with 44,100 or 48,000 Hz.')
-    if (first.channels.length > 8) throw new Refusal(`The sound has ${first.channels.length} channels; eight are the most.`, 'Export it as stereo.')
+    if (piece.rateHz !== first.rateHz || piece.channels.length !== first.channels.length)
+      throw new Refusal('The sound changes its format in the middle.', 'Export it again as one file.')
+    if (!(first.rateHz >= 8000 && first.rateHz <= 192_000))
+      throw new Refusal(
+        `A sampling rate of ${first.rateHz} Hz is not one that sounds have.`,
+        'Export it with 44,100 or 48,000 Hz.',
+      )
+    if (first.channels.length > 8)
+      throw new Refusal(`The sound has ${first.channels.length} channels; eight are the most.`, 'Export it as stereo.')
     meter ??= new SoundMeter(first.rateHz, first.channels.length)
     meter.push(piece.channels)
-    if (meter.durationMs > limits.soundMs) throw new Refusal('The sound is longer than ten minutes.', 'Cut out the part that an alert should play.')
+    if (meter.durationMs > limits.soundMs)
+      throw new Refusal('The sound is longer than ten minutes.', 'Cut out the part that an alert should play.')
   }
   if (!meter) throw new Refusal('There is no sound in the file: it is empty or damaged.', 'Export it again.')
   return meter.end()
@@ -43,7 +50,15 @@ async function meter(pieces: AsyncIterable<DecodedPiece>): Promise<SoundMeasurem
 
 const rounded = (value: number) => Math.round(value * 100) / 100
 
-export function soundMeasured({ waveform, integratedLufs, momentaryMaxLufs, shortTermMaxLufs, rangeLu, truePeakDbtp, ...facts }: SoundMeasurement): SoundMeasured {
+export function soundMeasured({
+  waveform,
+  integratedLufs,
+  momentaryMaxLufs,
+  shortTermMaxLufs,
+  rangeLu,
+  truePeakDbtp,
+  ...facts
+}: SoundMeasurement): SoundMeasured {
   // A click in silence may have a peak and no loudness above the gate; it is levelled by its loudest moment.
   const isSilent = !Number.isFinite(truePeakDbtp) || !Number.isFinite(momentaryMaxLufs)
   return {
@@ -51,7 +66,13 @@ export function soundMeasured({ waveform, integratedLufs, momentaryMaxLufs, shor
     ...facts,
     loudness: isSilent
       ? null
-      : { integratedLufs: rounded(Number.isFinite(integratedLufs) ? integratedLufs : momentaryMaxLufs), momentaryMaxLufs: rounded(momentaryMaxLufs), shortTermMaxLufs: rounded(shortTermMaxLufs), rangeLu: rounded(rangeLu), truePeakDbtp: rounded(truePeakDbtp) },
+      : {
+          integratedLufs: rounded(Number.isFinite(integratedLufs) ? integratedLufs : momentaryMaxLufs),
+          momentaryMaxLufs: rounded(momentaryMaxLufs),
+          shortTermMaxLufs: rounded(shortTermMaxLufs),
+          rangeLu: rounded(rangeLu),
+          truePeakDbtp: rounded(truePeakDbtp),
+        },
     waveform: waveform.map(({ stretchMs, peaks }) => ({ stretchMs, peaks: Buffer.from(peaks).toString('base64') })),
   }
 }

@@ -31,8 +31,13 @@ function readFormat(view: DataView, at: number, size: number): WavFormat {
   // An extensible header says the format in the first bytes of its identifier.
   const format = tag === 0xfffe && size >= 26 ? view.getUint16(at + 24, true) : tag
   const read = readers[`${format}/${bits}`]
-  if (!read) throw new Refusal(`The WAV file is packed in a way that is not known here (format ${format}, ${bits} bits).`, saveAgain)
-  if (channels === 0 || view.getUint16(at + 12, true) !== (channels * bits) / 8) throw new Refusal('The WAV file’s header contradicts itself.', saveAgain)
+  if (!read)
+    throw new Refusal(
+      `The WAV file is packed in a way that is not known here (format ${format}, ${bits} bits).`,
+      saveAgain,
+    )
+  if (channels === 0 || view.getUint16(at + 12, true) !== (channels * bits) / 8)
+    throw new Refusal('The WAV file’s header contradicts itself.', saveAgain)
   return { channels, rateHz: view.getUint32(at + 4, true), sampleBytes: bits / 8, read }
 }
 
@@ -40,16 +45,18 @@ function readFormat(view: DataView, at: number, size: number): WavFormat {
 export async function* decodeWav(bytes: Uint8Array): AsyncGenerator<DecodedPiece> {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   let format: WavFormat | null = null
-  for (let at = 12; at + 8 <= bytes.length; ) {
+  for (let at = 12; at + 8 <= bytes.length;) {
     const id = view.getUint32(at)
     const size = view.getUint32(at + 4, true)
     const from = at + 8
     if (id === 0x666d_7420 && from + size <= bytes.length) format = readFormat(view, from, size)
     if (id === 0x6461_7461) {
       if (!format) throw new Refusal('The WAV file has samples before it says of what kind.', saveAgain)
-      // A recorder that was cut off leaves a header that promises more than there is; four of its bits set mean “to the end”.
+      // A recorder that was cut off leaves a header that promises more than there is; four of its bits set mean “to the
+      // end”.
       const isOpenEnded = size === 0xffff_ffff || size === 0
-      if (!isOpenEnded && from + size > bytes.length) throw new Refusal('The file ends in the middle of the sound.', 'Copy or export it again.')
+      if (!isOpenEnded && from + size > bytes.length)
+        throw new Refusal('The file ends in the middle of the sound.', 'Copy or export it again.')
       yield* samplesOf(view, format, from, isOpenEnded ? bytes.length : from + size)
       return
     }
@@ -57,7 +64,12 @@ export async function* decodeWav(bytes: Uint8Array): AsyncGenerator<DecodedPiece
   }
 }
 
-function* samplesOf(view: DataView, { channels, rateHz, sampleBytes, read }: WavFormat, from: number, to: number): Generator<DecodedPiece> {
+function* samplesOf(
+  view: DataView,
+  { channels, rateHz, sampleBytes, read }: WavFormat,
+  from: number,
+  to: number,
+): Generator<DecodedPiece> {
   const frameBytes = channels * sampleBytes
   const frames = Math.floor((to - from) / frameBytes)
   for (let done = 0; done < frames; done += framesAtATime) {

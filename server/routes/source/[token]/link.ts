@@ -31,7 +31,8 @@ export default defineWebSocketHandler({
     const message = parseMessage(incoming.text())
     if (!message) return peer.close(1007, 'not understood')
     // The address may have been replaced between the connection and its first word.
-    if (message.type === 'hello' && !(await boxOfToken(token ?? ''))) return peer.close(closedAddressReplaced, 'address replaced')
+    if (message.type === 'hello' && !(await boxOfToken(token ?? '')))
+      return peer.close(closedAddressReplaced, 'address replaced')
     receive(await useServices(), boxId, peer, message)
   },
   async close(peer) {
@@ -59,15 +60,33 @@ function parseMessage(text: string): FromSource | null {
   }
 }
 
-function receive({ rooms, queues, stream, wakeVoices }: Services, boxId: string, peer: Peer, message: FromSource): void {
+function receive(
+  { rooms, queues, stream, wakeVoices }: Services,
+  boxId: string,
+  peer: Peer,
+  message: FromSource,
+): void {
   const sourceId = peer.id
   const changed = () => stream.changed(queues.channelOf(boxId) ?? '')
   switch (message.type) {
     case 'hello': {
       const machine = machineOf(peer.remoteAddress, peer.request?.headers.has('x-forwarded-for') ?? false)
       const { sound, widthPx, heightPx, shownPlayIds } = message
-      const socket = { send: (text: string) => void peer.send(text), close: (code: number, reason: string) => peer.close(code, reason), terminate: () => peer.terminate() }
-      rooms.join(boxId, socket, { id: sourceId, connectedAtMs: Date.now(), latencyMs: null, sound, widthPx, heightPx, missing: [], machine })
+      const socket = {
+        send: (text: string) => void peer.send(text),
+        close: (code: number, reason: string) => peer.close(code, reason),
+        terminate: () => peer.terminate(),
+      }
+      rooms.join(boxId, socket, {
+        id: sourceId,
+        connectedAtMs: Date.now(),
+        latencyMs: null,
+        sound,
+        widthPx,
+        heightPx,
+        missing: [],
+        machine,
+      })
       queues.of(boxId).input({ type: 'sourceJoined', sourceId, shownPlayIds })
       // The broadcast may be about to begin: engines that fell asleep have started when the first message comes.
       wakeVoices(queues.channelOf(boxId) ?? '')
@@ -79,7 +98,9 @@ function receive({ rooms, queues, stream, wakeVoices }: Services, boxId: string,
     case 'started':
     case 'done':
       rooms.heard(boxId, sourceId)
-      return queues.of(boxId).input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: message.type })
+      return queues
+        .of(boxId)
+        .input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: message.type })
     case 'sound':
       rooms.heard(boxId, sourceId, { sound: message.sound })
       return changed()

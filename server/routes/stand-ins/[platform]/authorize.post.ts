@@ -10,6 +10,19 @@ export default defineEventHandler(async (event) => {
   back.searchParams.set('state', request.state)
   const account = form.account?.trim() ?? ''
   if (form.answer !== 'allow' || !/^[\w-]{1,60}$/.test(account)) back.searchParams.set('error', 'access_denied')
-  else back.searchParams.set('code', grantCode({ platform, account, clientId: request.client_id, redirectUri: request.redirect_uri, challenge: request.code_challenge }, Date.now()))
+  else
+    back.searchParams.set(
+      'code',
+      grantCode(
+        {
+          platform,
+          account,
+          clientId: request.client_id,
+          redirectUri: request.redirect_uri,
+          challenge: request.code_challenge,
+        },
+        Date.now(),
+      ),
+    )
   return sendRedirect(event, back.href, 303)
 })

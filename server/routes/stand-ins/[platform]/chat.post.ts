@@ -14,6 +14,11 @@ export default defineEventHandler(async (event) => {
   const { account = '', text = '' } = await readForm(event)
   const said = { account: account.trim().slice(0, 60) || 'somebody', text: text.slice(0, 200) }
   const { config, secret } = await useServices()
-  await deliver({ url: `${ownOrigin(config, getRequestURL(event))}/api/feeds/links/heard`, secret: chatSecret(secret, platform) }, { platform, ...said }, newId('chat'), Date.now())
+  await deliver(
+    { url: `${ownOrigin(config, getRequestURL(event))}/api/feeds/links/heard`, secret: chatSecret(secret, platform) },
+    { platform, ...said },
+    newId('chat'),
+    Date.now(),
+  )
   return sendPage(event, chatPage(platform, said))
 })

@@ -28,7 +28,9 @@ export default defineEventHandler(async (event) => {
     receivedAtMs: kept.receivedAt.getTime(),
     isTest: kept.isTest,
     variationName: decision?.variationName ?? null,
-    reason: decision?.reason ?? 'This box did not decide about it: it was a test of another box, or came before this box was made.',
+    reason:
+      decision?.reason ??
+      'This box did not decide about it: it was a test of another box, or came before this box was made.',
   }))
   return { events: happenings }
 })

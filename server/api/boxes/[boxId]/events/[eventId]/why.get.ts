@@ -10,7 +10,9 @@ import { keptCircumstances } from '../../../../../ingest/keptCircumstances.ts'
 import { problemError } from '../../../../../system/problemError.ts'
 import { useServices } from '../../../../../system/services.ts'
 
-/** Why an event got what it got in a box, as it was decided when it came, and what the box's draft would do with it now. */
+/**
+ * Why an event got what it got in a box, as it was decided when it came, and what the box's draft would do with it now.
+ */
 export default defineEventHandler(async (event): Promise<WhyView> => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const { database, onAir } = await useServices()
@@ -18,7 +20,12 @@ export default defineEventHandler(async (event): Promise<WhyView> => {
   if (!found?.decision) throw problemError(404, 'This box decided nothing about that event.')
   const { reason, why } = found.decision
   const channel = await onAir.read(box.channelId)
-  const { decision: now } = decide(canonicalOf(found.event), await keptCircumstances(database.db, found.event, channel), box.draft, channel)
+  const { decision: now } = decide(
+    canonicalOf(found.event),
+    await keptCircumstances(database.db, found.event, channel),
+    box.draft,
+    channel,
+  )
   const isTheSame = now.reason === reason && isDeepStrictEqual(now.why, why)
   return { reason, why, draft: isTheSame ? null : { reason: now.reason, why: now.why } }
 })

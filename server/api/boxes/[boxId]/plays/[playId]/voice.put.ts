@@ -11,6 +11,7 @@ export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const { isRead } = await readChecked(event, voiceBody)
   const { queues } = await useServices()
-  if (!(await queues.setVoice(box.id, pathId(event, 'playId'), isRead, { by: session.person.name }))) throw problemError(404, 'There is no such play in this box.')
+  if (!(await queues.setVoice(box.id, pathId(event, 'playId'), isRead, { by: session.person.name })))
+    throw problemError(404, 'There is no such play in this box.')
   return { isRead }
 })
