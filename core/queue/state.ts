@@ -82,3 +82,9 @@ export type QueueCommand =
   /** `shownCount`: how many sources confirmed showing it. */
   | { type: 'recordEnded'; playId: string; outcome: PlayOutcome; reason: string; shownCount: number }
   | { type: 'recordAbsence'; sinceMs: number | null }
+
+/** What a step of the queue leads to: the state after it, and what has to be done outside. */
+export interface StepResult {
+  state: QueueState
+  commands: QueueCommand[]
+}

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { defaultPolicy } from './policy.ts'
 import { recoverQueue } from './recover.ts'
 import { emptyQueue, type QueueCommand, type QueueInput, type QueueState } from './state.ts'
-import { nextWakeMs, step } from './step.ts'
+import { nextWakeMs } from './advance.ts'
+import { step } from './step.ts'
 
 const ticket = (playId: string, enqueuedAtMs = 0, lengthMs = 5000) => ({ playId, enqueuedAtMs, lengthMs })
 const joined = (sourceId: string, shownPlayIds: string[] = []): QueueInput => ({

@@ -1,0 +1,137 @@
+import type { QueuePolicy } from './policy.ts'
+import type { Current, QueueCommand, QueueState, SourceProgress, StepResult } from './state.ts'
+
+/** After a play's own length, this much is allowed for its sources to say that they are done. */
+const doneGraceMs = 1_500
+
+/** What follows by itself: a prepared play starts, a finished one ends, a free screen takes the next. */
+export function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
+  const { current } = state
+  if (current?.phase === 'preparing') return advancePreparing(state, current, commands, nowMs, policy)
+  if (current?.phase === 'playing' && isOver(current, nowMs)) {
+    commands.push({
+      type: 'recordEnded',
+      playId: current.ticket.playId,
+      outcome: 'done',
+      reason: 'shown to its end',
+      shownCount: current.shownCount,
+    })
+    return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
+  }
+  const next = state.waiting.find(({ isAwaiting }) => !isAwaiting)
+  const sourceIds = Object.keys(state.sources)
+  if (current || !next || state.isHeld || sourceIds.length === 0 || nowMs < state.freeAtMs) return { state, commands }
+  const progressBySource: Record<string, SourceProgress> = {}
+  for (const id of sourceIds)
+    progressBySource[id] = state.sources[id]?.shownPlayIds.includes(next.playId) ? 'done' : 'preparing'
+  const fresh = sourceIds.filter((id) => progressBySource[id] === 'preparing')
+  commands.push({ type: 'recordPreparing', playId: next.playId })
+  if (fresh.length > 0) commands.push({ type: 'prepare', playId: next.playId, sourceIds: fresh })
+  const prepared: Current = { phase: 'preparing', ticket: next, sinceMs: nowMs, progress: progressBySource }
+  return advance(
+    { state: { ...state, waiting: state.waiting.filter((each) => each !== next), current: prepared }, commands },
+    nowMs,
+    policy,
+  )
+}
+
+function advancePreparing(
+  state: QueueState,
+  current: Extract<Current, { phase: 'preparing' }>,
+  commands: QueueCommand[],
+  nowMs: number,
+  policy: QueuePolicy,
+): StepResult {
+  const { playId } = current.ticket
+  const isEverySettled = !isAnyPreparing(current.progress)
+  const waitedMs = nowMs - current.sinceMs
+  // Looked at once for every source that becomes ready: with hundreds of them, nothing is gathered before it is needed.
+  if (!isEverySettled && waitedMs < policy.prepareMaxMs) return { state, commands }
+  const ready = Object.keys(current.progress).filter((id) => current.progress[id] === 'ready')
+  if (isEverySettled && ready.length === 0) {
+    commands.push({
+      type: 'recordEnded',
+      playId,
+      outcome: 'done',
+      reason: 'every connected source had shown it already',
+      shownCount: Object.keys(current.progress).length,
+    })
+    return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
+  }
+  if (ready.length > 0) {
+    commands.push(
+      { type: 'recordStarted', playId, atMs: nowMs },
+      { type: 'start', playId, sourceIds: ready, offsetMs: 0 },
+    )
+    const playing: Current = {
+      phase: 'playing',
+      ticket: current.ticket,
+      startedAtMs: nowMs,
+      shownCount: 0,
+      progress: current.progress,
+    }
+    return { state: { ...state, current: playing }, commands }
+  }
+  if (waitedMs >= policy.giveUpMs) {
+    commands.push({
+      type: 'recordEnded',
+      playId,
+      outcome: 'failed',
+      reason: `no source became ready within ${Math.round(waitedMs / 1000)} s`,
+      shownCount: 0,
+    })
+    return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
+  }
+  return { state, commands }
+}
+
+/** Over when every source that took part is done, or when its time and the grace have passed. */
+function isOver(current: Extract<Current, { phase: 'playing' }>, nowMs: number): boolean {
+  if (nowMs >= current.startedAtMs + current.ticket.lengthMs + doneGraceMs) return true
+  return areAllDone(current.progress)
+}
+
+// Both are asked on every word of every source, and stop at the first that decides.
+function isAnyPreparing(progress: Readonly<Record<string, SourceProgress>>): boolean {
+  for (const id in progress) if (progress[id] === 'preparing') return true
+  return false
+}
+
+/** With nobody taking part, nobody is done either. */
+function areAllDone(progress: Readonly<Record<string, SourceProgress>>): boolean {
+  let isAnyDone = false
+  for (const id in progress) {
+    if (progress[id] !== 'done') return false
+    isAnyDone = true
+  }
+  return isAnyDone
+}
+
+/**
+ * When the queue must be looked at again though nothing happens; null when only an input can change it. Epoch
+ * milliseconds.
+ */
+export function nextWakeMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
+  const awaited = state.waiting
+    .filter(({ isAwaiting }) => isAwaiting)
+    .map(({ enqueuedAtMs }) => enqueuedAtMs + policy.approvalMaxMs)
+  const wakes = [nextPlayMs(state, nowMs, policy), ...awaited].filter((atMs) => atMs !== null)
+  return wakes.length === 0 ? null : Math.min(...wakes)
+}
+
+function nextPlayMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
+  const { current } = state
+  if (current?.phase === 'preparing') {
+    const startsAtMs = current.sinceMs + policy.prepareMaxMs
+    return nowMs < startsAtMs ? startsAtMs : current.sinceMs + policy.giveUpMs
+  }
+  if (current?.phase === 'playing') return current.startedAtMs + current.ticket.lengthMs + doneGraceMs
+  if (
+    current ||
+    state.isHeld ||
+    !state.waiting.some(({ isAwaiting }) => !isAwaiting) ||
+    Object.keys(state.sources).length === 0
+  )
+    return null
+  return Math.max(nowMs, state.freeAtMs)
+}

@@ -1,0 +1,137 @@
+import type { QueuePolicy } from './policy.ts'
+import type { Current, QueueCommand, QueueState, SourceProgress, StepResult } from './state.ts'
+
+/** A source that has less than this left of a running play waits for the next one instead of flashing its end. */
+const joinAtLeastMs = 500
+
+/** A source comes: it joins what plays, and what waited too long without any source ends. */
+export function join(
+  state: QueueState,
+  sourceId: string,
+  shownPlayIds: string[],
+  nowMs: number,
+  policy: QueuePolicy,
+): StepResult {
+  const commands: QueueCommand[] = []
+  const sources = { ...state.sources, [sourceId]: { shownPlayIds } }
+  let { current, waiting } = state
+  // Before ages are looked at: an unconfirmed play that returns to the line has an age too.
+  if (current?.phase === 'unconfirmed') {
+    if (shownPlayIds.includes(current.ticket.playId)) {
+      current = {
+        phase: 'playing',
+        ticket: current.ticket,
+        startedAtMs: current.startedAtMs,
+        shownCount: 1,
+        progress: { [sourceId]: 'started' },
+      }
+      commands.push({ type: 'recordShown', playId: current.ticket.playId })
+    } else {
+      waiting = [current.ticket, ...waiting]
+      commands.push({ type: 'recordReturned', playId: current.ticket.playId, reason: 'no source had shown it' })
+      current = null
+    }
+  } else if (current) {
+    const hasShown = shownPlayIds.includes(current.ticket.playId)
+    const isWorthJoining = current.phase === 'preparing' || leftMs(current, nowMs) >= joinAtLeastMs
+    if (hasShown) current = withProgress(current, sourceId, 'started')
+    else if (isWorthJoining) {
+      current = withProgress(current, sourceId, 'preparing')
+      commands.push({ type: 'prepare', playId: current.ticket.playId, sourceIds: [sourceId] })
+    }
+  }
+  if (state.absentSinceMs !== null) {
+    const absentSinceMs = state.absentSinceMs
+    const waitedMs = (enqueuedAtMs: number) => nowMs - Math.max(enqueuedAtMs, absentSinceMs)
+    for (const ticket of waiting.filter((each) => waitedMs(each.enqueuedAtMs) > policy.awayMaxMs)) {
+      const seconds = Math.round(waitedMs(ticket.enqueuedAtMs) / 1000)
+      commands.push({
+        type: 'recordEnded',
+        playId: ticket.playId,
+        outcome: 'expired',
+        reason: `no source was connected for ${seconds} s`,
+        shownCount: 0,
+      })
+    }
+    waiting = waiting.filter((each) => waitedMs(each.enqueuedAtMs) <= policy.awayMaxMs)
+    commands.push({ type: 'recordAbsence', sinceMs: null })
+  }
+  return { state: { ...state, sources, current, waiting, absentSinceMs: null }, commands }
+}
+
+/** A source goes: what nobody has seen waits for it, what some have seen goes on without it. */
+export function leave(state: QueueState, sourceId: string, nowMs: number): StepResult {
+  if (!(sourceId in state.sources)) return { state, commands: [] }
+  const commands: QueueCommand[] = []
+  const sources = without(state.sources, sourceId)
+  const isEmpty = Object.keys(sources).length === 0
+  if (isEmpty) commands.push({ type: 'recordAbsence', sinceMs: nowMs })
+  let { current, waiting } = state
+  if (current && current.phase !== 'unconfirmed') {
+    if (current.phase === 'preparing' && isEmpty) {
+      waiting = [current.ticket, ...waiting]
+      commands.push({
+        type: 'recordReturned',
+        playId: current.ticket.playId,
+        reason: 'the last source went away before it started',
+      })
+      current = null
+    } else if (current.phase === 'playing' && isEmpty && current.shownCount === 0) {
+      current = { phase: 'unconfirmed', ticket: current.ticket, startedAtMs: current.startedAtMs }
+    } else {
+      current = { ...current, progress: without(current.progress, sourceId) }
+    }
+  }
+  return {
+    state: { ...state, sources, current, waiting, absentSinceMs: isEmpty ? nowMs : state.absentSinceMs },
+    commands,
+  }
+}
+
+/** A source says how far it is with a play. */
+export function progress(
+  state: QueueState,
+  sourceId: string,
+  playId: string,
+  reached: 'ready' | 'started' | 'done',
+  nowMs: number,
+): StepResult {
+  const commands: QueueCommand[] = []
+  const source = state.sources[sourceId]
+  if (!source) return { state, commands }
+  const isNewlySeen = reached !== 'ready' && !source.shownPlayIds.includes(playId)
+  const sources = isNewlySeen
+    ? { ...state.sources, [sourceId]: { shownPlayIds: [...source.shownPlayIds.slice(-199), playId] } }
+    : state.sources
+  let { current } = state
+  if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed')
+    return { state: { ...state, sources }, commands }
+  if (current.phase === 'playing' && isNewlySeen) {
+    if (current.shownCount === 0) commands.push({ type: 'recordShown', playId })
+    current = { ...current, shownCount: current.shownCount + 1 }
+  }
+  if (reached === 'ready' && current.phase === 'playing') {
+    const offsetMs = Math.max(0, nowMs - current.startedAtMs)
+    if (leftMs(current, nowMs) >= joinAtLeastMs)
+      commands.push({ type: 'start', playId, sourceIds: [sourceId], offsetMs })
+  }
+  return { state: { ...state, sources, current: withProgress(current, sourceId, reached) }, commands }
+}
+
+function leftMs(current: Exclude<Current, { phase: 'preparing' }>, nowMs: number): number {
+  return current.startedAtMs + current.ticket.lengthMs - nowMs
+}
+
+function withProgress<C extends Exclude<Current, { phase: 'unconfirmed' }>>(
+  current: C,
+  sourceId: string,
+  reached: SourceProgress,
+): C {
+  return { ...current, progress: { ...current.progress, [sourceId]: reached } }
+}
+
+function without<T>(record: Record<string, T>, key: string): Record<string, T> {
+  const rest = { ...record }
+  delete rest[key]
+  return rest
+}
