@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { canvas } from '../core/composition/canvas.ts'
 import { eventKind } from '../core/events/kinds.ts'
+import { maxDraftPatches } from './draftLimits.ts'
 import { sampleNames, type SampleName } from '../core/events/sampleEvent.ts'
 
 export const signInBody = z.object({
@@ -36,7 +37,10 @@ const patch = z.object({
 })
 
 /** Edits made since `baseRevision`, in order. */
-export const saveDraftBody = z.object({ baseRevision: z.int().min(0), patches: z.array(patch).min(1).max(5_000) })
+export const saveDraftBody = z.object({
+  baseRevision: z.int().min(0),
+  patches: z.array(patch).min(1).max(maxDraftPatches),
+})
 
 export const publishBody = z.object({ revision: z.int().min(0) })
 

@@ -4,7 +4,8 @@ import { starterAlert } from '../../core/composition/starter.ts'
 import { applyPatches } from '../../core/edit/change.ts'
 import { undo } from '../../core/edit/history.ts'
 import type { BoxView } from '../../contract/views.ts'
-import { describeConflict, oneStepHistory, replacePatches } from './conflict.ts'
+import { replacePatches } from '../../core/edit/replaceBox.ts'
+import { describeConflict, oneStepHistory } from './conflict.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }

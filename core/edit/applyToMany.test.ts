@@ -8,7 +8,7 @@ import { lanternLook } from '../look/lanternLook.ts'
 import { applyToMany, carried, counterpartOf, fieldsIn, otherVariations, type Carried } from './applyToMany.ts'
 import { applyPatches, changeBox, type Edit } from './change.ts'
 import { addSeason, changeLook, changeSeason, removeSeason, seasonIdFor } from './changeLook.ts'
-import { describeDifferences } from './describeDifferences.ts'
+import { describeDifferences } from './differences/describeDifferences.ts'
 import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }

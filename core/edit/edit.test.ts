@@ -9,7 +9,7 @@ import { addAlert } from './addAlert.ts'
 import { addPart } from './addPart.ts'
 import { applyPatches, changeBox, type Change, type Edit } from './change.ts'
 import { changeParts } from './changeParts.ts'
-import { describeDifferences } from './describeDifferences.ts'
+import { describeDifferences } from './differences/describeDifferences.ts'
 import { emptyHistory, redo, remember, undo } from './history.ts'
 import { removeParts } from './removeParts.ts'
 import { setAlertOn } from './setAlertOn.ts'
@@ -209,7 +209,7 @@ describe('describeDifferences', () => {
       start,
       changeParts(address, ['picture'], 'picture', 'picture', (part) => void (part.mediaId = file)),
     )
-    expect(describeDifferences(start, document, { [file]: 'A lantern' })).toEqual([
+    expect(describeDifferences(start, document, { names: { [file]: 'A lantern' } })).toEqual([
       { kind: 'follow', subject: 'Picture', what: 'file', before: 'none', after: 'A lantern' },
     ])
   })

@@ -1,6 +1,7 @@
 import type { Patches } from 'mutative'
 import type { BoxDocument } from '../composition/box.ts'
 import { applyPatches, type Change } from './change.ts'
+import { squashPatches } from './squashPatches.ts'
 
 /** What can be undone and redone. Plain JSON. */
 export interface History {
@@ -27,31 +28,18 @@ export function remember(history: History, change: Change, nowMs: number): Histo
   return { past: past.slice(-maxSteps), future: [], lastAtMs: nowMs }
 }
 
-/**
- * Two changes as one. Where the second only sets again what the first had set, the first's way back is all that is
- * needed.
- */
+/** Two changes as one: on the way back, what was set again gets the value that it had first. */
 function continued(first: Change, second: Change): Change {
-  const patches = joinPatches(first.patches, second.patches)
-  const isSetAgain = patches.length === second.patches.length
-  return { ...second, patches, inverse: isSetAgain ? first.inverse : [...second.inverse, ...first.inverse] }
+  return {
+    ...second,
+    patches: joinPatches(first.patches, second.patches),
+    inverse: joinPatches(second.inverse, first.inverse),
+  }
 }
 
-/** Patches one after the other; a value that is set again right away is set once: dragging makes sixty a second. */
+/** Patches one after the other, each place set once: dragging sets the same ones sixty times a second. */
 export function joinPatches(first: Patches, second: Patches): Patches {
-  const tail = first.slice(-second.length)
-  const endsSame =
-    second.length > 0 &&
-    tail.length === second.length &&
-    tail.every(
-      (patch, index) =>
-        patch.op === 'replace' && second[index]?.op === 'replace' && samePath(patch.path, second[index].path),
-    )
-  return endsSame ? [...first.slice(0, -second.length), ...second] : [...first, ...second]
-}
-
-function samePath(a: Patches[number]['path'], b: Patches[number]['path']): boolean {
-  return String(a) === String(b)
+  return squashPatches([...first, ...second])
 }
 
 export interface Travelled {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Difference } from '../../../core/edit/describeDifferences.ts'
+import type { Difference } from '../../../core/edit/differences/difference.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import KindMark from '../frame/KindMark.vue'
 

@@ -1,6 +1,7 @@
 import { defineEventHandler } from 'h3'
 import type { Patches } from 'mutative'
 import { saveDraftBody } from '../../../../contract/bodies.ts'
+import { maxDraftBytes } from '../../../../contract/draftLimits.ts'
 import { boxDocument } from '../../../../core/composition/box.ts'
 import { applyPatches } from '../../../../core/edit/change.ts'
 import { requireBox } from '../../../auth/access.ts'
@@ -10,12 +11,10 @@ import { readChecked } from '../../../http/readChecked.ts'
 import { issuesOf, problemError } from '../../../system/problemError.ts'
 import { useServices } from '../../../system/services.ts'
 
-const maxBytes = 1024 * 1024
-
 /** Saves edits of a draft. Refused when somebody else saved since `baseRevision`: nothing is overwritten silently. */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
-  const { baseRevision, patches } = await readChecked(event, saveDraftBody, maxBytes)
+  const { baseRevision, patches } = await readChecked(event, saveDraftBody, maxDraftBytes)
   const { database, stream } = await useServices()
   const conflict = () =>
     problemError(
