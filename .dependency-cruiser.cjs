@@ -21,6 +21,19 @@ module.exports = {
     ),
     forbid('app-not-server', '^app/', '^server/|node_modules/(drizzle-orm|@electric-sql)', 'Through the contract.'),
     forbid(
+      'one-solve',
+      '^app/',
+      '^core/score/solveComposition\\.ts$',
+      'Times stand on the resolved score: solved once.',
+    ),
+    {
+      name: 'coverage-in-a-worker',
+      severity: 'error',
+      comment: 'It may take a second: not where anybody waits.',
+      from: { path: '^(app/(?!workers/)|server/)', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/rules/(coverage|reorder)\\.ts$', dependencyTypesNot: ['type-only'] },
+    },
+    forbid(
       'stand-ins-on-core',
       '^stand-ins/',
       '^(contract|player|app|server|demo)/',

@@ -1,4 +1,4 @@
-import type { Ruled } from '../core/rules/coverage.ts'
+import type { Ruled } from '../core/rules/chosen.ts'
 import type { Listener } from '../core/rules/fields.ts'
 import type { Rule } from '../core/rules/schema.ts'
 

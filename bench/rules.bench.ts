@@ -3,7 +3,7 @@
 import jsonLogic from 'json-logic-js'
 import { Engine, type RuleProperties } from 'json-rules-engine'
 import { chooseVariation } from '../core/rules/choose.ts'
-import type { Ruled } from '../core/rules/coverage.ts'
+import type { Ruled } from '../core/rules/chosen.ts'
 import { isComparison, type Comparison } from '../core/rules/schema.ts'
 import { generatedRules } from './generatedRules.ts'
 import { report } from './report.ts'

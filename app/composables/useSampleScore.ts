@@ -1,12 +1,13 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
 import { mainKind, type Alert, type BoxDocument } from '../../core/composition/box.ts'
+import type { Composition } from '../../core/composition/schema.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { dressAt, type Dress } from '../../core/look/seasons.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
-import { resolveScore } from '../../core/score/resolve.ts'
+import { resolveScore, wornComposition, type ResolveContext } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { SolveError } from '../../core/score/solve.ts'
 import { voicesOf } from '../../core/speech/sayings.ts'
@@ -14,7 +15,6 @@ import type { SpokenParts } from '../../core/speech/spoken.ts'
 import { useMediaStore } from '../stores/media.ts'
 import { useSpeechStore } from '../stores/speech.ts'
 import { useChannel } from './useChannel.ts'
-import { useCoverage } from './useCoverage.ts'
 
 /** What an alert is shown with. */
 export interface Sample {
@@ -45,7 +45,6 @@ export function useSampleScore(
   const media = useMediaStore()
   const speech = useSpeechStore()
   const channel = useChannel()
-  const { coverage } = useCoverage(alert)
   const variation = computed(
     () => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null,
   )
@@ -60,12 +59,9 @@ export function useSampleScore(
     }
     const first = kind ?? mainKind(alert.value)
     const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
-    return (
-      (coverage.value &&
-        exampleOf({ kinds, offer: alert.value.offer }, sampleOf, coverage.value, variation.value.id, channel.value)
-          ?.event) ??
-      sampleOf(first)
-    )
+    const { offer, variations } = alert.value
+    const example = exampleOf({ kinds, offer }, variations, sampleOf, variation.value.id, channel.value)
+    return example?.event ?? sampleOf(first)
   })
   const voices = computed(() =>
     speaks && variation.value && event.value
@@ -78,11 +74,11 @@ export function useSampleScore(
     immediate: true,
   })
   const spoken = computed<SpokenParts>(() => speech.spokenOf(voices.value))
-  const result = computed(() => {
-    if (!document.value || !alert.value || !variation.value || !event.value) return null
+  const context = computed<ResolveContext | null>(() => {
+    if (!document.value || !alert.value || !event.value) return null
     const { canvas, zones } = document.value
     const { look, swaps } = wanted?.value ?? dressAt(document.value, Date.now(), channel.value.timeZone)
-    return resolveScore(variation.value.composition, {
+    return {
       canvas,
       look,
       zones,
@@ -92,13 +88,21 @@ export function useSampleScore(
       locale: channel.value.locale,
       media: media.facts,
       spoken: spoken.value,
-    })
+    }
   })
+  /** Settles a composition as the shown one is settled: with its event, its look, its files and what its voices say. */
+  const settle = (composition: Composition) => context.value && resolveScore(composition, context.value)
+  const result = computed(() => (variation.value ? settle(variation.value.composition) : null))
   return {
     event,
     /** What its voices say, by part. */
     voices,
     spoken,
+    settle,
+    /** The composition with the files of the season and of what the viewer chose: what the lanes show. */
+    worn: computed(
+      () => variation.value && context.value && wornComposition(variation.value.composition, context.value),
+    ),
     score: computed<ResolvedScore | null>(() => (result.value?.ok ? result.value.value : null)),
     fault: computed<SolveError | null>(() => (result.value && !result.value.ok ? result.value.error : null)),
   }

@@ -1,4 +1,5 @@
 import type { Coverage } from './coverage.ts'
+import type { DrawnCoverage } from './isDrawn.ts'
 import { missing, type Dimension } from './space.ts'
 import type { Region } from './region.ts'
 
@@ -44,7 +45,7 @@ export function facetsOf({ space }: Coverage): number[] {
  * anything ordered all of it is one stretch.
  * @param wanted the direction that rows are made of, one of `facetsOf`; otherwise the first
  */
-export function axisOf(coverage: Coverage, wanted: number | null = null): CoverageAxis {
+export function axisOf(coverage: DrawnCoverage, wanted: number | null = null): CoverageAxis {
   const { space, variations, gaps } = coverage
   const ordered = space.dimensions.findIndex(isAlong)
   const facets = facetsOf(coverage)

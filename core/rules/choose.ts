@@ -1,6 +1,6 @@
 import { randomAt, seedOf } from '../random.ts'
 import { ruleHolds } from './matches.ts'
-import type { Ruled } from './coverage.ts'
+import type { Ruled } from './chosen.ts'
 import type { RuleValues } from './values.ts'
 
 /** A draw among variations that share. */

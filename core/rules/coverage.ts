@@ -1,24 +1,24 @@
+import { chosenWhere, type Ruled } from './chosen.ts'
 import type { Listener } from './fields.ts'
-import { intersect, subtract, tidy, unite, type Region } from './region.ts'
-import type { Rule, Share } from './schema.ts'
+import { intersect, OutOfBoxes, subtract, tidy, unite, type Box, type BoxBudget, type Region } from './region.ts'
+import { all, any, conditionOf, find, not, stretchesOf, type Condition } from './search.ts'
 import { regionOf, spaceOf, type Space } from './space.ts'
-
-/** A variation as coverage sees it. */
-export interface Ruled {
-  id: string
-  rule: Rule | null
-  share: Share | null
-}
 
 /** What becomes of one variation among the others of its alert. */
 export interface VariationCoverage {
   id: string
-  /** Where it can play: boxes that do not overlap. With others of its share group it may be the same points. */
-  plays: Region
-  /** Where its rule holds but another comes first. */
-  hidden: Region
-  /** `unreachable`: it never plays. `shadowed`: in part of where its rule holds, others come first. */
-  state: 'open' | 'shadowed' | 'unreachable'
+  /**
+   * Where it can play: boxes that do not overlap. With others of its share group it may be the same points. Null: too
+   * many to draw.
+   */
+  plays: Region | null
+  /** Where its rule holds but another comes first; null: too many to draw. */
+  hidden: Region | null
+  /**
+   * `unreachable`: it never plays. `shadowed`: in part of where its rule holds, others come first. `untold`: to find that
+   * out takes too long.
+   */
+  state: 'open' | 'shadowed' | 'unreachable' | 'untold'
   /**
    * Who comes first there, in order. Everyday variations at the end hide nothing and are hidden by all; that is their
    * purpose.
@@ -29,22 +29,49 @@ export interface VariationCoverage {
 export interface Coverage {
   space: Space
   variations: VariationCoverage[]
-  /** Where no variation plays. */
-  gaps: Region
+  /** Where no variation plays; null: too many to draw. */
+  gaps: Region | null
+  /** One box of where no variation plays; false: there is none. Null: to find that out takes too long. */
+  gap: Box | false | null
 }
+
+/** How much a computation may take before it is said to be too much. */
+export interface CoverageBudget {
+  /** How many sides of boxes may be held against each other: about a third of a second. */
+  boxes: number
+  /** How many comparisons all searches together may ask: about two seconds. */
+  comparisons: number
+}
+
+export const coverageBudget: CoverageBudget = { boxes: 8_000_000, comparisons: 20_000_000 }
 
 /**
  * Which variation plays where, exactly: the region of each rule less those of the rules before it. A share group wins
  * wherever one of its members is the first that holds, and there each member that holds may be drawn. Boxes: at most
- * (comparisons × 2) ^ fields, in practice a few for each rule. The matcher and this never disagree, but for what they
- * treat as if it had nothing to do with each other (see `Dimension`).
+ * (comparisons × 2) ^ fields, in practice a few for each rule. Beyond the budget nothing is drawn, and what can be said
+ * of each variation is found by search, which needs no boxes: whether it plays, who hides it, whether nothing plays
+ * anywhere. The matcher and this never disagree, but for what they treat as if it had nothing to do with each other
+ * (see `Dimension`).
  */
-export function coverageOf(listener: Listener, variations: readonly Ruled[]): Coverage {
+export function coverageOf(
+  listener: Listener,
+  variations: readonly Ruled[],
+  budget: CoverageBudget = coverageBudget,
+): Coverage {
   const space = spaceOf(
     listener,
     variations.map(({ rule }) => rule),
   )
-  const regions = variations.map(({ rule }) => regionOf(space, rule))
+  try {
+    return drawn(space, variations, { left: budget.boxes })
+  } catch (error) {
+    if (error instanceof OutOfBoxes) return searched(space, variations, budget.comparisons)
+    throw error
+  }
+}
+
+function drawn(space: Space, variations: readonly Ruled[], budget: BoxBudget): Coverage {
+  const regions = variations.map(({ rule }) => regionOf(space, rule, budget))
   const groupOf = (index: number) => variations[index]?.share?.group ?? null
 
   // Where everything before a variation already holds; of a share group's member, everything that is not of the group.
@@ -52,33 +79,97 @@ export function coverageOf(listener: Listener, variations: readonly Ruled[]): Co
     const before = regions.filter(
       (_region, other) => other < index && (groupOf(index) === null || groupOf(other) !== groupOf(index)),
     )
-    return tidy(before.reduce((left, region) => subtract(left, region), regions[index] ?? []))
+    return tidy(
+      before.reduce((left, region) => subtract(left, region, budget), regions[index] ?? []),
+      budget,
+    )
   })
   const wins = new Map<string, Region>()
   firsts.forEach((first, index) => {
     const group = groupOf(index)
-    if (group !== null) wins.set(group, unite(wins.get(group) ?? [], first))
+    if (group !== null) wins.set(group, unite(wins.get(group) ?? [], first, budget))
   })
 
-  const covered: VariationCoverage[] = variations.map(({ id, rule }, index) => {
+  const covered = variations.map(({ id, rule }, index): VariationCoverage => {
     const region = regions[index] ?? []
     const group = groupOf(index)
-    const plays = tidy(group === null ? (firsts[index] ?? []) : intersect(region, wins.get(group) ?? []))
-    const hidden = tidy(subtract(region, plays))
+    const won = group === null ? (firsts[index] ?? []) : intersect(region, wins.get(group) ?? [], budget)
+    const plays = tidy(won, budget)
+    const hidden = tidy(subtract(region, plays, budget), budget)
     const by = variations.flatMap((other, at) =>
-      at < index && (group === null || groupOf(at) !== group) && intersect(hidden, regions[at] ?? []).length > 0
+      at < index && (group === null || groupOf(at) !== group) && intersect(hidden, regions[at] ?? [], budget).length > 0
         ? [other.id]
         : [],
     )
-    const isEverydayBelow = rule === null && plays.length > 0
-    return {
-      id,
-      plays,
-      hidden,
-      state: plays.length === 0 ? 'unreachable' : hidden.length > 0 && !isEverydayBelow ? 'shadowed' : 'open',
-      by,
-    }
+    return { id, plays, hidden, by, state: stateOf(rule, plays.length > 0, hidden.length > 0) }
   })
-  const gaps = regions.reduce<Region>((left, region) => subtract(left, region), space.whole)
-  return { space, variations: covered, gaps: tidy(gaps) }
+  const gaps = tidy(
+    regions.reduce<Region>((left, region) => subtract(left, region, budget), space.whole),
+    budget,
+  )
+  return { space, variations: covered, gaps, gap: gaps[0] ?? false }
+}
+
+function stateOf(rule: Ruled['rule'], isPlayed: boolean, isHidden: boolean): VariationCoverage['state'] {
+  if (!isPlayed) return 'unreachable'
+  // An everyday variation below others is for what they leave.
+  return isHidden && rule !== null ? 'shadowed' : 'open'
+}
+
+/** What can be said without drawing anything. */
+function searched(space: Space, variations: readonly Ruled[], comparisons: number): Coverage {
+  const asked = askers(space, variations, comparisons)
+  const groupOf = (index: number) => variations[index]?.share?.group ?? null
+  return {
+    space,
+    gaps: null,
+    gap: asked.find(not(any(asked.holds))),
+    variations: variations.map(({ id }, index): VariationCoverage => {
+      const { state, isHidden, lost } = asked.stateOf(index)
+      const by = (isHidden ? variations.slice(0, index) : []).flatMap((other, at) => {
+        const isRival = groupOf(index) === null || groupOf(at) !== groupOf(index)
+        return isRival && asked.find(all([asked.holds[at] ?? never, lost])) ? [other.id] : []
+      })
+      return { id, plays: null, hidden: null, by, state }
+    }),
+  }
+}
+
+/** What becomes of each variation, without where and by whom: what an order has to be judged by. */
+export function statesOf(
+  listener: Listener,
+  variations: readonly Ruled[],
+  comparisons = coverageBudget.comparisons,
+): Pick<VariationCoverage, 'id' | 'state'>[] {
+  const space = spaceOf(
+    listener,
+    variations.map(({ rule }) => rule),
+  )
+  const asked = askers(space, variations, comparisons)
+  return variations.map(({ id }, index) => ({ id, state: asked.stateOf(index).state }))
+}
+
+const never: Condition = () => false
+
+/** Questions about variations that are answered by search. Each gets its share of the comparisons: one that takes too long leaves the others their answers. */
+function askers(space: Space, variations: readonly Ruled[], comparisons: number) {
+  const rules = variations.map(({ rule }) => rule)
+  const stretches = stretchesOf(space, rules)
+  const holds = rules.map((rule) => conditionOf(space, rule))
+  const share = Math.ceil(comparisons / (variations.length * 3 + 1))
+  const ask = (condition: Condition) =>
+    find({ space, stretches, whole: space.whole, budget: { left: share } }, condition)
+  return {
+    holds,
+    find: ask,
+    stateOf(index: number) {
+      const chosen = chosenWhere(space, variations, index)
+      // Nothing comes before the first.
+      const lost = index === 0 ? never : all([holds[index] ?? never, not(chosen)])
+      const [plays, hidden] = [ask(chosen), ask(lost)]
+      const isUntold = plays === null || hidden === null
+      const state = isUntold ? 'untold' : stateOf(rules[index] ?? null, plays !== false, hidden !== false)
+      return { state: state as VariationCoverage['state'], isHidden: hidden !== false, lost }
+    },
+  }
 }

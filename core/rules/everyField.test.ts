@@ -7,7 +7,8 @@ import { axisOf, facetsOf } from './axis.ts'
 import { comparisonsFor, faultOfRule } from './checkRule.ts'
 import { chooseVariation } from './choose.ts'
 import type { Circumstances } from './circumstances.ts'
-import { coverageOf, type Ruled } from './coverage.ts'
+import type { Ruled } from './chosen.ts'
+import { drawnCoverage } from '../../test/arrange/drawnCoverage.ts'
 import { exampleOf } from './exampleOf.ts'
 import { fieldsOf, type Listener, type RuleField } from './fields.ts'
 import { boundaryRange, canMoveBoundary, movedBoundary } from './moveBoundary.ts'
@@ -132,7 +133,7 @@ describe('coverage of every field there is, over several kinds', () => {
     fc.assert(
       fc.property(ruled, happened, (variations, { event, circumstances }) => {
         const values = ruleValuesOf(event, channel, circumstances, listener.offer)
-        const { space, variations: covered, gaps } = coverageOf(listener, variations)
+        const { space, variations: covered, gaps } = drawnCoverage(listener, variations)
         const point = pointOf(space, values)
         const { variation } = chooseVariation(variations, values, 'k')
         expect(covered.filter(({ plays }) => holdsPoint(plays, point)).map(({ id }) => id)).toEqual(
@@ -152,8 +153,8 @@ describe('coverage of every field there is, over several kinds', () => {
         for (const { id } of variations) {
           const example = exampleOf(
             listener,
+            variations,
             (kind) => sampleEvent(kind, 'everyday', Date.UTC(2026, 10, 25, 1)),
-            coverageOf(listener, variations),
             id,
             channel,
           )
@@ -177,7 +178,7 @@ describe('coverage of every field there is, over several kinds', () => {
     fc.assert(
       fc.property(ruled, happened, (variations, { event, circumstances }) => {
         const values = ruleValuesOf(event, channel, circumstances, listener.offer)
-        const coverage = coverageOf(listener, variations)
+        const coverage = drawnCoverage(listener, variations)
         const point = pointOf(coverage.space, values)
         const { variation } = chooseVariation(variations, values, 'k')
         for (const facet of facetsOf(coverage)) {
@@ -333,7 +334,7 @@ describe('moving a boundary', () => {
           ...each,
           rule: movedBoundary(list, 'amount', 2000, to).find(({ id }) => id === each.id)?.rule ?? each.rule,
         }))
-        const firsts = axisOf(coverageOf({ kinds: ['tip'], offer: null }, changed))
+        const firsts = axisOf(drawnCoverage({ kinds: ['tip'], offer: null }, changed))
           .rows.flatMap((row) => row.stretches)
           .filter(({ ids }) => ids.includes('loaf'))
           .map(({ first }) => first)

@@ -2,10 +2,11 @@ import type { EventKind } from '../events/kinds.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { calendarDay, localMoment, momentAt } from '../time/localMoment.ts'
 import { plainCircumstances, type Circumstances } from './circumstances.ts'
-import type { Coverage } from './coverage.ts'
+import { chosenWhere, type Ruled } from './chosen.ts'
 import type { Listener } from './fields.ts'
 import type { Box } from './region.ts'
-import { missing, pointOf, type Dimension, type Space } from './space.ts'
+import { boxesWhere, stretchesOf } from './search.ts'
+import { missing, pointOf, spaceOf, type Dimension, type Space } from './space.ts'
 import { ruleValuesOf, type ChannelContext } from './values.ts'
 
 /** Something that could happen, with what surrounds it. */
@@ -60,33 +61,62 @@ const otherwise: Partial<Record<EventKind, Record<string, Write>>> = {
   surgeEnded: { points: set('totalPoints') },
 }
 
+/** How many comparisons are asked for an example before the plain sample has to do: some ten milliseconds. */
+const comparisonsMax = 200_000
+
 /**
  * An event that a variation would be chosen for, with circumstances: the sample where that is one already, else the
- * sample of the alert's kinds with the nearest values that its coverage allows. Null for a variation that never plays.
- * @param listener with the kinds in the order in which they are tried
+ * sample of the alert's kinds that needs the fewest fields changed, by the nearest values. Null for a variation that
+ * never plays, and where none was found in so many tries.
+ * @param listener with the kinds in the order in which they are tried where as many fields would have to be changed
  * @param sampleOf a sample of each kind
  */
 export function exampleOf(
   { kinds, offer }: Listener,
+  variations: readonly Ruled[],
   sampleOf: (kind: EventKind) => CanonicalEvent,
-  { space, variations }: Coverage,
   variationId: string,
   channel: ChannelContext,
 ): Example | null {
-  const plays = variations.find(({ id }) => id === variationId)?.plays ?? []
+  const rules = variations.map(({ rule }) => rule)
+  const index = variations.findIndex(({ id }) => id === variationId)
+  if (index < 0) return null
+  const space = spaceOf({ kinds, offer }, rules)
+  const chosen = chosenWhere(space, variations, index)
   const kindAt = space.dimensions.findIndex(({ field }) => field.id === 'kind')
-  const tries = kinds.flatMap((kind) => {
+  const budget = { left: comparisonsMax }
+  const stretches = stretchesOf(space, rules)
+  const found = kinds.map((kind, place) => {
     const event = sampleOf(kind)
     const at = pointOf(space, ruleValuesOf(event, channel, plainCircumstances, offer))
-    return plays
-      .filter((box) => kindAt < 0 || (box[kindAt * 2] as number) === space.kinds.indexOf(kind))
-      .map((box) => ({ event, at, box, distance: distanceOf(at, box) }))
+    const whole = space.whole.filter((box) => kindAt < 0 || box[kindAt * 2] === place)
+    return { event, at, boxes: boxesWhere({ space, stretches, whole, budget }, chosen, at) }
   })
-  for (const { event, at, box } of tries.sort((a, b) => a.distance - b.distance)) {
+  for (const { event, at, box } of byDistance(found)) {
     const example = exampleIn(space, event, at, box, channel, offer)
     if (example) return example
   }
   return null
+}
+
+interface Found {
+  event: CanonicalEvent
+  at: readonly number[]
+  boxes: Generator<Box>
+}
+
+/** What several searches find, the nearest first; each of them gives the nearest first already. */
+function* byDistance(found: readonly Found[]): Generator<{ event: CanonicalEvent; at: readonly number[]; box: Box }> {
+  const heads = found.map(({ boxes, ...of }) => ({ ...of, boxes, next: boxes.next() }))
+  for (;;) {
+    const open = heads.flatMap((head) =>
+      head.next.done ? [] : [{ head, box: head.next.value, distance: distanceOf(head.at, head.next.value) }],
+    )
+    const [nearest] = open.sort((a, b) => a.distance - b.distance)
+    if (!nearest) return
+    yield { event: nearest.head.event, at: nearest.head.at, box: nearest.box }
+    nearest.head.next = nearest.head.boxes.next()
+  }
 }
 
 /** In how many directions a point lies outside a box. */
@@ -96,6 +126,14 @@ const distanceOf = (at: readonly number[], box: Box) =>
       sum + (value < (box[dimension * 2] as number) || value > (box[dimension * 2 + 1] as number) ? 1 : 0),
     0,
   )
+
+/** What a text has to be, or has to contain. */
+interface Wanted {
+  whole: string | null
+  pieces: string[]
+  /** The text of the sample is not like that. */
+  isElsewhere: boolean
+}
 
 /**
  * The event with values that lie in the box; null where what the box asks for cannot be all at once, such as a day that
@@ -114,22 +152,29 @@ function exampleIn(
   const data = { ...event.data } as Record<string, unknown>
   const roles: string[] = []
   let { platform, previousAtMs } = plainCircumstances
+  const texts = new Map<string, Wanted>()
   space.dimensions.forEach(({ field, contained, values }, index) => {
     const [first, last, now] = [box[index * 2] as number, box[index * 2 + 1] as number, at[index] ?? missing]
     const value = Math.min(Math.max(now, first, 0), last)
+    const isElsewhere = (now < first || now > last) && last !== missing
     if (field.type === 'set') {
       if (value === 1 && contained !== null) roles.push(contained)
     } else if (field.id === 'platform') platform = values?.[value] ?? platform
     else if (field.id === 'visit' && values?.[value] === 'again') previousAtMs ??= occurredAtMs - dayMs
     else if (field.id === 'since' && first > missing) previousAtMs = occurredAtMs - value * 60_000
-    else if ((now < first || now > last) && last !== missing) {
+    else if (field.type === 'text') {
+      const wanted = texts.get(field.id) ?? { whole: null, pieces: [], isElsewhere: false }
+      texts.set(field.id, wanted)
+      wanted.isElsewhere ||= isElsewhere
+      if (contained === null) wanted.whole = values?.[value] ?? null
+      else if (value === 1) wanted.pieces.push(contained)
+    } else if (isElsewhere) {
       const write = otherwise[event.kind]?.[field.id] ?? writers[field.id]
-      write?.(
-        data,
-        contained !== null ? (value === 1 ? contained : '') : values ? (values[value] ?? 'something else') : value,
-      )
+      write?.(data, values ? (values[value] ?? 'something else') : value)
     }
   })
+  for (const [id, { whole, pieces, isElsewhere }] of texts)
+    if (isElsewhere) writers[id]?.(data, whole ?? (pieces.join(' ') || 'something else'))
   if (roles.length > 0 && data.viewer) data.viewer = { ...(data.viewer as object), roles }
   const example = {
     event: { ...event, occurredAtMs, data } as CanonicalEvent,

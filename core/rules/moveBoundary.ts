@@ -1,4 +1,4 @@
-import type { Ruled } from './coverage.ts'
+import type { Ruled } from './chosen.ts'
 import { isComparison, type Comparison, type Rule } from './schema.ts'
 
 /**

@@ -5,6 +5,21 @@
 export type Box = readonly number[]
 export type Region = readonly Box[]
 
+/** How many sides of boxes may still be held against each other; all steps of one computation share it. */
+export interface BoxBudget {
+  left: number
+}
+
+/** Thrown where a computation would take more than its budget: whoever set the budget catches it. */
+export class OutOfBoxes extends Error {}
+
+const unbounded: BoxBudget = { left: Infinity }
+
+function spend(budget: BoxBudget, times: number): void {
+  budget.left -= times
+  if (budget.left < 0) throw new OutOfBoxes('more boxes than the budget allows')
+}
+
 export function intersectBoxes(a: Box, b: Box): Box | null {
   const both: number[] = []
   for (let at = 0; at < a.length; at += 2) {
@@ -33,16 +48,18 @@ export function subtractBox(from: Box, taken: Box): Region {
 }
 
 /** The boxes of the result do not overlap where those of `from` do not. */
-export function subtract(from: Region, taken: Region): Region {
+export function subtract(from: Region, taken: Region, budget = unbounded): Region {
   let left = from
   for (const box of taken) {
     if (left.length === 0) return left
+    spend(budget, left.length * box.length)
     left = left.flatMap((each) => subtractBox(each, box))
   }
   return left
 }
 
-export function intersect(a: Region, b: Region): Region {
+export function intersect(a: Region, b: Region, budget = unbounded): Region {
+  spend(budget, a.length * b.length * (a[0]?.length ?? 0))
   const both: Box[] = []
   for (const first of a) {
     for (const second of b) {
@@ -54,21 +71,27 @@ export function intersect(a: Region, b: Region): Region {
 }
 
 /** Both together, as boxes that do not overlap. */
-export function unite(a: Region, b: Region): Region {
-  return [...a, ...subtract(b, a)]
+export function unite(a: Region, b: Region, budget = unbounded): Region {
+  return [...a, ...subtract(b, a, budget)]
 }
 
 /**
  * The same points in fewer boxes: neighbours that differ in one dimension only are joined, until none are left. A chain
- * of subtractions leaves slivers; without this their number doubles where it need not.
+ * of subtractions leaves slivers; without this their number doubles where it need not. n log n in the boxes, for each
+ * dimension.
  */
-export function tidy(region: Region): Region {
+export function tidy(region: Region, budget = unbounded): Region {
   let boxes = [...region]
   for (let dimension = 0; dimension * 2 < (boxes[0]?.length ?? 0); dimension++) {
     const at = dimension * 2
-    const others = (box: Box) => box.filter((_, index) => index !== at && index !== at + 1).join()
+    spend(budget, boxes.length * (boxes[0]?.length ?? 0))
     const rows = new Map<string, Box[]>()
-    for (const box of boxes) rows.set(others(box), [...(rows.get(others(box)) ?? []), box])
+    for (const box of boxes) {
+      const others = `${box.slice(0, at).join()};${box.slice(at + 2).join()}`
+      const row = rows.get(others)
+      if (row) row.push(box)
+      else rows.set(others, [box])
+    }
     boxes = [...rows.values()].flatMap((row) => {
       const sorted = row.sort((a, b) => (a[at] as number) - (b[at] as number))
       const joined: number[][] = []

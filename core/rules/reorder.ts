@@ -1,4 +1,5 @@
-import { coverageOf, type Ruled } from './coverage.ts'
+import type { Ruled } from './chosen.ts'
+import { coverageOf, statesOf, type Coverage } from './coverage.ts'
 import type { Listener } from './fields.ts'
 
 /** A move that lets a hidden variation play. */
@@ -8,20 +9,27 @@ export interface OrderAdvice {
   before: string
 }
 
-const hiddenSize = (state: string) => (state === 'unreachable' ? 2 : state === 'shadowed' ? 1 : 0)
+const hiddenSize: Record<string, number> = { unreachable: 2, shadowed: 1 }
+/** Trying a place costs a coverage; an alert in which very many are hidden is mended from the top. */
+const triedMax = 12
 
 /**
  * For each variation that others hide: the place in the order at which it plays, where there is one at which nobody
- * else becomes unreachable. Cubic in the number of variations: it computes the coverage for each place that is tried.
+ * else becomes unreachable. What becomes of each in another order is searched for; a dozen places are tried at most.
  */
-export function orderAdvice(listener: Listener, variations: readonly Ruled[]): OrderAdvice[] {
-  const now = coverageOf(listener, variations).variations
-  return now.flatMap(({ id, state, by }) => {
+export function orderAdvice(
+  listener: Listener,
+  variations: readonly Ruled[],
+  { variations: now }: Pick<Coverage, 'variations'> = coverageOf(listener, variations),
+): OrderAdvice[] {
+  const hidden = now.filter(({ state }) => state === 'unreachable' || state === 'shadowed')
+  return hidden.slice(0, triedMax).flatMap(({ id, state, by }) => {
     const before = by[0]
-    if (state === 'open' || before === undefined) return []
+    if (before === undefined) return []
     const moved = movedBefore(variations, id, before)
-    const then = coverageOf(listener, moved).variations
-    const isBetter = hiddenSize(then.find((each) => each.id === id)?.state ?? '') < hiddenSize(state)
+    const then = statesOf(listener, moved)
+    const sizeOf = (of: string | undefined) => hiddenSize[of ?? ''] ?? 0
+    const isBetter = sizeOf(then.find((each) => each.id === id)?.state) < sizeOf(state)
     const hurtsNobody = then.every(
       (each) =>
         each.id === id ||

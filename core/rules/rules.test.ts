@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { chooseVariation } from './choose.ts'
-import { coverageOf, type Ruled } from './coverage.ts'
+import type { Ruled } from './chosen.ts'
+import { drawnCoverage } from '../../test/arrange/drawnCoverage.ts'
 import { ruleHolds } from './matches.ts'
 import { axisOf } from './axis.ts'
 import { faultOfRule } from './checkRule.ts'
@@ -88,7 +89,7 @@ describe('coverage', () => {
   it('never disagrees with the choice: who can be chosen is who plays there', () => {
     fc.assert(
       fc.property(ruled, values, fc.string(), (variations, at, key) => {
-        const { space, variations: covered, gaps } = coverageOf(resub, variations)
+        const { space, variations: covered, gaps } = drawnCoverage(resub, variations)
         const point = pointOf(space, at)
         const { variation, draw } = chooseVariation(variations, at, key)
         const candidates = draw ? draw.odds.map(({ id }) => id) : variation ? [variation.id] : []
@@ -110,7 +111,7 @@ describe('coverage', () => {
       share: null,
       rule: { match: 'all', of: [{ field: 'months', is: 'exactly', value: 12 }] },
     }
-    const states = (list: Ruled[]) => coverageOf(resub, list).variations.map(({ id, state, by }) => [id, state, by])
+    const states = (list: Ruled[]) => drawnCoverage(resub, list).variations.map(({ id, state, by }) => [id, state, by])
     expect(states([atLeast('two', 2), exactly, { id: 'everyday', rule: null, share: null }])).toEqual([
       ['two', 'open', []],
       ['year', 'unreachable', ['two']],
@@ -251,7 +252,7 @@ describe('rules in words', () => {
 
 describe('gaps in words', () => {
   const gapsOf = (kind: EventKind, ...rules: Rule[]) => {
-    const { space, gaps } = coverageOf(
+    const { space, gaps } = drawnCoverage(
       on(kind),
       rules.map((rule, index) => ({ id: `v${index}`, rule, share: null })),
     )
@@ -302,7 +303,7 @@ describe('the axis', () => {
         fc.integer({ min: 0, max: 20 }),
         fc.constantFrom('1', '2', '3'),
         (variations, months, tier) => {
-          const coverage = coverageOf(resub, variations)
+          const coverage = drawnCoverage(resub, variations)
           const { dimension, facet, rows } = axisOf(coverage)
           const row = rows.find(({ value }) => facet === null || value === Number(tier) - 1)
           const axis = dimension === null ? null : coverage.space.dimensions[dimension]?.id

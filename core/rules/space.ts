@@ -1,6 +1,6 @@
 import { calendarSpans, lastOnScale } from './calendar.ts'
 import { fieldOf, fieldsOf, largestNumber, saysField, type Listener, type RuleField } from './fields.ts'
-import { intersect, subtract, tidy, unite, type Box, type Region } from './region.ts'
+import { intersect, subtract, tidy, unite, type Box, type BoxBudget, type Region } from './region.ts'
 import { comparisonsOf, isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 import type { RuleValues } from './values.ts'
 
@@ -97,33 +97,52 @@ export function pointOf({ dimensions }: Space, values: RuleValues): number[] {
   })
 }
 
-/** The points for which a rule holds, as boxes that do not overlap. */
-export function regionOf(space: Space, rule: Rule | null): Region {
-  return rule === null ? space.whole : tidy(intersect(regionOfRule(space, rule), space.whole))
+/** The points for which a rule holds, as boxes that do not overlap. @throws OutOfBoxes beyond the budget */
+export function regionOf(space: Space, rule: Rule | null, budget?: BoxBudget): Region {
+  return rule === null ? space.whole : tidy(intersect(regionOfRule(space, rule, budget), space.whole, budget), budget)
 }
 
-function regionOfRule(space: Space, rule: Rule): Region {
-  const regions = rule.of.map((term) => regionOfTerm(space, term))
-  if (rule.match === 'all') return regions.reduce((both, region) => intersect(both, region), space.whole)
-  const any = tidy(regions.reduce<Region>((all, region) => unite(all, region), []))
-  return rule.match === 'any' ? any : subtract(space.whole, any)
+function regionOfRule(space: Space, rule: Rule, budget?: BoxBudget): Region {
+  const regions = rule.of.map((term) => regionOfTerm(space, term, budget))
+  if (rule.match === 'all')
+    return regions.reduce((both, region) => tidy(intersect(both, region, budget), budget), space.whole)
+  const any = tidy(
+    regions.reduce<Region>((all, region) => unite(all, region, budget), []),
+    budget,
+  )
+  return rule.match === 'any' ? any : subtract(space.whole, any, budget)
 }
 
-function regionOfTerm(space: Space, term: RuleTerm): Region {
-  if (!isComparison(term)) return regionOfRule(space, term)
+function regionOfTerm(space: Space, term: RuleTerm, budget?: BoxBudget): Region {
+  if (!isComparison(term)) return regionOfRule(space, term, budget)
   const everywhere = space.dimensions.flatMap(({ last }) => [missing, last])
-  const along = (at: number, spans: readonly [number, number][]) =>
+  const along = ({ at, spans }: Asked) =>
     spans.map(([first, last]): Box => [...everywhere.slice(0, at * 2), first, last, ...everywhere.slice(at * 2 + 2)])
-  const places = space.dimensions.flatMap(({ field, contained }, at) =>
-    field.id === term.field && isMeant(term, field, contained) ? [at] : [],
+  const { isAny, asked } = askedBy(space, term)
+  if (isAny) return asked.reduce<Region>((all, each) => unite(all, along(each), budget), [])
+  return asked.reduce<Region>((both, each) => intersect(both, along(each), budget), [everywhere])
+}
+
+/** What a comparison asks of one direction: that it lies in one of these spans. */
+export interface Asked {
+  at: number
+  spans: readonly (readonly [first: number, last: number])[]
+}
+
+/** What a comparison asks of the directions of a space: of all of these or of any. Of none: it never holds. */
+export function askedBy(space: Space, comparison: Comparison): { isAny: boolean; asked: Asked[] } {
+  const places = space.dimensions.flatMap((dimension, at) =>
+    dimension.field.id === comparison.field && isMeant(comparison, dimension.field, dimension.contained)
+      ? [{ at, dimension }]
+      : [],
   )
   const [first] = places
-  const dimension = first === undefined ? undefined : space.dimensions[first]
-  if (first === undefined || !dimension) return []
-  if (dimension.field.type !== 'set') return along(first, spansOf(term, dimension))
+  if (!first) return { isAny: true, asked: [] }
+  if (first.dimension.field.type !== 'set')
+    return { isAny: true, asked: [{ at: first.at, spans: spansOf(comparison, first.dimension) }] }
   // Of a set: any of the listed ones is there, or none of them.
-  if (term.is === 'oneOf') return places.reduce<Region>((all, at) => unite(all, along(at, [[1, 1]])), [])
-  return places.reduce<Region>((both, at) => intersect(both, along(at, [[0, 0]])), [everywhere])
+  const isAny = comparison.is === 'oneOf'
+  return { isAny, asked: places.map(({ at }) => ({ at, spans: [isAny ? [1, 1] : [0, 0]] })) }
 }
 
 function isMeant(term: Comparison, field: RuleField, contained: string | null): boolean {

@@ -42,6 +42,14 @@ export interface ResolveContext {
   media: Readonly<Record<string, MediaFacts>>
 }
 
+/** A composition with the files of the season and of what the viewer chose. */
+export function wornComposition(
+  composed: Composition,
+  { look, offer = null, swaps = [], event }: Pick<ResolveContext, 'look' | 'offer' | 'swaps' | 'event'>,
+): Composition {
+  return withDress(withChoice(composed, offer, event.data.choice), { look, swaps })
+}
+
 /**
  * Settles a composition for one event: anchors to times, roles to values, templates to pieces of text, draws by the
  * event's identity. A part whose media is unknown keeps its place; the player then reports it as missing and plays the
@@ -50,10 +58,7 @@ export interface ResolveContext {
  */
 export function resolveScore(composed: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
   const { event } = context
-  const composition = withDress(withChoice(composed, context.offer ?? null, event.data.choice), {
-    look: context.look,
-    swaps: context.swaps ?? [],
-  })
+  const composition = wornComposition(composed, context)
   const { message } = event.data
   const spoken = context.spoken ?? {}
   const spokenMs = spokenLengths(composition, event, context.locale, spoken)
@@ -101,6 +106,7 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     canvas: context.canvas,
     lengthMs: solved.value.lengthMs,
     parts,
+    clips: solved.value.clips,
     media,
     ...(fonts ? { fonts } : {}),
     ...(duck.length > 0 ? { duck } : {}),

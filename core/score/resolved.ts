@@ -10,6 +10,7 @@ import type { ResolvedTicker } from '../parts/ticker/resolveTicker.ts'
 import type { ResolvedVoice } from '../parts/voice/resolveVoice.ts'
 import type { EnvelopePoint } from '../audio/ducking.ts'
 import type { MediaAddress } from './mediaFacts.ts'
+import type { SolvedClip } from './solve.ts'
 
 /** The parts that show words: measured and fitted by the same code. */
 export type ResolvedTextPart = ResolvedLine | ResolvedMessage | ResolvedTicker
@@ -25,6 +26,8 @@ export interface ResolvedScore {
   canvas: Canvas
   lengthMs: number
   parts: ResolvedPart[]
+  /** When each part of the composition is there, also of those that have nothing to show this time: solved once, for all. */
+  clips: Record<string, SolvedClip>
   media: Record<string, MediaAddress>
   /** Where the channel's own fonts are fetched that the texts use, by family; what ships is not listed. */
   fonts?: Record<string, FontAddress>

@@ -4,7 +4,6 @@ import type { BoxDocument } from '../../core/composition/box.ts'
 import { sampleEvent } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { plainCircumstances } from '../../core/rules/circumstances.ts'
-import { coverageOf } from '../../core/rules/coverage.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
 import type { ChannelOnAir } from '../boxes/onAir.ts'
 import type { Pretended } from './decideEvents.ts'
@@ -31,13 +30,7 @@ export function madeUpTest(
   const alert = document?.alerts.find(({ variations }) => variations.some(({ id }) => id === variationId))
   if (!alert) return null
   const kinds = alert.kinds.includes(kind) ? [kind, ...alert.kinds.filter((each) => each !== kind)] : alert.kinds
-  const example = exampleOf(
-    { kinds, offer: alert.offer },
-    sampleOf,
-    coverageOf(alert, alert.variations),
-    variationId,
-    channel,
-  )
+  const example = exampleOf({ kinds, offer: alert.offer }, alert.variations, sampleOf, variationId, channel)
   return {
     event: example?.event ?? sampleOf(kinds[0] ?? kind),
     pretended: { circumstances: example?.circumstances ?? plainCircumstances, variationId },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Switch } from '@headlessui/vue'
-import { computed, ref, toRef } from 'vue'
+import { computed, ref } from 'vue'
 import { mainKind } from '../../../core/composition/box.ts'
 import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
@@ -12,19 +12,22 @@ import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { seconds } from '../../format/time.ts'
-import { useCoverage } from '../../composables/useCoverage.ts'
+import { isDrawn } from '../../../core/rules/isDrawn.ts'
+import { useCoverageStore } from '../../stores/coverage.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import ApplyDialog from '../apply/ApplyDialog.vue'
 import CoverageAxis from './CoverageAxis.vue'
+import UndrawnCases from './UndrawnCases.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 
 const view = useRoomViewStore()
 const isApplying = ref(false)
-const { coverage } = useCoverage(toRef(() => room.alert))
+const covered = useCoverageStore()
+const drawn = computed(() => (covered.coverage && isDrawn(covered.coverage) ? covered.coverage : null))
 const hidden = computed(() =>
   (room.alert?.variations ?? []).filter(
-    ({ id }) => coverage.value?.variations.find((each) => each.id === id)?.state === 'unreachable',
+    ({ id }) => covered.coverage?.variations.find((each) => each.id === id)?.state === 'unreachable',
   ),
 )
 const props = defineProps<{ canEdit: boolean; lengthMs: number }>()
@@ -191,15 +194,24 @@ const isTight = computed(() => kindChoices.value.length > 1 || room.alert?.offer
       </fieldset>
     </div>
     <CoverageAxis
-      v-if="coverage && room.alert.variations.length > 1"
+      v-if="drawn && room.alert.variations.length > 1"
       class="mt-1.5"
       :alert="room.alert"
-      :coverage="coverage"
+      :coverage="drawn"
       :chosen-id="room.variation.id"
       :can-edit="canEdit"
       @choose="room.variationId = $event"
       @move="moveBoundary"
     />
+    <UndrawnCases
+      v-else-if="covered.coverage && room.alert.variations.length > 1"
+      class="mt-1.5"
+      :alert="room.alert"
+      :coverage="covered.coverage"
+      :chosen-id="room.variation.id"
+      @choose="room.variationId = $event"
+    />
+    <p v-if="covered.isSlow" class="text-faded" role="status">Working out which case plays where…</p>
     <p v-if="hidden.length > 0" class="text-brick" role="status">
       {{ hidden.map((each) => `“${each.name}”`).join(' and ') }}
       {{ hidden.length === 1 ? 'never plays' : 'never play' }}: another case comes first.

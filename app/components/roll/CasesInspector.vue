@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, Plus, Trash2 } from '@lucide/vue'
-import { computed, toRef } from 'vue'
+import { computed } from 'vue'
 import { mainKind, type Variation } from '../../../core/composition/box.ts'
 import {
   addVariation,
@@ -14,7 +14,7 @@ import { fieldsOf } from '../../../core/rules/fields.ts'
 import { wordsOfRule } from '../../../core/rules/words.ts'
 import { wordsOfBox } from '../../../core/rules/wordsOfBox.ts'
 import { useChannel } from '../../composables/useChannel.ts'
-import { useCoverage } from '../../composables/useCoverage.ts'
+import { useCoverageStore } from '../../stores/coverage.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
@@ -30,23 +30,29 @@ defineProps<{ disabled: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
-const { coverage, advice } = useCoverage(toRef(() => room.alert))
+const covered = useCoverageStore()
 const channel = useChannel()
 const cases = computed(() => room.alert?.variations ?? [])
 const fields = computed(() => (room.alert ? fieldsOf(room.alert) : []))
+/** The first gaps; where they are too many to draw, one of them. */
+const gaps = computed(() => {
+  const { gaps: all, gap } = covered.coverage ?? { gaps: [], gap: false }
+  return all ?? (gap ? [gap] : [])
+})
 const gapWords = computed(() =>
-  (coverage.value?.gaps ?? [])
+  gaps.value
     .slice(0, 3)
-    .map((gap) => (coverage.value && wordsOfBox(coverage.value.space, gap, channel.value)) || 'anything comes')
+    .map((gap) => (covered.coverage && wordsOfBox(covered.coverage.space, gap, channel.value)) || 'anything comes')
     .join(', or where '),
 )
 const nameOf = (id: string) => cases.value.find((each) => each.id === id)?.name ?? id
-const stateOf = (id: string) => coverage.value?.variations.find((each) => each.id === id)
+const stateOf = (id: string) => covered.coverage?.variations.find((each) => each.id === id)
 const addressOf = (variation: Variation) => ({ alertId: room.alert?.id ?? '', variationId: variation.id })
 
 function problem(variation: Variation): string {
   const state = stateOf(variation.id)
   if (!state || state.state === 'open') return ''
+  if (state.state === 'untold') return 'Its conditions are too many to tell whether others always come first.'
   const by = state.by.map((id) => `“${nameOf(id)}”`).join(' and ')
   const come = state.by.length > 1 ? 'come' : 'comes'
   return state.state === 'unreachable'
@@ -139,12 +145,14 @@ const setShare = (variation: Variation, isOn: boolean) =>
         >
           {{ problem(each) }}
           <button
-            v-if="!disabled && advice.some(({ id }) => id === each.id)"
+            v-if="!disabled && covered.advice.some(({ id }) => id === each.id)"
             type="button"
             class="link text-deep-sky"
-            @click="draft.edit(moveVariation(addressOf(each), advice.find(({ id }) => id === each.id)?.before ?? ''))"
+            @click="
+              draft.edit(moveVariation(addressOf(each), covered.advice.find(({ id }) => id === each.id)?.before ?? ''))
+            "
           >
-            Put it before “{{ nameOf(advice.find(({ id }) => id === each.id)?.before ?? '') }}”
+            Put it before “{{ nameOf(covered.advice.find(({ id }) => id === each.id)?.before ?? '') }}”
           </button>
         </div>
         <template v-if="each.id === room.variation?.id">
@@ -186,9 +194,8 @@ const setShare = (variation: Variation, isOn: boolean) =>
     <button v-if="!disabled && cases.length < 50" type="button" class="button" @click="add">
       <Plus :size="15" aria-hidden="true" />Add a case like “{{ room.variation?.name }}”
     </button>
-    <p v-if="coverage && coverage.gaps.length > 0" class="text-faded">
-      Nothing plays where {{ gapWords }}. An everyday case at the end would take
-      {{ coverage.gaps.length > 1 ? 'these' : 'it' }}.
+    <p v-if="gaps.length > 0" class="text-faded">
+      Nothing plays where {{ gapWords }}. An everyday case at the end would take {{ gaps.length > 1 ? 'these' : 'it' }}.
     </p>
     <OfferSection :alert="room.alert" :disabled="disabled" />
   </div>

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import type { Alert } from '../../../core/composition/box.ts'
 import { axisOf, facetsOf, type AxisRow, type AxisStretch } from '../../../core/rules/axis.ts'
-import type { Coverage } from '../../../core/rules/coverage.ts'
+import type { DrawnCoverage } from '../../../core/rules/isDrawn.ts'
 import { boundaryRange, canMoveBoundary } from '../../../core/rules/moveBoundary.ts'
 import { wordsOfValue } from '../../../core/rules/words.ts'
 import { useChannel } from '../../composables/useChannel.ts'
@@ -14,7 +14,7 @@ import { axisScale } from './axisScale.ts'
  * Which variation plays where, along the number that the kind is about: click a stretch to look at its variation, drag
  * a boundary to change the rules.
  */
-const props = defineProps<{ alert: Alert; coverage: Coverage; chosenId: string | null; canEdit: boolean }>()
+const props = defineProps<{ alert: Alert; coverage: DrawnCoverage; chosenId: string | null; canEdit: boolean }>()
 const emit = defineEmits<{ choose: [variationId: string]; move: [field: string, from: number, to: number] }>()
 const channel = useChannel()
 const wanted = ref<string | null>(null)

@@ -11,7 +11,7 @@ import { partIcons } from './partIcons.ts'
 import ScoreRuler from './ScoreRuler.vue'
 import TieLines from './TieLines.vue'
 import { timeScale } from './timeScale.ts'
-import { useClipDrag } from './useClipDrag.ts'
+import { useClipDrag, type Settle } from './useClipDrag.ts'
 
 const props = defineProps<{
   rows: readonly ScoreRow[]
@@ -20,6 +20,7 @@ const props = defineProps<{
   framesPerSecond: number
   remarks: readonly Remark[]
   canEdit: boolean
+  settle: Settle
 }>()
 const emit = defineEmits<{ seek: [tMs: number] }>()
 
@@ -37,6 +38,7 @@ const drag = useClipDrag({
   lengthMs: toRef(props, 'lengthMs'),
   canEdit: toRef(props, 'canEdit'),
   rowHeightPx,
+  settle: (composition) => props.settle(composition),
 })
 const remarksOf = (partId: string) => props.remarks.filter((remark) => remark.partId === partId)
 </script>

@@ -3,13 +3,14 @@ import { toast } from 'vue-sonner'
 import { dragClip, tieEdge, untieEdge, type ClipHandle } from '../../../core/edit/clipEdits.ts'
 import { editParts } from '../../../core/edit/editParts.ts'
 import { momentOf, type ScoreRow } from '../../../core/score/rows.ts'
-import { solveComposition } from '../../../core/score/solveComposition.ts'
+import type { Composition } from '../../../core/composition/schema.ts'
+import type { Result } from '../../../core/result.ts'
+import type { SolveError } from '../../../core/score/solve.ts'
 import { copyOf } from '../../../core/copyOf.ts'
 import { findVariation } from '../../../core/edit/findVariation.ts'
 import { changeBox } from '../../../core/edit/change.ts'
 import { useShownLook } from '../../composables/useShownLook.ts'
 import { useDraftStore } from '../../stores/draft.ts'
-import { useMediaStore } from '../../stores/media.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { faultWords } from '../stage/faultWords.ts'
 import { catchPx, nearest, type TimeScale } from './timeScale.ts'
@@ -33,7 +34,11 @@ interface Setting {
   lengthMs: Ref<number>
   canEdit: Ref<boolean>
   rowHeightPx: number
+  /** Settles a composition as the shown one is settled; null while nothing is shown. */
+  settle: Settle
 }
+
+export type Settle = (composition: Composition) => Result<unknown, SolveError> | null
 
 const anchorPoints = ['start', 'entered', 'leaving', 'end'] as const
 const handleWords: Record<ClipHandle, string> = {
@@ -45,9 +50,8 @@ const handleWords: Record<ClipHandle, string> = {
 }
 
 /** Dragging clips, their edges, their phases, and ties between them. */
-export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHeightPx }: Setting) {
+export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHeightPx, settle }: Setting) {
   const draft = useDraftStore()
-  const media = useMediaStore()
   const room = useScoreRoomStore()
   const look = useShownLook()
   const tie = shallowRef<DrawnTie | null>(null)
@@ -173,9 +177,8 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
     const edit = editParts(room.address, [partId], `${name}: tie`, (part) => tieEdge(part, which, at))
     const tried = changeBox(draft.document, edit)
     const composition = tried.ok ? findVariation(tried.value.document, room.address)?.variation.composition : null
-    const solved =
-      composition && solveComposition(composition, { media: media.facts, messageText: '', look: look.value })
-    if (solved && !solved.ok) toast.error(faultWords(solved.error))
+    const settled = composition && settle(composition)
+    if (settled && !settled.ok) toast.error(faultWords(settled.error))
     else draft.edit(edit)
   }
 

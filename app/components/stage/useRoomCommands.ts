@@ -2,7 +2,7 @@ import { dragClip, type ClipHandle } from '../../../core/edit/clipEdits.ts'
 import { copyOf } from '../../../core/copyOf.ts'
 import { editParts } from '../../../core/edit/editParts.ts'
 import { layoutNames } from '../../../core/arrange/layouts.ts'
-import type { SolvedClip, SolvedScore } from '../../../core/score/solve.ts'
+import type { SolvedClip } from '../../../core/score/solve.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { useClipboardStore } from '../../stores/clipboard.ts'
 import { useCommands, type Command } from '../../stores/commands.ts'
@@ -20,7 +20,8 @@ interface Room {
   seek: (tMs: number) => void
   tMs: () => number
   lengthMs: () => number
-  solved: () => SolvedScore | null
+  /** When the parts are there; null where that cannot be solved. */
+  clips: () => Readonly<Record<string, SolvedClip>> | null
   showKeys: () => void
   publish: () => void
   toggleSound: () => void
@@ -57,11 +58,11 @@ export function useRoomCommands(room: Room): void {
 
   /** Drags the selected clips, each by what its own times ask for. */
   function dragSelected(what: string, handle: ClipHandle, byMs: (clip: SolvedClip) => number): void {
-    const solved = room.solved()
-    if (!solved || !selection.address) return
+    const clips = room.clips()
+    if (!clips || !selection.address) return
     draft.edit(
       editParts(selection.address, selection.partIds, what, (part) => {
-        const clip = solved.clips[part.id]
+        const clip = clips[part.id]
         if (clip) dragClip(part, { clip: copyOf(part.clip), solved: clip }, handle, byMs(clip), look.value)
       }),
     )
@@ -156,7 +157,7 @@ export function useRoomCommands(room: Room): void {
   ]
 
   function loopSelected(): void {
-    const clip = selection.part && room.solved()?.clips[selection.part.id]
+    const clip = selection.part && room.clips()?.[selection.part.id]
     view.loop =
       view.loop || !clip
         ? null

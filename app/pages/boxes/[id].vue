@@ -2,13 +2,8 @@
 import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef, watchEffect } from 'vue'
-import { sampleEvent } from '../../../core/events/sampleEvent.ts'
-import { withChoice } from '../../../core/composition/offer.ts'
-import { withDress } from '../../../core/library/mediaUses.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
-import { spokenLengths } from '../../../core/speech/sayings.ts'
-import { solveComposition } from '../../../core/score/solveComposition.ts'
 import { wordsOf } from '../../api/request.ts'
 import PartInspector from '../../components/inspector/PartInspector.vue'
 import KeyMapDialog from '../../components/frame/KeyMapDialog.vue'
@@ -23,7 +18,6 @@ import StageSide from '../../components/stage/StageSide.vue'
 import StageView from '../../components/stage/StageView.vue'
 import { faultWords } from '../../components/stage/faultWords.ts'
 import { useRoomCommands } from '../../components/stage/useRoomCommands.ts'
-import { useChannel } from '../../composables/useChannel.ts'
 import { useOwnScene } from '../../composables/useOwnScene.ts'
 import { useRemarks } from '../../composables/useRemarks.ts'
 import { useRoomSound } from '../../composables/useRoomSound.ts'
@@ -43,7 +37,6 @@ const room = useScoreRoomStore()
 const view = useRoomViewStore()
 const media = useMediaStore()
 const session = useSessionStore()
-const channel = useChannel()
 const refusal = ref('')
 const isPublishOpen = ref(false)
 const isSourceOpen = ref(false)
@@ -52,10 +45,9 @@ const host = shallowRef<HTMLElement>()
 useHead({ title: () => `${draft.view?.name ?? 'Box'} · Thundercrest` })
 
 const dress = useShownDress()
-const look = toRef(() => dress.value.look)
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
-const { score, fault, event, voices, spoken } = useSampleScore(
+const { score, fault, voices, spoken, settle, worn } = useSampleScore(
   document,
   alert,
   toRef(() => room.variation?.id ?? null),
@@ -74,31 +66,8 @@ const remarks = useRemarks(
   stage.prepared,
   toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)),
 )
-const messageText = computed(() => (room.alert ? (sampleEvent(room.kind, room.viewer).data.message?.text ?? '') : ''))
-/**
- * The case with the files of the season and of the choice that it is shown with: their lengths are what the lanes show.
- */
-const worn = computed(
-  () =>
-    room.composition &&
-    withDress(withChoice(room.composition, room.alert?.offer ?? null, room.choice ?? undefined), dress.value),
-)
-const spokenMs = computed(() =>
-  worn.value && event.value ? spokenLengths(worn.value, event.value, channel.value.locale, spoken.value) : {},
-)
-const solved = computed(() => {
-  const result =
-    worn.value &&
-    solveComposition(worn.value, {
-      media: media.facts,
-      messageText: messageText.value,
-      look: look.value,
-      spokenMs: spokenMs.value,
-    })
-  return result?.ok ? result.value : null
-})
 const rows = computed(() =>
-  worn.value && solved.value ? scoreRows(worn.value, solved.value.clips, solved.value.lengthMs) : [],
+  worn.value && score.value ? scoreRows(worn.value, score.value.clips, score.value.lengthMs) : [],
 )
 const lengthMs = computed(() => score.value?.lengthMs ?? 0)
 const framesPerSecond = computed(() => draft.document?.canvas.framesPerSecond ?? 60)
@@ -109,7 +78,7 @@ useRoomCommands({
   seek: stage.seek,
   tMs: () => stage.tMs.value,
   lengthMs: () => lengthMs.value,
-  solved: () => solved.value,
+  clips: () => score.value?.clips ?? null,
   showKeys: () => (areKeysShown.value = true),
   publish: () => (isPublishOpen.value = true),
   toggleSound: () => (isHeard.value = !isHeard.value),
@@ -174,7 +143,7 @@ onMounted(async () => {
       <PartInspector
         :can-edit="session.canEdit"
         :remarks="remarks"
-        :start-ms="solved?.clips[room.partId ?? '']?.startMs ?? 0"
+        :start-ms="score?.clips[room.partId ?? '']?.startMs ?? 0"
         :t-ms="stage.tMs.value"
         @seek="stage.seek"
       />
@@ -187,6 +156,7 @@ onMounted(async () => {
       :frames-per-second="framesPerSecond"
       :remarks="remarks"
       :can-edit="session.canEdit"
+      :settle="settle"
       @seek="stage.scrub"
     />
     <PublishDialog v-model:open="isPublishOpen" />
