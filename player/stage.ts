@@ -45,7 +45,7 @@ export function createStage(host: HTMLElement): Stage {
   let painters = new Map<string, { key: string; painter: Painter }>()
 
   const clear = () => {
-    for (const { painter } of painters.values()) painter.stop?.()
+    for (const { painter } of painters.values()) painter.close?.()
     mounted = null
     painters = new Map()
     root.replaceChildren()
@@ -72,7 +72,7 @@ export function createStage(host: HTMLElement): Stage {
         painters.set(part.id, { key, painter })
         elements.push(painter.element)
       }
-      for (const { painter } of before.values()) painter.stop?.()
+      for (const { painter } of before.values()) painter.close?.()
       const isInPlace =
         root.children.length === elements.length && elements.every((element, index) => root.children[index] === element)
       if (!isInPlace) root.replaceChildren(...elements)
@@ -95,7 +95,7 @@ export function createStage(host: HTMLElement): Stage {
         const painter = painters.get(partId)?.painter
         if (!painter || painter.element.style.display === 'none') continue
         painter.element.style.display = 'none'
-        painter.stop?.()
+        painter.rest?.()
       }
       return scene
     },

@@ -45,6 +45,7 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
   let playback: Playback | null = null
   let silenceScrub: (() => void) | null = null
   let hasBeenMoved = false
+  let isGone = false
 
   /** Sound is loaded only where it may be heard: a page that nobody has touched yet may not make any. */
   const wantsSound = () => options.isHeard.value && navigator.userActivation.hasBeenActive
@@ -143,7 +144,7 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
   watch(
     host,
     (element) => {
-      if (!element || stage) return
+      if (!element || stage || isGone) return
       stage = createStage(element)
       void load(score.value)
     },
@@ -153,6 +154,11 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
   onBeforeUnmount(() => {
     playback?.stop()
     silenceScrub?.()
+    // What is still loading finds no stage to draw on.
+    stage?.clear()
+    stage?.root.remove()
+    stage = null
+    isGone = true
   })
 
   return { tMs, isPlaying, isLoading, scene, prepared, play, stop, seek, scrub }

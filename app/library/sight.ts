@@ -29,7 +29,14 @@ export async function lookAt(file: MediaView): Promise<BrowserSight | null> {
 
 async function* framesOf(file: MediaView): AsyncGenerator<ImageBitmap> {
   const picture = await loadPicture(file.url, file.mime, true)
-  if (picture.kind === 'video') yield* videoFrames(picture.url, file.durationMs ?? 0)
+  if (picture.kind === 'video') {
+    const url = URL.createObjectURL(picture.file)
+    try {
+      yield* videoFrames(url, file.durationMs ?? 0)
+    } finally {
+      URL.revokeObjectURL(url)
+    }
+  }
   if (picture.kind === 'vector') {
     const animation = picture.open(picture.widthPx, picture.heightPx)
     const count = Math.min(vectorFrames, Math.max(1, Math.round(picture.frames)))

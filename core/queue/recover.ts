@@ -1,4 +1,4 @@
-import { emptyQueue, type QueueState, type Ticket } from './state.ts'
+import { emptyQueue, type Current, type QueueCommand, type StepResult, type Ticket } from './state.ts'
 
 /** A play as it was last recorded before the server stopped. */
 export interface RecordedPlay {
@@ -10,26 +10,57 @@ export interface RecordedPlay {
 
 /**
  * Puts a queue together again after a stop or a crash. What was only being prepared waits again, first in line. What
- * had started and was confirmed runs on; what had started but was confirmed by nobody waits for a source to say.
+ * had started and was confirmed runs on; what had started but was confirmed by nobody waits for a source to say. Where
+ * several are recorded as playing, because a record of an end was lost, the last that started has the screen: of those
+ * before it, what was confirmed has ended, and what nobody confirmed waits again (a source that has shown it says so).
  * @param plays in order of arrival
  * @param absentSinceMs as recorded; null when a source was connected, and the absence then counts from now
+ * @returns the state, and the ends that are still to be recorded
  */
 export function recoverQueue(
   plays: readonly RecordedPlay[],
   absentSinceMs: number | null,
   isHeld: boolean,
   nowMs: number,
-): QueueState {
-  const state: QueueState = { ...emptyQueue, isHeld, absentSinceMs: absentSinceMs ?? nowMs, freeAtMs: nowMs }
-  const front = plays.filter((play) => play.state === 'preparing')
-  state.waiting = [...front, ...plays.filter((play) => play.state === 'waiting')].map((play) => play.ticket)
-  const playing = plays.find((play) => play.state === 'playing' && play.startedAtMs !== null)
-  if (playing?.startedAtMs != null) {
-    const { ticket, startedAtMs, shownCount } = playing
-    state.current =
-      shownCount > 0
-        ? { phase: 'playing', ticket, startedAtMs, shownCount, progress: {} }
-        : { phase: 'unconfirmed', ticket, startedAtMs }
+): StepResult {
+  const started = plays
+    .filter((play) => play.state === 'playing' && play.startedAtMs !== null)
+    .sort((a, b) => (a.startedAtMs ?? 0) - (b.startedAtMs ?? 0))
+  const last = started.at(-1)
+  const ended = started.filter((play) => play !== last && play.shownCount > 0)
+  const again = [...started, ...plays.filter((play) => play.state === 'playing' && play.startedAtMs === null)].filter(
+    (play) => play !== last && !ended.includes(play),
+  )
+  const inState = (wanted: RecordedPlay['state']) => plays.filter((play) => play.state === wanted)
+  return {
+    state: {
+      ...emptyQueue,
+      isHeld,
+      absentSinceMs: absentSinceMs ?? nowMs,
+      freeAtMs: nowMs,
+      waiting: [...again, ...inState('preparing'), ...inState('waiting')].map((play) => play.ticket),
+      current: last ? currentOf(last) : null,
+    },
+    commands: [
+      ...again.map(({ ticket }): QueueCommand => ({
+        type: 'recordReturned',
+        playId: ticket.playId,
+        reason: 'whether it was shown is not known',
+      })),
+      ...ended.map(({ ticket, shownCount }): QueueCommand => ({
+        type: 'recordEnded',
+        playId: ticket.playId,
+        outcome: 'done',
+        reason: 'shown, though its end was not recorded',
+        shownCount,
+      })),
+    ],
   }
-  return state
+}
+
+function currentOf({ ticket, startedAtMs, shownCount }: RecordedPlay): Current {
+  const atMs = startedAtMs ?? 0
+  return shownCount > 0
+    ? { phase: 'playing', ticket, startedAtMs: atMs, shownCount, progress: {} }
+    : { phase: 'unconfirmed', ticket, startedAtMs: atMs }
 }

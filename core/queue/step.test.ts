@@ -316,7 +316,7 @@ describe('plays that somebody has to let be read', () => {
     const plays = [
       { ticket: { ...ticket('p1'), isAwaiting: true }, state: 'waiting' as const, startedAtMs: null, shownCount: 0 },
     ]
-    expect(run([[1, joined('a')]], recoverQueue(plays, null, false, 0)).of('prepare')).toEqual([])
+    expect(run([[1, joined('a')]], recoverQueue(plays, null, false, 0).state).of('prepare')).toEqual([])
   })
 })
 
@@ -348,13 +348,65 @@ describe('recoverQueue', () => {
       { ticket: ticket('p1'), state: 'waiting' as const, startedAtMs: null, shownCount: 0 },
       { ticket: ticket('p2'), state: 'preparing' as const, startedAtMs: null, shownCount: 0 },
     ]
-    expect(recoverQueue(plays, null, false, 1000).waiting.map((each) => each.playId)).toEqual(['p2', 'p1'])
+    expect(recoverQueue(plays, null, false, 1000).state.waiting.map((each) => each.playId)).toEqual(['p2', 'p1'])
     const playing = { ticket: ticket('p3'), state: 'playing' as const, startedAtMs: 500 }
-    expect(recoverQueue([{ ...playing, shownCount: 0 }], null, false, 1000).current?.phase).toBe('unconfirmed')
-    const confirmed = recoverQueue([{ ...playing, shownCount: 1 }], null, false, 1000)
+    expect(recoverQueue([{ ...playing, shownCount: 0 }], null, false, 1000).state.current?.phase).toBe('unconfirmed')
+    const confirmed = recoverQueue([{ ...playing, shownCount: 1 }], null, false, 1000).state
     expect(run([[7000, { type: 'ticked' }]], confirmed).of('recordEnded')).toMatchObject([
       { playId: 'p3', outcome: 'done' },
     ])
+  })
+})
+
+describe('recovering when records were lost', () => {
+  const playing = (playId: string, startedAtMs: number | null, shownCount: number) => ({
+    ticket: ticket(playId),
+    state: 'playing' as const,
+    startedAtMs,
+    shownCount,
+  })
+  it('drops none of several that are recorded as playing: the last runs on, what was seen has ended, the rest waits', () => {
+    const plays = [playing('p1', 100, 1), playing('p2', 300, 0), playing('p3', 200, 0), playing('p4', null, 0)]
+    const { state, commands } = recoverQueue(plays, null, false, 1000)
+    expect(state.current).toMatchObject({ phase: 'unconfirmed', ticket: { playId: 'p2' } })
+    expect(state.waiting.map(({ playId }) => playId)).toEqual(['p3', 'p4'])
+    expect(commands).toMatchObject([
+      { type: 'recordReturned', playId: 'p3' },
+      { type: 'recordReturned', playId: 'p4' },
+      { type: 'recordEnded', playId: 'p1', outcome: 'done', shownCount: 1 },
+    ])
+  })
+  it('plays what waits again on no source that says it has shown it', () => {
+    const { state } = recoverQueue([playing('p1', 100, 0), playing('p2', 300, 1)], null, false, 1000)
+    const { of } = run(
+      [
+        [1100, joined('a', ['p1', 'p2'])],
+        [9000, { type: 'ticked' }],
+        [9500, { type: 'ticked' }],
+      ],
+      state,
+    )
+    expect(of('prepare')).toEqual([])
+    expect(of('recordEnded').map(({ playId }) => playId)).toEqual(['p2', 'p1'])
+  })
+  it('loses no play and doubles none, whatever is recorded', () => {
+    const recorded = fc.record({
+      state: fc.constantFrom('waiting' as const, 'preparing' as const, 'playing' as const),
+      startedAtMs: fc.option(fc.nat(900)),
+      shownCount: fc.nat(2),
+    })
+    fc.assert(
+      fc.property(fc.array(recorded, { maxLength: 8 }), (list) => {
+        const plays = list.map((each, index) => ({ ...each, ticket: ticket(`p${index}`) }))
+        const { state, commands } = recoverQueue(plays, null, false, 1000)
+        const kept = [
+          ...state.waiting.map(({ playId }) => playId),
+          ...(state.current ? [state.current.ticket.playId] : []),
+          ...commands.flatMap((command) => (command.type === 'recordEnded' ? [command.playId] : [])),
+        ]
+        expect(kept.sort()).toEqual(plays.map(({ ticket: { playId } }) => playId).sort())
+      }),
+    )
   })
 })
 

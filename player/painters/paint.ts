@@ -11,8 +11,10 @@ export interface Painter<S extends VisualState = VisualState> {
   draw(state: S, mode: DrawMode): void
   /** Resolves when what was drawn last can be seen: a video has to find its frame first. */
   settled?(): Promise<void>
-  /** Lets go of what would go on by itself. */
-  stop?(): void
+  /** Out of sight for now: lets go of what would go on by itself. Whatever is drawn next is seen as if it had never rested. */
+  rest?(): void
+  /** Taken off for good: gives back what it held. */
+  close?(): void
 }
 
 /** Values are rounded so that the same state always writes the same characters. */

@@ -78,7 +78,7 @@ function paintOnCanvas(
         )
       }
     },
-    stop: () => vector?.close(),
+    close: () => vector?.close(),
   }
 }
 

@@ -35,7 +35,9 @@ export function paintVideo(
   video.playsInline = true
   video.preload = 'auto'
   video.loop = part.repeats === 'loop'
-  video.src = picture.url
+  // An address of its own, given back with it: what is remembered is the file.
+  const address = URL.createObjectURL(picture.file)
+  video.src = address
   const element = makeWindow(part, picture, video)
   const writeBox = boxWriter(element)
   const write = styleWriter(video)
@@ -82,9 +84,16 @@ export function paintVideo(
       void video.play().catch(() => {})
     },
     settled: () => settling ?? Promise.resolve(),
-    stop() {
+    rest() {
       wantedMs = null
       video.pause()
+    },
+    close() {
+      wantedMs = null
+      video.pause()
+      video.removeAttribute('src')
+      video.load()
+      URL.revokeObjectURL(address)
     },
   }
 }

@@ -6,7 +6,8 @@ import { loadVector, type LoadedVector } from './vector.ts'
 export type LoadedPicture =
   | { kind: 'still'; image: HTMLImageElement; widthPx: number; heightPx: number }
   | { kind: 'frames'; frames: PictureFrame[]; widthPx: number; heightPx: number }
-  | { kind: 'video'; url: string; widthPx: number; heightPx: number }
+  /** The whole file: whoever shows it makes an address of it, and gives that back. */
+  | { kind: 'video'; file: Blob; widthPx: number; heightPx: number }
   | LoadedVector
   /**
    * An animation on a page that may not decode it itself (plain http from another host): it runs by itself from when it
@@ -37,13 +38,21 @@ export async function openVideo(url: string): Promise<HTMLVideoElement> {
   return video
 }
 
+/** Gives a file an address for as long as something is done with it. */
+export async function withAddress<Answer>(file: Blob, work: (url: string) => Promise<Answer>): Promise<Answer> {
+  const url = URL.createObjectURL(file)
+  return work(url).finally(() => URL.revokeObjectURL(url))
+}
+
 /** A video is fetched whole before it plays: it then finds any of its frames without asking the network. */
 async function loadVideo(address: string): Promise<LoadedPicture> {
   const answer = await fetch(address)
   if (!answer.ok) throw new Error(`The video ${address} answered ${answer.status}`)
-  const url = URL.createObjectURL(await answer.blob())
-  const video = await openVideo(url)
-  return { kind: 'video', url, widthPx: video.videoWidth, heightPx: video.videoHeight }
+  const file = await answer.blob()
+  return withAddress(file, async (url) => {
+    const { videoWidth, videoHeight } = await openVideo(url)
+    return { kind: 'video', file, widthPx: videoWidth, heightPx: videoHeight }
+  })
 }
 
 async function loadAnimation(url: string, mime: string): Promise<LoadedPicture> {

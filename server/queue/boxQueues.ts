@@ -26,6 +26,14 @@ export interface QueueDependencies {
 const waitingListed = 60
 const logListed = 60
 
+/** Who said that something is not read, or why nobody did. */
+type Said = { by: string } | { reason: string }
+
+function verdictOf(said: Said, isHeard: boolean): string {
+  if ('reason' in said) return `Not read: ${said.reason}.`
+  return isHeard ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
+}
+
 /** The queues of all boxes of this server. */
 export class BoxQueues {
   private readonly runtimes = new Map<string, { runtime: BoxRuntime; channelId: string }>()
@@ -51,7 +59,7 @@ export class BoxQueues {
       startedAtMs: play.startedAt?.getTime() ?? null,
       shownCount: play.shownCount,
     }))
-    const state = recoverQueue(recorded, box.absentSince?.getTime() ?? null, box.isHeld, this.deps.now())
+    const { state, commands } = recoverQueue(recorded, box.absentSince?.getTime() ?? null, box.isHeld, this.deps.now())
     const { db, logger, now, rooms } = this.deps
     const runtime = new BoxRuntime(box.id, state, {
       db,
@@ -68,6 +76,7 @@ export class BoxQueues {
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
     })
     this.runtimes.set(box.id, { runtime, channelId: box.channelId })
+    runtime.carryOut(commands)
   }
 
   /** @throws Error for a box that was never opened. */
@@ -103,18 +112,14 @@ export class BoxQueues {
   /**
    * Lets what a viewer wrote be read, or not. Where it is being read, the voice goes silent; everything else goes on.
    * @param said who said so, or why nobody did
-   * @returns false where there is no such play in the box
+   * @returns whether that was done, there is no such play in the box, or it is over
    */
-  async setVoice(
-    boxId: string,
-    playId: string,
-    isRead: boolean,
-    said: { by: string } | { reason: string },
-  ): Promise<boolean> {
+  async setVoice(boxId: string, playId: string, isRead: boolean, said: Said): Promise<'done' | 'unknown' | 'over'> {
     const runtime = this.runtimes.get(boxId)?.runtime
-    if (!runtime) return false
+    if (!runtime) return 'unknown'
     const isCurrent = () => runtime.state.current?.ticket.playId === playId
     const wasCurrent = isCurrent()
+    const isWaiting = runtime.state.waiting.some((ticket) => ticket.playId === playId)
     const silence = () => {
       this.deps.shows.silence(playId)
       this.deps.rooms.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
@@ -122,21 +127,17 @@ export class BoxQueues {
     // Before anything is read or written: it is being heard.
     if (!isRead && wasCurrent) silence()
     const play = await findPlay(this.deps.db, playId)
-    if (play?.boxId !== boxId) return false
-    const verdict = isRead
-      ? null
-      : 'reason' in said
-        ? `Not read: ${said.reason}.`
-        : wasCurrent
-          ? `Silenced by ${said.by}.`
-          : `Not read: ${said.by} said so.`
+    if (play?.boxId !== boxId) return 'unknown'
+    // What is over was heard, or was not: nothing that is said now changes that.
+    if (!wasCurrent && !isWaiting) return 'over'
+    const verdict = isRead ? null : verdictOf(said, wasCurrent)
     await mergePlaySpeech(this.deps.db, playId, { verdict }, { approval: isRead ? 'given' : 'withheld' })
     if (!wasCurrent) this.deps.shows.forget(playId)
     // Its turn came while that was written.
     if (!isRead && !wasCurrent && isCurrent()) silence()
     else if (!wasCurrent) this.speakAhead(boxId, playId)
     runtime.input({ type: 'released', playId })
-    return true
+    return 'done'
   }
 
   /** Voices of a channel were switched off or on: what is being read goes silent, and what waits is settled anew. */

@@ -49,9 +49,14 @@ export class BoxRuntime {
     if (this.isClosed) return
     const { state, commands } = step(this.queue, input, this.deps.now(), this.deps.policy)
     this.queue = state
-    for (const command of commands) this.execute(command)
+    this.carryOut(commands)
     this.planWake()
     this.deps.onChange(this.boxId)
+  }
+
+  /** Carries out what a step, or taking the queue up again, asks for. */
+  carryOut(commands: readonly QueueCommand[]): void {
+    for (const command of commands) this.execute(command)
   }
 
   /** Stops the clock and waits until everything is written. */

@@ -19,11 +19,15 @@ import { playScore } from './player/playback.ts'
 globalThis.__name ??= (named) => named
 globalThis.harness = {
   async load(score) {
-    this.stage?.root.remove()
+    this.clear()
     this.stage = createStage(document.body)
     this.prepared = await prepareScore(score, null)
     this.stage.mount(this.prepared)
     return this.prepared.missing
+  },
+  clear() {
+    this.stage?.clear()
+    this.stage?.root.remove()
   },
   async show(tMs) {
     if (!this.stage.holds(this.prepared)) this.stage.mount(this.prepared)
@@ -65,11 +69,15 @@ interface Harness {
   load(score: ResolvedScore): Promise<string[]>
   show(tMs: number): Promise<void>
   runTo(tMs: number, framesPerSecond: number): Promise<void>
+  clear(): void
 }
 type Global = { harness: Harness }
 
 export const loadScore = (page: Page, score: ResolvedScore) =>
   page.evaluate((given) => (globalThis as unknown as Global).harness.load(given), score)
+
+/** Takes everything off the stage, as a page does that leaves it. */
+export const clearStage = (page: Page) => page.evaluate(() => (globalThis as unknown as Global).harness.clear())
 
 /** The frame at a moment, sought directly. */
 export async function soughtFrame(page: Page, tMs: number): Promise<Buffer> {

@@ -1,5 +1,7 @@
 import { expect, test, untilState } from '../arrange/fixtures.ts'
+import { vectorAnimation } from '../media/shape.ts'
 import {
+  clearStage,
   differingPixels,
   loadScore,
   openHarness,
@@ -67,6 +69,58 @@ test('the source page shows the very frame that the player draws at that moment 
   await openHarness(page, demo)
   await loadScore(page, score)
   expect(differingPixels(onAir, await soughtFrame(page, 3000))).toBeLessThan(1920 * 1080 * 0.0005)
+})
+
+test('a vector animation that was out of sight moves on where it is shown again', async ({ page, demo, signIn }) => {
+  await signIn()
+  const score = resolveAlert(await readBox(page, demo), 'follow')
+  const picture = score.parts.find((part) => part.kind === 'picture')
+  if (picture?.kind !== 'picture' || picture.mediaId === null) throw new Error('it has one')
+  const url = `data:application/json,${encodeURIComponent(vectorAnimation())}`
+  score.media[picture.mediaId] = { url, mime: 'video/lottie+json' }
+  score.parts = [{ ...picture, naturalMs: 2000, repeats: 'once', startMs: 0, endMs: 4000, keyframes: [] }]
+  await openHarness(page, demo)
+  expect(await loadScore(page, score)).toEqual([])
+  const [early, late] = [await soughtFrame(page, 1500), await soughtFrame(page, 1950)]
+  expect(differingPixels(early, late)).toBeGreaterThan(500)
+  expect(differingPixels(await soughtFrame(page, 4500), late), 'out of sight').toBeGreaterThan(500)
+  expect(differingPixels(await soughtFrame(page, 1950), late)).toBe(0)
+  expect(differingPixels(await soughtFrame(page, 1500), early)).toBe(0)
+})
+
+test('addresses of files are given back: when a score gives way to another, and when the stage is left', async ({
+  page,
+  demo,
+  signIn,
+}) => {
+  await signIn()
+  const [video, other] = await readBox(page, demo).then((read) => [
+    resolveAlert(read, 'goalReached'),
+    resolveAlert(read, 'follow'),
+  ])
+  await openHarness(page, demo)
+  await page.evaluate(() => {
+    const open = new Set<string>()
+    const [make, giveBack] = [URL.createObjectURL.bind(URL), URL.revokeObjectURL.bind(URL)]
+    URL.createObjectURL = (file: Blob) => {
+      const url = make(file)
+      open.add(url)
+      return url
+    }
+    URL.revokeObjectURL = (url: string) => {
+      open.delete(url)
+      giveBack(url)
+    }
+    Object.assign(globalThis, { addresses: open })
+  })
+  const addresses = () => page.evaluate(() => (globalThis as unknown as { addresses: Set<string> }).addresses.size)
+  for (const score of [video!, other!, video!, video!]) {
+    expect(await loadScore(page, score)).toEqual([])
+    await soughtFrame(page, 2210)
+  }
+  expect(await addresses()).toBe(1)
+  await clearStage(page)
+  expect(await addresses()).toBe(0)
 })
 
 test('a picture is recoloured as the engine computed it', async ({ page, demo, signIn }) => {

@@ -9,7 +9,14 @@ import type { DatabaseHandle } from '../../server/db/handle.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { openEmbedded } from '../../server/db/openEmbedded.ts'
 import { openServer } from '../../server/db/openServer.ts'
-import { addBox, findBox, listDraftStates, publishVersion, saveDraft } from '../../server/db/queries/boxes.ts'
+import {
+  addBox,
+  findBox,
+  listDraftStates,
+  publishDraft,
+  publishVersion,
+  saveDraft,
+} from '../../server/db/queries/boxes.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
 import { addFeed, findFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
 import {
@@ -137,13 +144,29 @@ describe.each(engines)('$name', ({ isHere, open }) => {
     expect((await publish('version-1')).number).toBe(1)
     expect((await publish('version-2')).number).toBe(2)
     expect(await findBox(db(), 'channel-1', 'box-1')).toMatchObject({ onAirVersionId: 'version-2' })
+    const several = await Promise.all(['version-3', 'version-4', 'version-5'].map(publish))
+    expect(several.map(({ number }) => number).sort()).toEqual([3, 4, 5])
+  })
+
+  it.runIf(isHere)('puts the draft on air that the person saw, or nothing', async () => {
+    const publish = (id: string, revision: number) =>
+      publishDraft(db(), { id, boxId: 'box-1', publishedAt: new Date(), publishedBy: 'person-1' }, revision)
+    expect(await publish('version-6', 0)).toBeNull()
+    expect(await publish('version-7', 1)).toMatchObject({ number: 6, document: draft })
+    // Of two editors, one who saves and one who publishes, it never publishes what nobody saw.
+    const [, published] = await Promise.all([
+      saveDraft(db(), 'box-1', 1, { ...draft, look: { ...draft.look, name: 'Another' } }),
+      publish('version-8', 1),
+    ])
+    if (published) expect(published.document).toEqual(draft)
+    expect(await saveDraft(db(), 'box-1', 2, draft)).toBe(true)
   })
 
   it.runIf(isHere)('says whether a draft differs from air, and whether it ever was there', async () => {
     expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: false }])
-    await saveDraft(db(), 'box-1', 1, { ...draft, alerts: [] })
+    await saveDraft(db(), 'box-1', 3, { ...draft, alerts: [] })
     expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: true }])
-    await saveDraft(db(), 'box-1', 2, draft)
+    await saveDraft(db(), 'box-1', 4, draft)
     expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: false }])
   })
 

@@ -297,7 +297,7 @@ describe('what somebody has to let be read', () => {
     const playId = await tip('a rather long message that takes its time to be read aloud')
     await ready(playId)
     const { lengthMs: whole } = (await shows.show(playId)).score
-    expect(await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })).toBe(true)
+    expect(await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })).toBe('done')
     const row = await findPlay(handle.db, playId)
     expect([row?.approval, row?.speech?.verdict, ticket(playId)?.isAwaiting]).toEqual([
       'withheld',
@@ -307,7 +307,7 @@ describe('what somebody has to let be read', () => {
     const { score } = await shows.show(playId)
     expect(score.parts.find(({ kind }) => kind === 'voice')).toMatchObject({ utterances: [{ of: 'line' }] })
     expect(score.lengthMs).toBeLessThan(whole)
-    expect(await queues.setVoice(boxId, playId, true, { by: 'tallowmoth' })).toBe(true)
+    expect(await queues.setVoice(boxId, playId, true, { by: 'tallowmoth' })).toBe('done')
     expect((await shows.show(playId)).score.lengthMs).toBe(whole)
   })
   it('is not waited for where nothing of it is read', async () => {
@@ -348,9 +348,28 @@ describe('what somebody has to let be read', () => {
       utterances: [{ of: 'line' }],
     })
   })
+  it('is not said to be unread once it was heard: what comes as the play ends changes nothing', async () => {
+    const { tip, ready, queues } = await started()
+    const playId = await tip('heard to the end')
+    await ready(playId)
+    await queues.setVoice(boxId, playId, true, { by: 'tallowmoth' })
+    const runtime = queues.of(boxId)
+    for (const { playId: other } of runtime.state.waiting)
+      if (other !== playId)
+        runtime.input({ type: 'removed', playId: other, outcome: 'skipped', reason: 'not asked for' })
+    runtime.input({ type: 'sourceJoined', sourceId: 'a', shownPlayIds: [] })
+    await vi.waitFor(() => expect(runtime.state.current?.ticket.playId).toBe(playId), 8000)
+    for (const progress of ['ready', 'started', 'done'] as const)
+      runtime.input({ type: 'sourceProgress', sourceId: 'a', playId, progress })
+    expect(runtime.state.current).toBeNull()
+    expect(await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })).toBe('over')
+    await runtime.settled()
+    const row = await findPlay(handle.db, playId)
+    expect([row?.state, row?.approval, row?.speech?.verdict ?? null]).toEqual(['done', 'given', null])
+  })
   it('is of its own box only', async () => {
     const { tip, queues } = await started()
-    expect(await queues.setVoice('another-box', await tip('hello'), true, { by: 'x' })).toBe(false)
-    expect(await queues.setVoice(boxId, 'no-play', true, { by: 'x' })).toBe(false)
+    expect(await queues.setVoice('another-box', await tip('hello'), true, { by: 'x' })).toBe('unknown')
+    expect(await queues.setVoice(boxId, 'no-play', true, { by: 'x' })).toBe('unknown')
   })
 })

@@ -82,18 +82,51 @@ export async function isMediaUsed(db: Database, channelId: string, mediaId: stri
   return row !== undefined
 }
 
-/** Keeps the document as the next version and makes it the one on air, in one transaction. */
-export async function publishVersion(db: Database, row: Omit<BoxVersionRow, 'number'>): Promise<BoxVersionRow> {
+type NewVersion = Omit<BoxVersionRow, 'number'>
+
+/** Keeps a document as the next version and makes it the one on air, in one transaction. Two at once come one after the other. */
+export async function publishVersion(db: Database, row: NewVersion): Promise<BoxVersionRow> {
   return db.transaction(async (tx) => {
-    const [last] = await tx
-      .select({ number: max(boxVersion.number) })
-      .from(boxVersion)
-      .where(eq(boxVersion.boxId, row.boxId))
-    const version = { ...row, number: (last?.number ?? 0) + 1 }
-    await tx.insert(boxVersion).values(version)
-    await tx.update(box).set({ onAirVersionId: row.id }).where(eq(box.id, row.boxId))
-    return version
+    await lockBox(tx, row.boxId)
+    return addVersion(tx, row)
   })
+}
+
+/**
+ * Puts the draft on air as it is.
+ * @param revision the draft that the person saw
+ * @returns null where the draft is another one by now: nothing is written then
+ */
+export async function publishDraft(
+  db: Database,
+  row: Omit<NewVersion, 'document'>,
+  revision: number,
+): Promise<BoxVersionRow | null> {
+  return db.transaction(async (tx) => {
+    const locked = await lockBox(tx, row.boxId)
+    if (locked?.draftRevision !== revision) return null
+    return addVersion(tx, { ...row, document: modernBox(locked).draft })
+  })
+}
+
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
+
+/** The box, which nobody else can change or publish until the transaction is over. */
+async function lockBox(tx: Transaction, boxId: string): Promise<BoxRow | undefined> {
+  const [locked] = await tx.select().from(box).where(eq(box.id, boxId)).for('update')
+  return locked
+}
+
+/** The box has to be locked: versions are numbered one after the other. */
+async function addVersion(tx: Transaction, row: NewVersion): Promise<BoxVersionRow> {
+  const [last] = await tx
+    .select({ number: max(boxVersion.number) })
+    .from(boxVersion)
+    .where(eq(boxVersion.boxId, row.boxId))
+  const version = { ...row, number: (last?.number ?? 0) + 1 }
+  await tx.insert(boxVersion).values(version)
+  await tx.update(box).set({ onAirVersionId: row.id }).where(eq(box.id, row.boxId))
+  return version
 }
 
 export async function findVersion(db: Database, id: string): Promise<BoxVersionRow | null> {

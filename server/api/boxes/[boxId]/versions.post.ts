@@ -2,7 +2,7 @@ import { defineEventHandler, setResponseStatus } from 'h3'
 import { publishBody } from '../../../../contract/bodies.ts'
 import { requireBox } from '../../../auth/access.ts'
 import { boxView } from '../../../boxes/boxViews.ts'
-import { findBox, publishVersion } from '../../../db/queries/boxes.ts'
+import { findBox, publishDraft } from '../../../db/queries/boxes.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { newId } from '../../../system/ids.ts'
@@ -13,19 +13,13 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { revision } = await readChecked(event, publishBody)
-  if (revision !== box.draftRevision)
+  const { database, onAir, stream, wakeVoices } = await useServices()
+  const version = { id: newId('version'), boxId: box.id, publishedAt: new Date(), publishedBy: session.person.id }
+  if (!(await publishDraft(database.db, version, revision)))
     throw problemError(
       409,
       'The draft was changed since you looked at the list. Load the box again and check what goes on air.',
     )
-  const { database, onAir, stream, wakeVoices } = await useServices()
-  await publishVersion(database.db, {
-    id: newId('version'),
-    boxId: box.id,
-    document: box.draft,
-    publishedAt: new Date(),
-    publishedBy: session.person.id,
-  })
   onAir.forget(session.channel.id)
   wakeVoices(session.channel.id)
   stream.changed(session.channel.id)

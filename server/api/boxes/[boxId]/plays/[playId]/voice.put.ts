@@ -11,7 +11,8 @@ export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const { isRead } = await readChecked(event, voiceBody)
   const { queues } = await useServices()
-  if (!(await queues.setVoice(box.id, pathId(event, 'playId'), isRead, { by: session.person.name })))
-    throw problemError(404, 'There is no such play in this box.')
+  const outcome = await queues.setVoice(box.id, pathId(event, 'playId'), isRead, { by: session.person.name })
+  if (outcome === 'unknown') throw problemError(404, 'There is no such play in this box.')
+  if (outcome === 'over') throw problemError(409, 'This alert is over: what was read of it has been heard.')
   return { isRead }
 })

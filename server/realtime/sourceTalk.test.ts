@@ -1,0 +1,97 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { FromSource } from '../../contract/sourceMessages.ts'
+import { closedAddressReplaced } from '../../contract/sourceLimits.ts'
+import type { QueueInput } from '../../core/queue/state.ts'
+import { SourceRooms } from './sourceRooms.ts'
+import { SourceTalk } from './sourceTalk.ts'
+
+const hello: FromSource = { type: 'hello', shownPlayIds: ['p0'], sound: 'on', widthPx: 1920, heightPx: 1080 }
+
+describe('talking with a source page', () => {
+  const inputs: QueueInput[] = []
+  const peer = { id: 'peer', send: vi.fn(), close: vi.fn(), terminate: vi.fn() }
+  let rooms: SourceRooms
+  let answer: (isValid: boolean) => void
+  let talk: SourceTalk
+
+  beforeEach(() => {
+    vi.useFakeTimers()
+    inputs.length = 0
+    peer.close.mockClear()
+    rooms = new SourceRooms(
+      () => 0,
+      () => undefined,
+    )
+    talk = new SourceTalk('box', peer, {
+      rooms,
+      input: (input) => void inputs.push(input),
+      changed: () => undefined,
+      wakeVoices: () => undefined,
+      isValid: () => new Promise((resolve) => (answer = resolve)),
+    })
+  })
+  afterEach(() => {
+    rooms.closeAll()
+    vi.useRealTimers()
+  })
+  const say = (message: unknown) => talk.hear(JSON.stringify(message), 100)
+  const types = () => inputs.map((input) => ('progress' in input ? input.progress : input.type))
+
+  it('takes what comes right behind the hello after it, in order', async () => {
+    void say(hello)
+    void say({ type: 'sound', sound: 'blocked' })
+    void say({ type: 'ready', playId: 'p1', missing: ['picture loaf'] })
+    const last = say({ type: 'started', playId: 'p1' })
+    await vi.advanceTimersByTimeAsync(50)
+    expect(inputs).toEqual([])
+    answer(true)
+    await last
+    expect(types()).toEqual(['sourceJoined', 'ready', 'started'])
+    expect(rooms.views('box')).toMatchObject([{ sound: 'blocked', missing: ['picture loaf'] }])
+  })
+
+  it('never lets a page join that has gone while its hello was looked at', async () => {
+    const said = say(hello)
+    await vi.advanceTimersByTimeAsync(0)
+    talk.close()
+    answer(true)
+    await said
+    expect([inputs, rooms.count()]).toEqual([[], 0])
+  })
+
+  it('takes a page out once, however often it is told to have gone', async () => {
+    const said = say(hello)
+    await vi.advanceTimersByTimeAsync(0)
+    answer(true)
+    await said
+    talk.close()
+    talk.close()
+    await say({ type: 'done', playId: 'p1' })
+    expect([types(), rooms.count()]).toEqual([['sourceJoined', 'sourceLeft'], 0])
+  })
+
+  it('sends a page away whose address was replaced meanwhile', async () => {
+    const said = say(hello)
+    await vi.advanceTimersByTimeAsync(0)
+    answer(false)
+    await said
+    expect(peer.close).toHaveBeenCalledWith(closedAddressReplaced, 'address replaced')
+    expect(rooms.count()).toBe(0)
+  })
+
+  it('listens to nobody who never says hello, and not for long', async () => {
+    await say({ type: 'ready', playId: 'p1', missing: [] })
+    expect(inputs).toEqual([])
+    await vi.advanceTimersByTimeAsync(11_000)
+    expect(peer.close).toHaveBeenCalledWith(1008, 'no hello')
+  })
+
+  it('refuses what is too large, not understood, or too much at once', async () => {
+    void talk.hear('x', 20_000)
+    expect(peer.close).toHaveBeenLastCalledWith(1009, 'too large')
+    void say({ type: 'goodbye' })
+    expect(peer.close).toHaveBeenLastCalledWith(1007, 'not understood')
+    for (let count = 0; count < 65; count++) void say(hello)
+    expect(peer.close).toHaveBeenLastCalledWith(1008, 'too many at once')
+  })
+})

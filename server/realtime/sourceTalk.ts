@@ -1,0 +1,145 @@
+import { fromSource, type FromSource } from '../../contract/sourceMessages.ts'
+import { closedAddressReplaced, sourceMessageMaxBytes } from '../../contract/sourceLimits.ts'
+import type { QueueInput } from '../../core/queue/state.ts'
+import { machineOf } from './machineOf.ts'
+import type { SourceRooms } from './sourceRooms.ts'
+
+export const sourcesPerBoxMax = 500
+/** Messages of one source that wait for those before them; a page sends a handful. */
+const waitingMax = 64
+/** A page says hello as soon as it is connected. */
+const helloWithinMs = 10_000
+
+/** The socket of a page, as far as talking with it goes. */
+export interface SourcePeer {
+  id: string
+  remoteAddress?: string | undefined
+  request?: { headers: Headers } | undefined
+  send(text: string): unknown
+  close(code?: number, reason?: string): void
+  terminate(): void
+}
+
+export interface TalkDependencies {
+  rooms: Pick<SourceRooms, 'join' | 'leave' | 'heard' | 'countIn'>
+  /** Puts something into the queue of the box. */
+  input: (input: QueueInput) => void
+  /** The desk shows something else now. */
+  changed: () => void
+  /** Engines that fell asleep are to start: a broadcast may be about to begin. */
+  wakeVoices: () => void
+  /** Whether the address still shows the box. */
+  isValid: () => Promise<boolean>
+}
+
+/**
+ * What is said with one source page, in the order in which it was said: what comes right behind the hello waits until
+ * that is understood, and a page that has gone meanwhile never joins.
+ */
+export class SourceTalk {
+  private turns: Promise<void> = Promise.resolve()
+  private waiting = 0
+  private isClosed = false
+  private hasJoined = false
+  private readonly patience: ReturnType<typeof setTimeout>
+
+  constructor(
+    private readonly boxId: string,
+    private readonly peer: SourcePeer,
+    private readonly deps: TalkDependencies,
+  ) {
+    this.patience = setTimeout(() => peer.close(1008, 'no hello'), helloWithinMs)
+    this.patience.unref()
+  }
+
+  /** Takes a message of the page. Resolves when it and all before it have been dealt with. */
+  hear(text: string, bytes: number): Promise<void> {
+    if (this.isClosed) return this.turns
+    if (bytes > sourceMessageMaxBytes) return this.refuse(1009, 'too large')
+    if (this.waiting >= waitingMax) return this.refuse(1008, 'too many at once')
+    const message = parseMessage(text)
+    if (!message) return this.refuse(1007, 'not understood')
+    this.waiting += 1
+    this.turns = this.turns.then(async () => {
+      this.waiting -= 1
+      if (!this.isClosed) await this.take(message)
+    })
+    return this.turns
+  }
+
+  /** The page has gone. What it said before and nobody has looked at yet is not looked at any more. */
+  close(): void {
+    if (this.isClosed) return
+    this.isClosed = true
+    clearTimeout(this.patience)
+    if (!this.hasJoined) return
+    this.deps.rooms.leave(this.boxId, this.peer.id)
+    this.deps.input({ type: 'sourceLeft', sourceId: this.peer.id })
+  }
+
+  private refuse(code: number, reason: string): Promise<void> {
+    this.peer.close(code, reason)
+    return this.turns
+  }
+
+  private async take(message: FromSource): Promise<void> {
+    const { rooms, input, changed } = this.deps
+    const { boxId } = this
+    const sourceId = this.peer.id
+    if (message.type === 'hello') return this.join(message)
+    // Whoever never said hello is nobody.
+    if (!this.hasJoined) return
+    switch (message.type) {
+      case 'ready':
+        rooms.heard(boxId, sourceId, { missing: message.missing })
+        return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: 'ready' })
+      case 'started':
+      case 'done':
+        rooms.heard(boxId, sourceId)
+        return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: message.type })
+      case 'sound':
+        rooms.heard(boxId, sourceId, { sound: message.sound })
+        return changed()
+      case 'pong':
+        rooms.heard(boxId, sourceId, { latencyMs: Math.max(0, Math.round((Date.now() - message.sentAtMs) / 2)) })
+        return changed()
+    }
+  }
+
+  private async join(hello: Extract<FromSource, { type: 'hello' }>): Promise<void> {
+    const { boxId, peer, deps } = this
+    if (this.hasJoined) return
+    // The address may have been replaced between the connection and its first word.
+    if (!(await deps.isValid())) return peer.close(closedAddressReplaced, 'address replaced')
+    if (this.isClosed) return
+    if (deps.rooms.countIn(boxId) >= sourcesPerBoxMax) return peer.close(1013, 'too many sources')
+    clearTimeout(this.patience)
+    this.hasJoined = true
+    const { sound, widthPx, heightPx, shownPlayIds } = hello
+    const socket = {
+      send: (text: string) => void peer.send(text),
+      close: (code: number, reason: string) => peer.close(code, reason),
+      terminate: () => peer.terminate(),
+    }
+    deps.rooms.join(boxId, socket, {
+      id: peer.id,
+      connectedAtMs: Date.now(),
+      latencyMs: null,
+      sound,
+      widthPx,
+      heightPx,
+      missing: [],
+      machine: machineOf(peer.remoteAddress, peer.request?.headers.has('x-forwarded-for') ?? false),
+    })
+    deps.input({ type: 'sourceJoined', sourceId: peer.id, shownPlayIds })
+    deps.wakeVoices()
+  }
+}
+
+function parseMessage(text: string): FromSource | null {
+  try {
+    return fromSource.parse(JSON.parse(text))
+  } catch {
+    return null
+  }
+}
