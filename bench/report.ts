@@ -1,11 +1,14 @@
+import { keepFigures } from './figuresPage.ts'
+
 /** One line of a benchmark's result: what was measured, and its figures by name. */
 export interface Measured {
   what: string
   figures: Record<string, number | string>
 }
 
-/** Prints results as a table, or as JSON when asked to. */
+/** Prints results as a table, or as JSON when asked to; with `--keep` they go into docs/figures.md too. */
 export function report(name: string, measured: readonly Measured[], notes: readonly string[] = []): void {
+  if (process.argv.includes('--keep')) keepFigures(name, measured, notes)
   if (process.argv.includes('--json')) {
     process.stdout.write(`${JSON.stringify({ name, measured, notes }, null, 2)}\n`)
     return

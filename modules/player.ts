@@ -1,35 +1,20 @@
 import { mkdir, rm } from 'node:fs/promises'
 import { basename, join } from 'node:path'
-import { addTypeTemplate, createResolver, defineNuxtModule } from '@nuxt/kit'
-import { build } from 'esbuild'
+import { addTypeTemplate, defineNuxtModule } from '@nuxt/kit'
+import { bundlePlayer } from './playerBundle.ts'
 
 /** Builds the framework-free source page's script and serves it under a name that changes with its content. */
 export default defineNuxtModule({
   meta: { name: 'thundercrest-player' },
   setup(_options, nuxt) {
-    const { resolve } = createResolver(import.meta.url)
     const folder = join(nuxt.options.rootDir, 'node_modules/.cache/thundercrest/player')
     let scriptUrl = ''
 
     const bundle = async () => {
       await rm(folder, { recursive: true, force: true })
       await mkdir(folder, { recursive: true })
-      // What only some alerts need (vector animations) is a piece of its own that comes when it is asked for.
-      const { metafile } = await build({
-        entryPoints: { source: resolve('../player/source/main.ts') },
-        outdir: folder,
-        entryNames: nuxt.options.dev ? '[name].dev' : '[name].[hash]',
-        chunkNames: '[name].[hash]',
-        bundle: true,
-        splitting: true,
-        metafile: true,
-        minify: true,
-        format: 'esm',
-        target: 'es2022',
-        legalComments: 'none',
-      })
-      const main = Object.entries(metafile.outputs).find(([, { entryPoint }]) => entryPoint?.endsWith('source/main.ts'))
-      scriptUrl = `/player/${basename(main?.[0] ?? '')}`
+      const { script } = await bundlePlayer(folder, nuxt.options.dev)
+      scriptUrl = `/player/${basename(script)}`
     }
 
     nuxt.hook('nitro:config', async (config) => {

@@ -1,4 +1,5 @@
-// npm run bench -- NAME [--json]: one benchmark with its peers in the same run; no name lists them.
+// npm run bench -- NAME [--json] [--keep]: one benchmark with its peers in the same run, kept in docs/figures.md with
+// --keep; no name lists them.
 import { spawnSync } from 'node:child_process'
 import { existsSync, readdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
@@ -11,7 +12,7 @@ const names = readdirSync(folder)
   .map((file) => file.replace('.bench.ts', ''))
 const name = process.argv[2]
 if (!name || name.startsWith('--') || !existsSync(new URL(`${name}.bench.ts`, folder))) {
-  process.stdout.write(`npm run bench -- NAME [--json]\n\n${names.map((each) => `  ${each}`).join('\n')}\n`)
+  process.stdout.write(`npm run bench -- NAME [--json] [--keep]\n\n${names.map((each) => `  ${each}`).join('\n')}\n`)
   process.exit(name && !name.startsWith('--') ? 2 : 0)
 }
 ensureInstalled()

@@ -1,4 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { blockedWords } from '../speech/blockedWords.ts'
+import { cleanSpeech } from '../speech/cleanSpeech.ts'
+import { readyRules } from '../speech/rules.ts'
+import { messagePieces } from '../text/messagePieces.ts'
 import { describeEvent } from './describeEvent.ts'
 import { eventKinds } from './kinds.ts'
 import { sampleEvent } from './sampleEvent.ts'
@@ -32,6 +36,24 @@ describe('event data', () => {
     ['follow', { viewer: { id: 'x', name: 'y', pictureUrl: 'javascript:alert(1)' } }, 'viewer.pictureUrl'],
   ] as const)('refuses a %s that does not fit, with the path', (kind, data, path) => {
     expect(eventData[kind].safeParse(data).error?.issues.map((issue) => issue.path.join('.'))).toContain(path)
+  })
+
+  it('leaves emotes on the words that they were sent for, on stage and in speech, whatever is taken out before them', () => {
+    const written = 'so\u0000\u0007 good\tand\nwarm LOAF end'
+    const from = written.indexOf('LOAF')
+    const emotes = [{ from, to: from + 4, url: 'https://alder.example/loaf.png' }]
+    const { message } = parseEventData('tip', {
+      viewer: null,
+      amountMinor: 100,
+      currency: 'EUR',
+      message: { text: written, emotes },
+    })
+    const pieces = messagePieces(message!.text, message!.emotes)
+    expect(pieces.map(({ text, emoteUrl }) => (emoteUrl ? `[${text}]` : text)).join('')).toBe(
+      'so good and warm [LOAF] end',
+    )
+    const spoken = cleanSpeech(message!.text, readyRules.open, blockedWords([]), message!.emotes)
+    expect(spoken.text).toBe('so good and warm end')
   })
 
   it('cleans names of what cannot be stored', () => {

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { cleanText } from '../text/cleanText.ts'
+import { cleanMarkedText, cleanText } from '../text/cleanText.ts'
 import { eventKind, type EventKind } from './kinds.ts'
 
 const words = (maximum: number) => z.string().max(maximum).transform(cleanText)
@@ -29,7 +29,13 @@ const emoteUrl = z.union([
     .regex(/^data:image\/(svg\+xml|png|gif|webp)[;,]/),
 ])
 const emote = z.object({ from: count, to: count, url: emoteUrl })
-const message = z.object({ text: words(2000), emotes: z.array(emote).max(100).optional() })
+const message = z
+  .object({ text: z.string().max(2000), emotes: z.array(emote).max(100).optional() })
+  // What is taken out of the text would leave the emotes' places on other words.
+  .transform(({ text, emotes }) => {
+    const cleaned = cleanMarkedText(text, emotes ?? [])
+    return { text: cleaned.text, ...(emotes ? { emotes: cleaned.spans } : {}) }
+  })
 
 /**
  * `viewer: null` means that somebody anonymous did it. `choice` is the id of what the viewer chose where the alert

@@ -1,9 +1,3 @@
-import * as z from 'zod'
-import { styledInk } from '../look/schema.ts'
-
-/** How words light up while a voice reads them: each for itself, or all that were read so far. */
-export const readAlong = z.object({ ink: styledInk, keeps: z.boolean() })
-
 /**
  * A word of a text: from one letter to before another, blanks not counted, so that it is found again however the text
  * is broken into lines.

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { styledInk, styledShadow, styledType } from '../look/schema.ts'
 import { letterMotion } from '../motion/letters.ts'
-import { readAlong } from './readAlong.ts'
+import { readAlong } from './readAlongSchema.ts'
 
 /**
  * What happens to text that is wider than its room: it shrinks, breaks into lines (and then shrinks), or scrolls past.

@@ -1,0 +1,43 @@
+/** What has to be known to read the figures of each benchmark; it stands beneath them in docs/figures.md. */
+export const figureNotes: Readonly<Record<string, readonly string[]>> = {
+  'player-size': [
+    '`npm test` holds the script of the source page below 20 kB and to our own rooms alone. Of the editor’s scripts the words’ editor is loaded when words are edited, and vector animations when one is shown.',
+  ],
+  loudness: [
+    'WAV files of 22 to 192 kHz; the peer is ffmpeg’s filter on the same files. A steady full-scale tone is the slow case: no block of it can be skipped when looking for its true peak. Accuracy is a unit test: the signals of EBU Tech 3341 (cases 1–6, 9, 10, 12, 13, 15–19) and Tech 3342 (1–4) within their tolerances.',
+  ],
+  probe: ['One thread. Of videos only the structure is looked at.'],
+  bombs: ['Hostile files through the measuring process, which is ended when it hangs, crashes or hoards.'],
+  'cold-start': ['The built output, from its start to the first answer with 200.'],
+  engine: [
+    'A scene of 50 parts holds about 480 moving things. Most of what is allocated are the letters’ states, made anew so that a scene can be kept and compared; sampled by the growth of the heap, so that a collection in between makes it look smaller. The peer makes one object for each part and computes nothing.',
+  ],
+  rules: [
+    'One thread; events over four fields. All give the same answer to all of 997 events before they are measured. json-rules-engine always asks every rule.',
+  ],
+  coverage: [
+    'One thread; brute force asks a hundredth of the points. Rules that would take boxes without end are given up within the budget and looked through by search instead: what is said of them is exact, only nothing is drawn.',
+  ],
+  apply: ['One thread; a box with twenty-one kinds of event and 200 variations.'],
+  pack: [
+    'Noise, so that nothing can be compressed; each in a process of its own. Taking is measuring: ten minutes of sound in two channels.',
+  ],
+  recolour: ['An animated WebP of 400 px with 20 frames; the peer writes the picture anew in the colour (sharp).'],
+  cleaning: [
+    'One thread, with the lists that a channel in English has. The set that ships was at hand while the steps were written. Of the messages that nobody tuned it to (`bench/heldOutMessages.ts`) the first batch was measured once and then mended by its causes; the second was written after that and only measured. Words are drawn by chance from seven lists. The peer is obscenity.',
+    'What it does not find: words run into others, short ones cut in two (“my pen is blue” would be one), addresses told in words. What it touches wrongly: people called Dick, hens and cocks, a German word that is an English slur, and texts with addresses of machines in them.',
+  ],
+  speech: ['Voices are programs of their own, and have the priority of whoever waits for them.'],
+  adapters: ['One thread; from the text of deliveries of fifty.'],
+  'player-fps': [
+    '1920 × 1080. Without a GPU fifty turning pictures do not reach 60 frames a second; the state of such a scene takes a tenth of a millisecond, all the rest is drawing.',
+  ],
+  seek: ['Random moments on the real page, 1920 × 1080. Everything but the video is limited by the screen.'],
+  interaction: ['The editor at 1280 × 800.'],
+  latency: [
+    'The aim was a p99 within three times the bare one. A play makes a whole round trip (prepare, ready) before its start, a bare broadcast none; the embedded database shares the thread. The durable write is shown apart: an idle machine’s caches are cold.',
+  ],
+  ingest: [
+    'The bare insert writes one small row. A delivery writes one event, two decisions, two plays with their foreign keys and the feed’s tally: six checked references and about a dozen index entries in WebAssembly.',
+  ],
+}
