@@ -1,31 +1,50 @@
-import { useEventSource } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import type { ChannelLive } from '../../contract/channelLive.ts'
 import type { DeskView } from '../../contract/views.ts'
+import { shareStream } from '../live/sharedStream.ts'
+import { useSessionStore } from './session.ts'
 
-/** What happens in the channel right now, pushed by the server. */
+/** What happens in the channel right now, pushed by the server: once for all tabs of this browser. */
 export const useLiveStore = defineStore('live', () => {
-  const { data, status, open, close } = useEventSource('/api/channel/live', [], {
-    immediate: false,
-    autoReconnect: { retries: -1, delay: 1500 },
-  })
+  const session = useSessionStore()
   const live = ref<ChannelLive | null>(null)
+  const isConnected = ref(false)
   const serverAheadMs = ref(0)
+  let stop: (() => void) | null = null
+  let isOpen = false
 
-  watch(data, (text) => {
-    if (!text) return
+  function take(text: string): void {
     live.value = JSON.parse(text) as ChannelLive
     serverAheadMs.value = live.value.serverNowMs - Date.now()
-  })
+  }
+
+  function listen(): void {
+    stop?.()
+    stop = null
+    const channelId = session.session?.channel.id
+    if (!isOpen || channelId === undefined) return
+    stop = shareStream(`thundercrest.live.${channelId}`, '/api/channel/live', {
+      onText: take,
+      onState: (now) => (isConnected.value = now),
+    })
+  }
+  // Another person may have signed in on this page: tabs share only what both may hear.
+  watch(() => session.session?.channel.id, listen)
 
   return {
     live,
-    isConnected: computed(() => status.value === 'OPEN'),
+    isConnected,
     /** Server time minus this machine's, in milliseconds. */
     serverAheadMs,
-    open,
-    close,
+    open(): void {
+      isOpen = true
+      listen()
+    },
+    close(): void {
+      isOpen = false
+      listen()
+    },
     deskOf: (boxId: string): DeskView | null => live.value?.desks.find((desk) => desk.boxId === boxId) ?? null,
   }
 })

@@ -52,8 +52,8 @@ describe('event data', () => {
     expect(pieces.map(({ text, emoteUrl }) => (emoteUrl ? `[${text}]` : text)).join('')).toBe(
       'so good and warm [LOAF] end',
     )
-    const spoken = cleanSpeech(message!.text, readyRules.open, blockedWords([]), message!.emotes)
-    expect(spoken.text).toBe('so good and warm end')
+    const spoken = cleanSpeech(message!.text, readyRules.careful, blockedWords([]), message!.emotes)
+    expect(spoken.text).toBe('so good\tand\nwarm end')
   })
 
   it('cleans names of what cannot be stored', () => {

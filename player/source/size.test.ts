@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { bundlePlayer } from '../../modules/playerBundle.ts'
+import { bundlePlayer } from '../../modules/player/bundle.ts'
 
 /** What a browser source loads before any font or media, without vector animations. */
 const maxBytes = 20_000

@@ -7,7 +7,7 @@ export default defineEventHandler(async (event) => {
   const { database, secret } = await useServices()
   const key = await readSessionCookie(event, secret)
   if (key) await endSession(database.db, sessionIdOf(key))
-  clearSessionCookie(event)
+  await clearSessionCookie(event, secret)
   setResponseStatus(event, 204)
   return null
 })

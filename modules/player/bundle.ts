@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url'
 import { build, type Metafile } from 'esbuild'
 
 const entry = 'player/source/main.ts'
-const rootFolder = fileURLToPath(new URL('..', import.meta.url))
+const rootFolder = fileURLToPath(new URL('../..', import.meta.url))
 
 /**
  * Bundles the source page's script. What only some alerts need (vector animations) is a piece of its own that comes

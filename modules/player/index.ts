@@ -1,7 +1,7 @@
 import { mkdir, rm } from 'node:fs/promises'
 import { basename, join } from 'node:path'
 import { addTypeTemplate, defineNuxtModule } from '@nuxt/kit'
-import { bundlePlayer } from './playerBundle.ts'
+import { bundlePlayer } from './bundle.ts'
 
 /** Builds the framework-free source page's script and serves it under a name that changes with its content. */
 export default defineNuxtModule({
