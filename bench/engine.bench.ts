@@ -110,7 +110,7 @@ for (const count of [10, 50, 200]) {
   })
   measured.push({
     what: `  solveComposition, ${count} parts`,
-    figures: { 'a second': whole(perSecond(() => solveComposition(composition, { media: {}, messageText: '' }))) },
+    figures: { 'a second': whole(perSecond(() => solveComposition(composition, { media: {}, messageText: '', look: lanternLook }))) },
   })
   measured.push({
     what: `  resolveScore, ${count} parts`,

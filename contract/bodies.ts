@@ -22,6 +22,16 @@ export type WelcomeBody = z.infer<typeof welcomeBody>
 export const newBoxBody = z.object({ name: z.string().trim().min(1, 'a name to find it by').max(80), canvas })
 export type NewBoxBody = z.infer<typeof newBoxBody>
 
+const boxName = newBoxBody.shape.name
+/** What is to be different about a box: only what is named changes. `before` null: behind all others. */
+export const changeBoxBody = z
+  .object({ name: boxName, before: z.string().max(60).nullable(), isPutAway: z.boolean() })
+  .partial()
+  .refine((body) => Object.values(body).some((value) => value !== undefined), 'nothing is to change')
+export type ChangeBoxBody = z.infer<typeof changeBoxBody>
+
+export const copyBoxBody = z.object({ name: boxName })
+
 /** A path step never names what JavaScript objects inherit. */
 const pathStep = z.union([
   z.int().min(0),

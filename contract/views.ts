@@ -53,6 +53,19 @@ export interface BoxSummary {
   differsFromAir: boolean
 }
 
+/** A box that shows nothing and can be brought back. */
+export interface PutAwayBox {
+  id: string
+  name: string
+  sinceMs: number
+}
+
+/** The boxes of a channel in their order. */
+export interface BoxesView {
+  boxes: BoxSummary[]
+  putAway: PutAwayBox[]
+}
+
 export interface BoxView extends BoxSummary {
   revision: number
   /** The version that sources play now. */
@@ -167,7 +180,7 @@ export interface FeedView {
 /** The state under each station's name on the ridge line. */
 export interface RidgeView {
   feeds: { linked: number; lastDeliveryAtMs: number | null }
-  boxes: { differing: number; neverOnAir: number }
+  boxes: { count: number; differing: number; neverOnAir: number }
   desk: { sources: number; waiting: number; isPlaying: boolean; isHeld: boolean }
 }
 

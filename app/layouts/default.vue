@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { useRoute } from '#imports'
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import CommandPalette from '../components/frame/CommandPalette.vue'
+import PathRow from '../components/frame/PathRow.vue'
 import PersonMenu from '../components/frame/PersonMenu.vue'
 import RidgeLine from '../components/frame/RidgeLine.vue'
 import ThunderMark from '../components/frame/ThunderMark.vue'
@@ -11,6 +13,9 @@ import { useSessionStore } from '../stores/session.ts'
 
 const session = useSessionStore()
 const live = useLiveStore()
+const route = useRoute()
+/** In the score room the roll of kinds stands where the paths are elsewhere. */
+const isInRoom = computed(() => /^\/boxes\/(?!new$)/.test(route.path))
 const palette = ref<InstanceType<typeof CommandPalette>>()
 useScheme()
 onMounted(() => live.open())
@@ -22,7 +27,7 @@ onBeforeUnmount(() => live.close())
     <header
       class="z-30 grid shrink-0 grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2 border-b border-seam bg-deep px-2 py-1 md:grid-cols-[minmax(0,1fr)_minmax(0,42rem)_minmax(0,1fr)] md:gap-4 md:px-4"
     >
-      <NuxtLink to="/boxes" class="flex items-center gap-3 rounded-sm">
+      <NuxtLink to="/" class="flex items-center gap-3 rounded-sm">
         <ThunderMark />
         <span class="hidden min-w-0 md:block">
           <span class="block truncate font-display text-base font-semibold">{{ session.session?.channel.name }}</span>
@@ -44,6 +49,7 @@ onBeforeUnmount(() => live.close())
         <PersonMenu />
       </div>
     </header>
+    <PathRow v-if="!isInRoom" />
     <div class="min-h-0 flex-1"><slot /></div>
     <CommandPalette ref="palette" />
   </div>

@@ -39,7 +39,8 @@ function shareByLock(name: string, url: string, listener: StreamListener): () =>
 
   const lead = () =>
     new Promise<void>((resolve) => {
-      const heard = (last = { text: null as string | null, isOpen: false })
+      const heard: { text: string | null; isOpen: boolean } = { text: null, isOpen: false }
+      last = heard
       const stop = listen(url, {
         onText(text) {
           heard.text = text

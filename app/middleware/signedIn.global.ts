@@ -1,17 +1,19 @@
 import { defineNuxtRouteMiddleware, navigateTo } from '#imports'
-import { useSessionStore } from '../stores/session.ts'
+import { firstPageOf, useSessionStore } from '../stores/session.ts'
+
+/** Pages that are for nobody who is signed in. */
+const doors: ReadonlySet<string> = new Set(['/', '/sign-in', '/welcome'])
 
 /** Nobody sees a working screen without being signed in; a server without accounts begins with the welcome. */
 export default defineNuxtRouteMiddleware(async (to) => {
   const store = useSessionStore()
   await store.ensureLoaded()
-  if (store.session)
-    return to.path === '/sign-in' || to.path === '/welcome' || to.path === '/' ? navigateTo('/boxes') : undefined
+  if (store.session) return doors.has(to.path) ? navigateTo(firstPageOf(store.session.role)) : undefined
   const door = store.needsWelcome ? '/welcome' : '/sign-in'
   return to.path === door
     ? undefined
     : navigateTo({
         path: door,
-        query: to.path === '/' || to.path === '/sign-in' || to.path === '/welcome' ? {} : { to: to.fullPath },
+        query: doors.has(to.path) ? {} : { to: to.fullPath },
       })
 })

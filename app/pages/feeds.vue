@@ -7,7 +7,6 @@ import type { FeedView } from '../../contract/views.ts'
 import { request, wordsOf } from '../api/request.ts'
 import FeedRow from '../components/feeds/FeedRow.vue'
 import LinkDialog from '../components/feeds/LinkDialog.vue'
-import RatesPaper from '../components/feeds/RatesPaper.vue'
 import { useBoxesStore } from '../stores/boxes.ts'
 import { useLiveStore } from '../stores/live.ts'
 import { useSessionStore } from '../stores/session.ts'
@@ -63,7 +62,7 @@ watch(() => live.live?.ridge.feeds.lastDeliveryAtMs, load)
     <LinkDialog v-model:open="isLinking" @linked="load" />
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
     <div v-else-if="feeds?.length" class="space-y-4">
-      <FeedRow v-for="feed in feeds" :key="feed.id" :feed="feed" @changed="load" /><RatesPaper />
+      <FeedRow v-for="feed in feeds" :key="feed.id" :feed="feed" @changed="load" />
     </div>
     <section v-else-if="feeds" class="on-paper mx-auto mt-16 max-w-lg rounded-sm p-8 text-center">
       <h2 class="font-display text-2xl font-semibold">No feed is linked yet</h2>

@@ -23,7 +23,7 @@ const form = useForm({
       await session.signIn(value)
       const wanted = typeof route.query.to === 'string' ? route.query.to : ''
       // Only a path of this application: "//elsewhere" would be another site.
-      await navigateTo(/^\/(?!\/)/.test(wanted) ? wanted : '/boxes')
+      await navigateTo(/^\/(?!\/)/.test(wanted) ? wanted : '/')
     } catch (error) {
       refusal.value = wordsOf(error)
     }

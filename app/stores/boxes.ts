@@ -1,20 +1,53 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { NewBoxBody } from '../../contract/bodies.ts'
-import type { BoxSummary } from '../../contract/views.ts'
+import type { ChangeBoxBody, NewBoxBody } from '../../contract/bodies.ts'
+import type { BoxesView, BoxSummary, BoxView, PutAwayBox } from '../../contract/views.ts'
 import { request } from '../api/request.ts'
 
 /** The channel's boxes, as tiles and lists show them. */
 export const useBoxesStore = defineStore('boxes', () => {
   const boxes = ref<BoxSummary[] | null>(null)
+  const putAway = ref<PutAwayBox[]>([])
+
+  async function load(): Promise<void> {
+    const answer = await request<BoxesView>('GET', '/api/boxes')
+    boxes.value = answer.boxes
+    putAway.value = answer.putAway
+  }
+
+  async function change(id: string, body: ChangeBoxBody): Promise<void> {
+    await request<BoxView>('PATCH', `/api/boxes/${id}`, body)
+    await load()
+  }
 
   return {
     boxes,
-    async load(): Promise<void> {
-      boxes.value = (await request<{ boxes: BoxSummary[] }>('GET', '/api/boxes')).boxes
-    },
+    putAway,
+    load,
     async create(body: NewBoxBody): Promise<string> {
       return (await request<{ id: string }>('POST', '/api/boxes', body)).id
     },
+    rename: (id: string, name: string) => change(id, { name }),
+    /** Moves a box before another one; null: behind all. What the list shows is moved at once. */
+    async move(id: string, before: string | null): Promise<void> {
+      const shown = boxes.value
+      const moved = shown?.find((box) => box.id === id)
+      if (!shown || !moved || id === before) return
+      const rest = shown.filter((box) => box.id !== id)
+      const at = before === null ? rest.length : rest.findIndex((box) => box.id === before)
+      boxes.value = [...rest.slice(0, at), moved, ...rest.slice(at)]
+      await change(id, { before })
+    },
+    /** @returns the copy's id */
+    async copy(id: string, name: string): Promise<string> {
+      const made = await request<{ id: string }>('POST', `/api/boxes/${id}/copies`, { name })
+      await load()
+      return made.id
+    },
+    async putAwayBox(id: string): Promise<void> {
+      await request('DELETE', `/api/boxes/${id}`)
+      await load()
+    },
+    bringBack: (id: string) => change(id, { isPutAway: false }),
   }
 })

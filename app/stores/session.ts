@@ -1,8 +1,11 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import type { SessionAnswer, SessionView } from '../../contract/views.ts'
+import type { Role, SessionAnswer, SessionView } from '../../contract/views.ts'
 import type { SignInBody, WelcomeBody } from '../../contract/bodies.ts'
 import { request } from '../api/request.ts'
+
+/** Where somebody's work begins: a moderator's at the desk. */
+export const firstPageOf = (role: Role): string => (role === 'moderator' ? '/desk' : '/boxes')
 
 /** Who is signed in. */
 export const useSessionStore = defineStore('session', () => {

@@ -1,3 +1,4 @@
+import { isSame } from '../../core/isSame.ts'
 import type { QueueState } from '../../core/queue/state.ts'
 import type { BoxSummary, BoxView, RidgeView } from '../../contract/views.ts'
 import type { Database } from '../db/handle.ts'
@@ -12,7 +13,7 @@ function summary(box: BoxRow, air: OnAirRow | undefined): BoxSummary {
     name: box.name,
     document: box.draft,
     onAir: air ? { number: air.number, sinceMs: air.publishedAt.getTime(), byName: air.byName } : null,
-    differsFromAir: air === undefined || JSON.stringify(air.document) !== JSON.stringify(box.draft),
+    differsFromAir: air === undefined || !isSame(air.document, box.draft),
   }
 }
 
@@ -43,6 +44,7 @@ export async function ridgeView(db: Database, channelId: string, states: readonl
       lastDeliveryAtMs: lastDeliveries.length > 0 ? Math.max(...lastDeliveries) : null,
     },
     boxes: {
+      count: drafts.length,
       differing: drafts.filter((draft) => draft.isOnAir && draft.isDifferent).length,
       neverOnAir: drafts.filter((draft) => !draft.isOnAir).length,
     },

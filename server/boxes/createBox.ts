@@ -12,12 +12,16 @@ import { useServices } from '../system/services.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 
 const boxesMax = 30
+/** With those that are put away: nobody fills a database by making and putting away. */
+const boxesKeptMax = 300
 
 /** @throws 409 where a channel has as many boxes as it can have */
 export async function checkRoomForBox(channelId: string): Promise<void> {
   const { database } = await useServices()
-  if ((await countBoxes(database.db, channelId)) >= boxesMax)
-    throw problemError(409, `A channel holds at most ${boxesMax} boxes.`)
+  const { shown, putAway } = await countBoxes(database.db, channelId)
+  if (shown >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes. Put one away first.`)
+  if (shown + putAway >= boxesKeptMax)
+    throw problemError(409, `A channel keeps at most ${boxesKeptMax} boxes, with those that are put away.`)
 }
 
 /** Makes a box with one alert to begin with, a follow; nothing is on air yet. @returns its id */

@@ -123,6 +123,10 @@ export const box = pgTable('box', {
   sourceToken: text('source_token').notNull().unique(),
   onAirVersionId: text('on_air_version_id'),
   isHeld: boolean('is_held').notNull().default(false),
+  /** Where it stands among the channel's boxes; of the same place, the older one first. */
+  position: integer().notNull().default(0),
+  /** Since when it is put away: it shows nothing and is not listed, and can be brought back. */
+  putAwayAt: at('put_away_at'),
   /** Since when no source is connected; null while one is. */
   absentSince: at('absent_since').default(sql`now()`),
 })

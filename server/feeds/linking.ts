@@ -121,7 +121,7 @@ export class Linking {
     platform: string,
     nowMs: number,
   ): Promise<{ id: string; code: string; expiresAtMs: number }> {
-    const code = `loaf-${randomBytes(5).toString('hex')}`
+    const code = `link-${randomBytes(5).toString('hex')}`
     const expiresAtMs = nowMs + linkingLivesMs
     await addLinking(
       this.db,
@@ -133,7 +133,7 @@ export class Linking {
 
   /** What the owner of an account said in its chat. @returns the feed that a code in it led to */
   async hear(platform: string, account: string, text: string, nowMs: number): Promise<string | null> {
-    const code = /\bloaf-[0-9a-f]{10}\b/.exec(text)?.[0]
+    const code = /\blink-[0-9a-f]{10}\b/.exec(text)?.[0]
     const begun = code ? await takeLinking(this.db, hashOf(code), new Date(nowMs)) : null
     if (!begun || begun.platform !== platform || begun.verifier !== null) return null
     return this.link(begun.channelId, begun.id, platform, account, async () => newDeliverySecret())

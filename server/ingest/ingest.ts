@@ -111,7 +111,7 @@ export class Ingest {
       feed: null,
       pretended,
     })
-    const sources = Object.keys(this.deps.queues.of(boxId).state.sources).length
+    const sources = Object.keys(this.deps.queues.find(boxId)?.state.sources ?? {}).length
     return {
       eventId: acceptedIds[0] ?? '',
       playId: plays[0]?.ticket.playId ?? null,

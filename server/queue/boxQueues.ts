@@ -79,11 +79,28 @@ export class BoxQueues {
     runtime.carryOut(commands)
   }
 
-  /** @throws Error for a box that was never opened. */
+  /** The queue of a box; undefined for one that is put away. */
+  find(boxId: string): BoxRuntime | undefined {
+    return this.runtimes.get(boxId)?.runtime
+  }
+
+  /** @throws Error for a box that was never opened, or is put away. */
   of(boxId: string): BoxRuntime {
     const found = this.runtimes.get(boxId)
     if (!found) throw new Error(`BoxQueues: box ${boxId} is not open`)
     return found.runtime
+  }
+
+  /** Ends the queue of a box that is put away: what plays stops, what waits is let go, and the log says why. */
+  async putAway(boxId: string): Promise<void> {
+    const runtime = this.runtimes.get(boxId)?.runtime
+    if (!runtime) return
+    const { current, waiting } = runtime.state
+    const reason = 'its box was put away'
+    for (const { playId } of [...waiting, ...(current ? [current.ticket] : [])])
+      runtime.input({ type: 'removed', playId, outcome: 'skipped', reason })
+    this.runtimes.delete(boxId)
+    await runtime.close()
   }
 
   channelOf(boxId: string): string | null {
@@ -94,7 +111,8 @@ export class BoxQueues {
   enqueue(plays: readonly EarnedPlay[]): void {
     for (const play of plays) {
       if (!play.speaks) this.deps.shows.remember(play.show)
-      this.of(play.boxId).input({ type: 'enqueued', ticket: play.ticket })
+      // A box that was put away in this moment takes it up when it is brought back.
+      this.find(play.boxId)?.input({ type: 'enqueued', ticket: play.ticket })
       if (play.speaks) this.speakAhead(play.boxId, play.ticket.playId)
     }
   }
@@ -106,7 +124,7 @@ export class BoxQueues {
 
   /** Has the voices of a waiting play speak while it waits, so that it is known how long it lasts. */
   speakAhead(boxId: string, playId: string): void {
-    this.deps.shows.prepareAhead(playId, (lengthMs) => this.of(boxId).input({ type: 'measured', playId, lengthMs }))
+    this.deps.shows.prepareAhead(playId, (lengthMs) => this.find(boxId)?.input({ type: 'measured', playId, lengthMs }))
   }
 
   /**

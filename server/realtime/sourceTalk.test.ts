@@ -27,7 +27,7 @@ describe('talking with a source page', () => {
       input: (input) => void inputs.push(input),
       changed: () => undefined,
       wakeVoices: () => undefined,
-      isValid: () => new Promise((resolve) => (answer = resolve)),
+      standing: () => new Promise((resolve) => (answer = (isValid) => resolve(isValid ? 'here' : 'replaced'))),
     })
   })
   afterEach(() => {

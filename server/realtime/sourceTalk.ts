@@ -20,6 +20,8 @@ export interface SourcePeer {
   terminate(): void
 }
 
+export type Standing = 'here' | 'replaced' | 'away'
+
 export interface TalkDependencies {
   rooms: Pick<SourceRooms, 'join' | 'leave' | 'heard' | 'countIn'>
   /** Puts something into the queue of the box. */
@@ -28,8 +30,8 @@ export interface TalkDependencies {
   changed: () => void
   /** Engines that fell asleep are to start: a broadcast may be about to begin. */
   wakeVoices: () => void
-  /** Whether the address still shows the box. */
-  isValid: () => Promise<boolean>
+  /** Whether the address shows the box, was replaced, or its box is put away. */
+  standing: () => Promise<Standing>
 }
 
 /**
@@ -110,7 +112,9 @@ export class SourceTalk {
     const { boxId, peer, deps } = this
     if (this.hasJoined) return
     // The address may have been replaced between the connection and its first word.
-    if (!(await deps.isValid())) return peer.close(closedAddressReplaced, 'address replaced')
+    const standing = await deps.standing()
+    if (standing === 'replaced') return peer.close(closedAddressReplaced, 'address replaced')
+    if (standing === 'away') return peer.close(1012, 'box put away')
     if (this.isClosed) return
     if (deps.rooms.countIn(boxId) >= sourcesPerBoxMax) return peer.close(1013, 'too many sources')
     clearTimeout(this.patience)

@@ -105,7 +105,7 @@ export async function startServices({
   })
   const stream = new ChannelStream(readLive, (error) => logger.error({ err: error }, 'a live view could not be read'))
   const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) =>
-    queues.of(boxId).input({ type: 'sourceLeft', sourceId }),
+    queues.find(boxId)?.input({ type: 'sourceLeft', sourceId }),
   )
   const metrics = createMetrics(() => rooms.count())
   const engines = findEngines(config.THUNDERCREST_VOICES)
@@ -120,7 +120,7 @@ export async function startServices({
       speaker,
       now,
       onChange: changed,
-      onNothingToApprove: (boxId, playId) => queues.of(boxId).input({ type: 'released', playId }),
+      onNothingToApprove: (boxId, playId) => queues.find(boxId)?.input({ type: 'released', playId }),
     }),
   })
   const queues: BoxQueues = new BoxQueues({
@@ -161,7 +161,8 @@ export async function startServices({
   const uploads = new Uploads(uploadsFolder, library)
 
   async function readLive(channelId: string): Promise<ChannelLive> {
-    const { boxes, locale, speech } = await onAir.read(channelId)
+    const { boxes: all, locale, speech } = await onAir.read(channelId)
+    const boxes = all.filter(({ boxId }) => queues.find(boxId))
     const desks = []
     for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
     const states = boxes.map(({ boxId }) => queues.of(boxId).state)

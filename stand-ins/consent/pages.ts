@@ -26,7 +26,7 @@ export function consentPage(platform: string, program: string, request: Readonly
     `<h1>Let ${escaped(program)} hear what happens on your channel?</h1>
 <p><small>This is a simulated ${titled(platform)}. It stands in for a streaming platform and nothing leaves this machine.</small></p>
 <ul><li>It hears events of your channel: who follows, gives, tips, redeems and chats.</li><li>It cannot broadcast, write in your chat or see your password.</li></ul>
-<form method="post">${hidden(request)}<label for="account">Signed in as</label><input id="account" name="account" value="lantern-loaf" required maxlength="60" pattern="[\\w\\-]+" title="letters, digits, - and _">
+<form method="post">${hidden(request)}<label for="account">Signed in as</label><input id="account" name="account" value="my-channel" required maxlength="60" pattern="[\\w\\-]+" title="letters, digits, - and _">
 <button name="answer" value="allow">Allow</button><button class="plain" name="answer" value="refuse" formnovalidate>Refuse</button></form>`,
   )
 }
@@ -37,6 +37,6 @@ export function chatPage(platform: string, said: { account: string; text: string
     `${titled(platform)} (simulated): chat`,
     `<h1>The chat of your channel</h1><p><small>This is a simulated ${titled(platform)}. Whoever can write here as the channel’s owner owns the channel: that is what a code proves.</small></p>
 ${said ? `<p role="status"><b>${escaped(said.account)}</b>: ${escaped(said.text)}</p>` : ''}
-<form method="post"><label for="account">Your channel</label><input id="account" name="account" value="${escaped(said?.account ?? 'lantern-loaf')}" required maxlength="60"><label for="text">Say something</label><input id="text" name="text" required maxlength="200" autocomplete="off"><button>Say it</button></form>`,
+<form method="post"><label for="account">Your channel</label><input id="account" name="account" value="${escaped(said?.account ?? 'my-channel')}" required maxlength="60"><label for="text">Say something</label><input id="text" name="text" required maxlength="200" autocomplete="off"><button>Say it</button></form>`,
   )
 }

@@ -137,7 +137,7 @@ test('linking is for owners, and only what was asked for is answered', async ({ 
   ).toBe(401)
   const heard = await fetch(`${demo.url}/api/feeds/links/heard`, {
     method: 'POST',
-    body: JSON.stringify({ platform: 'alder', account: 'x', text: 'loaf-0123456789' }),
+    body: JSON.stringify({ platform: 'alder', account: 'x', text: 'link-0123456789' }),
   })
   expect(heard.status).toBe(401)
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
+import { GripVertical } from '@lucide/vue'
 import { computed, ref, toRef } from 'vue'
 import type { BoxSummary } from '../../../contract/views.ts'
 import { mainKind } from '../../../core/composition/box.ts'
@@ -7,15 +8,26 @@ import { everydaySample, useSampleScore } from '../../composables/useSampleScore
 import { counted } from '../../format/counted.ts'
 import { span } from '../../format/time.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
+import { vHint } from '../../hints/hint.ts'
+import { useBoxesStore } from '../../stores/boxes.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
 import ScoreTile from '../stage/ScoreTile.vue'
+import BoxMenu from './BoxMenu.vue'
+import BoxName from './BoxName.vue'
+import { useBoxActs } from './useBoxActs.ts'
+import { useTileDrag } from './useTileDrag.ts'
 
 const props = defineProps<{ box: BoxSummary }>()
 const live = useLiveStore()
 const session = useSessionStore()
+const store = useBoxesStore()
+const acts = useBoxActs()
 const isLookedAt = ref(false)
+const isRenaming = ref(false)
+const tile = ref<HTMLElement>()
+const handle = ref<HTMLElement>()
 const document = toRef(() => props.box.document)
 const shown = ref(0)
 const alert = computed(() => document.value.alerts[shown.value % Math.max(1, document.value.alerts.length)] ?? null)
@@ -26,6 +38,18 @@ const airState = computed(() => {
   if (!props.box.onAir) return 'never on air'
   return `on air for ${span(Date.now() - props.box.onAir.sinceMs)}, version ${props.box.onAir.number} by ${props.box.onAir.byName}`
 })
+const { edge, isDragged } = useTileDrag({
+  tile,
+  handle,
+  boxId: props.box.id,
+  canDrag: () => session.canEdit && !isRenaming.value,
+  onDropped(boxId, side) {
+    const boxes = store.boxes ?? []
+    const dropped = boxes.find(({ id }) => id === boxId)
+    const next = boxes[boxes.findIndex(({ id }) => id === props.box.id) + 1]?.id ?? null
+    if (dropped) void acts.move(dropped, side === 'before' ? props.box.id : next)
+  },
+})
 
 /** While somebody looks, one alert after another is shown. */
 function next(): void {
@@ -35,14 +59,23 @@ function next(): void {
 
 <template>
   <article
-    class="flex min-h-0 flex-col rounded-sm border border-seam bg-ridge"
+    ref="tile"
+    class="relative flex min-h-0 flex-col rounded-sm border border-seam bg-ridge"
+    :class="isDragged ? 'opacity-50' : ''"
+    :aria-label="box.name"
     @mouseenter="isLookedAt = true"
     @mouseleave="isLookedAt = false"
     @focusin="isLookedAt = true"
     @focusout="isLookedAt = false"
   >
+    <span
+      v-if="edge"
+      class="absolute inset-y-0 z-10 w-1 rounded-full bg-glow"
+      :class="edge === 'left' ? '-left-3.5' : '-right-3.5'"
+      aria-hidden="true"
+    />
     <NuxtLink :to="`/boxes/${box.id}`" class="group block rounded-t-sm" :aria-label="`Open ${box.name}`">
-      <div class="relative h-[min(52vh,27rem)] rounded-t-sm bg-night p-3">
+      <div class="relative h-[min(46vh,25rem)] rounded-t-sm bg-night p-3">
         <ScoreTile
           :key="alert?.id"
           :score="score"
@@ -58,31 +91,29 @@ function next(): void {
         <p v-if="!alert" class="absolute inset-0 grid place-items-center text-mist">No alerts in this box yet</p>
       </div>
     </NuxtLink>
-    <div class="flex items-start justify-between gap-3 p-4">
-      <div class="min-w-0">
-        <h2 class="truncate font-display text-lg font-semibold">
-          <NuxtLink :to="`/boxes/${box.id}`" class="rounded-sm hover:underline">{{ box.name }}</NuxtLink>
-        </h2>
+    <div class="flex items-start gap-3 p-4">
+      <span
+        v-show="session.canEdit && (store.boxes?.length ?? 0) > 1"
+        ref="handle"
+        v-hint="'Drag to another place'"
+        class="mt-1 -ml-2 cursor-grab text-mist"
+        aria-hidden="true"
+        ><GripVertical :size="16"
+      /></span>
+      <div class="min-w-0 flex-1">
+        <BoxName v-model:renaming="isRenaming" :box="box" />
         <p class="text-mist">
           {{ box.document.canvas.widthPx }} × {{ box.document.canvas.heightPx }},
           {{ counted(box.document.alerts.length, 'alert') }}
         </p>
         <p class="mt-1 text-mist">{{ airState }}</p>
-        <p v-if="session.canEdit" class="mt-1">
-          <a
-            :href="`/api/boxes/${box.id}/pack`"
-            download
-            class="link text-mist hover:text-snow"
-            :aria-label="`Save ${box.name} as a pack`"
-            >Save as a pack</a
-          >
-        </p>
       </div>
       <div class="shrink-0 text-right">
         <p v-if="box.onAir" :class="box.differsFromAir ? 'text-glow' : 'text-fine'">
           {{ box.differsFromAir ? 'draft differs' : 'same as air' }}
         </p>
         <p class="text-mist">{{ counted(sources, 'source') }}</p>
+        <BoxMenu v-if="session.canEdit" class="mt-0.5 flex justify-end" :box="box" @rename="isRenaming = true" />
       </div>
     </div>
   </article>

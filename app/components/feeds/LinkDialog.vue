@@ -11,7 +11,7 @@ const emit = defineEmits<{ linked: [] }>()
 const { copy, copied } = useClipboard({ legacy: true, copiedDuring: 1500 })
 type Platform = (typeof linkablePlatforms)[number]
 const about: Record<Platform, string> = {
-  alder: 'standing orders, gifts, points, chat',
+  alder: 'subscriptions, gifts, points, chat',
   birch: 'memberships, paid messages, chat',
   cedar: 'follows, raids, tips',
   till: 'your own tip page: tips and goals',

@@ -5,65 +5,65 @@ import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { counted } from '../../format/counted.ts'
 import { span } from '../../format/time.ts'
+import type { RidgeView } from '../../../contract/views.ts'
 import { useLiveStore } from '../../stores/live.ts'
-
-interface Station {
-  to: string
-  name: string
-  state: string
-  /** bolt: live · fine · idle: nothing to say yet */
-  light: 'bolt' | 'fine' | 'idle'
-}
+import { pathsOf, stationOf, stations, type Station } from './stations.ts'
 
 const liveStore = useLiveStore()
 const route = useRoute()
 const now = useNow({ interval: 10_000 })
 
-const stations = computed<Station[]>(() => {
+const listed = computed<Listed[]>(() => {
   const ridge = liveStore.live?.ridge
-  if (!ridge)
-    return ['Feeds', 'Boxes', 'Desk'].map((name) => ({
-      to: `/${name.toLowerCase()}`,
-      name,
-      state: 'connecting…',
-      light: 'idle',
-    }))
+  if (!ridge) return stations.map((name) => ({ name, state: 'connecting…', light: 'idle' }))
   const { feeds, boxes, desk } = ridge
   const last = feeds.lastDeliveryAtMs ? `last ${span(now.value.getTime() - feeds.lastDeliveryAtMs)} ago` : 'nothing yet'
-  const boxState =
-    boxes.neverOnAir > 0
-      ? `${boxes.neverOnAir} never on air`
-      : boxes.differing > 0
-        ? 'draft differs from air'
-        : 'draft same as air'
-  const deskState = desk.isHeld
-    ? 'held'
-    : desk.isPlaying
-      ? 'playing'
-      : desk.waiting > 0
-        ? `${desk.waiting} waiting`
-        : 'quiet'
   return [
     {
-      to: '/feeds',
       name: 'Feeds',
       state: `${feeds.linked} linked, ${last}`,
       light: feeds.linked > 0 ? 'fine' : 'idle',
     },
-    { to: '/boxes', name: 'Boxes', state: boxState, light: boxes.differing + boxes.neverOnAir > 0 ? 'idle' : 'fine' },
+    { name: 'Boxes', ...boxesState(boxes) },
     {
-      to: '/desk',
       name: 'Desk',
-      state: `${deskState}, ${counted(desk.sources, 'source')}`,
-      light: desk.isPlaying ? 'bolt' : desk.sources > 0 ? 'fine' : 'idle',
+      state: `${deskWords(desk)}, ${counted(desk.sources, 'source')}`,
+      light: deskLight(desk),
     },
   ]
 })
-const activeIndex = computed(() => stations.value.findIndex((station) => route.path.startsWith(station.to)))
+
+type Light = Listed['light']
+interface Listed {
+  name: Station
+  state: string
+  /** bolt: live · fine · idle: nothing to say yet */
+  light: 'bolt' | 'fine' | 'idle'
+}
+
+function boxesState({ count, neverOnAir, differing }: RidgeView['boxes']): { state: string; light: Light } {
+  if (count === 0) return { state: 'none yet', light: 'idle' }
+  if (neverOnAir > 0) return { state: `${neverOnAir} never on air`, light: 'idle' }
+  return differing > 0
+    ? { state: 'draft differs from air', light: 'idle' }
+    : { state: 'draft same as air', light: 'fine' }
+}
+
+function deskWords({ isHeld, isPlaying, waiting }: RidgeView['desk']): string {
+  if (isHeld) return 'held'
+  if (isPlaying) return 'playing'
+  return waiting > 0 ? `${waiting} waiting` : 'quiet'
+}
+
+function deskLight({ isPlaying, sources }: RidgeView['desk']): Light {
+  if (isPlaying) return 'bolt'
+  return sources > 0 ? 'fine' : 'idle'
+}
+const activeIndex = computed(() => stations.findIndex((station) => station === stationOf(route.path)))
 
 /** The ridge as one line over three stations, each 200 wide, the active one a little higher. */
 const peaks = computed(() =>
-  stations.value.map((_, index) => ({ x: 100 + index * 200, y: index === activeIndex.value ? 4 : 9 })),
+  stations.map((_, index) => ({ x: 100 + index * 200, y: index === activeIndex.value ? 4 : 9 })),
 )
 const ridgePoints = computed(() => {
   const points = ['0,18', '46,15']
@@ -100,7 +100,7 @@ const lights = { bolt: 'fill-glow', fine: 'fill-fine', idle: 'fill-mist' }
       />
     </svg>
     <ol class="grid grid-cols-3 pt-[22px]">
-      <li v-for="(station, index) in stations" :key="station.to" class="relative text-center">
+      <li v-for="(station, index) in listed" :key="station.name" class="relative text-center">
         <svg
           class="absolute left-1/2 size-2.5 -translate-x-1/2"
           :style="{ top: `${(peaks[index]?.y ?? 9) - 27}px` }"
@@ -110,7 +110,7 @@ const lights = { bolt: 'fill-glow', fine: 'fill-fine', idle: 'fill-mist' }
           <circle cx="5" cy="5" r="4.5" :class="index === activeIndex ? 'fill-glow' : lights[station.light]" />
         </svg>
         <NuxtLink
-          :to="station.to"
+          :to="pathsOf[station.name][0].to"
           class="block rounded-sm px-2 pb-1"
           :aria-current="index === activeIndex ? 'page' : undefined"
         >

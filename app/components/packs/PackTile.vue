@@ -10,6 +10,7 @@ import ScoreTile from '../stage/ScoreTile.vue'
 
 /** A pack to choose: its alerts one after another while it is looked at, with the channel's own name in them. */
 const props = defineProps<{ pack: PackSummary; isChosen: boolean; isMoving?: boolean }>()
+const emit = defineEmits<{ ended: [] }>()
 const session = useSessionStore()
 const isLookedAt = ref(false)
 const shown = ref(0)
@@ -21,6 +22,11 @@ const { score } = useSampleScore(
   computed(() => alert.value?.variations.at(-1)?.id ?? null),
   computed(() => ({ ...everydaySample, name: session.session?.channel.name ?? '' })),
 )
+
+function next(): void {
+  shown.value += 1
+  emit('ended')
+}
 </script>
 
 <template>
@@ -31,7 +37,7 @@ const { score } = useSampleScore(
         :score="score"
         :canvas="pack.cover.canvas"
         :is-moving="isLookedAt || isChosen || (isMoving ?? false)"
-        @ended="shown += 1"
+        @ended="next"
       /><span
         v-if="alert && (isLookedAt || isChosen)"
         class="absolute top-1.5 left-1.5 rounded-sm bg-deep/85 px-1.5 py-0.5 text-2xs text-mist"

@@ -5,7 +5,9 @@ import { Plus } from '@lucide/vue'
 import { onMounted, ref } from 'vue'
 import { wordsOf } from '../../api/request.ts'
 import BoxTile from '../../components/boxes/BoxTile.vue'
+import FirstSets from '../../components/boxes/FirstSets.vue'
 import NextSteps from '../../components/boxes/NextSteps.vue'
+import PutAwayList from '../../components/boxes/PutAwayList.vue'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
@@ -46,15 +48,9 @@ onMounted(async () => {
       <BoxTile v-for="box in boxes.boxes" :key="box.id" :box="box" />
       <NextSteps :boxes="boxes.boxes" />
     </div>
-    <section v-else-if="boxes.boxes" class="on-paper mx-auto mt-16 max-w-lg rounded-sm p-8 text-center">
-      <h2 class="font-display text-2xl font-semibold">No box yet</h2>
-      <p class="mt-2 text-faded">
-        A box holds your alerts and is shown by one browser source in your broadcast program. It begins with a set that
-        you choose, a designer’s pack, or one alert for new followers.
-      </p>
-      <NuxtLink v-if="session.canEdit" to="/boxes/new" class="button button-bolt mt-5">Make the first box</NuxtLink>
-      <p v-else class="mt-5">Ask an owner or an editor to make the first one.</p>
-    </section>
+    <FirstSets v-else-if="boxes.boxes && session.canEdit" />
+    <p v-else-if="boxes.boxes" class="text-mist">No box yet. Ask an owner or an editor to make the first one.</p>
     <p v-else class="text-mist">Loading…</p>
+    <PutAwayList v-if="session.canEdit" />
   </main>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { navigateTo, useHead } from '#imports'
+import { navigateTo, useHead, useRoute } from '#imports'
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { SquareDashed } from '@lucide/vue'
 import { computed, onMounted, ref, watch } from 'vue'
@@ -23,6 +23,7 @@ useHead({ title: 'A new box · Thundercrest' })
 const boxes = useBoxesStore()
 const packs = usePacksStore()
 const media = useMediaStore()
+const route = useRoute()
 const nothing = 'nothing'
 const startId = ref(nothing)
 const name = ref('')
@@ -49,6 +50,9 @@ const groups = computed(() =>
 onMounted(async () => {
   try {
     await Promise.all([media.ensureLoaded(), packs.load()])
+    // An address may name what is begun with.
+    const start = packs.offered.find(({ shelfId }) => shelfId === route.query.start)
+    if (start && startId.value === nothing) startId.value = start.shelfId
   } catch (error) {
     refusal.value = wordsOf(error)
   }

@@ -1,10 +1,19 @@
 import { defineEventHandler } from 'h3'
 import { requireMember } from '../../auth/access.ts'
 import { boxSummaries } from '../../boxes/boxViews.ts'
+import type { BoxesView } from '../../../contract/views.ts'
+import { listPutAway } from '../../db/queries/boxes.ts'
 import { useServices } from '../../system/services.ts'
 
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
   const { database } = await useServices()
-  return { boxes: await boxSummaries(database.db, channel.id) }
+  const [boxes, putAway] = await Promise.all([
+    boxSummaries(database.db, channel.id),
+    listPutAway(database.db, channel.id),
+  ])
+  return {
+    boxes,
+    putAway: putAway.map(({ id, name, putAwayAt }) => ({ id, name, sinceMs: putAwayAt.getTime() })),
+  } satisfies BoxesView
 })

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, max, sql } from 'drizzle-orm'
+import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
 import type { BoxDocument } from '../../../core/composition/box.ts'
 import { migrateBox } from '../../../core/composition/migrateBox.ts'
 import type { Database } from '../handle.ts'
@@ -11,21 +11,51 @@ export type BoxVersionRow = typeof boxVersion.$inferSelect
 const modernBox = (row: BoxRow): BoxRow => ({ ...row, draft: migrateBox(row.draft) })
 const modern = <R extends { document: BoxDocument }>(row: R): R => ({ ...row, document: migrateBox(row.document) })
 
+/** The boxes of a channel in their order, without those that are put away. */
 export async function listBoxes(db: Database, channelId: string): Promise<BoxRow[]> {
-  return (await db.select().from(box).where(eq(box.channelId, channelId)).orderBy(asc(box.id))).map(modernBox)
+  const rows = await db
+    .select()
+    .from(box)
+    .where(and(eq(box.channelId, channelId), isNull(box.putAwayAt)))
+    .orderBy(asc(box.position), asc(box.id))
+  return rows.map(modernBox)
 }
 
+/** All boxes of all channels that show anything. */
 export async function listAllBoxes(db: Database): Promise<BoxRow[]> {
-  return (await db.select().from(box)).map(modernBox)
+  return (await db.select().from(box).where(isNull(box.putAwayAt))).map(modernBox)
 }
 
-export async function countBoxes(db: Database, channelId: string): Promise<number> {
-  const [row] = await db.select({ count: count() }).from(box).where(eq(box.channelId, channelId))
-  return row?.count ?? 0
+/** Boxes that are put away, the last one first; their documents are left where they are. */
+export async function listPutAway(
+  db: Database,
+  channelId: string,
+): Promise<{ id: string; name: string; putAwayAt: Date }[]> {
+  const rows = await db
+    .select({ id: box.id, name: box.name, putAwayAt: box.putAwayAt })
+    .from(box)
+    .where(and(eq(box.channelId, channelId), isNotNull(box.putAwayAt)))
+    .orderBy(desc(box.putAwayAt))
+  return rows.flatMap(({ putAwayAt, ...row }) => (putAwayAt ? [{ ...row, putAwayAt }] : []))
 }
 
-/** The box, if this channel has it. */
+export async function countBoxes(db: Database, channelId: string): Promise<{ shown: number; putAway: number }> {
+  const [row] = await db
+    .select({ all: count(), putAway: count(box.putAwayAt) })
+    .from(box)
+    .where(eq(box.channelId, channelId))
+  const { all = 0, putAway = 0 } = row ?? {}
+  return { shown: all - putAway, putAway }
+}
+
+/** The box, if this channel has it and it is not put away. */
 export async function findBox(db: Database, channelId: string, id: string): Promise<BoxRow | null> {
+  const found = await findAnyBox(db, channelId, id)
+  return found?.putAwayAt ? null : found
+}
+
+/** The box, put away or not, if this channel has it. */
+export async function findAnyBox(db: Database, channelId: string, id: string): Promise<BoxRow | null> {
   const [row] = await db
     .select()
     .from(box)
@@ -34,8 +64,44 @@ export async function findBox(db: Database, channelId: string, id: string): Prom
   return row ? modernBox(row) : null
 }
 
-export async function addBox(db: Database, row: typeof box.$inferInsert): Promise<void> {
-  await db.insert(box).values(row)
+/** Adds a box behind the others. */
+export async function addBox(db: Database, row: Omit<typeof box.$inferInsert, 'position'>): Promise<void> {
+  const [last] = await db
+    .select({ position: max(box.position) })
+    .from(box)
+    .where(eq(box.channelId, row.channelId))
+  await db.insert(box).values({ ...row, position: (last?.position ?? -1) + 1 })
+}
+
+export async function renameBox(db: Database, id: string, name: string): Promise<void> {
+  await db.update(box).set({ name }).where(eq(box.id, id))
+}
+
+/** Puts a box away, or brings it back. @returns false where it was so already */
+export async function setPutAway(db: Database, id: string, putAwayAt: Date | null): Promise<boolean> {
+  const wasOtherwise = putAwayAt ? isNull(box.putAwayAt) : isNotNull(box.putAwayAt)
+  const changed = await db
+    .update(box)
+    .set({ putAwayAt, absentSince: new Date() })
+    .where(and(eq(box.id, id), wasOtherwise))
+    .returning({ id: box.id })
+  return changed.length > 0
+}
+
+/** Moves a box before another one, or behind all. Of two moves at once the second finds the order that the first left. */
+export async function moveBox(db: Database, channelId: string, id: string, before: string | null): Promise<void> {
+  await db.transaction(async (tx) => {
+    const rows = await tx
+      .select({ id: box.id })
+      .from(box)
+      .where(eq(box.channelId, channelId))
+      .orderBy(asc(box.position), asc(box.id))
+      .for('update')
+    const rest = rows.map((row) => row.id).filter((each) => each !== id)
+    const at = before === null ? -1 : rest.indexOf(before)
+    const order = at < 0 ? [...rest, id] : [...rest.slice(0, at), id, ...rest.slice(at)]
+    for (const [position, each] of order.entries()) await tx.update(box).set({ position }).where(eq(box.id, each))
+  })
 }
 
 /**
@@ -158,7 +224,7 @@ export async function listOnAir(db: Database, channelId: string) {
     .from(box)
     .innerJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
     .innerJoin(person, eq(person.id, boxVersion.publishedBy))
-    .where(eq(box.channelId, channelId))
+    .where(and(eq(box.channelId, channelId), isNull(box.putAwayAt)))
     .orderBy(desc(boxVersion.publishedAt))
   return rows.map(modern)
 }
@@ -193,5 +259,5 @@ export async function listDraftStates(
     })
     .from(box)
     .leftJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
-    .where(eq(box.channelId, channelId))
+    .where(and(eq(box.channelId, channelId), isNull(box.putAwayAt)))
 }

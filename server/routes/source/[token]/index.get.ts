@@ -16,5 +16,7 @@ export default defineEventHandler(async (event) => {
   })
   const box = await boxOfToken(event.context.params?.token ?? '')
   if (!box) setResponseStatus(event, 404)
+  // Gone, but the page goes on trying: the box may be brought back.
+  else if (box.putAwayAt) setResponseStatus(event, 410)
   return sourceDocument(box ? playerScriptUrl : null)
 })

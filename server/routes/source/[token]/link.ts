@@ -17,6 +17,7 @@ export default defineWebSocketHandler({
     const token = new URL(request.url, 'http://local').pathname.split('/')[2] ?? ''
     const box = await boxOfToken(token)
     if (!box) return new Response('This source address is not valid.', { status: 401 })
+    if (box.putAwayAt) return new Response('The box of this address is put away.', { status: 410 })
     const services = await useServices()
     if (services.rooms.countIn(box.id) >= sourcesPerBoxMax) return new Response('Too many sources.', { status: 503 })
     const context = (request as { context?: SourceContext }).context
@@ -45,9 +46,14 @@ function talkWith(boxId: string, token: string, peer: SourcePeer, services: Serv
   const channelId = () => queues.channelOf(boxId) ?? ''
   return new SourceTalk(boxId, peer, {
     rooms,
-    input: (input) => queues.of(boxId).input(input),
+    // A box that is put away has no queue any more; its sources are told to go in the same moment.
+    input: (input) => queues.find(boxId)?.input(input),
     changed: () => stream.changed(channelId()),
     wakeVoices: () => void wakeVoices(channelId()),
-    isValid: async () => (await boxOfToken(token))?.id === boxId,
+    standing: async () => {
+      const box = await boxOfToken(token)
+      if (box?.id !== boxId) return 'replaced'
+      return box.putAwayAt ? 'away' : 'here'
+    },
   })
 }

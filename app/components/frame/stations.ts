@@ -1,0 +1,23 @@
+/** The stations of the ridge line in working order, with the paths under each. */
+export const pathsOf = {
+  Feeds: [
+    { to: '/feeds', name: 'Accounts' },
+    { to: '/rates', name: 'Rates' },
+  ],
+  Boxes: [
+    { to: '/boxes', name: 'Boxes' },
+    { to: '/media', name: 'Media' },
+    { to: '/boxes/new', name: 'Sets and packs' },
+  ],
+  Desk: [
+    { to: '/desk', name: 'Live' },
+    { to: '/speech', name: 'Speech desk' },
+  ],
+} as const satisfies Record<string, readonly { to: string; name: string }[]>
+
+export type Station = keyof typeof pathsOf
+export const stations = Object.keys(pathsOf) as Station[]
+
+/** The station that a page belongs to; null for the doors. */
+export const stationOf = (path: string): Station | null =>
+  stations.find((station) => pathsOf[station].some(({ to }) => path === to || path.startsWith(`${to}/`))) ?? null

@@ -1,0 +1,42 @@
+import type { ChangeBoxBody } from '../../contract/bodies.ts'
+import { findAnyBox, moveBox, renameBox, setPutAway, type BoxRow } from '../db/queries/boxes.ts'
+import { problemError } from '../system/problemError.ts'
+import { useServices } from '../system/services.ts'
+import { checkRoomForBox } from './createBox.ts'
+
+/** Sources come back by themselves: the box may be brought back. */
+const closedPutAway = 1012
+
+/**
+ * Renames a box, moves it among the others, puts it away or brings it back.
+ * @returns the box as it is then
+ * @throws 404 for a box that the channel does not have, 409 where it may not have one more
+ */
+export async function changeBox(
+  channelId: string,
+  boxId: string,
+  { name, before, isPutAway }: ChangeBoxBody,
+): Promise<BoxRow> {
+  const { database, onAir, stream, queues, rooms } = await useServices()
+  const box = await findAnyBox(database.db, channelId, boxId)
+  // What is put away can be brought back, and nothing else.
+  if (!box || (box.putAwayAt && isPutAway === undefined))
+    throw problemError(404, 'There is no such box in this channel.')
+  if (name !== undefined) await renameBox(database.db, boxId, name)
+  if (before !== undefined) await moveBox(database.db, channelId, boxId, before)
+  if (isPutAway === true && (await setPutAway(database.db, boxId, new Date()))) {
+    onAir.forget(channelId)
+    await queues.putAway(boxId)
+    rooms.closeBox(boxId, closedPutAway, 'box put away')
+  }
+  if (isPutAway === false && box.putAwayAt) {
+    await checkRoomForBox(channelId)
+    if (await setPutAway(database.db, boxId, null)) {
+      const back = await findAnyBox(database.db, channelId, boxId)
+      if (back) await queues.open(back)
+      onAir.forget(channelId)
+    }
+  }
+  stream.changed(channelId)
+  return (await findAnyBox(database.db, channelId, boxId)) ?? box
+}
