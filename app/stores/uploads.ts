@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia'
+import { until } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { Upload } from 'tus-js-client'
 import { mediaLimits } from '../../contract/media.ts'
+import { err, ok, type Result } from '../../core/result.ts'
 import { useMediaStore } from './media.ts'
 
 /** A file that is being sent from this browser. */
@@ -13,6 +15,13 @@ export interface SendingFile {
   /** `waiting`: the connection is gone or others go first; it goes on by itself. */
   state: 'waiting' | 'sending' | 'failed'
   reason: string
+}
+
+/** What whoever sends a file hears of it. */
+interface SendingHeard {
+  /** It is all there; the server calls it so. */
+  onSent: (intakeId: string) => void
+  onFailed: (reason: string) => void
 }
 
 const atATime = 3
@@ -56,7 +65,7 @@ export const useUploadsStore = defineStore('uploads', () => {
     upload.start()
   }
 
-  function add(file: File): void {
+  function add(file: File, heard: Partial<SendingHeard> = {}): void {
     const key = nextKey++
     const name = file.name || `Pasted ${new Date().toLocaleTimeString()}`
     const isTooLarge = file.size > mediaLimits.fileBytes
@@ -73,7 +82,7 @@ export const useUploadsStore = defineStore('uploads', () => {
           : '',
       },
     ]
-    if (isTooLarge) return
+    if (isTooLarge) return heard.onFailed?.(sending.value.at(-1)?.reason ?? '')
     running.set(
       key,
       new Upload(file, {
@@ -88,24 +97,45 @@ export const useUploadsStore = defineStore('uploads', () => {
           return status === 0 || status >= 500 || status === 423 || status === 429
         },
         onSuccess: () => {
+          // An intake is called as its upload is.
+          heard.onSent?.(decodeURIComponent(running.get(key)?.url?.split('/').at(-1) ?? ''))
           forget(key)
           void media.load().catch(() => {})
           startNext()
         },
         onError: (error) => {
-          change(key, { state: 'failed', reason: reasonOf(error) })
+          const reason = reasonOf(error)
+          change(key, { state: 'failed', reason })
+          heard.onFailed?.(reason)
           startNext()
         },
       }),
     )
   }
 
+  /** Resolves once a file that was sent has been measured: with its id in the library, or why it was refused. */
+  function arrivalOf(intakeId: string): Promise<Result<string, string>> {
+    const find = () => media.intake.find(({ id }) => id === intakeId)
+    return until(find)
+      .toMatch((intake) => intake?.state === 'ready' || intake?.state === 'refused')
+      .then((intake) =>
+        intake?.mediaId ? ok(intake.mediaId) : err(`${intake?.reason ?? ''} ${intake?.advice ?? ''}`.trim()),
+      )
+  }
+
   return {
     sending,
     isBusy: computed(() => sending.value.some((each) => each.state !== 'failed')),
     send(files: readonly File[]): void {
-      files.forEach(add)
+      files.forEach((file) => add(file))
       startNext()
+    },
+    /** Sends one file and waits until it is in the library, or why it is not. */
+    sendOne(file: File): Promise<Result<string, string>> {
+      return new Promise((resolve) => {
+        add(file, { onFailed: (reason) => resolve(err(reason)), onSent: (intakeId) => resolve(arrivalOf(intakeId)) })
+        startNext()
+      })
     },
     again(key: number): void {
       change(key, { state: 'waiting', reason: '' })

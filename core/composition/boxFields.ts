@@ -12,7 +12,9 @@ const isEdited = {
   design: true,
 } as const satisfies Record<keyof BoxDocument, boolean>
 
-type EditedField = { [Field in keyof BoxDocument]: (typeof isEdited)[Field] extends true ? Field : never }[keyof BoxDocument]
+type EditedField = {
+  [Field in keyof BoxDocument]: (typeof isEdited)[Field] extends true ? Field : never
+}[keyof BoxDocument]
 
 /** The fields that edits change: what a document is replaced by, field by field. */
 export const editedFields = (Object.keys(isEdited) as (keyof BoxDocument)[]).filter(

@@ -12,6 +12,7 @@ import {
   EditorView,
   keymap,
   placeholder,
+  tooltips,
   ViewPlugin,
   WidgetType,
   type DecorationSet,
@@ -73,6 +74,8 @@ export function createTemplateEditor({
         history(),
         keymap.of([...completionKeymap, ...historyKeymap, ...defaultKeymap]),
         EditorView.lineWrapping,
+        // The paper scrolls and would cut a list off that is longer than the room beneath the words.
+        tooltips({ parent: document.body, position: 'fixed' }),
         EditorState.readOnly.of(isReadOnly),
         EditorView.editable.of(!isReadOnly),
         EditorView.contentAttributes.of({

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { MediaView } from '../../../contract/views.ts'
 import { wavePath } from '../../format/wavePath.ts'
 import { useMediaStore } from '../../stores/media.ts'
@@ -16,6 +16,7 @@ const isVideo = computed(() => props.file.mime === 'video/webm' || props.file.mi
 const isSelfMoving = computed(() => !isStill.value && props.file.mime.startsWith('image/'))
 const isBroken = ref(false)
 const still = computed(() => props.file.posterUrl ?? (props.file.mime.startsWith('image/') ? props.file.url : null))
+watch(still, () => (isBroken.value = false))
 </script>
 
 <template>

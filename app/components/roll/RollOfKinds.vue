@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus } from '@lucide/vue'
+import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch } from 'vue'
 import { mainKind } from '../../../core/composition/box.ts'
 import { starterAlert } from '../../../core/composition/starter.ts'
@@ -9,22 +10,48 @@ import { eventKinds, type EventKind } from '../../../core/events/kinds.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { vHint } from '../../hints/hint.ts'
+import { byFamily } from '../../kinds/kindFamilies.ts'
 import KindMark from '../frame/KindMark.vue'
+import RollMark from './RollMark.vue'
 
 defineProps<{ canEdit: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const strip = ref<HTMLElement>()
-// Of more kinds than there is room for, the chosen one is in sight.
-watch(
-  () => [room.alert?.id, strip.value],
-  async () => {
-    await nextTick()
-    strip.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
-  },
-)
+const named = ref<HTMLElement>()
 const alerts = computed(() => draft.document?.alerts ?? [])
 const missing = computed(() => eventKinds.filter((kind) => !alerts.value.some((alert) => alert.kinds.includes(kind))))
+
+const families = computed(() => byFamily(alerts.value, mainKind))
+
+/** Two rows of names where they fit, else marks by family, of which the chosen one has its name. */
+const fits = ref(true)
+async function measure(): Promise<void> {
+  fits.value = true
+  await nextTick()
+  const strip = named.value
+  if (strip) fits.value = strip.scrollHeight <= strip.clientHeight + 1 && strip.scrollWidth <= strip.clientWidth + 1
+}
+const { width } = useElementSize(strip)
+watch(
+  [width, () => alerts.value.map(({ id, isOn, variations }) => `${id}${isOn}${variations.length}`).join()],
+  measure,
+  {
+    flush: 'post',
+    immediate: true,
+  },
+)
+
+/** Arrow keys go along the roll; what has the focus is chosen by Enter, as buttons are. */
+function go(event: KeyboardEvent): void {
+  const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key]
+  if (!step) return
+  event.preventDefault()
+  const marks = [...(strip.value?.querySelectorAll<HTMLElement>('[data-roll]') ?? [])]
+  const at = marks.indexOf(document.activeElement as HTMLElement)
+  marks[(at + step + marks.length) % marks.length]?.focus()
+}
 
 function add(kind: EventKind): void {
   if (!draft.document) return
@@ -35,44 +62,43 @@ function add(kind: EventKind): void {
 </script>
 
 <template>
-  <nav aria-label="Kinds of event" class="flex min-w-0 items-end gap-1">
-    <div ref="strip" class="flex min-w-0 items-end gap-0.5 overflow-x-auto">
-      <button
-        v-for="alert in alerts"
-        :key="alert.id"
-        type="button"
-        class="flex h-10 shrink-0 items-center gap-2 rounded-t-sm px-2.5 -outline-offset-2"
-        :class="
-          alert.id === room.alert?.id
-            ? 'on-paper font-medium'
-            : alert.isOn
-              ? 'text-snow hover:bg-ridge'
-              : 'text-mist hover:bg-ridge'
-        "
-        :aria-current="alert.id === room.alert?.id ? 'true' : undefined"
-        @click="room.alertId = alert.id"
-      >
-        <KindMark :kind="mainKind(alert)" />{{ kindNames[mainKind(alert)]
-        }}<span
-          v-if="alert.kinds.length > 1"
-          class="text-2xs opacity-80"
-          :title="alert.kinds.map((kind) => kindNames[kind]).join(', ')"
-          >+{{ alert.kinds.length - 1 }}</span
-        >
-        <span v-if="!alert.isOn" class="text-2xs opacity-80">off</span>
-        <span v-else-if="alert.variations.length > 1" class="font-mono text-2xs opacity-80" aria-hidden="true">{{
-          alert.variations.length
-        }}</span>
-      </button>
+  <nav aria-label="Kinds of event" class="flex min-w-0 flex-1 items-center gap-1">
+    <div ref="strip" class="min-w-0 flex-1" @keydown="go">
+      <div v-if="fits" ref="named" class="flex max-h-[3.75rem] flex-wrap content-center items-center gap-x-1 gap-y-0.5">
+        <RollMark
+          v-for="alert in alerts"
+          :key="alert.id"
+          :alert="alert"
+          :is-chosen="alert.id === room.alert?.id"
+          is-named
+          @choose="room.alertId = alert.id"
+        />
+      </div>
+      <div v-else class="flex items-end gap-3">
+        <div v-for="group in families" :key="group.family" class="min-w-0">
+          <p class="mb-0.5 truncate px-0.5 text-2xs text-mist">{{ group.family }}</p>
+          <div class="flex gap-px">
+            <RollMark
+              v-for="alert in group.of"
+              :key="alert.id"
+              :alert="alert"
+              :is-chosen="alert.id === room.alert?.id"
+              :is-named="false"
+              @choose="room.alertId = alert.id"
+            />
+          </div>
+        </div>
+      </div>
     </div>
-    <Menu v-if="canEdit && draft.document && missing.length > 0" as="div" class="relative mb-1 shrink-0">
+    <Menu v-if="canEdit && draft.document && missing.length > 0" as="div" class="relative shrink-0">
       <MenuButton
+        v-hint="'Add an alert for another kind of event'"
         class="flex items-center gap-1 rounded-sm px-2 py-1.5 text-mist hover:bg-ridge hover:text-snow"
         aria-label="Add an alert for another kind of event"
         ><Plus :size="16" aria-hidden="true"
       /></MenuButton>
       <MenuItems
-        class="on-paper absolute left-0 z-40 mt-1 max-h-80 w-56 overflow-y-auto rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
+        class="on-paper absolute right-0 z-40 mt-1 max-h-80 w-56 overflow-y-auto rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
       >
         <MenuItem v-for="kind in missing" :key="kind" v-slot="{ active }">
           <button

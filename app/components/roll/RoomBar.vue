@@ -9,11 +9,11 @@ const draft = useDraftStore()
 </script>
 
 <template>
-  <div class="flex min-w-0 items-end justify-between gap-4 bg-night pl-3 pr-4 pt-1">
+  <div class="flex min-h-[3.9rem] min-w-0 items-center justify-between gap-3 bg-night py-1 pr-4 pl-3">
     <RollOfKinds :can-edit="canEdit" />
-    <div class="flex shrink-0 items-center gap-2 pb-1.5">
+    <div class="flex shrink-0 items-center gap-2">
       <template v-if="draft.saveState === 'refused'">
-        <span role="alert" class="text-wrong">The last edits were refused.</span>
+        <span role="alert" class="text-wrong">The last edits were refused. Undo them, or</span>
         <button type="button" class="button" @click="draft.loadSaved()">Load what is saved</button>
       </template>
       <template v-if="canEdit">

@@ -1,58 +1,79 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { Frame, LayoutTemplate, Palette, SlidersHorizontal, Sparkles } from '@lucide/vue'
+import { CaptionsOff, Captions, Frame, LayoutTemplate, Palette, SlidersHorizontal, Sparkles } from '@lucide/vue'
+import { computed } from 'vue'
 import { layoutNames } from '../../../core/arrange/layouts.ts'
+import { withPlace } from '../../../core/arrange/withPlace.ts'
 import type { Canvas } from '../../../core/composition/canvas.ts'
+import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
 import type { Part } from '../../../core/parts/part.ts'
-import { useRoomViewStore } from '../../stores/roomView.ts'
+import { vHint } from '../../hints/hint.ts'
+import { useDraftStore } from '../../stores/draft.ts'
+import { useRoomViewStore, type Panel } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { useToolNamesStore } from '../../stores/toolNames.ts'
 import LayoutSketch from './LayoutSketch.vue'
 import { layoutWords } from './layoutWords.ts'
 import { newParticles, newParts } from './newParts.ts'
 import SceneTool from './SceneTool.vue'
+import ToolMark from './ToolMark.vue'
 import { useSelectionActs } from './useSelectionActs.ts'
 
-defineProps<{ canvas: Canvas }>()
+/** @param taken where parts stand while they stay: something new goes beside them */
+const props = defineProps<{ canvas: Canvas; taken: readonly CanvasBox[] }>()
 const emit = defineEmits<{ scene: [file: File | null] }>()
 const acts = useSelectionActs()
+const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
-const toolClass =
-  'grid size-[26px] place-items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist'
+const names = useToolNamesStore()
+const toolClass = computed(
+  () =>
+    `flex h-[26px] items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist ${names.areShown ? 'w-full gap-1.5 px-1.5' : 'w-[26px] justify-center'}`,
+)
+/** A menu opens beside the column, whatever its width. */
+const menuLeft = computed(() => (names.areShown ? '8.2rem' : '5.2rem'))
+const hintOf = (text: string) => ({ text, placement: 'right' as const })
 
 function add(part: Part): void {
-  if (acts.add(part)) {
+  if (acts.add(withPlace(part, props.canvas, props.taken, draft.document?.zones ?? []))) {
     const added = part.kind === 'backdrop' ? room.parts[0] : room.parts.at(-1)
     room.select(added?.id ?? null)
   }
 }
+const panels: { panel: Panel; name: string; means: string; icon: typeof Frame }[] = [
+  { panel: 'zones', name: 'Zones', means: 'Zones: where the camera, the chat or the game is', icon: Frame },
+  { panel: 'look', name: 'Look', means: 'Look of this box: colours, type, sound level', icon: Palette },
+  { panel: 'dials', name: 'Packs, dials', means: 'Packs and dials', icon: SlidersHorizontal },
+]
 </script>
 
 <template>
   <div
-    class="grid max-h-full grid-cols-2 content-start gap-1 overflow-y-auto pr-1"
+    class="grid max-h-full content-start gap-[3px] overflow-x-hidden overflow-y-auto pr-1"
+    :class="names.areShown ? 'grid-cols-1' : 'grid-cols-2'"
     role="toolbar"
     aria-label="Add and arrange parts"
   >
     <button
       v-for="tool in newParts"
       :key="tool.name"
+      v-hint="hintOf(tool.name)"
       type="button"
       :class="toolClass"
-      class="shrink-0"
       :aria-label="tool.name"
-      :title="tool.name"
       @click="add(tool.make(canvas, room.parts))"
     >
-      <component :is="tool.icon" :size="16" aria-hidden="true" />
+      <ToolMark :icon="tool.icon" :name="tool.short" />
     </button>
-    <Menu as="div" class="relative shrink-0">
-      <MenuButton :class="toolClass" aria-label="Add particles" title="Add particles"
-        ><Sparkles :size="16" aria-hidden="true"
+    <Menu as="div" class="relative">
+      <MenuButton v-hint="hintOf('Add particles')" :class="toolClass" aria-label="Add particles"
+        ><ToolMark :icon="Sparkles" name="Particles"
       /></MenuButton>
       <Teleport to="body">
         <MenuItems
-          class="on-paper fixed top-72 left-[5.2rem] z-40 w-64 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
+          class="on-paper fixed top-72 z-40 w-64 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
+          :style="{ left: menuLeft }"
         >
           <MenuItem v-for="preset in newParticles" :key="preset.name" v-slot="{ active }">
             <button
@@ -67,14 +88,18 @@ function add(part: Part): void {
         </MenuItems>
       </Teleport>
     </Menu>
-    <hr class="col-span-2 my-0.5 w-full border-seam" />
-    <Menu as="div" class="relative shrink-0">
-      <MenuButton :class="toolClass" aria-label="Arrange what is there" title="Layouts: arrange what is there"
-        ><LayoutTemplate :size="16" aria-hidden="true"
+    <hr class="w-full border-seam" :class="names.areShown ? '' : 'col-span-2 my-0.5'" />
+    <Menu as="div" class="relative">
+      <MenuButton
+        v-hint="hintOf('Layouts: arrange what is there')"
+        :class="toolClass"
+        aria-label="Arrange what is there"
+        ><ToolMark :icon="LayoutTemplate" name="Layouts"
       /></MenuButton>
       <Teleport to="body">
         <MenuItems
-          class="on-paper fixed top-60 left-[5.2rem] z-40 grid w-[22rem] grid-cols-4 gap-1 rounded-sm border border-rule p-2 shadow-lg focus:outline-none"
+          class="on-paper fixed top-60 z-40 grid w-[22rem] grid-cols-4 gap-1 rounded-sm border border-rule p-2 shadow-lg focus:outline-none"
+          :style="{ left: menuLeft }"
         >
           <p class="col-span-4 px-1 pb-1 text-faded">
             Moves the picture and the words that are there. Shift mirrors, for a camera on the other side.
@@ -107,38 +132,31 @@ function add(part: Part): void {
       </Teleport>
     </Menu>
     <button
+      v-for="{ panel, name, means, icon } in panels"
+      :key="panel"
+      v-hint="hintOf(means)"
       type="button"
-      :class="[toolClass, view.panel === 'zones' ? 'border-sky! bg-clip' : '']"
-      class="shrink-0"
-      aria-label="Zones: where the camera, the chat or the game is"
-      title="Zones: where the camera, the chat or the game is"
-      :aria-pressed="view.panel === 'zones'"
-      @click="view.toggle('zones')"
+      :class="[toolClass, view.panel === panel ? 'border-sky! bg-clip' : '']"
+      :aria-label="means"
+      :aria-pressed="view.panel === panel"
+      @click="view.toggle(panel)"
     >
-      <Frame :size="16" aria-hidden="true" />
+      <ToolMark :icon="icon" :name="name" />
     </button>
+    <SceneTool :tool-class="toolClass" :menu-left="menuLeft" @scene="emit('scene', $event)" />
     <button
+      v-hint="hintOf(names.areShown ? 'Marks alone' : 'Names beside the marks')"
       type="button"
-      :class="[toolClass, view.panel === 'look' ? 'border-sky! bg-clip' : '']"
-      class="shrink-0"
-      aria-label="Look of this box: colours, type, sound level"
-      title="Look of this box: colours, type, sound level"
-      :aria-pressed="view.panel === 'look'"
-      @click="view.toggle('look')"
+      class="flex h-[22px] items-center justify-center gap-1.5 rounded-sm text-2xs text-mist hover:text-snow"
+      :class="names.areShown ? '' : 'w-[26px]'"
+      aria-label="Names of the tools"
+      :aria-pressed="names.areShown"
+      @click="names.toggle()"
     >
-      <Palette :size="16" aria-hidden="true" />
+      <component :is="names.areShown ? CaptionsOff : Captions" :size="15" aria-hidden="true" /><template
+        v-if="names.areShown"
+        >Marks alone</template
+      >
     </button>
-    <button
-      type="button"
-      :class="[toolClass, view.panel === 'dials' ? 'border-sky! bg-clip' : '']"
-      class="shrink-0"
-      aria-label="Packs and dials"
-      title="Packs and dials"
-      :aria-pressed="view.panel === 'dials'"
-      @click="view.toggle('dials')"
-    >
-      <SlidersHorizontal :size="16" aria-hidden="true" />
-    </button>
-    <SceneTool :tool-class="toolClass" @scene="emit('scene', $event)" />
   </div>
 </template>

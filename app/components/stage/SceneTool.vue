@@ -2,10 +2,12 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ImageDown } from '@lucide/vue'
 import { ref } from 'vue'
+import { vHint } from '../../hints/hint.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
+import ToolMark from './ToolMark.vue'
 
 /** A still or short clip of the person's own scene under the stage. It stays in this browser. */
-defineProps<{ toolClass: string }>()
+defineProps<{ toolClass: string; menuLeft: string }>()
 const emit = defineEmits<{ scene: [file: File | null] }>()
 const view = useRoomViewStore()
 const input = ref<HTMLInputElement>()
@@ -19,13 +21,17 @@ function choose(event: Event): void {
 </script>
 
 <template>
-  <Menu as="div" class="relative shrink-0">
-    <MenuButton :class="toolClass" aria-label="Your own scene under the stage" title="Your own scene under the stage"
-      ><ImageDown :size="16" aria-hidden="true"
+  <Menu as="div" class="relative">
+    <MenuButton
+      v-hint="{ text: 'Your own scene under the stage', placement: 'right' }"
+      :class="toolClass"
+      aria-label="Your own scene under the stage"
+      ><ToolMark :icon="ImageDown" name="Own scene"
     /></MenuButton>
     <Teleport to="body">
       <MenuItems
-        class="on-paper fixed top-64 left-[5.2rem] z-40 w-72 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
+        class="on-paper fixed top-64 z-40 w-72 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
+        :style="{ left: menuLeft }"
       >
         <p class="px-3 py-1 text-faded">
           Lay a picture or a short clip of your scene under the stage, to judge size, place and contrast on what viewers

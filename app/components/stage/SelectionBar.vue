@@ -16,6 +16,7 @@ import {
   Waves,
 } from '@lucide/vue'
 import { computed, type Component } from 'vue'
+import { vHint } from '../../hints/hint.ts'
 import { useClipboardStore } from '../../stores/clipboard.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { useSelectionActs } from './useSelectionActs.ts'
@@ -51,14 +52,14 @@ const buttons = computed<{ name: string; icon: Component; act: () => void; isOff
 </script>
 
 <template>
-  <div class="flex flex-wrap" role="toolbar" aria-label="Selected parts">
+  <div class="grid grid-cols-11" role="toolbar" aria-label="Selected parts">
     <button
       v-for="button in buttons"
       :key="button.name"
+      v-hint="button.name"
       type="button"
-      class="grid size-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35"
+      class="grid h-6 place-items-center rounded-sm hover:bg-rule/60 disabled:opacity-35"
       :aria-label="button.name"
-      :title="button.name"
       :disabled="button.isOff ?? false"
       @click="button.act()"
     >

@@ -94,13 +94,13 @@ const isBehind = computed(
 </script>
 
 <template>
-  <div class="flex min-h-0 w-52 flex-col gap-4 overflow-y-auto py-3 pr-4">
+  <div class="flex min-h-0 min-w-0 flex-col gap-4 overflow-x-hidden overflow-y-auto py-3 pr-3">
     <section aria-label="Playback">
       <p class="font-display leading-none">
         <span class="text-4xl font-semibold tabular-nums">{{ seconds(tMs) }}</span>
         <span class="font-semibold text-mist">s of {{ seconds(lengthMs) }}</span>
       </p>
-      <div class="mt-3 flex gap-2">
+      <div class="mt-3 flex flex-wrap gap-1.5">
         <button type="button" class="button" @click="isPlaying ? $emit('stop') : $emit('play')">
           <component :is="isPlaying ? Square : Play" :size="14" aria-hidden="true" />{{ isPlaying ? 'Stop' : 'Play' }}
         </button>

@@ -9,9 +9,11 @@ import { useCanvasScale } from '../../composables/useCanvasScale.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import EmptyPlaces from './EmptyPlaces.vue'
 import StageHandles from './StageHandles.vue'
 import StageZoom from './StageZoom.vue'
 import { boundsOf, isPlaced } from './stageGeometry.ts'
+import { useStageDrop } from './useStageDrop.ts'
 import { useStageGestures } from './useStageGestures.ts'
 import ZoneLayer from './ZoneLayer.vue'
 
@@ -40,6 +42,14 @@ const size = computed(() => ({
   height: `${props.canvas.heightPx * scale.value}px`,
 }))
 const gestures = useStageGestures({
+  surface,
+  scale,
+  canvas: toRef(props, 'canvas'),
+  scene: toRef(props, 'scene'),
+  canEdit: toRef(props, 'canEdit'),
+})
+
+const drop = useStageDrop({
   surface,
   scale,
   canvas: toRef(props, 'canvas'),
@@ -191,10 +201,12 @@ function onWheel(event: WheelEvent): void {
             vector-effect="non-scaling-stroke"
           />
         </svg>
+        <EmptyPlaces v-if="canEdit && !isPlaying && view.panel !== 'zones'" :scene="scene" :scale="scale" />
         <StageHandles
           v-if="handled"
           :visual="handled"
           :scale="scale"
+          :stage-width-px="canvas.widthPx * scale"
           :is-text="room.part !== null && isTextPart(room.part)"
           @begin="gestures.beginHandle"
         />
@@ -221,6 +233,12 @@ function onWheel(event: WheelEvent): void {
         </p>
       </div>
     </div>
+    <p
+      v-if="drop.isOver.value"
+      class="pointer-events-none absolute inset-0 z-20 grid place-items-center rounded-sm border-2 border-dashed border-sky bg-night/70 font-display text-lg text-snow"
+    >
+      Drop it where it belongs: a picture, a video or a sound
+    </p>
     <StageZoom class="absolute right-1 bottom-1" :shown-percent="Math.round(scale * 100)" />
   </div>
 </template>

@@ -26,6 +26,8 @@ import { presetNames, type PresetName } from '../../../core/parts/particles/pres
 
 interface NewPart {
   name: string
+  /** Beside its mark. */
+  short: string
   icon: Component
   make: (canvas: Canvas, parts: readonly Part[]) => Part
 }
@@ -37,21 +39,29 @@ const wordIds = (parts: readonly Part[]) =>
 export const newParts: readonly NewPart[] = [
   {
     name: 'Add a line of text',
+    short: 'Text',
     icon: Type,
     make: (canvas) => ({ ...starterLine(canvas, 'headline', '{name}'), id: 'line', name: 'Line' }),
   },
-  { name: 'Add the viewer’s message', icon: MessageSquareText, make: (canvas) => starterMessage(canvas) },
-  { name: 'Add a picture', icon: Image, make: (canvas) => starterPicture(canvas, null) },
-  { name: 'Add a sound', icon: Volume2, make: () => starterSound(null) },
-  { name: 'Add a voice that reads', icon: Speech, make: () => starterVoice() },
+  {
+    name: 'Add the viewer’s message',
+    short: 'Message',
+    icon: MessageSquareText,
+    make: (canvas) => starterMessage(canvas),
+  },
+  { name: 'Add a picture', short: 'Picture', icon: Image, make: (canvas) => starterPicture(canvas, null) },
+  { name: 'Add a sound', short: 'Sound', icon: Volume2, make: () => starterSound(null) },
+  { name: 'Add a voice that reads', short: 'Voice', icon: Speech, make: () => starterVoice() },
   {
     name: 'Add a backdrop behind the text',
+    short: 'Backdrop',
     icon: RectangleHorizontal,
     make: (canvas, parts) => starterBackdrop(canvas, wordIds(parts)),
   },
-  { name: 'Add a shape', icon: Shapes, make: (canvas) => starterShape(canvas) },
+  { name: 'Add a shape', short: 'Shape', icon: Shapes, make: (canvas) => starterShape(canvas) },
   {
     name: 'Add a running line',
+    short: 'Running line',
     icon: MoveHorizontal,
     make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}'),
   },

@@ -3,6 +3,9 @@ import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef, watchEffect } from 'vue'
 import { restingMs } from '../../../core/score/restingMs.ts'
+import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
+import { restingBox } from '../../../core/remarks/restingBox.ts'
+import { isSeenPart } from '../../../core/score/resolved.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { wordsOf } from '../../api/request.ts'
 import PartInspector from '../../components/inspector/PartInspector.vue'
@@ -28,6 +31,7 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { useToolNamesStore } from '../../stores/toolNames.ts'
 import { useSessionStore } from '../../stores/session.ts'
 
 const route = useRoute()
@@ -37,6 +41,7 @@ const room = useScoreRoomStore()
 const view = useRoomViewStore()
 const media = useMediaStore()
 const session = useSessionStore()
+const toolNames = useToolNamesStore()
 const refusal = ref('')
 const isPublishOpen = ref(false)
 const isSourceOpen = ref(false)
@@ -69,6 +74,15 @@ const remarks = useRemarks(
 const rows = computed(() =>
   worn.value && score.value ? scoreRows(worn.value, score.value.clips, score.value.lengthMs) : [],
 )
+/** Where words, pictures and forms stand while they stay: something new goes beside them. */
+const taken = computed<CanvasBox[]>(() => {
+  const ready = stage.prepared.value
+  if (!ready) return []
+  return ready.score.parts.flatMap((part) => {
+    if (!isSeenPart(part) || part.kind === 'particles' || part.kind === 'backdrop') return []
+    return restingBox(ready.score, ready.layouts, part) ?? []
+  })
+})
 const lengthMs = computed(() => score.value?.lengthMs ?? 0)
 const framesPerSecond = computed(() => draft.document?.canvas.framesPerSecond ?? 60)
 
@@ -110,9 +124,17 @@ onMounted(async () => {
   <main v-else class="grid h-full grid-rows-[auto_auto_minmax(0,1fr)_minmax(0,auto)]">
     <RoomBar :can-edit="session.canEdit" @publish="isPublishOpen = true" @source="isSourceOpen = true" />
     <CasePaper :can-edit="session.canEdit" :length-ms="lengthMs" />
-    <div class="grid min-h-0 grid-cols-[5.25rem_minmax(0,1fr)_13rem_19rem]">
+    <div
+      class="grid min-h-0"
+      :style="{ gridTemplateColumns: `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 13.5rem 19.5rem` }"
+    >
       <div class="min-h-0 py-3 pl-3">
-        <PartTools v-if="session.canEdit && draft.document" :canvas="draft.document.canvas" @scene="ownScene.choose" />
+        <PartTools
+          v-if="session.canEdit && draft.document"
+          :canvas="draft.document.canvas"
+          :taken="taken"
+          @scene="ownScene.choose"
+        />
       </div>
       <div class="grid min-h-0 p-3">
         <StageView

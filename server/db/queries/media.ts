@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull, lt, or, sql } from 'drizzle-orm'
+import { and, asc, eq, isNotNull, isNull, lt, or, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { media } from '../schema.ts'
 
@@ -22,6 +22,23 @@ export async function listPlayableMedia(db: Database, channelId: string): Promis
 export async function findMedia(db: Database, id: string): Promise<MediaRow | null> {
   const [row] = await db.select().from(media).where(eq(media.id, id)).limit(1)
   return row ?? null
+}
+
+/**
+ * The small picture of a file. Several channels, and the shelf, may have the same file, and not all of them have its
+ * pictures yet: they are the same for all.
+ */
+export async function findSmallPicture(
+  db: Database,
+  id: string,
+  which: 'posterId' | 'stripId',
+): Promise<string | null> {
+  const [row] = await db
+    .select({ pictureId: media[which] })
+    .from(media)
+    .where(and(eq(media.id, id), isNotNull(media[which])))
+    .limit(1)
+  return row?.pictureId ?? null
 }
 
 export async function findOwnMedia(db: Database, channelId: string, id: string): Promise<MediaRow | null> {

@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3'
-import { findMedia } from '../../../db/queries/media.ts'
+import { findSmallPicture } from '../../../db/queries/media.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { sendMedia } from '../../../media/sendMedia.ts'
 import { useServices } from '../../../system/services.ts'
@@ -7,6 +7,6 @@ import { useServices } from '../../../system/services.ts'
 /** A small picture of a media file. */
 export default defineEventHandler(async (event) => {
   const { database } = await useServices()
-  const facts = await findMedia(database.db, pathId(event, 'id'))
-  return sendMedia(event, facts?.posterId ? { id: facts.posterId, mime: 'image/webp' } : null)
+  const pictureId = await findSmallPicture(database.db, pathId(event, 'id'), 'posterId')
+  return sendMedia(event, pictureId ? { id: pictureId, mime: 'image/webp' } : null)
 })
