@@ -15,6 +15,11 @@ import type { Part, PartOf } from '../core/parts/part.ts'
 import type { PresetName } from '../core/parts/particles/presets.ts'
 import type { Seat } from './set.ts'
 
+/** Below this nothing is read on a canvas of 1080 lines. */
+const leastPx = 24
+/** An alert that waits until a long message has been read stays so long at most. */
+const longestMs = 26_000
+
 /** Parts of sets, as the starter parts have them, with what a set says otherwise. */
 
 export const at = (anchor: string, offsetMs = 0): Edge => ({ at: anchor, offsetMs })
@@ -53,7 +58,8 @@ export const headline = (
 ): PartOf<'line'> =>
   from(starterLine(canvas, 'headline', words.headline), start, {
     sizePx,
-    floorPx: Math.round(sizePx * 0.45),
+    // The longest names that platforms allow have to fit, as small as they can still be read.
+    floorPx: leastPx,
     place,
     ...changes,
   })
@@ -68,7 +74,7 @@ export const second = (
 ): PartOf<'line'> =>
   from(starterLine(canvas, 'second', words.second), start, {
     sizePx,
-    floorPx: Math.round(sizePx * 0.6),
+    floorPx: leastPx,
     place,
     ...changes,
   })
@@ -83,7 +89,16 @@ export const message = (
   start: Edge = at('second.entered'),
 ): PartOf<'message'>[] =>
   hasMessage
-    ? [from(starterMessage(canvas, start), undefined, { sizePx, floorPx: Math.round(sizePx * 0.7), place, ...changes })]
+    ? [
+        from(starterMessage(canvas, start), undefined, {
+          sizePx,
+          floorPx: leastPx,
+          place,
+          // As long as it takes to be read: the alert stays with it.
+          clip: { start, end: { length: 'natural', times: 1 } },
+          ...changes,
+        }),
+      ]
     : []
 
 export const shape = (
@@ -118,7 +133,9 @@ export const sound = ({ soundId, role }: Seat): PartOf<'sound'> => ({ ...starter
 
 export const score = (ms: number, ...parts: (Part | Part[])[]): Composition => ({
   version: 4,
-  length: { rule: 'fixed', ms },
+  length: parts.flat().some(({ kind }) => kind === 'message')
+    ? { rule: 'fit', minMs: ms, maxMs: longestMs }
+    : { rule: 'fixed', ms },
   silenced: [],
   parts: parts.flat(),
 })

@@ -28,7 +28,7 @@ export const plainWords: Record<EventKind, Words> = {
   goalReached: { headline: '{goal}', second: 'reached: {amount}' },
   redemption: { headline: '{reward}', second: 'called by {name}' },
   chatCommand: { headline: '{command}', second: 'called by {name}' },
-  chatMessage: { headline: '{name}', second: '{message}' },
+  chatMessage: { headline: '{name}', second: 'says in the chat' },
 }
 
 /** A special case of an alert, asked before the everyday one. */
@@ -123,5 +123,5 @@ export const plans: readonly AlertPlan[] = [
   },
   { kinds: ['redemption'], role: 'arrival' },
   { kinds: ['chatCommand'], role: 'arrival' },
-  { kinds: ['chatMessage'], role: 'arrival', isOff: true },
+  { kinds: ['chatMessage'], role: 'arrival', isOff: true, hasMessage: true },
 ]

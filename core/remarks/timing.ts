@@ -1,6 +1,6 @@
 import { sharedArea } from '../composition/canvasBox.ts'
 import { readingMs } from '../parts/message/readingMs.ts'
-import { isSeenPart, isTextPart } from '../score/resolved.ts'
+import { isSeenPart, isTextPart, type ResolvedVisiblePart } from '../score/resolved.ts'
 import { arrivedAfterMs } from '../motion/lettersAt.ts'
 import { scrollNeedsMs } from '../text/evaluateText.ts'
 import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
@@ -17,11 +17,19 @@ const matchGraceMs = 500
 /** Letters that are made to come in time are done after this share of it. */
 const paceReserve = 0.8
 
+/** A message that stays so much longer than it takes to be read is not why an alert is long. */
+const readGraceMs = 1000
+const phasesMs = ({ entrance, exit }: ResolvedVisiblePart) => entrance.ms + exit.ms
+
 /** The whole is too long to hold a screen, or too short to be read. */
-export function lengthRemarks({ score }: RemarkContext): Remark[] {
+export function lengthRemarks({ score, messageText }: RemarkContext): Remark[] {
   if (score.parts.length === 0) return []
-  // What a viewer wrote and a voice reads takes its time.
-  const isRead = score.parts.some((part) => part.kind === 'voice' && part.endMs >= longMs)
+  // What a viewer wrote takes its time, read aloud by a voice or silently by whoever watches.
+  const isRead = score.parts.some(
+    (part) =>
+      (part.kind === 'voice' && part.endMs >= longMs) ||
+      (part.kind === 'message' && part.endMs - part.startMs <= readingMs(messageText) + phasesMs(part) + readGraceMs),
+  )
   if (score.lengthMs > longMs && !isRead)
     return [
       {

@@ -49,9 +49,9 @@ export const cart: GallerySet = {
         { colour: { mode: 'recolour', from: apple, to: { role: 'accent' } } },
         at('ribbon.start', 200),
       ),
-      headline(wide, seat, 104, on(1110, 550), { maxWidthPx: 960 }, at('ribbon.entered', -150)),
+      headline(wide, seat, 104, on(1110, 550), { maxWidthPx: 960 }, at('picture.entered')),
       second(wide, seat, 56, on(1110, 730), { maxWidthPx: 1100 }, at('headline.entered', -250)),
-      message(wide, seat, 44, on(1110, 800, 'top'), { maxWidthPx: 1100, maxLines: 3 }),
+      message(wide, seat, 44, on(1110, 790, 'top'), { maxWidthPx: 1100, maxLines: 4 }),
       sound(seat),
     ),
   dials: [

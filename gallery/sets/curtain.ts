@@ -86,7 +86,7 @@ export const curtain: GallerySet = {
               ...starterTicker(wide, `${seat.words.headline}   ·   ${seat.words.second}   ·   `),
               id: 'running',
               place: on(960, 950),
-              widthPx: 1920,
+              widthPx: 1728,
               sizePx: 52,
               opacity: 0.75,
               clip: { start: at('second.start'), end: { length: 'until', edge: at('score.end') } },

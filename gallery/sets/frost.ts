@@ -52,9 +52,9 @@ export const frost: GallerySet = {
       picture(wide, seat, seat.isGreat ? 460 : 380, on(960, 390), {
         colour: { mode: 'recolour', from: ice, to: { role: 'accent' } },
       }),
-      headline(wide, seat, 148, on(960, 695), { maxWidthPx: 1140 }, at('picture.start', 450)),
+      headline(wide, seat, 148, on(960, 695), { maxWidthPx: 1140 }, at('picture.entered')),
       second(wide, seat, 54, on(960, 815), { maxWidthPx: 1140 }, at('headline.start', 400)),
-      message(wide, seat, 44, on(960, 930, 'top'), { maxWidthPx: 1240, maxLines: 2 }),
+      message(wide, seat, 44, on(960, 930, 'top'), { maxWidthPx: 1600, maxLines: 2 }),
       sound(seat),
     ),
   dials: [

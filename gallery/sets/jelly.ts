@@ -48,10 +48,10 @@ export const jelly: GallerySet = {
         116,
         on(960, 700),
         { letters: letters('ripple', 60, 1400), highlightInk: { role: 'accent' } },
-        at('picture.entered', -350),
+        at('picture.entered'),
       ),
       second(wide, seat, 58, on(960, 800), {}, at('headline.entered', -300)),
-      message(wide, seat, 44, on(960, 930), { maxWidthPx: 1150 }),
+      message(wide, seat, 44, on(960, 925), { maxWidthPx: 1300, maxLines: 3 }),
       sound(seat),
     ),
   dials: [

@@ -49,20 +49,13 @@ export const ledge: GallerySet = {
         },
         at('plate.entered', -250),
       ),
-      headline(
-        wide,
-        seat,
-        58,
-        on(270, 900, 'left'),
-        { align: 'start', maxWidthPx: width - 260 },
-        at('plate.entered', -150),
-      ),
+      headline(wide, seat, 58, on(270, 900, 'left'), { align: 'start', maxWidthPx: width - 260 }, at('plate.entered')),
       second(
         wide,
         seat,
         36,
         on(270, 958, 'left'),
-        { align: 'start', maxWidthPx: width - 260 },
+        { align: 'start', maxWidthPx: width - 260, fit: 'wrap', maxLines: 2 },
         at('headline.start', 180),
       ),
       seat.hasMessage
@@ -75,10 +68,11 @@ export const ledge: GallerySet = {
               paddingPx: 20,
               opacity: 0.9,
               place: on(100, 816, 'bottomLeft'),
+              clip: { start: at('message.start'), end: { length: 'until', edge: at('message.end') } },
             },
           ]
         : [],
-      message(wide, seat, 34, on(100, 816, 'bottomLeft'), { align: 'start', maxWidthPx: 900, maxLines: 2 }),
+      message(wide, seat, 34, on(100, 816, 'bottomLeft'), { align: 'start', maxWidthPx: 900, maxLines: 4 }),
       sound(seat),
     )
   },

@@ -69,7 +69,7 @@ export const sixteen: GallerySet = {
         { letters: letters('typed', 30, 40), maxWidthPx: 1300 },
         at('headline.start', 500),
       ),
-      message(wide, seat, 42, on(960, 830, 'top'), { maxWidthPx: 1200, maxLines: 2 }, at('second.start', 500)),
+      message(wide, seat, 42, on(960, 830, 'top'), { maxWidthPx: 1200, maxLines: 3 }, at('second.start', 500)),
       sound(seat),
     ),
   dials: [

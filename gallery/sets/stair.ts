@@ -72,7 +72,7 @@ export const stair: GallerySet = {
         { colour: { mode: 'recolour', from: lamp, to: { role: 'accent' } } },
         at('band.entered', -200),
       ),
-      headline(tall, seat, 104, on(540, 970), { maxWidthPx: 980 }, at('band.entered', -100)),
+      headline(tall, seat, 104, on(540, 970), { maxWidthPx: 980, letterSpacingEm: -0.03 }, at('band.entered')),
       second(tall, seat, 54, on(540, 1080), { maxWidthPx: 980 }, at('headline.entered', -200)),
       message(tall, seat, 46, on(540, 1200, 'top'), { maxWidthPx: 920, maxLines: 4 }),
       sound(seat),

@@ -7,6 +7,7 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
+import type { TextLayout } from '../../core/text/textLayout.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
 import type { MediaView } from '../../contract/views.ts'
 import type { DemoFile } from './server.ts'
@@ -24,6 +25,12 @@ globalThis.harness = {
     this.prepared = await prepareScore(score, null)
     this.stage.mount(this.prepared)
     return this.prepared.missing
+  },
+  /** How the texts of many scores are fitted, without drawing them. */
+  async layouts(scores) {
+    const prepared = []
+    for (const score of scores) prepared.push([...(await prepareScore(score, null)).layouts])
+    return prepared
   },
   clear() {
     this.stage?.clear()
@@ -69,12 +76,17 @@ interface Harness {
   load(score: ResolvedScore): Promise<string[]>
   show(tMs: number): Promise<void>
   runTo(tMs: number, framesPerSecond: number): Promise<void>
+  layouts(scores: readonly ResolvedScore[]): Promise<[string, TextLayout][][]>
   clear(): void
 }
 type Global = { harness: Harness }
 
 export const loadScore = (page: Page, score: ResolvedScore) =>
   page.evaluate((given) => (globalThis as unknown as Global).harness.load(given), score)
+
+/** How the texts of many scores are fitted by the browser. */
+export const layoutsOf = (page: Page, scores: readonly ResolvedScore[]) =>
+  page.evaluate((given) => (globalThis as unknown as Global).harness.layouts(given), scores)
 
 /** Takes everything off the stage, as a page does that leaves it. */
 export const clearStage = (page: Page) => page.evaluate(() => (globalThis as unknown as Global).harness.clear())

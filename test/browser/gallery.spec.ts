@@ -1,7 +1,9 @@
-import type { PackShelfView } from '../../contract/packs.ts'
+import type { PackShelfView, PackView } from '../../contract/packs.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
+import { packRemarks } from '../arrange/packRemarks.ts'
+import { openHarness } from '../arrange/playerHarness.ts'
 import { saved } from '../arrange/room.ts'
 
 test.use({ serverFor: 'gallery' })
@@ -83,4 +85,18 @@ test('the shelf has eight sets or more, of clearly different canvases and kinds;
   await page.getByRole('option', { name: 'Raid: Fifty guests and more' }).click()
   await expect(form.locator('[data-part=second]').getByText(/opens the door to/)).toBeVisible()
   await expectNoFaults(page, artwork)
+})
+
+test.describe('what ships', () => {
+  test.use({ bypassCSP: true })
+  test('has nothing to mend: no set has a remark, in any case with any sample', async ({ page, demo, signIn }) => {
+    test.slow()
+    await signIn()
+    const { packs } = (await (await page.request.get(`${demo.url}/api/packs`)).json()) as PackShelfView
+    await openHarness(page, demo)
+    for (const { shelfId } of packs.filter(({ origin }) => origin === 'gallery')) {
+      const view = (await (await page.request.get(`${demo.url}/api/packs/${shelfId}`)).json()) as PackView
+      expect(await packRemarks(page, view)).toEqual([])
+    }
+  })
 })

@@ -6,6 +6,7 @@ import { layoutNames } from '../../../core/arrange/layouts.ts'
 import { withPlace } from '../../../core/arrange/withPlace.ts'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
+import { variablesOf } from '../../../core/events/variables.ts'
 import type { Part } from '../../../core/parts/part.ts'
 import { vHint } from '../../hints/hint.ts'
 import { useDraftStore } from '../../stores/draft.ts'
@@ -29,14 +30,21 @@ const view = useRoomViewStore()
 const names = useToolNamesStore()
 const toolClass = computed(
   () =>
-    `flex h-[26px] items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist ${names.areShown ? 'w-full gap-1.5 px-1.5' : 'w-[26px] justify-center'}`,
+    `flex items-center rounded-sm border border-seam bg-ridge text-snow hover:border-mist ${names.areShown ? 'h-[22px] w-full gap-1.5 px-1.5' : 'size-[26px] justify-center'}`,
 )
 /** A menu opens beside the column, whatever its width. */
 const menuLeft = computed(() => (names.areShown ? '8.2rem' : '5.2rem'))
 const hintOf = (text: string) => ({ text, placement: 'right' as const })
 
+/** Words that are new name whoever did it, or what else events of this kind say first. */
+function worded(part: Part): Part {
+  const [first] = variablesOf(room.alert?.kinds ?? [])
+  return (part.kind === 'line' || part.kind === 'ticker') && first
+    ? { ...part, template: part.template.replaceAll('{name}', `{${first.name}}`) }
+    : part
+}
 function add(part: Part): void {
-  if (acts.add(withPlace(part, props.canvas, props.taken, draft.document?.zones ?? []))) {
+  if (acts.add(withPlace(worded(part), props.canvas, props.taken, draft.document?.zones ?? []))) {
     const added = part.kind === 'backdrop' ? room.parts[0] : room.parts.at(-1)
     room.select(added?.id ?? null)
   }
@@ -50,7 +58,7 @@ const panels: { panel: Panel; name: string; means: string; icon: typeof Frame }[
 
 <template>
   <div
-    class="grid max-h-full content-start gap-[3px] overflow-x-hidden overflow-y-auto pr-1"
+    class="grid max-h-full content-start gap-[2px] overflow-x-hidden overflow-y-auto pr-1"
     :class="names.areShown ? 'grid-cols-1' : 'grid-cols-2'"
     role="toolbar"
     aria-label="Add and arrange parts"
