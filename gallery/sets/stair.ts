@@ -14,7 +14,7 @@ export const stair: GallerySet = {
   look: lookOf(
     'Stairwell',
     paletteFrom(lamp, '#FFE2A0'),
-    ['Syne', 800],
+    ['Syne', 700],
     ['Instrument Sans', 600],
     { enter: phase('slideTop', 800), words: phase('rise', 450), leave: phase('fade', 300) },
     { outlineRatio: 0.8 },
@@ -72,7 +72,7 @@ export const stair: GallerySet = {
         { colour: { mode: 'recolour', from: lamp, to: { role: 'accent' } } },
         at('band.entered', -200),
       ),
-      headline(tall, seat, 104, on(540, 970), { maxWidthPx: 980, letterSpacingEm: -0.03 }, at('band.entered')),
+      headline(tall, seat, 104, on(540, 970), { maxWidthPx: 980 }, at('band.entered')),
       second(tall, seat, 54, on(540, 1080), { maxWidthPx: 980 }, at('headline.entered', -200)),
       message(tall, seat, 46, on(540, 1200, 'top'), { maxWidthPx: 920, maxLines: 4 }),
       sound(seat),
