@@ -14,6 +14,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      // Bars that scroll take room, as on most desktops: what they push aside has to be seen.
+      ignoreDefaultArgs: ['--hide-scrollbars'],
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -10,6 +10,7 @@ import { TestServer } from '../test/arrange/server.ts'
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  ignoreDefaultArgs: ['--hide-scrollbars'],
   args: [
     '--no-sandbox',
     '--disable-gpu',

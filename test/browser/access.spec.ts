@@ -21,6 +21,7 @@ for (const scheme of ['night', 'daybreak']) {
       ['/feeds', 'Feeds'],
       ['/desk', 'Waiting'],
       ['/media', 'Media'],
+      ['/rates', 'Rates'],
       [`/boxes/${demo.boxes[0]?.id}`, 'Headline'],
     ] as const) {
       await page.goto(demo.url + path)

@@ -173,6 +173,7 @@ test('rates of other currencies are set by hand, and the next tip is compared by
 }) => {
   await signIn()
   await page.goto(`${demo.url}/feeds`)
+  await page.getByRole('navigation', { name: 'Paths of Feeds' }).getByRole('link', { name: 'Rates' }).click()
   const rates = page.getByRole('region', { name: 'Other currencies' })
   await rates.getByRole('button', { name: /^Another currency/ }).click()
   await page.getByRole('option', { name: /^JPY/ }).click()

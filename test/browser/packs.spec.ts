@@ -71,7 +71,10 @@ test('a pack saved in one channel is a box in a fresh one: dropped, put on air, 
   await saving.goto(`${from.url}/boxes`)
   const [download] = await Promise.all([
     saving.waitForEvent('download'),
-    saving.getByRole('link', { name: 'Save Night counter as a pack' }).click(),
+    saving
+      .getByRole('button', { name: 'More about Night counter' })
+      .click()
+      .then(() => saving.getByRole('menuitem', { name: 'Save as a pack' }).click()),
   ])
   expect(download.suggestedFilename()).toBe('night-counter.pack.zip')
   const pack = readFileSync(await download.path())

@@ -21,7 +21,12 @@ test('an empty server: make the account, the first box, put it on air, see a tes
   await fill('guessed')
   await expect(page.getByText('This is not the code that the server printed')).toBeVisible()
   await fill(code)
-  await page.getByRole('link', { name: 'Make the first box' }).click()
+  // The sets themselves are what there is to see, each the way to a box of it.
+  await expect(page.getByRole('link', { name: /^Begin with / })).toHaveCount(8)
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toContainText('none yet')
+  await page.getByRole('link', { name: 'Begin with Jelly parade' }).click()
+  await expect(page.getByRole('radio', { name: /Jelly parade/ })).toBeChecked()
+  await page.getByRole('radio', { name: /^Nothing/ }).click()
   await page.getByLabel('Name').fill('Night counter')
   await page.getByRole('radio', { name: /Tall/ }).click()
   await page.getByRole('button', { name: 'Make the box' }).click()

@@ -30,9 +30,11 @@ const items = computed(() => [
     act: () => void acts.move(props.box, idAt(index.value + 2)),
     isOff: index.value >= last.value,
   },
-  { name: 'Save as a pack', icon: Package, href: `/api/boxes/${props.box.id}/pack` },
+  { name: 'Save as a pack', icon: Package, act: () => location.assign(`/api/boxes/${props.box.id}/pack`) },
   { name: 'Put away', icon: Archive, act: () => void acts.putAway(props.box) },
 ])
+/** The page stays: what is fetched is saved as a file. */
+const location = window.location
 </script>
 
 <template>
@@ -47,15 +49,14 @@ const items = computed(() => [
       class="on-paper absolute right-0 bottom-full z-40 mb-1 w-48 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
     >
       <MenuItem v-for="item in items" :key="item.name" v-slot="{ active }" :disabled="item.isOff ?? false">
-        <component
-          :is="item.href ? 'a' : 'button'"
-          v-bind="item.href ? { href: item.href, download: '' } : { type: 'button' }"
+        <button
+          type="button"
           class="flex w-full items-center gap-2 px-3 py-1.5 text-left"
           :class="[active ? 'bg-rule/60' : '', item.isOff ? 'opacity-45' : '']"
-          @click="item.act?.()"
+          @click="item.act()"
         >
           <component :is="item.icon" :size="15" aria-hidden="true" />{{ item.name }}
-        </component>
+        </button>
       </MenuItem>
     </MenuItems>
   </Menu>

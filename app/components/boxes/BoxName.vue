@@ -13,6 +13,8 @@ const field = ref<HTMLInputElement>()
 watch(isRenaming, async (now) => {
   if (!now) return
   await nextTick()
+  // A menu that closes gives the focus back to its button first.
+  await new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve)))
   field.value?.select()
   field.value?.focus()
 })
