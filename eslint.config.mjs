@@ -62,6 +62,14 @@ export default createConfigForNuxt({ features: { tooling: false, stylistic: fals
   {
     files: ['**/*.{ts,vue,mjs}'],
     rules: {
+      'no-nested-ternary': 'error',
+      'vue/no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ConditionalExpression > ConditionalExpression',
+          message: 'A conditional in a conditional: name it in the script.',
+        },
+      ],
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-unused-vars': [

@@ -52,7 +52,7 @@ function scoreOf(count: number): { composition: Composition; score: ResolvedScor
     widthPx: 20,
     heightPx: 60,
   }))
-  const layouts = new Map(
+  const layouts = new Map<string, TextLayout>(
     result.value.parts.flatMap((part) =>
       part.kind === 'line'
         ? [
@@ -110,7 +110,11 @@ for (const count of [10, 50, 200]) {
   })
   measured.push({
     what: `  solveComposition, ${count} parts`,
-    figures: { 'a second': whole(perSecond(() => solveComposition(composition, { media: {}, messageText: '', look: lanternLook }))) },
+    figures: {
+      'a second': whole(
+        perSecond(() => solveComposition(composition, { media: {}, messageText: '', look: lanternLook })),
+      ),
+    },
   })
   measured.push({
     what: `  resolveScore, ${count} parts`,

@@ -48,7 +48,7 @@ function asEngine(rules: readonly Ruled[]): Engine {
   )
   return engine
 }
-function conditionsOf(term: Comparison) {
+function conditionsOf(term: Comparison): { fact: string; operator: string; value: unknown }[] {
   const fact = term.field
   if (term.is === 'between')
     return [

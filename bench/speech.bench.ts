@@ -84,7 +84,7 @@ async function watchOutput(page: Page): Promise<void> {
   await page.addInitScript(() => {
     const heard: [number, number][] = []
     Object.assign(window, { heard })
-    const connect = AudioNode.prototype.connect
+    const connect = AudioNode.prototype.connect as (this: AudioNode, to: AudioNode) => AudioNode
     AudioNode.prototype.connect = function (this: AudioNode, target: AudioNode | AudioParam, ...rest: number[]) {
       if (target instanceof AudioDestinationNode) {
         const meter = target.context.createAnalyser()
@@ -97,7 +97,7 @@ async function watchOutput(page: Page): Promise<void> {
         }, 4)
       }
       return (connect as (...all: unknown[]) => AudioNode).call(this, target, ...rest)
-    } as typeof connect
+    } as unknown as typeof AudioNode.prototype.connect
   })
 }
 
@@ -134,8 +134,9 @@ try {
         new Promise<number>((resolve) => {
           addEventListener('keydown', () => resolve(Date.now()), { once: true, capture: true })
           dispatchEvent(new Event('ready-to-press'))
-          setTimeout(
-            () => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'v', code: 'KeyV', bubbles: true })),
+          window.setTimeout(
+            () =>
+              void document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'v', code: 'KeyV', bubbles: true })),
             30,
           )
         }),

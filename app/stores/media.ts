@@ -21,21 +21,15 @@ export const useMediaStore = defineStore('media', () => {
   const isLoaded = ref(false)
   const live = useLiveStore()
   let loading: Promise<void> | null = null
-  let isRunning: Promise<void> | null = null
-  let next: Promise<void> | null = null
+  let asked = 0
+  let taken = 0
 
-  /** Loads the library. Of many asks at once the first is answered, and all others by one that begins after it. */
-  function load(): Promise<void> {
-    if (!isRunning) return (isRunning = read().finally(() => (isRunning = null)))
-    const begin = () => {
-      next = null
-      return load()
-    }
-    return (next ??= isRunning.then(begin, begin))
-  }
-
-  async function read(): Promise<void> {
+  /** Loads the library. Of several answers under way the one that was asked for last stands, whenever they come. */
+  async function load(): Promise<void> {
+    const mine = ++asked
     const answer = await request<{ media: MediaView[]; intake: IntakeView[] }>('GET', '/api/channel/media')
+    if (mine < taken) return
+    taken = mine
     files.value = answer.media
     intake.value = answer.intake
     isLoaded.value = true

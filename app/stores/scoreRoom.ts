@@ -35,13 +35,11 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
   const part = computed(() => parts.value.find((each) => each.id === partIds.value.at(-1)) ?? null)
   const selected = computed(() => parts.value.filter((each) => partIds.value.includes(each.id)))
   /** Which of the alert's kinds it is shown with. */
-  const kind = computed<EventKind>(() =>
-    alert.value && sampleKind.value && alert.value.kinds.includes(sampleKind.value)
-      ? sampleKind.value
-      : alert.value
-        ? mainKind(alert.value)
-        : 'follow',
-  )
+  const kind = computed<EventKind>(() => {
+    if (!alert.value) return 'follow'
+    const wanted = sampleKind.value
+    return wanted && alert.value.kinds.includes(wanted) ? wanted : mainKind(alert.value)
+  })
   const sample = computed<Sample>(() => ({ viewer: viewer.value, kind: kind.value, choice: choice.value }))
   const address = computed(() =>
     alert.value && variation.value ? { alertId: alert.value.id, variationId: variation.value.id } : null,

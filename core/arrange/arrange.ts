@@ -142,7 +142,7 @@ function mirrored(plan: LayoutPlan): LayoutPlan {
     ...plan,
     picture: turn(plan.picture),
     words: turn(plan.words),
-    align: plan.align === 'start' ? 'end' : plan.align === 'end' ? 'start' : 'middle',
+    align: ({ start: 'end', middle: 'middle', end: 'start' } as const)[plan.align],
     pictureEnters:
       plan.pictureEnters in opposite ? opposite[plan.pictureEnters as 'slideLeft' | 'slideRight'] : plan.pictureEnters,
     wordsEnter: plan.wordsEnter in opposite ? opposite[plan.wordsEnter as 'fromLeft' | 'fromRight'] : plan.wordsEnter,

@@ -50,5 +50,6 @@ export function levellingOf(measured: MeasuredLevel, { targetLufs, ceilingDbtp }
   const wanted = targetLufs - measured.lufs
   const room = ceilingDbtp - measured.truePeakDbtp
   const gainDb = Math.min(wanted, room, maxLiftDb)
-  return { gainDb, heldBy: gainDb === wanted ? null : gainDb === room ? 'ceiling' : 'lift' }
+  if (gainDb === wanted) return { gainDb, heldBy: null }
+  return { gainDb, heldBy: gainDb === room ? 'ceiling' : 'lift' }
 }

@@ -17,7 +17,10 @@ function rowsFor(factor: number): Float64Array[] {
 }
 
 /** How often BS.1770-4 wants the signal looked at between samples: to at least 192 kHz. */
-const factorFor = (rateHz: number) => (rateHz < 96_000 ? 4 : rateHz < 192_000 ? 2 : 1)
+function factorFor(rateHz: number): number {
+  if (rateHz < 96_000) return 4
+  return rateHz < 192_000 ? 2 : 1
+}
 
 const skipBlock = 64
 

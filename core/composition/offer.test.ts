@@ -34,7 +34,6 @@ describe('what viewers choose', () => {
       resolveScore(variation.composition, {
         canvas,
         look: lanternLook,
-        seasons: [],
         zones: [],
         event: { ...sample, data: { ...sample.data, choice } } as typeof sample,
         offer: offered,

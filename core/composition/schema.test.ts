@@ -57,7 +57,6 @@ describe.each(eventKinds)('the alert that %s starts with', (kind) => {
       resolveScore(variation.composition, {
         canvas,
         look: lanternLook,
-        seasons: [],
         zones: [],
         event: sampleEvent(kind),
         locale: 'en-IE',

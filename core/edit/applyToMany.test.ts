@@ -89,9 +89,10 @@ describe('carrying over to many', () => {
     [
       'layout',
       (document) =>
-        partsOf(document, 2).flatMap((part) =>
-          part.kind === 'line' ? [part.place.xPx] : part.kind === 'picture' ? [part.widthPx] : [],
-        ),
+        partsOf(document, 2).flatMap((part) => {
+          if (part.kind === 'line') return [part.place.xPx]
+          return part.kind === 'picture' ? [part.widthPx] : []
+        }),
       [222, 333, 333],
     ],
     [

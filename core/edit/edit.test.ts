@@ -97,7 +97,7 @@ describe('history', () => {
     const edits = fc.array(
       fc.oneof(
         fc.string({ maxLength: 20 }).map(words),
-        fc.integer({ min: 500, max: 9000 }).map((ms) => setScoreLength(address, ms)),
+        fc.integer({ min: 500, max: 9000 }).map((ms) => setScoreLength(address, { rule: 'fixed', ms })),
         fc.boolean().map((isOn) => setAlertOn('follow', isOn)),
         fc.constantFrom('second', 'picture').map((id) => removeParts(address, [id])),
       ),

@@ -174,8 +174,8 @@ describe('several parts at once', () => {
           ...lines[0]!,
           id: 'other',
           name: 'Other',
-          place: { ...(lines[0] as { place: object }).place, xPx: 5 } as never,
-        },
+          place: { ...(lines[0] as { place: object }).place, xPx: 5 },
+        } as (typeof lines)[number],
       ]),
     ).toEqual([])
     expect(mixedFields([])).toEqual([])

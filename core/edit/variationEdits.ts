@@ -79,13 +79,18 @@ export function setRules(alertId: string, rules: readonly { id: string; rule: Ru
   }
 }
 
+function labelOf(changes: object): string {
+  if ('name' in changes) return 'name of a case'
+  return 'rule' in changes ? 'rule' : 'share'
+}
+
 /** Changes a variation's name, rule or share; quick repeats of the same become one step. */
 export function changeVariation(
   address: VariationAddress,
   changes: { name?: string; rule?: Rule | null; share?: Share | null },
 ): Edit {
   return {
-    label: 'name' in changes ? 'name of a case' : 'rule' in changes ? 'rule' : 'share',
+    label: labelOf(changes),
     mergeKey: `${address.variationId}/${Object.keys(changes).join('+')}`,
     recipe: (draft) => {
       const found = findVariation(draft, address)

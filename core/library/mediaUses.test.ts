@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { starterParticles } from '../composition/starterParts.ts'
+import type { Composition } from '../composition/schema.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { mediaOfPart, mediaUses, replaceMedia, withDress } from './mediaUses.ts'
 import { plainBox } from '../composition/plainBox.ts'
@@ -93,7 +94,7 @@ describe('shared sounds of a look', () => {
     ...composition!,
     parts: composition!.parts.map((part) => (part.kind === 'sound' ? { ...part, role: 'arrival' as const } : part)),
   }
-  const heard = (worn: typeof follows) => worn.parts.find(({ kind }) => kind === 'sound')
+  const heard = (worn: Composition) => worn.parts.find(({ kind }) => kind === 'sound')
   it('are heard by parts that follow them, and by no others', () => {
     expect(heard(withDress(follows, { look, swaps: [] }))).toMatchObject({ mediaId: other })
     expect(heard(withDress(composition!, { look, swaps: [] }))).toMatchObject({ mediaId: sound })

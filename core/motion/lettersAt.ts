@@ -78,8 +78,8 @@ export function lettersAt(letters: LetterMotion, intoMs: number, count: number, 
   const going = goings[letters.motion]
   for (let index = 0; index < count; index++) {
     const ownMs = intoMs - turnOf(index, count, letters.order, seed) * letters.staggerMs
-    if (arrival)
-      states.push(ownMs < 0 ? away : ownMs >= letters.ms ? still : arrival(ownMs / letters.ms, letters.strength))
+    if (arrival && ownMs < 0) states.push(away)
+    else if (arrival) states.push(ownMs >= letters.ms ? still : arrival(ownMs / letters.ms, letters.strength))
     else if (going) {
       const round = Math.floor((ownMs / letters.ms) * joltsPerRound)
       states.push(going(ownMs / letters.ms, letters.strength, () => randomAt(seed, index * 4096 + round)))

@@ -13,8 +13,8 @@ export function fitToCanvas(box: BoxDocument, canvas: Canvas): BoxDocument {
   const [acrossRatio, downRatio] = [canvas.widthPx / box.canvas.widthPx, canvas.heightPx / box.canvas.heightPx]
   if (acrossRatio === 1 && downRatio === 1) return box
   const ratio = Math.min(acrossRatio, downRatio)
-  const scaled = (field: string, px: number) =>
-    Math.round(px * (field === 'xPx' ? acrossRatio : field === 'yPx' ? downRatio : ratio) * 100) / 100
+  const ratioOf: Record<string, number> = { xPx: acrossRatio, yPx: downRatio }
+  const scaled = (field: string, px: number) => Math.round(px * (ratioOf[field] ?? ratio) * 100) / 100
   const fit = (node: unknown, isShadow: boolean): void => {
     if (typeof node !== 'object' || node === null) return
     for (const [field, value] of Object.entries(node)) {

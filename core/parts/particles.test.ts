@@ -17,6 +17,7 @@ const context: PartContext = {
   values: {},
   message: null,
   media: {},
+  spoken: {},
   locale: 'en',
   seed: 1,
 }

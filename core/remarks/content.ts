@@ -81,8 +81,10 @@ export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
 
 function whyUnused(part: Part): string | null {
   if (part.kind === 'sound') return part.isMuted ? 'muted' : null
-  if (part.kind === 'voice')
-    return part.isMuted ? 'muted' : part.template.trim() === '' && !part.readsMessage ? 'given nothing to read' : null
+  if (part.kind === 'voice') {
+    if (part.isMuted) return 'muted'
+    return part.template.trim() === '' && !part.readsMessage ? 'given nothing to read' : null
+  }
   if (part.isHidden) return 'hidden'
   if (part.opacity === 0) return 'wholly transparent'
   if ((part.kind === 'line' || part.kind === 'ticker') && part.template.trim() === '') return 'without words'

@@ -108,7 +108,6 @@ function contextOf(
   const result = resolveScore(composition, {
     canvas,
     look: lanternLook,
-    seasons: [],
     zones: changes.zones ?? [],
     event,
     locale: 'en-IE',

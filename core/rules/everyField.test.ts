@@ -77,7 +77,7 @@ function comparisonOf(field: RuleField): fc.Arbitrary<Comparison> {
     case 'text':
       return fc.oneof(
         fc.record({ field: id, is: fc.constant('contains' as const), text: fc.constantFrom('rye', 'bread') }),
-        fc.record({ field: id, is: fc.constant('oneOf' as const), values: fc.constant(['rye']) }),
+        fc.record({ field: id, is: fc.constant('oneOf' as const), values: fc.constant<string[]>(['rye']) }),
       )
   }
 }
@@ -113,8 +113,11 @@ const happened: fc.Arbitrary<{ event: CanonicalEvent; circumstances: Circumstanc
   .map(({ kind, occurredAtMs, months, amountMinor, currency, isNamed, roles: had, text, choice, platform, agoMs }) => {
     const sample = sampleEvent(kind, 'everyday', occurredAtMs)
     const { message: _message, ...data } = sample.data
-    const own = kind === 'resubscription' ? { months } : kind === 'tip' ? { amountMinor, currency } : {}
-    const said = text === undefined ? (kind === 'chatMessage' ? { message: { text: '' } } : {}) : { message: { text } }
+    const owns: Partial<Record<EventKind, object>> = { resubscription: { months }, tip: { amountMinor, currency } }
+    const own = owns[kind] ?? {}
+    // What was said in the chat is never nothing.
+    const words = text ?? (kind === 'chatMessage' ? '' : undefined)
+    const said = words === undefined ? {} : { message: { text: words } }
     const event = {
       ...sample,
       data: {

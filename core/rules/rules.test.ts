@@ -92,7 +92,7 @@ describe('coverage', () => {
         const { space, variations: covered, gaps } = drawnCoverage(resub, variations)
         const point = pointOf(space, at)
         const { variation, draw } = chooseVariation(variations, at, key)
-        const candidates = draw ? draw.odds.map(({ id }) => id) : variation ? [variation.id] : []
+        const candidates = draw?.odds.map(({ id }) => id) ?? [variation?.id ?? []].flat()
         expect(covered.filter(({ plays }) => holdsPoint(plays, point)).map(({ id }) => id)).toEqual(candidates)
         expect(holdsPoint(gaps, point)).toBe(variation === null)
         if (variation) expect(candidates).toContain(variation.id)

@@ -93,7 +93,8 @@ export function pointOf({ dimensions }: Space, values: RuleValues): number[] {
     if (contained !== null) return String(value).toLowerCase().includes(contained) ? 1 : 0
     if (listed === null) return typeof value === 'number' ? Math.min(last, Math.max(0, value)) : missing
     const place = listed.indexOf(String(value))
-    return place >= 0 ? place : field.type === 'choice' ? missing : listed.length
+    if (place >= 0) return place
+    return field.type === 'choice' ? missing : listed.length
   })
 }
 

@@ -43,6 +43,8 @@ export function ruleValuesOf(
   const { viewer, message, choice } = event.data
   const says = (field: string) => saysField(event.kind, field)
   const hasViewer = says('visit')
+  const named = viewer ? 'named' : 'anonymous'
+  const visit = previousAtMs === null ? 'first' : 'again'
   let shown: LocalMoment | null = null
   const local = () => (shown ??= localMoment(event.occurredAtMs, channel.timeZone))
   const circumstances = {
@@ -50,9 +52,9 @@ export function ruleValuesOf(
     platform,
     choice: offer?.options.some(({ id }) => id === choice) ? choice : undefined,
     message: says('message') ? message?.text : undefined,
-    viewer: says('viewer') ? (viewer ? 'named' : 'anonymous') : undefined,
+    viewer: says('viewer') ? named : undefined,
     role: hasViewer ? (viewer?.roles ?? []) : undefined,
-    visit: hasViewer && viewer ? (previousAtMs === null ? 'first' : 'again') : undefined,
+    visit: hasViewer && viewer ? visit : undefined,
     since:
       hasViewer && viewer && previousAtMs !== null
         ? Math.max(0, Math.floor((event.occurredAtMs - previousAtMs) / minuteMs))

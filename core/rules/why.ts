@@ -52,6 +52,8 @@ function termWhy(listener: Listener, term: RuleTerm, values: RuleValues, locale:
 }
 
 /** What each variation's rule said about an event's values. */
+const heldOrFailed = (holds: boolean) => (holds ? 'held' : 'failed')
+
 export function whyOf(
   listener: Listener,
   alertId: string,
@@ -67,7 +69,7 @@ export function whyOf(
     variations: variations.map(({ id, name, rule }) => ({
       id,
       name,
-      outcome: id === chosenId ? 'plays' : ruleHolds(rule, values) ? 'held' : 'failed',
+      outcome: id === chosenId ? 'plays' : heldOrFailed(ruleHolds(rule, values)),
       terms: (rule?.of ?? []).map((term) => termWhy(listener, term, values, locale)),
     })),
   }
@@ -80,12 +82,8 @@ export function sentenceOf({ variations, draw }: Why): string {
   const held = chosen.terms
     .filter(({ holds }) => holds)
     .map(({ words, said }) => (said === null ? words : `${words} (it is ${said})`))
-  const because =
-    held.length > 0
-      ? ` because ${held.join(' and ')}`
-      : variations.length > 1
-        ? ': no special case before it applies'
-        : ': it is the only case of its alert'
+  const plainly = variations.length > 1 ? 'no special case before it applies' : 'it is the only case of its alert'
+  const because = held.length > 0 ? ` because ${held.join(' and ')}` : `: ${plainly}`
   const all = draw?.odds.reduce((sum, { weight }) => sum + weight, 0) ?? 0
   const own = draw?.odds.find(({ id }) => id === chosen.id)?.weight ?? 0
   return `“${chosen.name}” plays${because}${draw && draw.odds.length > 1 ? `, drawn with ${own} lots of ${all}` : ''}.`

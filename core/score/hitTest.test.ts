@@ -10,8 +10,8 @@ const box = (partId: string, matrix: VisualState['matrix']): VisualState => ({
   widthPx: 100,
   heightPx: 50,
   opacity: 1,
-  ink: '#000000',
-  cornerPx: 0,
+  blurPx: 0,
+  cut: null,
 })
 const scene = (...visuals: VisualState[]): SceneState => ({ visuals, sounds: [] })
 

@@ -10,7 +10,8 @@ function settledMs(part: ResolvedVisiblePart): number {
   const letters = 'letters' in part && part.letters && arriving.has(part.letters.motion) ? part.letters : null
   if (!letters || !('pieces' in part)) return part.startMs + part.entrance.ms
   const text = plainText(part.pieces)
-  const count = letters.unit === 'letter' ? [...text].length : letters.unit === 'word' ? text.split(/\s+/).length : 1
+  const counts = { letter: [...text].length, word: text.split(/\s+/).length, line: 1 }
+  const count = counts[letters.unit]
   return part.startMs + Math.max(part.entrance.ms, count * letters.staggerMs + letters.ms)
 }
 

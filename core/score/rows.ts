@@ -1,6 +1,6 @@
 import { readAnchor, type AnchorPoint } from '../composition/anchor.ts'
 import type { Composition } from '../composition/schema.ts'
-import type { Part } from '../parts/part.ts'
+import type { Part, PartOf } from '../parts/part.ts'
 import { isVisiblePart } from '../parts/part.ts'
 import type { SolvedClip } from './solve.ts'
 
@@ -95,6 +95,13 @@ function keyedMomentsOf(part: Part, startMs: number): number[] {
   return [...moments].sort((a, b) => a - b)
 }
 
+function soundWords({ mediaId, isMuted, isLevelled, trimDb }: PartOf<'sound'>): string {
+  if (mediaId === null) return 'no sound yet'
+  if (isMuted) return 'muted'
+  const trim = trimDb === 0 && isLevelled ? '' : `${trimDb > 0 ? '+' : ''}${trimDb.toFixed(1)} dB`
+  return [isLevelled ? 'levelled' : '', trim].filter(Boolean).join(' ')
+}
+
 function captionOf(part: Part): string {
   switch (part.kind) {
     case 'line':
@@ -105,16 +112,7 @@ function captionOf(part: Part): string {
     case 'picture':
       return part.mediaId === null ? 'no picture yet' : ''
     case 'sound':
-      return part.mediaId === null
-        ? 'no sound yet'
-        : part.isMuted
-          ? 'muted'
-          : [
-              part.isLevelled ? 'levelled' : '',
-              part.trimDb === 0 && part.isLevelled ? '' : `${part.trimDb > 0 ? '+' : ''}${part.trimDb.toFixed(1)} dB`,
-            ]
-              .filter(Boolean)
-              .join(' ')
+      return soundWords(part)
     case 'backdrop':
       return part.hugs.length > 0 ? 'hugs the text' : ''
     case 'particles':

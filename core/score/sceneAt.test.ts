@@ -7,7 +7,7 @@ import { sampleEvent } from '../events/sampleEvent.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { resolveScore, type ResolveContext } from './resolve.ts'
 import { restingMs } from './restingMs.ts'
-import { sceneAt, type LineLayouts } from './sceneAt.ts'
+import { sceneAt, type TextLayouts } from './sceneAt.ts'
 import type { ResolvedScore } from './resolved.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
@@ -16,6 +16,7 @@ const soundId = 'b'.repeat(64)
 const context: ResolveContext = {
   canvas,
   look: lanternLook,
+  zones: [],
   event: sampleEvent('follow'),
   locale: 'en-IE',
   media: {
@@ -35,10 +36,17 @@ function resolved(from: Composition = composition, changes: Partial<ResolveConte
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   return result.value
 }
-const layouts: LineLayouts = new Map(
+const layouts: TextLayouts = new Map(
   ['headline', 'second'].map((id, index) => [
     id,
-    { pieces: [{ text: id, isValue: false }], sizePx: 100, widthPx: 400 + 100 * index, heightPx: 124, isCut: false },
+    {
+      lines: [{ pieces: [{ text: id, isValue: false }], widthPx: 400 + 100 * index }],
+      sizePx: 100,
+      widthPx: 400 + 100 * index,
+      heightPx: 124,
+      isCut: false,
+      units: [],
+    },
   ]),
 )
 const score = resolved()

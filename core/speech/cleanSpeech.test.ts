@@ -9,7 +9,7 @@ import { trialMessages } from './trialMessages.ts'
 import { visibleText } from './visibleText.ts'
 
 /** The lists of a channel that is heard in these languages. */
-const lists = blockedWords([...naughty.en, ...naughty.pt, ...naughty.de, ...naughty.es, ...naughty.it])
+const lists = blockedWords(['en', 'pt', 'de', 'es', 'it'].flatMap((language) => naughty[language] ?? []))
 const few = blockedWords(['bollocks', 'ass', 'two girls', '馬鹿'], ['butt'])
 const clean = (text: string, level: Strictness = 'careful', blocked = few) =>
   cleanSpeech(text, readyRules[level], blocked)

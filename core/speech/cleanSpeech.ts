@@ -216,6 +216,15 @@ function withoutEmotes(text: string, emotes: readonly { from: number; to: number
   return at === 0 ? text : (left + text.slice(at)).replace(/\s{2,}/gu, ' ').trim()
 }
 
+function easeEmoji(text: string, how: SpeechRules['emoji']): string {
+  if (how === 'keep') return text
+  if (how === 'once') return emojiOnce(text)
+  return text
+    .replace(emoji, ' ')
+    .replace(/\s{2,}/gu, ' ')
+    .trim()
+}
+
 const rounds = 4
 const lookedAt = 2000
 
@@ -241,15 +250,7 @@ export function cleanSpeech(
     links: (text) => (rules.easesLinks ? easeLinks(text) : text),
     capitals: (text) => (rules.easesCapitals ? easeCapitals(text) : text),
     blocked: (text) => (rules.blocked === 'leaveOut' ? leaveOut(text, blocked) : text),
-    emoji: (text) =>
-      rules.emoji === 'keep'
-        ? text
-        : rules.emoji === 'once'
-          ? emojiOnce(text)
-          : text
-              .replace(emoji, ' ')
-              .replace(/\s{2,}/gu, ' ')
-              .trim(),
+    emoji: (text) => easeEmoji(text, rules.emoji),
     numbers: (text) => (rules.figures > 0 ? easeNumbers(text, rules.figures) : text),
     letters: (text) => (rules.lettersInARow > 0 ? easeLetters(text, rules.lettersInARow) : text),
     words: (text) => (rules.wordsInARow > 0 ? easeWords(text, rules.wordsInARow) : text),

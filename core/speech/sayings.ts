@@ -72,13 +72,12 @@ export function spokenLengths(
   for (const part of parts) {
     if (part.kind !== 'voice') continue
     const known = spoken[part.id]
-    const each = part.isMuted
-      ? []
-      : known
-        ? known.map(({ durationMs }) => durationMs)
-        : sayingsOf(part, event, locale).map(({ written }) =>
-            Math.min(longestMs, Math.round(secondsOf(written.slice(0, 500)) * 1000)),
-          )
+    const durations = known
+      ? known.map(({ durationMs }) => durationMs)
+      : sayingsOf(part, event, locale).map(({ written }) =>
+          Math.min(longestMs, Math.round(secondsOf(written.slice(0, 500)) * 1000)),
+        )
+    const each = part.isMuted ? [] : durations
     lengths[part.id] = each.length === 0 ? 0 : each.reduce((sum, ms) => sum + ms, part.pauseMs * (each.length - 1))
   }
   return lengths

@@ -55,16 +55,18 @@ function fill(
       }
       case 'select': {
         const value = valueOf(values, node.name)
-        const option =
-          find(
-            node.options,
-            value === undefined ? 'other' : typeof value === 'object' ? plainValue(value, locale) : String(value),
-          ) ?? find(node.options, 'other')
+        const option = find(node.options, optionOf(value, locale)) ?? find(node.options, 'other')
         fill(option?.nodes ?? [], values, locale, count, into)
         break
       }
     }
   }
+}
+
+/** Which option of a choice a value asks for. */
+function optionOf(value: TemplateValue | undefined, locale: string): string {
+  if (value === undefined) return 'other'
+  return typeof value === 'object' ? plainValue(value, locale) : String(value)
 }
 
 function valueOf(values: TemplateValues, name: string): TemplateValue | undefined {

@@ -1,6 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { parseTemplate } from './template.ts'
+import { parseTemplate, type TemplateNode } from './template.ts'
+
+/** A piece of a template as it was written; the number sign of plurals as itself. */
+function written(node: TemplateNode): string {
+  if ('raw' in node) return node.raw
+  return node.type === 'words' ? node.text : '#'
+}
 
 describe('parseTemplate', () => {
   it('cuts words and variables', () => {
@@ -23,9 +29,7 @@ describe('parseTemplate', () => {
     const parsed = parseTemplate(template)
     expect(parsed.problems[0]?.at).toBe(at)
     expect(parsed.problems[0]?.reason).toContain(reason)
-    expect(
-      parsed.nodes.map((node) => ('raw' in node ? node.raw : node.type === 'words' ? node.text : '#')).join(''),
-    ).toBe(template)
+    expect(parsed.nodes.map(written).join('')).toBe(template)
   })
 
   it('finds the variable behind a brace that is not closed', () => {
@@ -35,9 +39,7 @@ describe('parseTemplate', () => {
   it('never loses a letter and never throws, whatever is typed', () => {
     fc.assert(
       fc.property(fc.string({ unit: fc.constantFrom('{', '}', 'a', ' ', 'name', '🥐', '\n') }), (template) => {
-        const shown = parseTemplate(template).nodes.map((node) =>
-          'raw' in node ? node.raw : node.type === 'words' ? node.text : '#',
-        )
+        const shown = parseTemplate(template).nodes.map(written)
         expect(shown.join('')).toBe(template)
       }),
     )

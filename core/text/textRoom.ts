@@ -13,6 +13,7 @@ export function textRoomPx(part: { place: Place; maxWidthPx: number; outlinePx: 
   const leftPx = part.place.xPx - marginPx
   const rightPx = canvas.widthPx - part.place.xPx - marginPx
   const ratio = originRatio[part.place.origin].x
-  const roomPx = ratio === 0 ? rightPx : ratio === 1 ? leftPx : 2 * Math.min(leftPx, rightPx)
+  const sides: Record<number, number> = { 0: rightPx, 1: leftPx }
+  const roomPx = sides[ratio] ?? 2 * Math.min(leftPx, rightPx)
   return Math.max(0, Math.min(part.maxWidthPx, roomPx))
 }

@@ -23,7 +23,7 @@ export const maxUnits = 60
  * count.
  */
 export function cutUnits(lines: readonly TextLine[], unit: LetterMotion['unit']): TextUnit[] {
-  const finest = unit === 'letter' ? byLetter(lines) : unit === 'word' ? byWord(lines) : byLine(lines)
+  const finest = { letter: byLetter, word: byWord, line: byLine }[unit](lines)
   if (finest.length <= maxUnits) return finest
   const coarser = unit === 'letter' ? byWord(lines) : byLine(lines)
   return coarser.length <= maxUnits ? coarser : byLine(lines)

@@ -97,7 +97,8 @@ export function runProgram(module, args) {
     fd_seek(fd, offset, whence, at) {
       const file = opened.get(fd)
       if (!file) return file === null ? notHere : badFile
-      file.at = Math.max(0, Number(offset) + (whence === 1 ? file.at : whence === 2 ? file.length : 0))
+      const from = { 1: file.at, 2: file.length }[whence] ?? 0
+      file.at = Math.max(0, Number(offset) + from)
       view().setBigUint64(at, BigInt(file.at), true)
       return success
     },

@@ -119,13 +119,9 @@ function unitElement(part: TextPart, layout: TextLayout, unit: PlacedUnit): HTML
   })
   const line = layout.lines[unit.line]
   const piece = unit.piece === null ? undefined : line?.pieces[unit.piece]
-  const pieces =
-    unit.piece === null
-      ? (line?.pieces ?? [])
-      : piece
-        ? [piece.emoteUrl ? piece : { ...piece, text: piece.text.slice(unit.from, unit.to) }]
-        : []
-  element.append(...drawnNodes(pieces, part.highlightInk))
+  const cut = piece && (piece.emoteUrl ? piece : { ...piece, text: piece.text.slice(unit.from, unit.to) })
+  const pieces = unit.piece === null ? line?.pieces : cut && [cut]
+  element.append(...drawnNodes(pieces ?? [], part.highlightInk))
   element.setAttribute('aria-hidden', 'true')
   return element
 }

@@ -64,7 +64,9 @@ async function loadAnimation(url: string, mime: string): Promise<LoadedPicture> 
 
 /** What a picture file is, by its type and whether it moves. */
 function keyOf(url: string, mime: string, isMoving: boolean): string {
-  return `${mime === vectorMime ? mime : mime.startsWith('video/') ? 'video' : isMoving ? mime : 'still'} ${url}`
+  const isVideo = mime.startsWith('video/') && mime !== vectorMime
+  const what = isMoving || mime === vectorMime ? mime : 'still'
+  return `${isVideo ? 'video' : what} ${url}`
 }
 
 const load = rememberLately(async (key: string): Promise<LoadedPicture> => {

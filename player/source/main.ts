@@ -33,9 +33,14 @@ function safeSessionStorage(): Storage | null {
   }
 }
 
+function currentState(): PageState {
+  if (busy?.playback) return 'playing'
+  if (isConnected) return busy ? 'loading' : 'waiting'
+  return html.dataset.state === 'connecting' ? 'connecting' : 'offline'
+}
+
 function showState(): void {
-  const resting: PageState = isConnected ? 'waiting' : html.dataset.state === 'connecting' ? 'connecting' : 'offline'
-  const state: PageState = busy?.playback ? 'playing' : busy && isConnected ? 'loading' : resting
+  const state = currentState()
   html.dataset.state = state
   if (busy?.playback) {
     html.dataset.play = busy.play.playId

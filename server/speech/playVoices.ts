@@ -209,7 +209,8 @@ export class PlayVoices {
       sayings.push({ ...saying, ...cut, durationMs: made?.ok ? made.value.durationMs : null })
     }
     if (this.late.delete(play.id)) troubles.push('The voice was not ready in time.')
-    const note = settings.isOn ? (speech.note === switchedOff ? null : speech.note) : switchedOff
+    const ownNote = speech.note === switchedOff ? null : speech.note
+    const note = settings.isOn ? ownNote : switchedOff
     // What somebody said of it stands beside, and stays.
     const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? note }
     await mergePlaySpeech(this.deps.db, play.id, done).catch((error: unknown) =>

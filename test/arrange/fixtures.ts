@@ -80,7 +80,7 @@ export async function listenToOutput(page: Page): Promise<() => Promise<number>>
   await page.addInitScript(() => {
     const heard = { peak: 0 }
     Object.assign(window, { heardOutput: heard })
-    const connect = AudioNode.prototype.connect
+    const connect = AudioNode.prototype.connect as (this: AudioNode, to: AudioNode) => AudioNode
     AudioNode.prototype.connect = function (this: AudioNode, target: AudioNode | AudioParam, ...rest: number[]) {
       if (target instanceof AudioDestinationNode) {
         const meter = target.context.createAnalyser()
@@ -93,7 +93,7 @@ export async function listenToOutput(page: Page): Promise<() => Promise<number>>
         }, 30)
       }
       return (connect as (...all: unknown[]) => AudioNode).call(this, target, ...rest)
-    } as typeof connect
+    } as unknown as typeof AudioNode.prototype.connect
   })
   return () =>
     page.evaluate(() => {
@@ -118,7 +118,7 @@ export async function recordOutput(
       right: [],
     }
     Object.assign(window, { recordedOutput: heard })
-    const connect = AudioNode.prototype.connect
+    const connect = AudioNode.prototype.connect as (this: AudioNode, to: AudioNode) => AudioNode
     AudioNode.prototype.connect = function (this: AudioNode, target: AudioNode | AudioParam, ...rest: number[]) {
       if (target instanceof AudioDestinationNode) {
         const { context } = target
@@ -133,7 +133,7 @@ export async function recordOutput(
         connect.call(tap, target)
       }
       return (connect as (...all: unknown[]) => AudioNode).call(this, target, ...rest)
-    } as typeof connect
+    } as unknown as typeof AudioNode.prototype.connect
   })
   return async () => {
     const { rateHz, left, right } = await page.evaluate(() => {

@@ -78,7 +78,7 @@ test('a vector animation that was out of sight moves on where it is shown again'
   if (picture?.kind !== 'picture' || picture.mediaId === null) throw new Error('it has one')
   const url = `data:application/json,${encodeURIComponent(vectorAnimation())}`
   score.media[picture.mediaId] = { url, mime: 'video/lottie+json' }
-  score.parts = [{ ...picture, naturalMs: 2000, repeats: 'once', startMs: 0, endMs: 4000, keyframes: [] }]
+  score.parts = [{ ...picture, naturalMs: 2000, repeats: 'hold', startMs: 0, endMs: 4000, keyframes: [] }]
   await openHarness(page, demo)
   expect(await loadScore(page, score)).toEqual([])
   const [early, late] = [await soughtFrame(page, 1500), await soughtFrame(page, 1950)]

@@ -29,6 +29,10 @@ const steps = computed(() => [
   },
 ])
 const nextIndex = computed(() => steps.value.findIndex((step) => !step.isDone))
+function inkOf(isDone: boolean, index: number): string {
+  if (isDone) return 'border-moss bg-moss text-white'
+  return index === nextIndex.value ? 'border-ink bg-bolt' : 'border-rule'
+}
 </script>
 
 <template>
@@ -38,9 +42,7 @@ const nextIndex = computed(() => steps.value.findIndex((step) => !step.isDone))
       <li v-for="(step, index) in steps" :key="step.name" class="grid grid-cols-[1.5rem_minmax(0,1fr)] gap-3">
         <span
           class="grid size-6 place-items-center rounded-full border text-2xs font-semibold"
-          :class="
-            step.isDone ? 'border-moss bg-moss text-white' : index === nextIndex ? 'border-ink bg-bolt' : 'border-rule'
-          "
+          :class="inkOf(step.isDone, index)"
           ><Check v-if="step.isDone" :size="14" /><template v-else>{{ index + 1 }}</template></span
         >
         <div>

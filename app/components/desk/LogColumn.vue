@@ -32,6 +32,10 @@ function note(play: PlayView): string {
     return [play.detail, play.shownCount > 1 ? `on ${play.shownCount} sources` : ''].filter(Boolean).join(' · ')
   return play.reason
 }
+function inkOf(state: PlayView['state']): string {
+  if (state === 'done') return 'border-rule text-faded'
+  return state === 'failed' ? 'border-brick text-brick' : 'border-faded text-ink'
+}
 </script>
 
 <template>
@@ -96,17 +100,7 @@ function note(play: PlayView): string {
             <RotateCcw :size="14" />
           </button>
           <span v-if="play.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
-          <span
-            class="rounded-sm border px-1.5 text-2xs"
-            :class="
-              play.state === 'done'
-                ? 'border-rule text-faded'
-                : play.state === 'failed'
-                  ? 'border-brick text-brick'
-                  : 'border-faded text-ink'
-            "
-            >{{ words[play.state] }}</span
-          >
+          <span class="rounded-sm border px-1.5 text-2xs" :class="inkOf(play.state)">{{ words[play.state] }}</span>
         </div>
       </li>
     </ol>

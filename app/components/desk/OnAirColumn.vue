@@ -68,6 +68,12 @@ const controls = computed(() => [
     isOff: !last.value,
   },
 ])
+/** What is said while nothing plays. */
+const restWords = computed(() => {
+  if (props.desk.isHeld) return 'Held. Nothing starts until you let it go on.'
+  if (props.desk.sources.length === 0) return 'No source is connected. Alerts are kept and wait.'
+  return current.value ? 'Sources are loading the next alert…' : 'Quiet. The next alert shows here as it plays.'
+})
 </script>
 
 <template>
@@ -93,15 +99,7 @@ const controls = computed(() => [
         />
         <div v-if="!isRunning" class="absolute inset-0 grid place-items-center p-6 text-center text-mist">
           <p>
-            {{
-              desk.isHeld
-                ? 'Held. Nothing starts until you let it go on.'
-                : desk.sources.length === 0
-                  ? 'No source is connected. Alerts are kept and wait.'
-                  : current
-                    ? 'Sources are loading the next alert…'
-                    : 'Quiet. The next alert shows here as it plays.'
-            }}
+            {{ restWords }}
           </p>
         </div>
         <div v-if="isRunning && current" class="absolute inset-x-0 bottom-0 h-1 bg-seam">
@@ -115,7 +113,7 @@ const controls = computed(() => [
     <div class="flex min-h-5 items-baseline justify-between gap-3">
       <p class="min-w-0 truncate" aria-live="polite">
         <template v-if="current"
-          ><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi>
+          ><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi>{{ ' ' }}
           <span class="text-mist"
             >{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of
             {{ desk.sources.length }}</span

@@ -42,6 +42,11 @@ const why = computed(() => {
     ? 'waiting for you'
     : `last one in ${span(startsIn.value.findLast((startMs) => startMs !== null) ?? 0)}`
 })
+function waitWords({ enqueuedAtMs }: PlayView, index: number): string {
+  const startsInMs = startsIn.value[index]
+  if (startsInMs === null) return 'for you'
+  return isStill.value ? `${span(props.nowMs - enqueuedAtMs)} so far` : `in ${span(startsInMs ?? 0)}`
+}
 </script>
 
 <template>
@@ -67,11 +72,7 @@ const why = computed(() => {
         </div>
         <div class="flex shrink-0 flex-col items-end gap-1">
           <span class="font-mono text-xs" :class="startsIn[index] === null ? 'text-glow' : ''">{{
-            startsIn[index] === null
-              ? 'for you'
-              : isStill
-                ? `${span(nowMs - play.enqueuedAtMs)} so far`
-                : `in ${span(startsIn[index] ?? 0)}`
+            waitWords(play, index)
           }}</span>
           <button
             type="button"

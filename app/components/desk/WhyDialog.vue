@@ -23,13 +23,11 @@ const props = defineProps<{ asked: AskedEvent | null }>()
 const emit = defineEmits<{ close: [] }>()
 const view = ref<WhyView | null>(null)
 const refusal = ref('')
-const title = computed(() =>
-  !props.asked
-    ? ''
-    : props.asked.variationName
-      ? `Why “${props.asked.variationName}” for ${props.asked.name}`
-      : `Why nothing for ${props.asked.name}`,
-)
+const title = computed(() => {
+  if (!props.asked) return ''
+  const { variationName, name } = props.asked
+  return variationName ? `Why “${variationName}” for ${name}` : `Why nothing for ${name}`
+})
 
 watch(
   () => props.asked,

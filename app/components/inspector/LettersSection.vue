@@ -32,10 +32,7 @@ const choices: Choice<LetterMotionName | null>[] = [
   { value: null, label: 'as one' },
   ...letterMotionNames.map((value) => ({ value, label: words[value] })),
 ]
-const unitChoices = letterUnits.map((value) => ({
-  value,
-  label: value === 'letter' ? 'letters' : value === 'word' ? 'words' : 'lines',
-}))
+const unitChoices = letterUnits.map((value) => ({ value, label: `${value}s` }))
 const orderWords = { start: 'from the first', end: 'from the last', centre: 'from the middle', scattered: 'scattered' }
 const orderChoices = letterOrders.map((value) => ({ value, label: orderWords[value] }))
 /** How each motion starts out. */

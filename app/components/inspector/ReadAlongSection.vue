@@ -16,8 +16,10 @@ const ways: { value: Way; label: string }[] = [
   { value: 'word', label: 'the word that is read' },
   { value: 'through', label: 'all that was read so far' },
 ]
-const wayOf = ({ readAlong }: PartOf<'line' | 'message'>): Way =>
-  readAlong === null ? 'not' : readAlong.keeps ? 'through' : 'word'
+function wayOf({ readAlong }: PartOf<'line' | 'message'>): Way {
+  if (readAlong === null) return 'not'
+  return readAlong.keeps ? 'through' : 'word'
+}
 const choose = (way: Way) =>
   edit(
     'lit as it is read',

@@ -20,8 +20,10 @@ const choices = computed<Choice<string>[]>(() => [
     .filter((file) => !file.mime.startsWith('video/'))
     .map((file) => ({ value: `picture:${file.id}`, label: file.name, pictureUrl: file.url })),
 ])
-const valueOf = (sprite: Sprite) =>
-  sprite.from === 'form' ? `form:${sprite.form}` : sprite.from === 'picture' ? `picture:${sprite.mediaId}` : 'emotes'
+function valueOf(sprite: Sprite): string {
+  if (sprite.from === 'form') return `form:${sprite.form}`
+  return sprite.from === 'picture' ? `picture:${sprite.mediaId}` : 'emotes'
+}
 
 function read(value: string, ink: Extract<Sprite, { from: 'form' }>['ink']): Sprite {
   if (value.startsWith('picture:')) return { from: 'picture', mediaId: value.slice(8) }
@@ -31,7 +33,7 @@ function read(value: string, ink: Extract<Sprite, { from: 'form' }>['ink']): Spr
 const put = (index: number, sprite: Sprite | null) =>
   emit(
     'change',
-    props.part.sprites.flatMap((each, at) => (at === index ? (sprite ? [sprite] : []) : [each])),
+    props.part.sprites.flatMap((each, at) => (at === index ? (sprite ?? []) : each)),
   )
 </script>
 

@@ -49,13 +49,16 @@ const shadowChoices = computed(() => [
   })),
   { value: 'own', label: 'its own' },
 ])
-const shadowValue = computed(() =>
-  props.part.shadow === null ? 'none' : 'role' in props.part.shadow ? props.part.shadow.role : 'own',
-)
+const shadowValue = computed(() => {
+  const { shadow } = props.part
+  if (shadow === null) return 'none'
+  return 'role' in shadow ? shadow.role : 'own'
+})
 const ownShadow = computed(() => (props.part.shadow && !('role' in props.part.shadow) ? props.part.shadow : null))
 function setShadow(value: string): void {
   const role = typeRoles.find((each) => each === value)
-  edit('shadow', (draft) => void (draft.shadow = role ? { role } : value === 'own' ? { ...plainShadow } : null))
+  const own = value === 'own' ? { ...plainShadow } : null
+  edit('shadow', (draft) => void (draft.shadow = role ? { role } : own))
 }
 </script>
 

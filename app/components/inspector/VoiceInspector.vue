@@ -106,7 +106,8 @@ const setVoice = (of: SayingKind, isOwn: boolean) =>
               /><Play v-else :size="13" aria-hidden="true" />
             </button>
             <span class="min-w-0 break-words"
-              ><bdi>{{ saying.answer.text }}</bdi>
+              ><bdi>{{ saying.answer.text }}</bdi
+              >{{ ' ' }}
               <span class="font-mono text-2xs text-faded"
                 >{{ seconds(saying.answer.utterance.durationMs) }} s</span
               ></span

@@ -75,7 +75,8 @@ const { decodeHere, decoding, refusal } = useArrivalSound()
         class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 px-3 py-1.5"
       >
         <span class="truncate"
-          ><b class="font-medium">{{ file.name }}</b>
+          ><b class="font-medium">{{ file.name }}</b
+          >{{ ' ' }}
           <span :class="file.state === 'refused' ? 'text-brick' : 'text-faded'">{{
             stateWords[file.state]
           }}</span></span

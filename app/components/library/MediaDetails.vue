@@ -123,7 +123,7 @@ const replaceBy = (other: MediaView) =>
           <li v-for="use in uses" :key="`${use.box.id}/${use.variationId}/${use.partId}`">
             <NuxtLink :to="`/boxes/${use.box.id}${use.kind ? `?kind=${use.kind}` : ''}`" class="link text-deep-sky"
               >{{ use.box.name }}: {{ use.kind ? `${kindNames[use.kind]}, ` : '' }}{{ use.variationName }}</NuxtLink
-            >
+            >{{ ' ' }}
             <span class="text-faded">as {{ use.partName }}</span>
           </li>
         </ul>

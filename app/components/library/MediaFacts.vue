@@ -52,17 +52,19 @@ const rows = computed<[string, string][]>(() => {
   if (measured.hasSound) picture.push(['Its sound', 'is not heard: add it as a sound of its own'])
   if (!measured.seen) return [...common, ...picture, ['Artwork', 'a browser has not looked at it yet']]
   const { ink, hasAlpha } = measured.seen
-  picture.push([
-    'Artwork',
-    ink
-      ? ink.widthPx === measured.widthPx && ink.heightPx === measured.heightPx
-        ? 'fills the file'
-        : `${ink.widthPx} × ${ink.heightPx}, the rest is empty`
-      : 'nothing is to be seen',
-  ])
+  picture.push(['Artwork', artworkWords(ink, measured)])
   return [...common, ...picture, ['Background', hasAlpha ? 'transparent' : 'opaque']]
 })
 const colours = computed(() => (props.file.measured?.of === 'picture' ? (props.file.measured.seen?.colours ?? []) : []))
+function artworkWords(ink: Size | null, file: Size): string {
+  if (!ink) return 'nothing is to be seen'
+  const fills = ink.widthPx === file.widthPx && ink.heightPx === file.heightPx
+  return fills ? 'fills the file' : `${ink.widthPx} × ${ink.heightPx}, the rest is empty`
+}
+interface Size {
+  widthPx: number
+  heightPx: number
+}
 </script>
 
 <template>

@@ -25,11 +25,9 @@ export const formatOf = ({ mime }: Pick<MediaView, 'mime'>) => formats[mime] ?? 
 
 /** Bytes in the unit that a person would choose. */
 export function bytesInWords(bytes: number): string {
-  return bytes < 1000
-    ? `${bytes} B`
-    : bytes < 1_000_000
-      ? `${(bytes / 1000).toFixed(bytes < 10_000 ? 1 : 0)} kB`
-      : `${(bytes / 1_000_000).toFixed(1)} MB`
+  if (bytes < 1000) return `${bytes} B`
+  if (bytes < 1_000_000) return `${(bytes / 1000).toFixed(bytes < 10_000 ? 1 : 0)} kB`
+  return `${(bytes / 1_000_000).toFixed(1)} MB`
 }
 
 /** What a file is in a few words: "400 × 400, 1.20 s", "2.40 s, stereo". */
@@ -49,5 +47,6 @@ export function gist(file: MediaView): string {
 }
 
 export function channelWords(count: number): string {
-  return count === 1 ? 'mono' : count === 2 ? 'stereo' : count === 6 ? '5.1' : `${count} channels`
+  const names: Record<number, string> = { 1: 'mono', 2: 'stereo', 6: '5.1' }
+  return names[count] ?? `${count} channels`
 }

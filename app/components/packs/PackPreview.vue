@@ -60,14 +60,16 @@ const notes = computed(() => {
       )
     : []
 })
+const roomClass = computed(() => {
+  const { widthPx, heightPx } = props.canvas
+  if (heightPx > widthPx) return 'h-80'
+  return heightPx === widthPx ? 'h-64' : 'aspect-video'
+})
 </script>
 
 <template>
   <div>
-    <div
-      class="bg-stage"
-      :class="canvas.heightPx > canvas.widthPx ? 'h-80' : canvas.heightPx === canvas.widthPx ? 'h-64' : 'aspect-video'"
-    >
+    <div class="bg-stage" :class="roomClass">
       <ScoreTile
         :key="`${pack.shelfId}/${at}/${canvas.widthPx}`"
         :score="score"

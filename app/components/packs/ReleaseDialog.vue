@@ -33,8 +33,10 @@ const merged = computed(() =>
     ? takeRelease(draft.document, props.taken.pack, next.value, props.release.shelfId, new Set(takes.value))
     : null,
 )
-const shown = (value: unknown) =>
-  value === undefined ? 'not there' : typeof value === 'object' ? 'as it stands' : String(value)
+function shown(value: unknown): string {
+  if (value === undefined) return 'not there'
+  return typeof value === 'object' ? 'as it stands' : String(value)
+}
 
 async function take(): Promise<void> {
   isTaking.value = true

@@ -13,9 +13,10 @@ const props = defineProps<{ comparison: Comparison; field: RuleField; label: str
 const emit = defineEmits<{ change: [comparison: Comparison] }>()
 const channel = useChannel()
 const digits = computed(() => (props.field.type === 'money' ? minorDigits(channel.value.currency) : 0))
-const unit = computed(() =>
-  props.field.type === 'money' ? channel.value.currency : props.field.type === 'number' ? props.field.unit : '',
-)
+const unit = computed(() => {
+  if (props.field.type === 'money') return channel.value.currency
+  return props.field.type === 'number' ? props.field.unit : ''
+})
 const number = computed(() => ({
   unit: unit.value,
   step: digits.value > 0 ? 0.01 : 1,

@@ -73,14 +73,16 @@ function facetWords({ value }: AxisRow): string {
   const option = of.options[value]?.words ?? ''
   return of.id === 'tier' ? `tier ${option}` : option
 }
-const rangeWords = ({ first, last }: AxisStretch) =>
-  !field.value
-    ? 'every time'
-    : last >= 1_000_000_000
-      ? `${field.value.words} from ${valueWords(first)}`
-      : first === last
-        ? `${field.value.words} ${valueWords(first)}`
-        : `${field.value.words} ${valueWords(first)} to ${valueWords(last)}`
+function rangeWords({ first, last }: AxisStretch): string {
+  if (!field.value) return 'every time'
+  const { words } = field.value
+  if (last >= 1_000_000_000) return `${words} from ${valueWords(first)}`
+  return `${words} ${valueWords(first)}${first === last ? '' : ` to ${valueWords(last)}`}`
+}
+function inkOf({ ids }: AxisStretch): string {
+  if (ids.length === 0) return 'cursor-default text-faded italic'
+  return ids.includes(props.chosenId ?? '') ? 'bg-ink font-medium text-paper' : 'hover:bg-rule/60'
+}
 </script>
 
 <template>
@@ -97,14 +99,7 @@ const rangeWords = ({ first, last }: AxisStretch) =>
           :key="stretch.first"
           type="button"
           class="absolute inset-y-0 truncate border-r border-rule px-1.5 text-left text-2xs -outline-offset-2"
-          :class="[
-            stretch.ids.length === 0
-              ? 'cursor-default text-faded italic'
-              : stretch.ids.includes(chosenId ?? '')
-                ? 'bg-ink font-medium text-paper'
-                : 'hover:bg-rule/60',
-            stretch.hasGap && stretch.ids.length > 0 ? 'underline decoration-dotted' : '',
-          ]"
+          :class="[inkOf(stretch), stretch.hasGap && stretch.ids.length > 0 ? 'underline decoration-dotted' : '']"
           :style="
             row.stretches.length === 1
               ? { left: 0, width: '100%' }

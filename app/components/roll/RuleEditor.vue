@@ -22,7 +22,7 @@ const wayChoices = (field: RuleField) => comparisonsFor(field).map((value) => ({
 const put = (index: number, term: RuleTerm | null) =>
   emit('change', {
     ...props.rule,
-    of: props.rule.of.flatMap((each, at) => (at === index ? (term ? [term] : []) : [each])),
+    of: props.rule.of.flatMap((each, at) => (at === index ? (term ?? []) : each)),
   })
 
 function setField(index: number, id: string): void {

@@ -33,14 +33,23 @@ function stretchFrom(field: RuleField, nowMs: number): { from: string; to: strin
   return usualStretch[field.type] ?? { from: day(nowMs), to: day(nowMs + soonDays * 86_400_000) }
 }
 
+const numberOf = (comparison: Comparison | null): number | undefined => {
+  if (comparison && 'value' in comparison) return comparison.value
+  return comparison?.is === 'between' ? comparison.from : undefined
+}
+
+function firstValue(field: RuleField, before: Comparison | null): string {
+  if (field.type === 'choice' || field.type === 'set') return field.options[0]?.value ?? ''
+  return before && 'text' in before ? before.text : 'words'
+}
+
 /** A comparison to begin with, keeping what an earlier one of the same field already said. */
 export function startOf(
   field: RuleField,
   is: Comparison['is'] = comparisonsFor(field)[0] ?? 'exactly',
   before: Comparison | null = null,
 ): Comparison {
-  const number =
-    before && 'value' in before ? before.value : before?.is === 'between' ? before.from : (usualNumber[field.id] ?? 12)
+  const number = numberOf(before) ?? usualNumber[field.id] ?? 12
   const listed = before && 'values' in before ? before.values : null
   switch (is) {
     case 'between':
@@ -52,13 +61,7 @@ export function startOf(
       return {
         field: field.id,
         is,
-        values: listed ?? [
-          field.type === 'choice' || field.type === 'set'
-            ? (field.options[0]?.value ?? '')
-            : before && 'text' in before
-              ? before.text
-              : 'words',
-        ],
+        values: listed ?? [firstValue(field, before)],
       }
     case 'contains':
       return { field: field.id, is, text: listed?.[0] ?? 'words' }

@@ -21,6 +21,10 @@ const share = (ms: number) => `${(ms / lengthMs.value) * 100}%`
 const media = useMediaStore()
 const isSound = computed(() => props.row.kind === 'sound' || props.row.kind === 'voice')
 const waveform = computed(() => (props.row.mediaId ? media.measuredSounds.get(props.row.mediaId)?.waveform : undefined))
+const fill = computed(() => {
+  if (props.row.kind === 'voice') return 'bg-deep-sky text-white'
+  return isSound.value ? 'bg-moss text-white' : 'bg-clip text-snow'
+})
 </script>
 
 <template>
@@ -32,7 +36,7 @@ const waveform = computed(() => (props.row.mediaId ? media.measuredSounds.get(pr
     <div
       class="absolute inset-0 flex items-center overflow-hidden rounded-sm text-left select-none"
       :class="[
-        row.kind === 'voice' ? 'bg-deep-sky text-white' : isSound ? 'bg-moss text-white' : 'bg-clip text-snow',
+        fill,
         isSelected ? 'outline-2 outline-sky' : '',
         row.isOff ? 'opacity-45' : '',
         canEdit && !row.isLocked ? 'cursor-grab' : '',

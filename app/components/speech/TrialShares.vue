@@ -35,7 +35,7 @@ const total = computed(() => abusive.value.reduce((all, { count }) => all + coun
 </script>
 
 <template>
-  <section class="on-paper flex min-h-0 flex-col overflow-y-auto rounded-sm p-4" aria-labelledby="shares">
+  <section class="on-paper flex min-h-0 flex-col overflow-y-auto rounded-sm p-4" aria-labelledby="shares" tabindex="0">
     <h2 id="shares" class="font-display text-xl font-semibold">What it stops</h2>
     <p class="mt-1 mb-3 text-faded">
       On {{ total }} abusive and {{ innocent?.count ?? 0 }} innocent messages that ship with it: changed or stopped, by

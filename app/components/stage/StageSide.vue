@@ -97,7 +97,7 @@ const isBehind = computed(
   <div class="flex min-h-0 min-w-0 flex-col gap-4 overflow-x-hidden overflow-y-auto py-3 pr-3">
     <section aria-label="Playback">
       <p class="font-display leading-none">
-        <span class="text-4xl font-semibold tabular-nums">{{ seconds(tMs) }}</span>
+        <span class="text-4xl font-semibold tabular-nums">{{ seconds(tMs) }}</span>{{ ' ' }}
         <span class="font-semibold text-mist">s of {{ seconds(lengthMs) }}</span>
       </p>
       <div class="mt-3 flex flex-wrap gap-1.5">

@@ -40,13 +40,13 @@ export function around(boxes: readonly CanvasBox[]): CanvasBox | null {
 /** A part's box at rest, without its motion: what handles pull at. Text has the size that it was fitted to. */
 export function restBox(part: VisiblePart, visual: VisualState): StageBox {
   const { place, rotationDeg } = part
-  const size =
-    !isTextPart(part) && 'widthPx' in part
-      ? part
-      : part.kind === 'ticker'
-        ? { widthPx: part.widthPx, heightPx: visual.heightPx }
-        : visual
-  return { place, rotationDeg, widthPx: size.widthPx, heightPx: size.heightPx }
+  const { widthPx, heightPx } = sizeAtRest(part, visual)
+  return { place, rotationDeg, widthPx, heightPx }
+}
+
+function sizeAtRest(part: VisiblePart, visual: VisualState): { widthPx: number; heightPx: number } {
+  if (!isTextPart(part)) return 'widthPx' in part ? part : visual
+  return part.kind === 'ticker' ? { widthPx: part.widthPx, heightPx: visual.heightPx } : visual
 }
 
 /**

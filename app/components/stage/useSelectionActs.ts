@@ -13,6 +13,12 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { isPlaced } from './stageGeometry.ts'
 
+/** The side at a ratio of a length: one of its ends, else its middle. */
+function sideAt<Side extends string>(ratio: number, first: Side, last: Side): Side | 'centre' {
+  if (ratio === 0) return first
+  return ratio === 1 ? last : 'centre'
+}
+
 /** Edits of whatever is selected, for buttons, keys and the command palette alike. */
 export function useSelectionActs() {
   const draft = useDraftStore()
@@ -34,13 +40,13 @@ export function useSelectionActs() {
           part.place = {
             ...place,
             xPx: canvas.widthPx / 2,
-            origin: ratio.y === 0 ? 'top' : ratio.y === 1 ? 'bottom' : 'centre',
+            origin: sideAt(ratio.y, 'top', 'bottom'),
           }
         else
           part.place = {
             ...place,
             yPx: canvas.heightPx / 2,
-            origin: ratio.x === 0 ? 'left' : ratio.x === 1 ? 'right' : 'centre',
+            origin: sideAt(ratio.x, 'left', 'right'),
           }
         return
       }

@@ -96,17 +96,18 @@ const sameAs: Record<string, string> = {
   'image/vnd.mozilla.apng': 'image/apng',
 }
 
+/** What an Ogg file holds, by the name in its first page. */
+function oggSound(head: Buffer): string | null {
+  if (head.includes('OpusHead')) return 'audio/ogg; codecs=opus'
+  return head.includes('\u0001vorbis') ? 'audio/ogg; codecs=vorbis' : null
+}
+
 /** The type of a file by its content, whatever it is called; null for what is not known. */
 export async function typeOf(bytes: Uint8Array): Promise<string | null> {
   const found = await fileTypeFromBuffer(bytes)
   const mime = found ? (sameAs[found.mime] ?? found.mime) : null
   const head = Buffer.from(bytes.buffer, bytes.byteOffset, Math.min(bytes.length, 4096))
-  if (mime === 'audio/ogg' || mime === 'video/ogg' || mime === 'application/ogg')
-    return head.includes('OpusHead')
-      ? 'audio/ogg; codecs=opus'
-      : head.includes('\u0001vorbis')
-        ? 'audio/ogg; codecs=vorbis'
-        : null
+  if (mime === 'audio/ogg' || mime === 'video/ogg' || mime === 'application/ogg') return oggSound(head)
   if (mime === 'image/avif') return head.subarray(8, 12).toString('latin1') === 'avis' ? 'image/avif-sequence' : mime
   if (mime === 'image/png' && apngHeader(bytes)) return 'image/apng'
   if (mime === 'application/xml' || mime === null) {

@@ -12,8 +12,9 @@ export default defineEventHandler(async (event): Promise<LinkingView> => {
   const { database } = await useServices()
   const found = await findLinking(database.db, pathId(event, 'id'))
   if (!found || found.channelId !== channel.id) throw problemError(404, 'There is no such code. Ask for a new one.')
+  const unlinked = found.expiresAt.getTime() <= Date.now() ? 'expired' : 'waiting'
   return {
-    state: found.feedId ? 'linked' : found.expiresAt.getTime() <= Date.now() ? 'expired' : 'waiting',
+    state: found.feedId ? 'linked' : unlinked,
     feedId: found.feedId,
   }
 })
