@@ -1,4 +1,7 @@
-import { expect, test } from '../arrange/fixtures.ts'
+import type { PackShelfView } from '../../contract/packs.ts'
+import { expectNothingSideways } from '../arrange/faults.ts'
+import { dropFiles, expect, test } from '../arrange/fixtures.ts'
+import { wav } from '../media/wav.ts'
 import { box, part, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'room' })
@@ -204,4 +207,88 @@ test('a test says how many sources showed it', async ({ page, demo, signIn, cont
   await page.getByRole('button', { name: 'Send a test' }).click()
   await expect(page.getByText('Showing on 2 sources now')).toBeVisible()
   await expect(page.getByText('Shown by 2 sources')).toBeVisible({ timeout: 15_000 })
+})
+
+test('a set with every kind fits the room: all in sight, tools say what they are, empty places take files', async ({
+  page,
+  demo,
+  signIn,
+}) => {
+  test.slow()
+  await signIn()
+  const { packs } = (await (await page.request.get(`${demo.url}/api/packs`)).json()) as PackShelfView
+  const jelly = packs.find(({ name }) => name === 'Jelly parade')
+  const made = await page.request.post(`${demo.url}/api/packs/${jelly?.shelfId}/boxes`, { data: { name: 'All kinds' } })
+  const { id } = (await made.json()) as { id: string }
+  await page.goto(`${demo.url}/boxes/${id}`)
+
+  // Every kind is there without scrolling, and the arrow keys go along them.
+  const marks = page.locator('[data-roll]')
+  await expect(marks.first()).toBeVisible()
+  const alerts = await marks.count()
+  expect(alerts).toBeGreaterThan(15)
+  for (const mark of await marks.all()) await expect(mark).toBeInViewport({ ratio: 1 })
+  await expectNothingSideways(page)
+  await page.locator('[data-roll][aria-current]').focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-roll][aria-current]')).toHaveAccessibleName('Raid')
+
+  // A mark says what it is at once, by mouse and by keyboard; or its name stands beside it.
+  const tools = page.getByRole('toolbar', { name: 'Add and arrange parts' })
+  await tools.getByRole('button', { name: 'Add a shape' }).hover()
+  await expect(page.locator('.hint')).toHaveText('Add a shape')
+  await page.mouse.move(640, 20)
+  await expect(page.locator('.hint')).toHaveCount(0)
+  await page.keyboard.press('Tab')
+  await tools.getByRole('button', { name: 'Names of the tools' }).click()
+  await expect(tools.getByText('Running line')).toBeVisible()
+  await expectNothingSideways(page)
+
+  // What has no file yet can be seen, and takes one.
+  await tools.getByRole('button', { name: 'Add a picture' }).click()
+  await tools.getByRole('button', { name: 'Add a sound' }).click()
+  const empty = page.locator('[data-empty]')
+  await expect(empty).toHaveCount(2)
+  await empty.filter({ hasText: 'Picture' }).click()
+  await expect(page.getByRole('heading', { name: 'Choose a picture' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await dropFiles(page, '[data-stage]', [
+    {
+      name: 'thump.wav',
+      bytes: wav({ seconds: 1, sampleAt: (at) => 0.1 * Math.sin(2 * Math.PI * 440 * at) }),
+      type: 'audio/wav',
+    },
+  ])
+  await expect(empty).toHaveCount(1, { timeout: 20_000 })
+  await dropFiles(page, '[data-stage]', [
+    {
+      name: 'square.svg',
+      bytes: Buffer.from(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="80" height="80"><rect width="60" height="60" fill="#E0964B"/></svg>',
+      ),
+      type: 'image/svg+xml',
+    },
+  ])
+  await expect(page.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'square.svg' })).toBeVisible({
+    timeout: 20_000,
+  })
+  // Notices speak with the same letters as everything else.
+  const families = await page.evaluate(() =>
+    [document.body, document.querySelector('[data-sonner-toast]')].map(
+      (element) => element && getComputedStyle(element).fontFamily,
+    ),
+  )
+  expect(families[1]).toBe(families[0])
+
+  // A new line stands beside the words that are there; its list of variables is inside the window.
+  await tools.getByRole('button', { name: 'Add a line of text' }).click()
+  const boxes = await Promise.all(['line', 'headline'].map((each) => part(page, each).boundingBox()))
+  const [line, headline] = boxes.map((each) => each!)
+  const apart = line!.y >= headline!.y + headline!.height || line!.y + line!.height <= headline!.y
+  expect(apart || line!.x >= headline!.x + headline!.width || line!.x + line!.width <= headline!.x).toBe(true)
+  await page.getByLabel('Words of Line').click()
+  await page.keyboard.type(' {')
+  const list = page.locator('.cm-tooltip-autocomplete')
+  await expect(list).toBeInViewport({ ratio: 1 })
 })
