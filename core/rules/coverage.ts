@@ -1,6 +1,7 @@
 import { chosenWhere, type Ruled } from './chosen.ts'
 import type { Listener } from './fields.ts'
 import { intersect, OutOfBoxes, subtract, tidy, unite, type Box, type BoxBudget, type Region } from './region.ts'
+import { implies } from './implies.ts'
 import { all, any, conditionOf, find, not, stretchesOf, type Condition } from './search.ts'
 import { regionOf, spaceOf, type Space } from './space.ts'
 
@@ -159,15 +160,25 @@ function askers(space: Space, variations: readonly Ruled[], comparisons: number)
   const share = Math.ceil(comparisons / (variations.length * 3 + 1))
   const ask = (condition: Condition) =>
     find({ space, stretches, whole: space.whole, budget: { left: share } }, condition)
+  /** Whether one that comes first holds wherever this one does, as far as that is plain to see. */
+  function isHiddenPlainly(index: number): boolean {
+    const group = variations[index]?.share?.group ?? null
+    // Whoever shares plays where any of its group comes first.
+    const end = group === null ? index : variations.findIndex((each) => each.share?.group === group)
+    const budget = { left: share }
+    return rules.slice(0, end).some((other) => implies(space, rules[index] ?? null, other, budget))
+  }
   return {
     holds,
     find: ask,
     stateOf(index: number) {
-      const chosen = chosenWhere(space, variations, index)
+      const holdsHere = holds[index] ?? never
+      const isCovered = isHiddenPlainly(index)
+      const chosen = isCovered ? never : chosenWhere(space, variations, index)
       // Nothing comes before the first.
-      const lost = index === 0 ? never : all([holds[index] ?? never, not(chosen)])
-      const [plays, hidden] = [ask(chosen), ask(lost)]
-      const isUntold = plays === null || hidden === null
+      const lost = index === 0 ? never : all([holdsHere, not(chosen)])
+      const [plays, hidden] = [isCovered ? false : ask(chosen), ask(lost)]
+      const isUntold = plays === null || (plays !== false && hidden === null)
       const state = isUntold ? 'untold' : stateOf(rules[index] ?? null, plays !== false, hidden !== false)
       return { state: state as VariationCoverage['state'], isHidden: hidden !== false, lost }
     },

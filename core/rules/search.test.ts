@@ -7,8 +7,11 @@ import { plainCircumstances } from './circumstances.ts'
 import { coverageOf, statesOf } from './coverage.ts'
 import { exampleOf } from './exampleOf.ts'
 import type { Listener } from './fields.ts'
+import { implies } from './implies.ts'
 import { orderAdvice } from './reorder.ts'
 import type { Comparison, Rule } from './schema.ts'
+import { all, conditionOf, find, not, stretchesOf } from './search.ts'
+import { spaceOf } from './space.ts'
 import { ruleValuesOf } from './values.ts'
 
 const listener: Listener = { kinds: ['resubscription', 'raid'], offer: null }
@@ -70,6 +73,32 @@ describe('what can be said without drawing', () => {
     )
   })
 
+  it('a rule that visibly asks for all that another asks never holds where the other does not', () => {
+    const narrowed = fc.oneof(
+      fc.tuple(rule, rule),
+      // What is plain to see: the one rule with something more asked.
+      fc.tuple(rule, rule).map(([one, more]): [Rule, Rule] => [{ match: 'all', of: [...one.of, ...more.of] }, one]),
+      rule.map((one): [Rule, Rule] => [one, one]),
+    )
+    let implied = 0
+    fc.assert(
+      fc.property(narrowed, ([narrow, wide]) => {
+        const space = spaceOf(listener, [narrow, wide])
+        if (!implies(space, narrow, wide, { left: 10_000 })) return
+        implied += 1
+        const search = {
+          space,
+          stretches: stretchesOf(space, [narrow, wide]),
+          whole: space.whole,
+          budget: { left: 5_000_000 },
+        }
+        expect(find(search, all([conditionOf(space, narrow), not(conditionOf(space, wide))]))).toBe(false)
+      }),
+      { numRuns: 600 },
+    )
+    expect(implied).toBeGreaterThan(200)
+  })
+
   it('says that it cannot be told where it takes too long, and nothing wrong', () => {
     const said = coverageOf({ kinds: ['resubscription'], offer: null }, manyGroups(12), { boxes: 0, comparisons: 10 })
     expect(said.variations[0]?.state).toBe('untold')
@@ -128,6 +157,26 @@ describe('rules that are too many to draw', () => {
       const values = example && ruleValuesOf(example.event, channel, plainCircumstances, null)
       expect(values && chooseVariation(variations, values, 'k').variation?.id).toBe(id)
     }
+  })
+
+  it('a copy of one, and a copy made narrower, are said to be hidden by it', () => {
+    const [grouped, everyday] = manyGroups(20) as [Ruled, Ruled]
+    const of = grouped.rule?.of.slice(1) ?? []
+    const shared = { group: 'a', weight: 1 }
+    const ends = (variations: Ruled[]) =>
+      coverageOf(resub, variations).variations.map(({ id, state, by }) => [id, state, by])
+    const narrower: Ruled = {
+      ...grouped,
+      id: 'narrower',
+      rule: { match: 'all', of: [...of, grouped.rule!.of[0]!, contains('rye')] },
+    }
+    expect(ends([grouped, { ...grouped, id: 'copy' }, narrower, everyday]).slice(1, 3)).toEqual([
+      ['copy', 'unreachable', ['grouped']],
+      ['narrower', 'unreachable', ['grouped', 'copy']],
+    ])
+    // Of some that share, none hides another.
+    const sharing = [grouped, { ...grouped, id: 'copy' }].map((each) => ({ ...each, share: shared }))
+    expect(ends([...sharing, everyday]).map(([, state]) => state)).not.toContain('unreachable')
   })
 
   it('the order that mends one that never plays is found', () => {

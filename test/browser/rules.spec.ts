@@ -330,3 +330,43 @@ test('the desk lists all that came, says why nothing played, and what the draft 
   await dialog.getByRole('button', { name: 'Send it as a test' }).click()
   await expect(page.getByText('Nothing plays: This box has no alert for this kind of event.')).toBeVisible()
 })
+
+test('conditions too many to draw are said to be, while the room goes on being worked in', async ({
+  page,
+  demo,
+  signIn,
+}) => {
+  await signIn()
+  const grouped: Rule = {
+    match: 'all',
+    of: Array.from({ length: 20 }, (_, at) => ({
+      match: 'any' as const,
+      of: [
+        { field: 'months', is: 'exactly' as const, value: at * 3 + 1 },
+        { field: 'streak', is: 'exactly' as const, value: at * 2 + 1 },
+        { field: 'message', is: 'contains' as const, text: `word ${at + 10}` },
+      ],
+    })),
+  }
+  const resub = shortAlert('resubscription')
+  const [everyday] = resub.variations
+  if (!everyday) throw new Error('it has one')
+  const special = { ...everyday, id: 'resub-special', name: 'Twenty words', rule: grouped }
+  const hidden = { ...special, id: 'resub-hidden', name: 'The same again' }
+  const alert: Alert = { ...resub, variations: [special, hidden, everyday] }
+  const { id } = await boxOnAir(page, demo, 'Too many', [alert])
+
+  await page.goto(`${demo.url}/boxes/${id}`)
+  await expect(page.getByText('These conditions are too many to draw.')).toBeVisible()
+  await expect(axis(page).getByRole('button', { name: /^The same again/ })).toHaveText('The same again: never plays')
+  await axis(page).getByRole('button', { name: 'Twenty words' }).click()
+  // The words are asked after for each letter; the answer stays right and nothing waits for it.
+  await setWords(page, 'headline', 'twenty words at once')
+  await expect(saved(page)).toBeVisible()
+  await expectNoFaults(page)
+  // A test of the case makes an event that meets all twenty.
+  const tested = await page.request.post(`${demo.url}/api/boxes/${id}/tests`, {
+    data: { variationId: 'resub-special' },
+  })
+  expect(await tested.json()).toMatchObject({ reason: expect.stringMatching(/^“Twenty words” plays because/) })
+})
