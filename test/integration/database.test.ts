@@ -11,11 +11,16 @@ import { openEmbedded } from '../../server/db/openEmbedded.ts'
 import { openServer } from '../../server/db/openServer.ts'
 import {
   addBox,
+  countBoxes,
   findBox,
+  listBoxes,
   listDraftStates,
+  listPutAway,
+  moveBox,
   publishDraft,
   publishVersion,
   saveDraft,
+  setPutAway,
 } from '../../server/db/queries/boxes.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
 import { addFeed, findFeed, keepDelivery, listKeptDeliveries } from '../../server/db/queries/feeds.ts'
@@ -168,6 +173,29 @@ describe.each(engines)('$name', ({ isHere, open }) => {
     expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: true }])
     await saveDraft(db(), 'box-1', 4, draft)
     expect(await listDraftStates(db(), 'channel-1')).toEqual([{ isOnAir: true, isDifferent: false }])
+  })
+
+  it.runIf(isHere)('keeps boxes in the order that moves give them, those put away on a list of their own', async () => {
+    await addChannel(db(), { id: 'channel-3', name: 'Row', locale: 'en-IE', timeZone: 'UTC', currency: 'EUR' })
+    for (const id of ['row-a', 'row-b', 'row-c'])
+      await addBox(db(), { id, channelId: 'channel-3', name: id, draft, sourceToken: id })
+    const order = async () => (await listBoxes(db(), 'channel-3')).map(({ id }) => id)
+    await moveBox(db(), 'channel-3', 'row-a', null)
+    expect(await order()).toEqual(['row-b', 'row-c', 'row-a'])
+    await moveBox(db(), 'channel-3', 'row-a', 'row-b')
+    expect(await order()).toEqual(['row-a', 'row-b', 'row-c'])
+    // Of two moves at once neither takes back the other.
+    await Promise.all(['row-c', 'row-b'].map((id) => moveBox(db(), 'channel-3', id, 'row-a')))
+    expect((await order()).at(-1)).toBe('row-a')
+
+    expect(await setPutAway(db(), 'row-b', new Date())).toBe(true)
+    expect(await setPutAway(db(), 'row-b', new Date())).toBe(false)
+    expect(await order()).not.toContain('row-b')
+    expect(await findBox(db(), 'channel-3', 'row-b')).toBeNull()
+    expect((await listPutAway(db(), 'channel-3')).map(({ id }) => id)).toEqual(['row-b'])
+    expect(await countBoxes(db(), 'channel-3')).toEqual({ shown: 2, putAway: 1 })
+    expect(await setPutAway(db(), 'row-b', null)).toBe(true)
+    expect(await order()).toHaveLength(3)
   })
 
   const keep = async (

@@ -91,12 +91,14 @@ export async function setPutAway(db: Database, id: string, putAwayAt: Date | nul
 /** Moves a box before another one, or behind all. Of two moves at once the second finds the order that the first left. */
 export async function moveBox(db: Database, channelId: string, id: string, before: string | null): Promise<void> {
   await db.transaction(async (tx) => {
+    // Ordered here: a database server orders before it waits for what another move has locked.
     const rows = await tx
-      .select({ id: box.id })
+      .select({ id: box.id, position: box.position })
       .from(box)
       .where(eq(box.channelId, channelId))
-      .orderBy(asc(box.position), asc(box.id))
+      .orderBy(asc(box.id))
       .for('update')
+    rows.sort((a, b) => a.position - b.position)
     const rest = rows.map((row) => row.id).filter((each) => each !== id)
     const at = before === null ? -1 : rest.indexOf(before)
     const order = at < 0 ? [...rest, id] : [...rest.slice(0, at), id, ...rest.slice(at)]
