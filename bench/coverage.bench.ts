@@ -1,11 +1,11 @@
 // What it takes to know exactly which variation plays where, and how much brute force would have to ask to be as sure.
 import type { EventKind } from '../core/events/kinds.ts'
 import { sampleEvent } from '../core/events/sampleEvent.ts'
-import type { Ruled } from '../core/rules/chosen.ts'
 import { coverageOf } from '../core/rules/coverage.ts'
 import { exampleOf } from '../core/rules/exampleOf.ts'
 import { orderAdvice } from '../core/rules/reorder.ts'
 import { ruleHolds } from '../core/rules/matches.ts'
+import { manyGroups, manyTexts } from '../test/arrange/manyRules.ts'
 import { generatedRules, resub } from './generatedRules.ts'
 import { report } from './report.ts'
 import { medianMs, whole } from './timing.ts'
@@ -39,41 +39,11 @@ measured.push({
   figures: { took: `${medianMs(() => void orderAdvice(resub, usual)).toFixed(1)} ms` },
 })
 
-/** Rules that would take boxes without end: groups of conditions that all have to hold, and cases of two texts each. */
-const groups = (count: number): Ruled[] => [
-  {
-    id: 'grouped',
-    share: null,
-    rule: {
-      match: 'all',
-      of: Array.from({ length: count }, (_, at) => ({
-        match: 'any' as const,
-        of: [
-          { field: 'months', is: 'exactly' as const, value: at * 3 + 1 },
-          { field: 'streak', is: 'exactly' as const, value: at * 2 + 1 },
-          { field: 'message', is: 'contains' as const, text: `word ${at + 10}` },
-        ],
-      })),
-    },
-  },
-  { id: 'everyday', rule: null, share: null },
-]
-const texts = (count: number): Ruled[] => [
-  ...Array.from({ length: count }, (_, at) => ({
-    id: `text-${at}`,
-    share: null,
-    rule: {
-      match: 'all' as const,
-      of: ['one', 'two'].map((word) => ({ field: 'message', is: 'contains' as const, text: `${word} ${at + 10}` })),
-    },
-  })),
-  { id: 'everyday', rule: null, share: null },
-]
 for (const [what, rules] of [
-  ['12 groups of conditions', groups(12)],
-  ['20 groups of conditions', groups(20)],
-  ['9 cases of two texts', texts(9)],
-  ['49 cases of two texts', texts(49)],
+  ['12 groups of conditions', manyGroups(12)],
+  ['20 groups of conditions', manyGroups(20)],
+  ['9 cases of two texts', manyTexts(9)],
+  ['49 cases of two texts', manyTexts(49)],
 ] as const) {
   const sample = (kind: EventKind) => sampleEvent(kind, 'everyday', 0)
   const last = rules.at(-2)?.id ?? ''

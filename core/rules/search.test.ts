@@ -5,6 +5,7 @@ import { chooseVariation } from './choose.ts'
 import type { Ruled } from './chosen.ts'
 import { plainCircumstances } from './circumstances.ts'
 import { coverageOf, statesOf } from './coverage.ts'
+import { contains, manyGroups, manyTexts } from '../../test/arrange/manyRules.ts'
 import { exampleOf } from './exampleOf.ts'
 import type { Listener } from './fields.ts'
 import { implies } from './implies.ts'
@@ -104,36 +105,6 @@ describe('what can be said without drawing', () => {
     expect(said.variations[0]?.state).toBe('untold')
   })
 })
-
-const contains = (text: string): Comparison => ({ field: 'message', is: 'contains', text })
-/** One case of so many groups that all have to hold; drawn, every choice of one of each would be a box. */
-const manyGroups = (count: number): Ruled[] => [
-  {
-    id: 'grouped',
-    share: null,
-    rule: {
-      match: 'all',
-      of: Array.from({ length: count }, (_, at) => ({
-        match: 'any' as const,
-        of: [
-          { field: 'months', is: 'exactly' as const, value: at * 3 + 1 },
-          { field: 'streak', is: 'exactly' as const, value: at * 2 + 1 },
-          contains(`word ${at + 10}`),
-        ],
-      })),
-    },
-  },
-  { id: 'everyday', rule: null, share: null },
-]
-/** So many cases of two texts each; drawn, the last of them would be a power of two of boxes. */
-const manyTexts = (count: number): Ruled[] => [
-  ...Array.from({ length: count }, (_, at) => ({
-    id: `text-${at}`,
-    share: null,
-    rule: { match: 'all' as const, of: [contains(`one ${at + 10}`), contains(`two ${at + 10}`)] },
-  })),
-  { id: 'everyday', rule: null, share: null },
-]
 
 describe('rules that are too many to draw', () => {
   const resub: Listener = { kinds: ['resubscription'], offer: null }
