@@ -7,3 +7,5 @@ export const silenceMaxMs = 11_000
 export const sourceMessageMaxBytes = 16_384
 /** Close code of the socket: the address was replaced, and the page stops trying. */
 export const closedAddressReplaced = 4401
+/** Close code of the socket: the server restarts or the box is put away; the page tries again, for either may be back. */
+export const closedForNow = 1012

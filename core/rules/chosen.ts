@@ -1,6 +1,5 @@
 import type { Rule, Share } from './schema.ts'
-import { conditionOf, type Condition, type Known } from './search.ts'
-import type { Space } from './space.ts'
+import type { Condition, Known } from './search.ts'
 
 /** A variation as coverage sees it. */
 export interface Ruled {
@@ -12,9 +11,9 @@ export interface Ruled {
 /**
  * Where one variation can be chosen, as `choose` decides it: the first whose rule holds wins; where that one shares,
  * all of its group that hold may be drawn.
+ * @param holds where the rule of each variation holds, in their order
  */
-export function chosenWhere(space: Space, variations: readonly Ruled[], index: number): Condition {
-  const holds = variations.map(({ rule }) => conditionOf(space, rule))
+export function chosenWhere(variations: readonly Ruled[], holds: readonly Condition[], index: number): Condition {
   const own = holds[index] ?? (() => false)
   const group = variations[index]?.share?.group ?? null
   const isOfGroup = (at: number) => at === index || (group !== null && variations[at]?.share?.group === group)

@@ -1,7 +1,7 @@
 import { chosenWhere, type Ruled } from './chosen.ts'
 import type { Listener } from './fields.ts'
 import { intersect, OutOfBoxes, subtract, tidy, unite, type Box, type BoxBudget, type Region } from './region.ts'
-import { implies } from './implies.ts'
+import { implies, shapeOf } from './implies.ts'
 import { all, any, conditionOf, find, not, stretchesOf, type Condition } from './search.ts'
 import { regionOf, spaceOf, type Space } from './space.ts'
 
@@ -157,6 +157,7 @@ function askers(space: Space, variations: readonly Ruled[], comparisons: number)
   const rules = variations.map(({ rule }) => rule)
   const stretches = stretchesOf(space, rules)
   const holds = rules.map((rule) => conditionOf(space, rule))
+  const shapes = rules.map((rule) => shapeOf(space, rule))
   const share = Math.ceil(comparisons / (variations.length * 3 + 1))
   const ask = (condition: Condition) =>
     find({ space, stretches, whole: space.whole, budget: { left: share } }, condition)
@@ -166,7 +167,7 @@ function askers(space: Space, variations: readonly Ruled[], comparisons: number)
     // Whoever shares plays where any of its group comes first.
     const end = group === null ? index : variations.findIndex((each) => each.share?.group === group)
     const budget = { left: share }
-    return rules.slice(0, end).some((other) => implies(space, rules[index] ?? null, other, budget))
+    return shapes.slice(0, end).some((other) => implies(shapes[index] ?? null, other, budget))
   }
   return {
     holds,
@@ -174,7 +175,7 @@ function askers(space: Space, variations: readonly Ruled[], comparisons: number)
     stateOf(index: number) {
       const holdsHere = holds[index] ?? never
       const isCovered = isHiddenPlainly(index)
-      const chosen = isCovered ? never : chosenWhere(space, variations, index)
+      const chosen = isCovered ? never : chosenWhere(variations, holds, index)
       // Nothing comes before the first.
       const lost = index === 0 ? never : all([holdsHere, not(chosen)])
       const [plays, hidden] = [isCovered ? false : ask(chosen), ask(lost)]

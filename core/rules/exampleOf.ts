@@ -5,7 +5,7 @@ import { plainCircumstances, type Circumstances } from './circumstances.ts'
 import { chosenWhere, type Ruled } from './chosen.ts'
 import type { Listener } from './fields.ts'
 import type { Box } from './region.ts'
-import { boxesWhere, stretchesOf } from './search.ts'
+import { boxesWhere, conditionOf, stretchesOf } from './search.ts'
 import { missing, pointOf, spaceOf, type Dimension, type Space } from './space.ts'
 import { ruleValuesOf, type ChannelContext } from './values.ts'
 
@@ -82,7 +82,8 @@ export function exampleOf(
   const index = variations.findIndex(({ id }) => id === variationId)
   if (index < 0) return null
   const space = spaceOf({ kinds, offer }, rules)
-  const chosen = chosenWhere(space, variations, index)
+  const holds = rules.map((rule) => conditionOf(space, rule))
+  const chosen = chosenWhere(variations, holds, index)
   const kindAt = space.dimensions.findIndex(({ field }) => field.id === 'kind')
   const budget = { left: comparisonsMax }
   const stretches = stretchesOf(space, rules)

@@ -7,10 +7,15 @@ type Shape =
   | { match: 'all' | 'any' | 'none'; of: readonly Shape[] }
   | { at: number; spans: readonly (readonly [first: number, last: number])[] }
 
-function shapeOf(space: Space, term: Rule | RuleTerm): Shape {
+/** What a rule comes down to; null for one that always holds. */
+export function shapeOf(space: Space, rule: Rule | null): Shape | null {
+  return rule && shapeOfTerm(space, rule)
+}
+
+function shapeOfTerm(space: Space, term: Rule | RuleTerm): Shape {
   if (!isComparison(term as RuleTerm)) {
     const { match, of } = term as Rule
-    return { match, of: of.map((each) => shapeOf(space, each)) }
+    return { match, of: of.map((each) => shapeOfTerm(space, each)) }
   }
   const { isAny, asked } = askedBy(space, term as Exclude<RuleTerm, { match: unknown }>)
   return { match: isAny ? 'any' : 'all', of: asked }
@@ -23,9 +28,9 @@ function shapeOf(space: Space, term: Rule | RuleTerm): Shape {
  * @param budget takes one for each pair of stretches that is compared, at most the product of what both rules ask; it
  * says no once nothing is left
  */
-export function implies(space: Space, rule: Rule | null, other: Rule | null, budget: SearchBudget): boolean {
+export function implies(rule: Shape | null, other: Shape | null, budget: SearchBudget): boolean {
   if (other === null) return true
-  return rule !== null && shapeImplies(shapeOf(space, rule), shapeOf(space, other), budget)
+  return rule !== null && shapeImplies(rule, other, budget)
 }
 
 function shapeImplies(a: Shape, b: Shape, budget: SearchBudget): boolean {

@@ -1,11 +1,9 @@
 import type { ChangeBoxBody } from '../../contract/bodies.ts'
+import { closedForNow } from '../../contract/sourceLimits.ts'
 import { findAnyBox, moveBox, renameBox, setPutAway, type BoxRow } from '../db/queries/boxes.ts'
 import { problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
 import { checkRoomForBox } from './createBox.ts'
-
-/** Sources come back by themselves: the box may be brought back. */
-const closedPutAway = 1012
 
 /**
  * Renames a box, moves it among the others, puts it away or brings it back.
@@ -27,7 +25,7 @@ export async function changeBox(
   if (isPutAway === true && (await setPutAway(database.db, boxId, new Date()))) {
     onAir.forget(channelId)
     await queues.putAway(boxId)
-    rooms.closeBox(boxId, closedPutAway, 'box put away')
+    rooms.closeBox(boxId, closedForNow, 'box put away')
   }
   if (isPutAway === false && box.putAwayAt) {
     await checkRoomForBox(channelId)

@@ -1,4 +1,4 @@
-import { heartbeatEveryMs, silenceMaxMs } from '../../contract/sourceLimits.ts'
+import { closedForNow, heartbeatEveryMs, silenceMaxMs } from '../../contract/sourceLimits.ts'
 import type { ToSource } from '../../contract/sourceMessages.ts'
 import type { SourceView } from '../../contract/views.ts'
 
@@ -77,7 +77,7 @@ export class SourceRooms {
   /** Tells every source to come back soon: a server that stops must not leave sockets hanging. */
   closeAll(): void {
     clearInterval(this.heartbeat)
-    for (const boxId of this.rooms.keys()) this.closeBox(boxId, 1012, 'restarting')
+    for (const boxId of this.rooms.keys()) this.closeBox(boxId, closedForNow, 'restarting')
   }
 
   private beat(): void {

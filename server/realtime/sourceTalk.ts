@@ -1,5 +1,5 @@
 import { fromSource, type FromSource } from '../../contract/sourceMessages.ts'
-import { closedAddressReplaced, sourceMessageMaxBytes } from '../../contract/sourceLimits.ts'
+import { closedAddressReplaced, closedForNow, sourceMessageMaxBytes } from '../../contract/sourceLimits.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
 import { machineOf } from './machineOf.ts'
 import type { SourceRooms } from './sourceRooms.ts'
@@ -114,7 +114,7 @@ export class SourceTalk {
     // The address may have been replaced between the connection and its first word.
     const standing = await deps.standing()
     if (standing === 'replaced') return peer.close(closedAddressReplaced, 'address replaced')
-    if (standing === 'away') return peer.close(1012, 'box put away')
+    if (standing === 'away') return peer.close(closedForNow, 'box put away')
     if (this.isClosed) return
     if (deps.rooms.countIn(boxId) >= sourcesPerBoxMax) return peer.close(1013, 'too many sources')
     clearTimeout(this.patience)
