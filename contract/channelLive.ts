@@ -7,6 +7,8 @@ export interface ChannelLive {
   desks: DeskView[]
   /** Counts up with every change of the media library. */
   libraryRevision: number
+  /** The database does not answer, or has no room: what is shown here is what was known before. Null while all is well. */
+  databaseTrouble: 'gone' | 'full' | null
   /** Whether anything is read aloud. */
   voicesAreOn: boolean
 }

@@ -91,6 +91,8 @@ export interface SourceView {
   missing: string[]
   /** Names the machine that it runs on; empty where that cannot be told. */
   machine: string
+  /** It answers and was not ready for several alerts in a row: others do not wait for it. */
+  isSetAside: boolean
 }
 
 export type PlayState = 'waiting' | 'preparing' | 'playing' | 'done' | 'skipped' | 'expired' | 'failed'

@@ -6,6 +6,7 @@ import CommandPalette from '../components/frame/CommandPalette.vue'
 import PathRow from '../components/frame/PathRow.vue'
 import PersonMenu from '../components/frame/PersonMenu.vue'
 import RidgeLine from '../components/frame/RidgeLine.vue'
+import TroubleBar from '../components/frame/TroubleBar.vue'
 import ThunderMark from '../components/frame/ThunderMark.vue'
 import { useScheme } from '../composables/useScheme.ts'
 import { useLiveStore } from '../stores/live.ts'
@@ -49,6 +50,7 @@ onBeforeUnmount(() => live.close())
         <PersonMenu />
       </div>
     </header>
+    <TroubleBar v-if="live.live?.databaseTrouble" :trouble="live.live.databaseTrouble" />
     <PathRow v-if="!isInRoom" />
     <div class="min-h-0 flex-1"><slot /></div>
     <CommandPalette ref="palette" />

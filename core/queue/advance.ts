@@ -1,5 +1,12 @@
 import type { QueuePolicy } from './policy.ts'
-import type { Current, QueueCommand, QueueState, SourceProgress, StepResult } from './state.ts'
+import {
+  setAsideAfter,
+  type Current,
+  type QueueCommand,
+  type QueueState,
+  type SourceProgress,
+  type StepResult,
+} from './state.ts'
 
 /** After a play's own length, this much is allowed for its sources to say that they are done. */
 const doneGraceMs = 1_500
@@ -22,9 +29,13 @@ export function advance({ state, commands }: StepResult, nowMs: number, policy: 
   const sourceIds = Object.keys(state.sources)
   if (current || !next || state.isHeld || sourceIds.length === 0 || nowMs < state.freeAtMs) return { state, commands }
   const progressBySource: Record<string, SourceProgress> = {}
-  for (const id of sourceIds)
-    progressBySource[id] = state.sources[id]?.shownPlayIds.includes(next.playId) ? 'done' : 'preparing'
-  const fresh = sourceIds.filter((id) => progressBySource[id] === 'preparing')
+  // Where all are set aside there is nobody whom waiting for them would harm.
+  const areAllAside = sourceIds.every((id) => isSetAside(state, id))
+  for (const id of sourceIds) {
+    const begun = isSetAside(state, id) && !areAllAside ? 'aside' : 'preparing'
+    progressBySource[id] = state.sources[id]?.shownPlayIds.includes(next.playId) ? 'done' : begun
+  }
+  const fresh = sourceIds.filter((id) => progressBySource[id] !== 'done')
   commands.push({ type: 'recordPreparing', playId: next.playId })
   if (fresh.length > 0) commands.push({ type: 'prepare', playId: next.playId, sourceIds: fresh })
   const prepared: Current = { phase: 'preparing', ticket: next, sinceMs: nowMs, progress: progressBySource }
@@ -70,7 +81,7 @@ function advancePreparing(
       shownCount: 0,
       progress: current.progress,
     }
-    return { state: { ...state, current: playing }, commands }
+    return { state: { ...missedBy(state, current.progress), current: playing }, commands }
   }
   if (waitedMs >= policy.giveUpMs) {
     commands.push({
@@ -80,9 +91,27 @@ function advancePreparing(
       reason: `no source became ready within ${Math.round(waitedMs / 1000)} s`,
       shownCount: 0,
     })
-    return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
+    const missed = missedBy(state, current.progress)
+    return advance({ state: { ...missed, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
   }
   return { state, commands }
+}
+
+/** Whether nobody waits for a source: it answers, and was not ready for several plays in a row. */
+export function isSetAside(state: QueueState, sourceId: string): boolean {
+  return (state.sources[sourceId]?.missed ?? 0) >= setAsideAfter
+}
+
+/** Counts against the sources that are not ready that they are not. */
+function missedBy(state: QueueState, progress: Readonly<Record<string, SourceProgress>>): QueueState {
+  const late = Object.keys(progress).filter((id) => progress[id] === 'preparing' || progress[id] === 'aside')
+  if (late.length === 0) return state
+  const sources = { ...state.sources }
+  for (const id of late) {
+    const source = sources[id]
+    if (source) sources[id] = { ...source, missed: (source.missed ?? 0) + 1 }
+  }
+  return { ...state, sources }
 }
 
 /** Over when every source that took part is done, or when its time and the grace have passed. */
@@ -97,10 +126,11 @@ function isAnyPreparing(progress: Readonly<Record<string, SourceProgress>>): boo
   return false
 }
 
-/** With nobody taking part, nobody is done either. */
+/** With nobody taking part, nobody is done either. Whoever is set aside is not waited for here either. */
 function areAllDone(progress: Readonly<Record<string, SourceProgress>>): boolean {
   let isAnyDone = false
   for (const id in progress) {
+    if (progress[id] === 'aside') continue
     if (progress[id] !== 'done') return false
     isAnyDone = true
   }

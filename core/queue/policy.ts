@@ -10,6 +10,8 @@ export const queuePolicy = z.object({
   prepareMaxMs: z.int().min(100).max(60_000),
   /** No source ready by then: the play is given up. */
   giveUpMs: z.int().min(1_000).max(120_000),
+  /** What could not be prepared for the moment is tried again after this. */
+  stallMs: z.int().min(100).max(60_000),
   /** What nobody has let be read by then is shown without being read. */
   approvalMaxMs: z.int().min(1_000).max(3_600_000),
   /** More than this many never wait. */
@@ -22,6 +24,7 @@ export const defaultPolicy: QueuePolicy = {
   awayMaxMs: 120_000,
   prepareMaxMs: 4_000,
   giveUpMs: 20_000,
+  stallMs: 1_000,
   approvalMaxMs: 300_000,
   waitingMax: 3_000,
 }

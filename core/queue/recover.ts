@@ -14,7 +14,9 @@ export interface RecordedPlay {
  * several are recorded as playing, because a record of an end was lost, the last that started has the screen: of those
  * before it, what was confirmed has ended, and what nobody confirmed waits again (a source that has shown it says so).
  * @param plays in order of arrival
- * @param absentSinceMs as recorded; null when a source was connected, and the absence then counts from now
+ * @param absentSinceMs since when no source is connected, as recorded; null when one was
+ * @param aliveMs when the server was last known to run: where a source was connected, the absence counts from then, for
+ *   nobody has shown anything since
  * @returns the state, and the ends that are still to be recorded
  */
 export function recoverQueue(
@@ -22,7 +24,9 @@ export function recoverQueue(
   absentSinceMs: number | null,
   isHeld: boolean,
   nowMs: number,
+  aliveMs = nowMs,
 ): StepResult {
+  const absentMs = Math.min(nowMs, absentSinceMs ?? aliveMs)
   const started = plays
     .filter((play) => play.state === 'playing' && play.startedAtMs !== null)
     .sort((a, b) => (a.startedAtMs ?? 0) - (b.startedAtMs ?? 0))
@@ -36,12 +40,14 @@ export function recoverQueue(
     state: {
       ...emptyQueue,
       isHeld,
-      absentSinceMs: absentSinceMs ?? nowMs,
+      absentSinceMs: absentMs,
       freeAtMs: nowMs,
       waiting: [...again, ...inState('preparing'), ...inState('waiting')].map((play) => play.ticket),
       current: last ? currentOf(last) : null,
     },
     commands: [
+      // Kept at once: a server that stops again before any source came must not count from its own last moment.
+      ...(absentSinceMs === null ? [{ type: 'recordAbsence' as const, sinceMs: absentMs }] : []),
       ...again.map(({ ticket }): QueueCommand => ({
         type: 'recordReturned',
         playId: ticket.playId,

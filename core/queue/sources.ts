@@ -100,9 +100,10 @@ export function progress(
   const source = state.sources[sourceId]
   if (!source) return { state, commands }
   const isNewlySeen = reached !== 'ready' && !source.shownPlayIds.includes(playId)
-  const sources = isNewlySeen
-    ? { ...state.sources, [sourceId]: { shownPlayIds: [...source.shownPlayIds.slice(-199), playId] } }
-    : state.sources
+  // Ready for one, it is waited for again.
+  const isBack = (source.missed ?? 0) > 0
+  const shownPlayIds = isNewlySeen ? [...source.shownPlayIds.slice(-199), playId] : source.shownPlayIds
+  const sources = isNewlySeen || isBack ? { ...state.sources, [sourceId]: { shownPlayIds } } : state.sources
   let { current } = state
   if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed')
     return { state: { ...state, sources }, commands }

@@ -7,8 +7,11 @@ export interface Ticket {
   isAwaiting?: boolean
 }
 
-/** How far one source is with the current play. */
-export type SourceProgress = 'preparing' | 'ready' | 'started' | 'done'
+/** How far one source is with the current play. `aside`: it prepares, and nobody waits for it. */
+export type SourceProgress = 'preparing' | 'aside' | 'ready' | 'started' | 'done'
+
+/** A source that was not ready for so many plays in a row is set aside: others do not wait for it any more. */
+export const setAsideAfter = 2
 
 /**
  * The play that has the screen:
@@ -31,8 +34,8 @@ export type Current =
 export interface QueueState {
   waiting: Ticket[]
   current: Current | null
-  /** Connected sources with the plays that each says it has shown. */
-  sources: Record<string, { shownPlayIds: string[] }>
+  /** Connected sources with the plays that each says it has shown, and for how many in a row it was not ready. */
+  sources: Record<string, { shownPlayIds: string[]; missed?: number }>
   isHeld: boolean
   /** Since when no source is connected; null while at least one is. */
   absentSinceMs: number | null
@@ -58,6 +61,8 @@ export type QueueInput =
   | { type: 'removed'; playId: string; outcome: 'skipped' | 'failed'; reason: string }
   /** Somebody said whether it is read: it need not wait for that any more. */
   | { type: 'released'; playId: string }
+  /** It cannot be prepared just now, through no fault of its own: it goes back to the head of the line for a moment. */
+  | { type: 'stalled'; playId: string; reason: string }
   /** Its voices have spoken, and it is known how long it lasts. */
   | { type: 'measured'; playId: string; lengthMs: number }
   | { type: 'held'; isHeld: boolean }

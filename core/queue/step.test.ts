@@ -1,50 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { defaultPolicy } from './policy.ts'
+import { enqueued, joined, left, reached, removed, run, ticket } from '../../test/arrange/queueRun.ts'
 import { recoverQueue } from './recover.ts'
-import { emptyQueue, type QueueCommand, type QueueInput, type QueueState } from './state.ts'
+import { defaultPolicy } from './policy.ts'
+import { emptyQueue, type QueueInput } from './state.ts'
 import { nextWakeMs } from './advance.ts'
 import { step } from './step.ts'
-
-const ticket = (playId: string, enqueuedAtMs = 0, lengthMs = 5000) => ({ playId, enqueuedAtMs, lengthMs })
-const joined = (sourceId: string, shownPlayIds: string[] = []): QueueInput => ({
-  type: 'sourceJoined',
-  sourceId,
-  shownPlayIds,
-})
-const left = (sourceId: string): QueueInput => ({ type: 'sourceLeft', sourceId })
-const enqueued = (playId: string, atMs = 0, lengthMs = 5000): QueueInput => ({
-  type: 'enqueued',
-  ticket: ticket(playId, atMs, lengthMs),
-})
-const reached = (sourceId: string, playId: string, progress: 'ready' | 'started' | 'done'): QueueInput => ({
-  type: 'sourceProgress',
-  sourceId,
-  playId,
-  progress,
-})
-const removed = (playId: string): QueueInput => ({
-  type: 'removed',
-  playId,
-  outcome: 'skipped',
-  reason: 'skipped by Isaura Pinto',
-})
-
-/** Feeds inputs one after another; each is `[at, input]`. Remembers every command. */
-function run(inputs: readonly (readonly [number, QueueInput])[], from: QueueState = emptyQueue) {
-  let state = from
-  const commands: (QueueCommand & { atMs: number })[] = []
-  for (const [atMs, input] of inputs) {
-    const result = step(state, input, atMs, defaultPolicy)
-    state = result.state
-    commands.push(...result.commands.map((command) => ({ ...command, atMs })))
-  }
-  const of = <T extends QueueCommand['type']>(type: T) =>
-    commands.filter(
-      (command): command is Extract<QueueCommand, { type: T }> & { atMs: number } => command.type === type,
-    )
-  return { state, commands, of }
-}
 
 describe('one source', () => {
   it('prepares, starts when ready, ends when done, then takes the next after the gap', () => {
@@ -342,71 +303,19 @@ describe('plays whose voices have spoken', () => {
   })
 })
 
-describe('recoverQueue', () => {
-  it('takes up what was left: confirmed plays run on, unconfirmed ones wait for a word, prepared ones go first', () => {
-    const plays = [
-      { ticket: ticket('p1'), state: 'waiting' as const, startedAtMs: null, shownCount: 0 },
-      { ticket: ticket('p2'), state: 'preparing' as const, startedAtMs: null, shownCount: 0 },
-    ]
-    expect(recoverQueue(plays, null, false, 1000).state.waiting.map((each) => each.playId)).toEqual(['p2', 'p1'])
-    const playing = { ticket: ticket('p3'), state: 'playing' as const, startedAtMs: 500 }
-    expect(recoverQueue([{ ...playing, shownCount: 0 }], null, false, 1000).state.current?.phase).toBe('unconfirmed')
-    const confirmed = recoverQueue([{ ...playing, shownCount: 1 }], null, false, 1000).state
-    expect(run([[7000, { type: 'ticked' }]], confirmed).of('recordEnded')).toMatchObject([
-      { playId: 'p3', outcome: 'done' },
+describe('a play that cannot be prepared for the moment', () => {
+  it('goes back to the head of the line and is tried again, before the others', () => {
+    const before = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [1, enqueued('p2')],
+      [5, { type: 'stalled', playId: 'p1', reason: 'the database does not answer' }],
     ])
-  })
-})
-
-describe('recovering when records were lost', () => {
-  const playing = (playId: string, startedAtMs: number | null, shownCount: number) => ({
-    ticket: ticket(playId),
-    state: 'playing' as const,
-    startedAtMs,
-    shownCount,
-  })
-  it('drops none of several that are recorded as playing: the last runs on, what was seen has ended, the rest waits', () => {
-    const plays = [playing('p1', 100, 1), playing('p2', 300, 0), playing('p3', 200, 0), playing('p4', null, 0)]
-    const { state, commands } = recoverQueue(plays, null, false, 1000)
-    expect(state.current).toMatchObject({ phase: 'unconfirmed', ticket: { playId: 'p2' } })
-    expect(state.waiting.map(({ playId }) => playId)).toEqual(['p3', 'p4'])
-    expect(commands).toMatchObject([
-      { type: 'recordReturned', playId: 'p3' },
-      { type: 'recordReturned', playId: 'p4' },
-      { type: 'recordEnded', playId: 'p1', outcome: 'done', shownCount: 1 },
-    ])
-  })
-  it('plays what waits again on no source that says it has shown it', () => {
-    const { state } = recoverQueue([playing('p1', 100, 0), playing('p2', 300, 1)], null, false, 1000)
-    const { of } = run(
-      [
-        [1100, joined('a', ['p1', 'p2'])],
-        [9000, { type: 'ticked' }],
-        [9500, { type: 'ticked' }],
-      ],
-      state,
-    )
-    expect(of('prepare')).toEqual([])
-    expect(of('recordEnded').map(({ playId }) => playId)).toEqual(['p2', 'p1'])
-  })
-  it('loses no play and doubles none, whatever is recorded', () => {
-    const recorded = fc.record({
-      state: fc.constantFrom('waiting' as const, 'preparing' as const, 'playing' as const),
-      startedAtMs: fc.option(fc.nat(900)),
-      shownCount: fc.nat(2),
-    })
-    fc.assert(
-      fc.property(fc.array(recorded, { maxLength: 8 }), (list) => {
-        const plays = list.map((each, index) => ({ ...each, ticket: ticket(`p${index}`) }))
-        const { state, commands } = recoverQueue(plays, null, false, 1000)
-        const kept = [
-          ...state.waiting.map(({ playId }) => playId),
-          ...(state.current ? [state.current.ticket.playId] : []),
-          ...commands.flatMap((command) => (command.type === 'recordEnded' ? [command.playId] : [])),
-        ]
-        expect(kept.sort()).toEqual(plays.map(({ ticket: { playId } }) => playId).sort())
-      }),
-    )
+    expect(before.state.waiting.map(({ playId }) => playId)).toEqual(['p1', 'p2'])
+    expect(nextWakeMs(before.state, 6, defaultPolicy)).toBe(5 + defaultPolicy.stallMs)
+    const after = run([[5 + defaultPolicy.stallMs, { type: 'ticked' }]], before.state)
+    expect(after.of('prepare')).toMatchObject([{ playId: 'p1' }])
+    expect(run([[9, { type: 'stalled', playId: 'p2', reason: 'x' }]], after.state).commands).toEqual([])
   })
 })
 
@@ -423,6 +332,7 @@ describe('whatever happens, in whatever order', () => {
       progress: fc.constantFrom('ready' as const, 'started' as const, 'done' as const),
     }),
     playIds.map(removed),
+    playIds.map((playId) => ({ type: 'stalled' as const, playId, reason: 'the database does not answer' })),
     fc.boolean().map((isHeld) => ({ type: 'held' as const, isHeld })),
     fc.constant({ type: 'ticked' as const }),
     fc.constant({ type: 'enqueued' as const, ticket: ticket('') }),

@@ -41,6 +41,8 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
         },
         commands: [],
       }
+    case 'stalled':
+      return stall(state, input, nowMs, policy)
     case 'measured':
       return measured(state, input)
     case 'ticked':
@@ -86,6 +88,26 @@ function remove(
   return waiting.length === state.waiting.length
     ? { state, commands: [] }
     : { state: { ...state, waiting }, commands: [ended] }
+}
+
+/** What nobody has seen yet goes back to the head of the line; nothing is prepared before a moment has passed. */
+function stall(
+  state: QueueState,
+  { playId, reason }: Extract<QueueInput, { type: 'stalled' }>,
+  nowMs: number,
+  policy: QueuePolicy,
+): StepResult {
+  const { current } = state
+  if (current?.phase !== 'preparing' || current.ticket.playId !== playId) return { state, commands: [] }
+  return {
+    state: {
+      ...state,
+      current: null,
+      waiting: [current.ticket, ...state.waiting],
+      freeAtMs: Math.max(state.freeAtMs, nowMs + policy.stallMs),
+    },
+    commands: [{ type: 'recordReturned', playId, reason }],
+  }
 }
 
 function measured(state: QueueState, { playId, lengthMs }: Extract<QueueInput, { type: 'measured' }>): StepResult {

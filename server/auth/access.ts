@@ -10,10 +10,17 @@ import { readSessionCookie, sessionIdOf } from './sessionCookie.ts'
 /** What each role may do; each includes what stands after it. */
 const rank: Record<Role, number> = { owner: 3, editor: 2, moderator: 1 }
 
-export async function readSession(event: H3Event): Promise<SessionView | null> {
-  const { secret, database } = await useServices()
+/** What the session that the cookie names is called in the database; null without one. */
+export async function sessionIdIn(event: H3Event): Promise<string | null> {
+  const { secret } = await useServices()
   const key = await readSessionCookie(event, secret)
-  return key ? findSession(database.db, sessionIdOf(key)) : null
+  return key ? sessionIdOf(key) : null
+}
+
+export async function readSession(event: H3Event): Promise<SessionView | null> {
+  const { database } = await useServices()
+  const id = await sessionIdIn(event)
+  return id ? findSession(database.db, id) : null
 }
 
 /** The signed-in member, who must be at least this. @throws 401 or 403 as a problem document. */

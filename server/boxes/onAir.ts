@@ -10,6 +10,7 @@ import { listFeeds } from '../db/queries/feeds.ts'
 import { listPlayableMedia } from '../db/queries/media.ts'
 import { readChannel } from '../db/queries/people.ts'
 import { feedSource } from '../feeds/feedSource.ts'
+import { KeptPromises } from '../system/keptPromises.ts'
 
 /** A box as events meet it: the version that is on air, null when there is none. */
 export interface BoxOnAir {
@@ -35,19 +36,16 @@ export interface ChannelOnAir {
 
 /** Keeps what is on air at hand, so that deciding an event asks the database nothing. Forgotten on every change. */
 export class OnAirCache {
-  private readonly channels = new Map<string, Promise<ChannelOnAir>>()
+  private readonly channels = new KeptPromises<string, ChannelOnAir>()
 
   constructor(private readonly db: Database) {}
 
   read(channelId: string): Promise<ChannelOnAir> {
-    const kept = this.channels.get(channelId) ?? this.load(channelId)
-    this.channels.set(channelId, kept)
-    kept.catch(() => this.channels.delete(channelId))
-    return kept
+    return this.channels.get(channelId, () => this.load(channelId))
   }
 
   forget(channelId: string): void {
-    this.channels.delete(channelId)
+    this.channels.forget(channelId)
   }
 
   private async load(channelId: string): Promise<ChannelOnAir> {

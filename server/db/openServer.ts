@@ -5,7 +5,14 @@ import * as schema from './schema.ts'
 
 /** Connects to a PostgreSQL server. @throws when it cannot be reached: a start without a database is no start. */
 export async function openServer(url: string): Promise<DatabaseHandle> {
-  const pool = new pg.Pool({ connectionString: url, max: 8 })
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 8,
+    // A server that hangs must not hang what waits for it.
+    connectionTimeoutMillis: 3_000,
+    query_timeout: 15_000,
+    keepAlive: true,
+  })
   // An idle connection that breaks must not end the process; the next query opens a new one.
   pool.on('error', () => undefined)
   await pool.query('select 1')

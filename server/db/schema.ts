@@ -103,6 +103,12 @@ export const linking = pgTable('linking', {
   feedId: text('feed_id').references(() => feed.id),
 })
 
+/** When each part of the program was last known to run. */
+export const heartbeat = pgTable('heartbeat', {
+  id: text().primaryKey(),
+  at: at('at').notNull(),
+})
+
 export const apiKey = pgTable('api_key', {
   hash: text().primaryKey(),
   channelId: text('channel_id')

@@ -1,14 +1,16 @@
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { GroupCommit, TooBusyError } from './groupCommit.ts'
 
 /** Doubles numbers in groups, `pauseMs` each; 13 makes its whole group fail. */
 function doubling(pauseMs = 1) {
   const groups: number[][] = []
-  const commits = new GroupCommit<number, number>(async (items) => {
-    await new Promise((resolve) => setTimeout(resolve, pauseMs))
-    if (items.includes(13)) throw new Error('unlucky')
-    groups.push([...items])
-    return items.map((item) => item * 2)
+  const commits = new GroupCommit<number, number>({
+    commit: async (items) => {
+      await new Promise((resolve) => setTimeout(resolve, pauseMs))
+      if (items.includes(13)) throw new Error('unlucky')
+      groups.push([...items])
+      return items.map((item) => item * 2)
+    },
   })
   return { commits, groups }
 }
@@ -23,10 +25,12 @@ describe('GroupCommit', () => {
 
   it('answers only after the write', async () => {
     let isWritten = false
-    const commits = new GroupCommit<string, string>(async (items) => {
-      await new Promise((resolve) => setTimeout(resolve, 5))
-      isWritten = true
-      return items
+    const commits = new GroupCommit<string, string>({
+      commit: async (items) => {
+        await new Promise((resolve) => setTimeout(resolve, 5))
+        isWritten = true
+        return items
+      },
     })
     await commits.add('x')
     expect(isWritten).toBe(true)
@@ -41,6 +45,41 @@ describe('GroupCommit', () => {
       'failed',
       8,
     ])
+  })
+
+  it('tries again what fails through no fault of its own, and says that it may be there already', async () => {
+    const asked: boolean[] = []
+    const commits = new GroupCommit<string, string>({
+      commit: async (items, isAgain) => {
+        asked.push(isAgain)
+        // The first is written, and only its answer is lost.
+        if (asked.length === 1) throw new Error('connection lost')
+        return items
+      },
+      isPassing: (error) => error instanceof Error && error.message === 'connection lost',
+    })
+    expect(await commits.add('x')).toBe('x')
+    expect(await commits.add('y')).toBe('y')
+    expect(asked).toEqual([false, true, false])
+  })
+
+  it('tells everybody after a while, and those who come then at once', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'performance'] })
+    let isDown = true
+    const commits = new GroupCommit<string, string>({
+      commit: async (items) => {
+        if (isDown) throw new Error('down')
+        return items
+      },
+      isPassing: () => true,
+    })
+    const first = commits.add('x').catch((error: Error) => error.message)
+    await vi.advanceTimersByTimeAsync(3000)
+    expect(await first).toBe('down')
+    expect(await commits.add('y').catch((error: Error) => error.message)).toBe('down')
+    isDown = false
+    expect(await commits.add('z')).toBe('z')
+    vi.useRealTimers()
   })
 
   it('refuses more than can be written in reasonable time, and recovers', async () => {

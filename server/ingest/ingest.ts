@@ -130,9 +130,7 @@ export class Ingest {
     await insertPlays(this.deps.db, [
       { ...row, id: playId, ...untouchedPlay(nowMs), speech, approval: approval === 'awaiting' ? 'given' : approval },
     ])
-    this.deps.queues
-      .of(play.boxId)
-      .input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs } })
+    this.deps.queues.add(play.boxId, { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs })
     if (speech) this.deps.queues.speakAhead(play.boxId, playId)
     return playId
   }

@@ -1,5 +1,5 @@
 import type { Database } from '../db/handle.ts'
-import { insertDecidedEvents, type FeedTally } from '../db/queries/decidedEvents.ts'
+import { insertDecidedEvents, listKnownEventIds, type FeedTally } from '../db/queries/decidedEvents.ts'
 import type { DecisionRow } from '../db/queries/events.ts'
 import type { Decided, EarnedPlay } from './decideEvents.ts'
 
@@ -11,14 +11,22 @@ export interface KeptEvents {
   plays: EarnedPlay[]
 }
 
-/** Makes several pieces of input durable in one write. All of it, or nothing. */
-export async function keepDecided(db: Database, pieces: readonly Decided[]): Promise<KeptEvents[]> {
+/**
+ * Makes several pieces of input durable in one write. All of it, or nothing.
+ * @param isAgain an earlier try may have been written without anybody knowing: what stands there under the very ids of
+ *   these pieces is theirs, and new
+ */
+export async function keepDecided(db: Database, pieces: readonly Decided[], isAgain = false): Promise<KeptEvents[]> {
   const fresh = await insertDecidedEvents(db, {
     events: pieces.flatMap((piece) => piece.rows.events),
     decisions: pieces.flatMap((piece) => piece.rows.decisions),
     plays: pieces.flatMap((piece) => piece.rows.plays),
     tallies: mergeTallies(pieces.flatMap((piece) => piece.rows.tallies)),
   })
+  if (isAgain) {
+    const ids = pieces.flatMap((piece) => piece.rows.events.map(({ id }) => id))
+    for (const id of await listKnownEventIds(db, ids)) fresh.add(id)
+  }
   return pieces.map(({ rows, plays }) => {
     const acceptedIds = rows.events.map((event) => event.id).filter((id) => fresh.has(id))
     return {

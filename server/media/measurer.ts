@@ -3,6 +3,7 @@ import { setPriority } from 'node:os'
 import { measureDeadlineMs, measureMemoryBytes } from './measure/limits.ts'
 import type { MeasureAnswer } from './measure/measurement.ts'
 import { guardProcess } from '../system/guardProcess.ts'
+import { Turns } from '../system/turns.ts'
 
 /** How the measuring process is started. */
 export interface MeasurerEntry {

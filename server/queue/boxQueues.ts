@@ -2,12 +2,22 @@ import type { Logger } from 'pino'
 import { defaultPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
-import type { DeskView } from '../../contract/views.ts'
+import type { DeskView, SourceView } from '../../contract/views.ts'
 import type { Database } from '../db/handle.ts'
 import { listAllBoxes, type BoxRow } from '../db/queries/boxes.ts'
-import { findPlay, listEndedPlays, listOpenPlays, listPlays, mergePlaySpeech } from '../db/queries/plays.ts'
+import {
+  findPlay,
+  listEndedPlays,
+  listOpenPlays,
+  listPlays,
+  mergePlaySpeech,
+  type PlayRow,
+} from '../db/queries/plays.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
+import { isSetAside } from '../../core/queue/advance.ts'
+import type { Ticket } from '../../core/queue/state.ts'
 import type { SourceRooms } from '../realtime/sourceRooms.ts'
+import type { Clock } from '../system/clock.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 import { playView } from './playViews.ts'
 import type { Shows } from './shows.ts'
@@ -15,9 +25,11 @@ import type { Shows } from './shows.ts'
 export interface QueueDependencies {
   db: Database
   logger: Logger
-  now: () => number
+  clock: Clock
   rooms: SourceRooms
   shows: Shows
+  /** Told of failures of the database; whether it is one that passes by itself. */
+  noteTrouble: (error: unknown) => boolean
   onChange: (channelId: string) => void
   onStarted: (waitedMs: number) => void
 }
@@ -40,34 +52,40 @@ export class BoxQueues {
 
   constructor(private readonly deps: QueueDependencies) {}
 
-  /** Takes up every box where it was left. */
-  async recover(): Promise<void> {
-    for (const box of await listAllBoxes(this.deps.db)) await this.open(box)
+  /**
+   * Takes up every box where it was left.
+   * @param aliveAt when the server was last known to run; null: never
+   */
+  async recover(aliveAt: Date | null): Promise<void> {
+    for (const box of await listAllBoxes(this.deps.db)) await this.open(box, aliveAt)
   }
 
   /** Starts the queue of a box. */
-  async open(box: BoxRow): Promise<void> {
-    const plays = await listOpenPlays(this.deps.db, box.id)
-    const recorded = plays.map((play) => ({
-      ticket: {
-        playId: play.id,
-        enqueuedAtMs: play.enqueuedAt.getTime(),
-        lengthMs: play.lengthMs,
-        isAwaiting: play.approval === 'awaiting',
-      },
+  async open(box: BoxRow, aliveAt: Date | null = null): Promise<void> {
+    const { db, logger, clock, rooms, noteTrouble } = this.deps
+    const steady = (at: Date | null) => at && clock.steadyOf(at.getTime())
+    const recorded = (await listOpenPlays(db, box.id)).map((play) => ({
+      ticket: this.ticketOf(play),
       state: play.state as 'waiting' | 'preparing' | 'playing',
-      startedAtMs: play.startedAt?.getTime() ?? null,
+      startedAtMs: steady(play.startedAt),
       shownCount: play.shownCount,
     }))
-    const { state, commands } = recoverQueue(recorded, box.absentSince?.getTime() ?? null, box.isHeld, this.deps.now())
-    const { db, logger, now, rooms } = this.deps
+    const nowMs = clock.steadyMs()
+    const { state, commands } = recoverQueue(
+      recorded,
+      steady(box.absentSince),
+      box.isHeld,
+      nowMs,
+      steady(aliveAt) ?? nowMs,
+    )
     const runtime = new BoxRuntime(box.id, state, {
       db,
       logger,
-      now,
+      clock,
       policy: defaultPolicy,
       send: (boxId, sourceIds, message) => rooms.send(boxId, sourceIds, message),
       showPlay: (playId) => this.showPlay(playId),
+      noteTrouble,
       onWithheld: (playId, reason) =>
         void this.setVoice(box.id, playId, false, { reason }).catch((error: unknown) =>
           logger.error({ playId, err: error }, 'a play could not be let go on without its voice'),
@@ -77,6 +95,40 @@ export class BoxQueues {
     })
     this.runtimes.set(box.id, { runtime, channelId: box.channelId })
     runtime.carryOut(commands)
+  }
+
+  /** A kept play as the queue knows it, by the steady clock. */
+  private ticketOf({ id, enqueuedAt, lengthMs, approval }: PlayRow): Ticket {
+    return {
+      playId: id,
+      enqueuedAtMs: this.deps.clock.steadyOf(enqueuedAt.getTime()),
+      lengthMs,
+      isAwaiting: approval === 'awaiting',
+    }
+  }
+
+  /**
+   * Takes up what is open in the database and in no line: what was written while nobody could say so. For when the
+   * database is back. @throws where it is not
+   */
+  async takeUp(): Promise<number> {
+    let count = 0
+    for (const [boxId, { runtime }] of this.runtimes) {
+      for (const play of await listOpenPlays(this.deps.db, boxId)) {
+        if (runtime.knows(play.id)) continue
+        runtime.input({ type: 'enqueued', ticket: this.ticketOf(play) })
+        this.speakAhead(boxId, play.id)
+        count += 1
+      }
+    }
+    return count
+  }
+
+  /** Puts a play that is kept into the line of its box. */
+  add(boxId: string, ticket: Ticket): void {
+    const enqueuedAtMs = this.deps.clock.steadyOf(ticket.enqueuedAtMs)
+    // A box that was put away in this moment takes it up when it is brought back.
+    this.find(boxId)?.input({ type: 'enqueued', ticket: { ...ticket, enqueuedAtMs } })
   }
 
   /** The queue of a box; undefined for one that is put away. */
@@ -111,8 +163,7 @@ export class BoxQueues {
   enqueue(plays: readonly EarnedPlay[]): void {
     for (const play of plays) {
       if (!play.speaks) this.deps.shows.remember(play.show)
-      // A box that was put away in this moment takes it up when it is brought back.
-      this.find(play.boxId)?.input({ type: 'enqueued', ticket: play.ticket })
+      this.add(play.boxId, play.ticket)
       if (play.speaks) this.speakAhead(play.boxId, play.ticket.playId)
     }
   }
@@ -179,7 +230,8 @@ export class BoxQueues {
     if (current && state.current) {
       current.state = state.current.phase === 'preparing' ? 'preparing' : 'playing'
       if (state.current.phase === 'playing') current.shownCount = state.current.shownCount
-      current.startedAtMs = state.current.phase === 'preparing' ? null : state.current.startedAtMs
+      current.startedAtMs =
+        state.current.phase === 'preparing' ? null : this.deps.clock.wallOf(state.current.startedAtMs)
     }
     return {
       boxId,
@@ -188,8 +240,14 @@ export class BoxQueues {
       waitingCount: state.waiting.length,
       current,
       log: (await listEndedPlays(this.deps.db, boxId, logListed)).map((play) => playView(play, locale)),
-      sources: this.deps.rooms.views(boxId),
+      sources: this.sources(boxId),
     }
+  }
+
+  /** The sources of a box, with which of them nobody waits for. */
+  private sources(boxId: string): SourceView[] {
+    const { state } = this.of(boxId)
+    return this.deps.rooms.views(boxId).map((view) => ({ ...view, isSetAside: isSetAside(state, view.id) }))
   }
 
   async close(): Promise<void> {

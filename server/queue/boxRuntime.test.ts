@@ -4,6 +4,7 @@ import { defaultPolicy } from '../../core/queue/policy.ts'
 import { emptyQueue } from '../../core/queue/state.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
+import { Clock } from '../system/clock.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 
 const show = (playId: string) =>
@@ -15,6 +16,8 @@ function arrange() {
   const errors: unknown[] = []
   let finishWrite: (() => void) | null = null
   const gate = { isSlow: false, isBroken: false }
+  /** Where it is set, the wall clock stands there; otherwise it goes with the steady one. */
+  const wall: { nowMs: number | null } = { nowMs: null }
   const write = async (of: unknown) => {
     if (gate.isSlow) await new Promise<void>((resolve) => (finishWrite = resolve))
     if (gate.isBroken) throw new Error('the disk is full')
@@ -24,11 +27,13 @@ function arrange() {
     execute: write,
     update: () => ({ set: (set: unknown) => ({ where: () => write(set) }) }),
   } as unknown as Database
+  const clock = new Clock(() => wall.nowMs ?? Date.now())
   const showPlay = vi.fn(async (playId: string) => show(playId))
   const runtime = new BoxRuntime('box', emptyQueue, {
     db,
     logger: { error: (of: unknown) => errors.push(of) } as unknown as Logger,
-    now: () => Date.now(),
+    clock,
+    noteTrouble: (error) => error instanceof Error && error.message === 'the database is away',
     policy: defaultPolicy,
     send: (_boxId, to, message) => void sent.push({ to, message }),
     showPlay,
@@ -37,16 +42,18 @@ function arrange() {
     onStarted: () => undefined,
   })
   const enqueue = (playId: string, lengthMs = 3000) =>
-    runtime.input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: Date.now(), lengthMs } })
+    runtime.input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: clock.steadyMs(), lengthMs } })
   const join = (sourceId: string) => runtime.input({ type: 'sourceJoined', sourceId, shownPlayIds: [] })
   const progress = (sourceId: string, playId: string, reached: 'ready' | 'started' | 'done') =>
     runtime.input({ type: 'sourceProgress', sourceId, playId, progress: reached })
-  return { runtime, sent, writes, errors, gate, finish: () => finishWrite?.(), showPlay, enqueue, join, progress }
+  return { runtime, wall, sent, writes, errors, gate, finish: () => finishWrite?.(), showPlay, enqueue, join, progress }
 }
 const kinds = (sent: readonly { message: ToSource }[]) => sent.map(({ message }) => message.type)
 
 describe('BoxRuntime', () => {
-  beforeEach(() => void vi.useFakeTimers({ now: 1_000_000 }))
+  beforeEach(
+    () => void vi.useFakeTimers({ now: 1_000_000, toFake: ['setTimeout', 'clearTimeout', 'Date', 'performance'] }),
+  )
   afterEach(() => void vi.useRealTimers())
   const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
 
@@ -127,6 +134,39 @@ describe('BoxRuntime', () => {
     await pass(10)
     expect(kinds(sent)).toEqual(['prepare', 'start'])
     expect(errors.length).toBeGreaterThan(0)
+  })
+
+  it('waits with a play while the database is away, and then shows it', async () => {
+    const { sent, showPlay, enqueue, join, writes } = arrange()
+    for (let tries = 0; tries < 3; tries++) showPlay.mockRejectedValueOnce(new Error('the database is away'))
+    join('a')
+    enqueue('p1')
+    await pass(2 * defaultPolicy.stallMs + 100)
+    expect(sent).toEqual([])
+    await pass(2 * defaultPolicy.stallMs)
+    expect(sent.map(({ message }) => message)).toMatchObject([{ type: 'prepare', play: { playId: 'p1' } }])
+    expect(JSON.stringify(writes)).not.toContain('failed')
+  })
+
+  it.each([
+    ['an hour back', -3_600_000],
+    ['an hour on', 3_600_000],
+    ['forty days on', 40 * 86_400_000],
+    ['forty days back', -40 * 86_400_000],
+  ])('goes on in its pace where the clock is set %s, and what is kept is by the wall clock', async (_how, stepMs) => {
+    const { runtime, wall, sent, writes, enqueue, join, progress } = arrange()
+    join('a')
+    enqueue('p1')
+    enqueue('p2')
+    await pass(0)
+    progress('a', 'p1', 'ready')
+    wall.nowMs = Date.now() + stepMs
+    // Nobody says that it is done: its time passes.
+    await pass(3000 + 1500 + defaultPolicy.gapMs + 10)
+    expect(kinds(sent)).toEqual(['prepare', 'start', 'prepare'])
+    await runtime.settled()
+    const ended = JSON.stringify(writes).match(/endedAt[^0-9]+([0-9T:.-]+Z)/)?.[1] ?? ''
+    expect(Date.parse(ended)).toBe(wall.nowMs)
   })
 
   it('does nothing more once it is closed', async () => {

@@ -6,31 +6,39 @@ import { step } from '../../core/queue/step.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import { setAbsentSince } from '../db/queries/boxes.ts'
-import { recordPlays, type PlayRecord } from '../db/queries/playRecords.ts'
+import { recordPlays } from '../db/queries/playRecords.ts'
+import { timerMs, type Clock } from '../system/clock.ts'
+import { dropOldest } from '../system/dropOldest.ts'
+import { PlayLedger } from './playLedger.ts'
 
 export interface RuntimeDependencies {
   db: Database
   logger: Logger
-  now: () => number
+  clock: Clock
   policy: QueuePolicy
   send: (boxId: string, sourceIds: readonly string[], message: ToSource) => void
-  /** Builds what sources need to show a play; rejects when it cannot be built any more. */
+  /** Builds what sources need to show a play; rejects when it cannot be built any more, or not now. */
   showPlay: (playId: string) => Promise<PlayToShow>
+  /** Told of failures of the database; whether it is one that passes by itself. */
+  noteTrouble: (error: unknown) => boolean
   /** Nobody let a play be read in time. */
   onWithheld: (playId: string, reason: string) => void
   onChange: (boxId: string) => void
   onStarted: (boxId: string, waitedMs: number) => void
 }
 
+/** So many plays are remembered as having been in the line, whatever became of them. */
+const rememberedPlays = 8_000
+
 /**
- * Runs one box's queue: feeds inputs to the pure step, carries out its commands, wakes it in time. Records are written
- * in the background, in order, as many at once as have gathered meanwhile. A record lost in a crash costs nothing: the
+ * Runs one box's queue: feeds inputs to the pure step, carries out its commands, wakes it in time. Its times are those of
+ * the steady clock. Records are written in the background; see `PlayLedger`. A record lost in a crash costs nothing: the
  * play is prepared again, and a source that has shown it says so.
  */
 export class BoxRuntime {
   private timer: ReturnType<typeof setTimeout> | undefined
-  private writes: Promise<void> = Promise.resolve()
-  private unwritten: PlayRecord[] = []
+  private readonly ledger: PlayLedger
+  private readonly known = new Set<string>()
   private isClosed = false
 
   constructor(
@@ -38,6 +46,16 @@ export class BoxRuntime {
     private queue: QueueState,
     private readonly deps: RuntimeDependencies,
   ) {
+    this.ledger = new PlayLedger({
+      write: async ({ records, absentSince }) => {
+        if (records.length > 0) await recordPlays(deps.db, records)
+        if (absentSince !== undefined) await setAbsentSince(deps.db, boxId, absentSince)
+      },
+      isPassing: deps.noteTrouble,
+      onLost: (error) => deps.logger.error({ boxId, err: error }, 'a record could not be written'),
+    })
+    for (const { playId } of [...queue.waiting, ...(queue.current ? [queue.current.ticket] : [])])
+      this.known.add(playId)
     this.planWake()
   }
 
@@ -47,11 +65,20 @@ export class BoxRuntime {
 
   input(input: QueueInput): void {
     if (this.isClosed) return
-    const { state, commands } = step(this.queue, input, this.deps.now(), this.deps.policy)
+    if (input.type === 'enqueued') {
+      this.known.add(input.ticket.playId)
+      dropOldest(this.known, rememberedPlays)
+    }
+    const { state, commands } = step(this.queue, input, this.deps.clock.steadyMs(), this.deps.policy)
     this.queue = state
     this.carryOut(commands)
     this.planWake()
     this.deps.onChange(this.boxId)
+  }
+
+  /** Whether a play is or was in this line. */
+  knows(playId: string): boolean {
+    return this.known.has(playId)
   }
 
   /** Carries out what a step, or taking the queue up again, asks for. */
@@ -63,25 +90,31 @@ export class BoxRuntime {
   async close(): Promise<void> {
     this.isClosed = true
     clearTimeout(this.timer)
-    await this.writes
+    await this.ledger.close()
   }
 
   /** Resolves when what was recorded so far is in the database. */
   settled(): Promise<void> {
-    return this.writes
+    return this.ledger.settled()
+  }
+
+  /** The same, within a time. @returns whether it was */
+  isSettledWithin(ms: number): Promise<boolean> {
+    return this.ledger.isSettledWithin(ms)
   }
 
   private planWake(): void {
     clearTimeout(this.timer)
-    const nowMs = this.deps.now()
+    const nowMs = this.deps.clock.steadyMs()
     const wakeMs = nextWakeMs(this.queue, nowMs, this.deps.policy)
     if (wakeMs !== null && !this.isClosed)
-      this.timer = setTimeout(() => this.input({ type: 'ticked' }), Math.max(1, wakeMs - nowMs))
+      this.timer = setTimeout(() => this.input({ type: 'ticked' }), timerMs(wakeMs, nowMs))
   }
 
   private execute(command: QueueCommand): void {
-    const { boxId, deps } = this
-    const at = new Date(deps.now())
+    const { boxId, deps, ledger } = this
+    /** A moment of the queue as it is kept. */
+    const at = (steadyMs: number) => new Date(deps.clock.wallOf(steadyMs))
     switch (command.type) {
       case 'prepare':
         void this.prepare(command.playId, command.sourceIds)
@@ -97,30 +130,28 @@ export class BoxRuntime {
       case 'withhold':
         return deps.onWithheld(command.playId, command.reason)
       case 'recordLength':
-        return this.record({ id: command.playId, lengthMs: command.lengthMs })
+        return ledger.record({ id: command.playId, lengthMs: command.lengthMs })
       case 'recordPreparing':
-        return this.record({ id: command.playId, state: 'preparing' })
+        return ledger.record({ id: command.playId, state: 'preparing' })
       case 'recordStarted': {
         const ticket = this.queue.current?.ticket
         if (ticket) deps.onStarted(boxId, command.atMs - ticket.enqueuedAtMs)
-        return this.record({ id: command.playId, state: 'playing', startedAt: new Date(command.atMs) })
+        return ledger.record({ id: command.playId, state: 'playing', startedAt: at(command.atMs) })
       }
       case 'recordShown':
-        return this.record({ id: command.playId, shownCount: 1 })
+        return ledger.record({ id: command.playId, shownCount: 1 })
       case 'recordReturned':
-        return this.record({ id: command.playId, state: 'waiting', startedAt: null, reason: command.reason })
+        return ledger.record({ id: command.playId, state: 'waiting', startedAt: null, reason: command.reason })
       case 'recordEnded':
-        return this.record({
+        return ledger.record({
           id: command.playId,
           state: command.outcome,
           reason: command.reason,
-          endedAt: at,
+          endedAt: at(deps.clock.steadyMs()),
           shownCount: command.shownCount,
         })
       case 'recordAbsence':
-        return this.write((db) =>
-          setAbsentSince(db, boxId, command.sinceMs === null ? null : new Date(command.sinceMs)),
-        )
+        return ledger.recordAbsence(command.sinceMs === null ? null : at(command.sinceMs))
     }
   }
 
@@ -131,29 +162,11 @@ export class BoxRuntime {
       this.input({ type: 'measured', playId, lengthMs: play.score.lengthMs })
       this.deps.send(this.boxId, sourceIds, { type: 'prepare', play })
     } catch (error) {
+      // What cannot be read for the moment is not lost for that.
+      if (this.deps.noteTrouble(error))
+        return this.input({ type: 'stalled', playId, reason: 'the database does not answer' })
       this.deps.logger.error({ playId, err: error }, 'a play could not be built')
       this.input({ type: 'removed', playId, outcome: 'failed', reason: 'its version could not be read any more' })
     }
-  }
-
-  private record(record: PlayRecord): void {
-    this.unwritten.push(record)
-    if (this.unwritten.length > 1) return
-    this.write((db) => {
-      const gathered = this.unwritten
-      this.unwritten = []
-      return recordPlays(db, gathered)
-    })
-  }
-
-  private write(work: (db: Database) => Promise<void>): void {
-    this.writes = this.writes
-      .then(() => work(this.deps.db))
-      .catch((error: unknown) =>
-        this.deps.logger.error(
-          { boxId: this.boxId, message: error instanceof Error ? error.message.slice(0, 300) : '' },
-          'a record could not be written',
-        ),
-      )
   }
 }

@@ -1,6 +1,14 @@
 import type { ChannelLive } from '../../contract/channelLive.ts'
 
-type Listener = (live: ChannelLive) => void
+/** A screen that is open somewhere. */
+export interface Screen {
+  /** What it is told; put into words once for all of them. */
+  tell(live: string): void
+  /** It is told nothing more. */
+  end(): void
+  /** The session that it was opened in. */
+  sessionId: string
+}
 
 const atMostEveryMs = 120
 
@@ -9,7 +17,7 @@ const atMostEveryMs = 120
  * listen; with none listening nothing is read at all.
  */
 export class ChannelStream {
-  private readonly listeners = new Map<string, Set<Listener>>()
+  private readonly screens = new Map<string, Set<Screen>>()
   private readonly planned = new Map<string, ReturnType<typeof setTimeout>>()
 
   constructor(
@@ -18,19 +26,19 @@ export class ChannelStream {
   ) {}
 
   /** @returns what ends the subscription. */
-  listen(channelId: string, listener: Listener): () => void {
-    const set = this.listeners.get(channelId) ?? new Set<Listener>()
-    this.listeners.set(channelId, set)
-    set.add(listener)
+  listen(channelId: string, screen: Screen): () => void {
+    const set = this.screens.get(channelId) ?? new Set<Screen>()
+    this.screens.set(channelId, set)
+    set.add(screen)
     this.changed(channelId)
     return () => {
-      set.delete(listener)
-      if (set.size === 0) this.listeners.delete(channelId)
+      set.delete(screen)
+      if (set.size === 0 && this.screens.get(channelId) === set) this.screens.delete(channelId)
     }
   }
 
   changed(channelId: string): void {
-    if (!this.listeners.has(channelId) || this.planned.has(channelId)) return
+    if (!this.screens.has(channelId) || this.planned.has(channelId)) return
     this.planned.set(
       channelId,
       setTimeout(() => {
@@ -40,16 +48,28 @@ export class ChannelStream {
     )
   }
 
+  /** Something changed that concerns everybody. */
+  changedEverywhere(): void {
+    for (const channelId of this.screens.keys()) this.changed(channelId)
+  }
+
+  /** Whoever signed out there is told nothing more, in this moment. */
+  endSession(sessionId: string): void {
+    for (const set of this.screens.values())
+      for (const screen of [...set]) if (screen.sessionId === sessionId) screen.end()
+  }
+
   close(): void {
     for (const timer of this.planned.values()) clearTimeout(timer)
     this.planned.clear()
-    this.listeners.clear()
+    for (const set of [...this.screens.values()]) for (const screen of [...set]) screen.end()
+    this.screens.clear()
   }
 
   private async tell(channelId: string): Promise<void> {
     try {
-      const live = await this.read(channelId)
-      for (const listener of this.listeners.get(channelId) ?? []) listener(live)
+      const live = JSON.stringify(await this.read(channelId))
+      for (const screen of [...(this.screens.get(channelId) ?? [])]) screen.tell(live)
     } catch (error) {
       this.onError(error)
     }

@@ -2,6 +2,9 @@ import { closedForNow, heartbeatEveryMs, silenceMaxMs } from '../../contract/sou
 import type { ToSource } from '../../contract/sourceMessages.ts'
 import type { SourceView } from '../../contract/views.ts'
 
+/** What is known of a source by talking with it. */
+export type RoomView = Omit<SourceView, 'isSetAside'>
+
 /** The socket of a source, as far as rooms care. */
 export interface SourceSocket {
   send(text: string): void
@@ -11,7 +14,7 @@ export interface SourceSocket {
 
 interface ConnectedSource {
   socket: SourceSocket
-  view: SourceView
+  view: RoomView
   lastHeardMs: number
 }
 
@@ -20,7 +23,10 @@ export class SourceRooms {
   private readonly rooms = new Map<string, Map<string, ConnectedSource>>()
   private readonly heartbeat: ReturnType<typeof setInterval>
 
-  /** @param onSilent called for a source that was given up; it is already out of its room */
+  /**
+   * @param now the steady clock
+   * @param onSilent called for a source that was given up; it is already out of its room
+   */
   constructor(
     private readonly now: () => number,
     private readonly onSilent: (boxId: string, sourceId: string) => void,
@@ -29,7 +35,7 @@ export class SourceRooms {
     this.heartbeat.unref()
   }
 
-  join(boxId: string, socket: SourceSocket, view: SourceView): void {
+  join(boxId: string, socket: SourceSocket, view: RoomView): void {
     const room = this.rooms.get(boxId) ?? new Map<string, ConnectedSource>()
     this.rooms.set(boxId, room)
     room.set(view.id, { socket, view, lastHeardMs: this.now() })
@@ -42,7 +48,7 @@ export class SourceRooms {
   }
 
   /** Notes a sign of life and whatever else was learnt. */
-  heard(boxId: string, sourceId: string, learnt: Partial<SourceView> = {}): void {
+  heard(boxId: string, sourceId: string, learnt: Partial<RoomView> = {}): void {
     const source = this.rooms.get(boxId)?.get(sourceId)
     if (!source) return
     source.lastHeardMs = this.now()
@@ -57,7 +63,7 @@ export class SourceRooms {
     for (const id of sourceIds) room.get(id)?.socket.send(text)
   }
 
-  views(boxId: string): SourceView[] {
+  views(boxId: string): RoomView[] {
     return [...(this.rooms.get(boxId)?.values() ?? [])].map((source) => ({ ...source.view }))
   }
 

@@ -12,6 +12,8 @@ describe('talking with a source page', () => {
   const peer = { id: 'peer', send: vi.fn(), close: vi.fn(), terminate: vi.fn() }
   let rooms: SourceRooms
   let answer: (isValid: boolean) => void
+  let fail: (error: Error) => void
+  const errors: unknown[] = []
   let talk: SourceTalk
 
   beforeEach(() => {
@@ -24,10 +26,16 @@ describe('talking with a source page', () => {
     )
     talk = new SourceTalk('box', peer, {
       rooms,
+      steadyMs: () => 0,
+      onError: (error) => void errors.push(error),
       input: (input) => void inputs.push(input),
       changed: () => undefined,
       wakeVoices: () => undefined,
-      standing: () => new Promise((resolve) => (answer = (isValid) => resolve(isValid ? 'here' : 'replaced'))),
+      standing: () =>
+        new Promise((resolve, reject) => {
+          answer = (isValid) => resolve(isValid ? 'here' : 'replaced')
+          fail = reject
+        }),
     })
   })
   afterEach(() => {
@@ -48,6 +56,16 @@ describe('talking with a source page', () => {
     await last
     expect(types()).toEqual(['sourceJoined', 'ready', 'started'])
     expect(rooms.views('box')).toMatchObject([{ sound: 'blocked', missing: ['picture loaf'] }])
+  })
+
+  it('is told to come back where the database does not answer', async () => {
+    errors.length = 0
+    const said = say(hello)
+    await vi.advanceTimersByTimeAsync(0)
+    fail(new Error('down'))
+    await said
+    expect(errors).toHaveLength(1)
+    expect(peer.close).toHaveBeenCalledWith(1012, 'not now')
   })
 
   it('never lets a page join that has gone while its hello was looked at', async () => {

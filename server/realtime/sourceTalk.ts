@@ -1,6 +1,7 @@
 import { fromSource, type FromSource } from '../../contract/sourceMessages.ts'
 import { closedAddressReplaced, closedForNow, sourceMessageMaxBytes } from '../../contract/sourceLimits.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
+import { Turns } from '../system/turns.ts'
 import { machineOf } from './machineOf.ts'
 import type { SourceRooms } from './sourceRooms.ts'
 
@@ -24,6 +25,8 @@ export type Standing = 'here' | 'replaced' | 'away'
 
 export interface TalkDependencies {
   rooms: Pick<SourceRooms, 'join' | 'leave' | 'heard' | 'countIn'>
+  /** The steady clock, by which pings are sent. */
+  steadyMs: () => number
   /** Puts something into the queue of the box. */
   input: (input: QueueInput) => void
   /** The desk shows something else now. */
@@ -32,6 +35,8 @@ export interface TalkDependencies {
   wakeVoices: () => void
   /** Whether the address shows the box, was replaced, or its box is put away. */
   standing: () => Promise<Standing>
+  /** What the page said could not be dealt with. */
+  onError: (error: unknown) => void
 }
 
 /**
@@ -39,7 +44,7 @@ export interface TalkDependencies {
  * that is understood, and a page that has gone meanwhile never joins.
  */
 export class SourceTalk {
-  private turns: Promise<void> = Promise.resolve()
+  private readonly turns = new Turns()
   private waiting = 0
   private isClosed = false
   private hasJoined = false
@@ -56,17 +61,22 @@ export class SourceTalk {
 
   /** Takes a message of the page. Resolves when it and all before it have been dealt with. */
   hear(text: string, bytes: number): Promise<void> {
-    if (this.isClosed) return this.turns
+    if (this.isClosed) return this.turns.settled()
     if (bytes > sourceMessageMaxBytes) return this.refuse(1009, 'too large')
     if (this.waiting >= waitingMax) return this.refuse(1008, 'too many at once')
     const message = parseMessage(text)
     if (!message) return this.refuse(1007, 'not understood')
     this.waiting += 1
-    this.turns = this.turns.then(async () => {
+    return this.turns.take(async () => {
       this.waiting -= 1
-      if (!this.isClosed) await this.take(message)
+      try {
+        if (!this.isClosed) await this.take(message)
+      } catch (error) {
+        // Whoever connects while the database is away is told to come back, and nothing of it is thrown at anybody.
+        this.deps.onError(error)
+        this.peer.close(closedForNow, 'not now')
+      }
     })
-    return this.turns
   }
 
   /** The page has gone. What it said before and nobody has looked at yet is not looked at any more. */
@@ -81,7 +91,7 @@ export class SourceTalk {
 
   private refuse(code: number, reason: string): Promise<void> {
     this.peer.close(code, reason)
-    return this.turns
+    return this.turns.settled()
   }
 
   private async take(message: FromSource): Promise<void> {
@@ -103,7 +113,9 @@ export class SourceTalk {
         rooms.heard(boxId, sourceId, { sound: message.sound })
         return changed()
       case 'pong':
-        rooms.heard(boxId, sourceId, { latencyMs: Math.max(0, Math.round((Date.now() - message.sentAtMs) / 2)) })
+        rooms.heard(boxId, sourceId, {
+          latencyMs: Math.max(0, Math.round((this.deps.steadyMs() - message.sentAtMs) / 2)),
+        })
         return changed()
     }
   }

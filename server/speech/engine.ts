@@ -3,6 +3,7 @@ import { createInterface } from 'node:readline'
 import { err, ok, type Result } from '../../core/result.ts'
 import type { SpokenWord } from '../../core/speech/spoken.ts'
 import { guardProcess, type ProcessLimits } from '../system/guardProcess.ts'
+import { Turns } from '../system/turns.ts'
 
 /** What an engine made of a text: mono, 16 bits. */
 export interface Spoken {
@@ -62,7 +63,7 @@ export type EngineAnswer = {
  */
 export class EngineProcess implements SpeechEngine {
   private child: ChildProcess | null = null
-  private last: Promise<unknown> = Promise.resolve()
+  private readonly turns = new Turns()
   private timer: ReturnType<typeof setTimeout> | null = null
   /** Whether it has answered since it was last started because it broke. */
   private hasAnswered = false
@@ -96,9 +97,11 @@ export class EngineProcess implements SpeechEngine {
   }
 
   private ask(question: object): Promise<EngineAnswer> {
-    const answer = this.last.then(() => this.askNow(question))
-    this.last = answer
-    return answer
+    return this.turns
+      .take(() => this.askNow(question))
+      .catch((error: unknown) => ({
+        error: `The voice program cannot be asked: ${error instanceof Error ? error.message.slice(0, 120) : 'it broke'}.`,
+      }))
   }
 
   private async askNow(question: object): Promise<EngineAnswer> {

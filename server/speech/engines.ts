@@ -5,13 +5,14 @@ import { shippedEngines, type VoiceChoice } from '../../core/speech/voiceChoice.
 import type { VoiceView } from '../../contract/speech.ts'
 import { EngineProcess, type SpeechEngine, type Spoken } from './engine.ts'
 import { HttpEngine } from './httpEngine.ts'
+import { KeptPromises } from '../system/keptPromises.ts'
 
 /** How languages that are guessed are called by voices, where that is another name. */
 const alsoCalled: Record<string, string> = { zh: 'cmn', no: 'nb', tl: 'fil' }
 
 /** All engines of this server under one roof: who has which voices, and who speaks. */
 export class SpeechEngines {
-  private readonly known = new Map<string, Promise<Result<VoiceView[], string>>>()
+  private readonly known = new KeptPromises<string, Result<VoiceView[], string>>()
 
   constructor(private readonly engines: ReadonlyMap<string, SpeechEngine>) {}
 
@@ -69,15 +70,13 @@ export class SpeechEngines {
   private async voicesOf(name: string): Promise<Result<VoiceView[], string>> {
     const engine = this.engines.get(name)
     if (!engine) return err(notSetUp(name))
-    const asked = this.known.get(name) ?? this.ask(name, engine)
-    this.known.set(name, asked)
-    return asked
+    return this.known.get(name, () => this.ask(name, engine)).catch(() => err('The voice program cannot be asked.'))
   }
 
   private async ask(name: string, engine: SpeechEngine): Promise<Result<VoiceView[], string>> {
     const answer = await engine.voices()
     if (!answer.ok) {
-      this.known.delete(name)
+      this.known.forget(name)
       return answer
     }
     const voices = answer.value.map(({ id, name: called, language }) => ({ engine: name, id, name: called, language }))

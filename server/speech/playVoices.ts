@@ -14,6 +14,8 @@ import { mergePlaySpeech, type PlayWithEvent } from '../db/queries/plays.ts'
 import { listReadings } from '../db/queries/readings.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
 import type { Speaker } from './speaker.ts'
+import { KeptPromises } from '../system/keptPromises.ts'
+import { Turns } from '../system/turns.ts'
 
 interface PlayVoicesDependencies {
   db: Database
@@ -54,9 +56,9 @@ const readingsKept = 2000
  */
 export class PlayVoices {
   /** What was read lately, by channel: read from the database once. */
-  private readonly readings = new Map<string, Promise<Reading[]>>()
+  private readonly readings = new KeptPromises<string, Reading[]>()
   /** Plays of one channel are decided one after another: each counts in the limits of the next. */
-  private readonly lines = new Map<string, Promise<unknown>>()
+  private readonly lines = new Map<string, Turns>()
 
   private readonly late = new Set<string>()
 
@@ -83,7 +85,7 @@ export class PlayVoices {
       return await this.speak(play, speech, partIds, channel.speech)
     } catch (error) {
       this.deps.logger.error(
-        { playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' },
+        { playId: play.id, err: error },
         'what is read of a play could not be decided; the alert plays without a voice',
       )
       return {
@@ -100,7 +102,9 @@ export class PlayVoices {
     channel: ChannelOnAir,
   ): Promise<PlaySpeech> {
     const { channelId } = play.event
-    const decided = (this.lines.get(channelId) ?? Promise.resolve()).then(async () => {
+    const line = this.lines.get(channelId) ?? new Turns()
+    this.lines.set(channelId, line)
+    return line.take(async () => {
       const sayings: SaidView[] = []
       for (const { part, sayings: wanted } of voices)
         for (const saying of wanted)
@@ -122,11 +126,6 @@ export class PlayVoices {
         })
       return speech
     })
-    this.lines.set(
-      channelId,
-      decided.catch(() => undefined),
-    )
-    return decided
   }
 
   private async decideOne(
@@ -160,10 +159,9 @@ export class PlayVoices {
   /** What was read of a channel lately; what is too old goes. */
   private async readingsOf(channelId: string): Promise<Reading[]> {
     const sinceMs = this.deps.now() - readingsKeptMs
-    const reading =
-      this.readings.get(channelId) ?? listReadings(this.deps.db, channelId, new Date(sinceMs), readingsKept)
-    this.readings.set(channelId, reading)
-    const recent = await reading
+    const recent = await this.readings.get(channelId, () =>
+      listReadings(this.deps.db, channelId, new Date(sinceMs), readingsKept),
+    )
     while (recent.length > readingsKept || (recent[0] && recent[0].atMs < sinceMs)) recent.shift()
     return recent
   }
@@ -214,10 +212,7 @@ export class PlayVoices {
     // What somebody said of it stands beside, and stays.
     const done: PlaySpeech = { sayings, state: 'ready', note: troubles[0] ?? note }
     await mergePlaySpeech(this.deps.db, play.id, done).catch((error: unknown) =>
-      this.deps.logger.error(
-        { playId: play.id, message: error instanceof Error ? error.message.slice(0, 300) : '' },
-        'what is read of a play could not be recorded',
-      ),
+      this.deps.logger.error({ playId: play.id, err: error }, 'what is read of a play could not be recorded'),
     )
     this.deps.onChange(play.event.channelId)
     return { speech: done, spoken }

@@ -16,6 +16,7 @@ const titles: Record<number, string> = {
   429: 'Too many tries',
   500: 'Something broke here',
   503: 'Not ready',
+  507: 'No room left',
 }
 
 /** Builds a problem document. `detail` says what happened and what to do. */

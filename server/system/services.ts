@@ -2,7 +2,6 @@ import { mkdir } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
 import type { Logger } from 'pino'
 import { OnAirCache } from '../boxes/onAir.ts'
-import { ridgeView } from '../boxes/boxViews.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
@@ -10,6 +9,8 @@ import { isMediaUsed, listChannelsWithVoices } from '../db/queries/boxes.ts'
 import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { Linking } from '../feeds/linking.ts'
+import { DatabaseTrouble } from '../db/trouble.ts'
+import { probeDatabase } from '../db/probe.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
 import { ViewerHistory } from '../ingest/viewerHistory.ts'
@@ -30,10 +31,12 @@ import { BoxQueues } from '../queue/boxQueues.ts'
 import { Shows } from '../queue/shows.ts'
 import { ChannelStream } from '../realtime/channelStream.ts'
 import { SourceRooms } from '../realtime/sourceRooms.ts'
-import type { ChannelLive } from '../../contract/channelLive.ts'
+import { Clock } from './clock.ts'
 import type { Config } from './config.ts'
 import { ensureServerSecret } from './dataFolder.ts'
 import { lockFolder } from './folderLock.ts'
+import { Heartbeat } from './heartbeat.ts'
+import { LiveViews } from './liveViews.ts'
 import { createMetrics, type Metrics } from './metrics.ts'
 
 /** Everything that lives as long as the server. */
@@ -43,6 +46,9 @@ export interface Services {
   secret: string
   dataFolder: string
   database: DatabaseHandle
+  clock: Clock
+  /** Whether the database is in trouble. */
+  trouble: DatabaseTrouble
   media: MediaStore
   library: MediaLibrary
   uploads: Uploads
@@ -93,7 +99,8 @@ export async function startServices({
   if (applied.length > 0) logger.info({ applied }, 'database brought up to date')
   const secret = await ensureServerSecret(dataFolder, config.THUNDERCREST_SECRET)
   const { db } = database
-  const now = () => Date.now()
+  const clock = new Clock()
+  const now = () => clock.wallMs()
 
   const onAir = new OnAirCache(db)
   const history = new ViewerHistory(db)
@@ -103,9 +110,26 @@ export async function startServices({
     onAir.forget(channelId)
     stream.changed(channelId)
   })
-  const stream = new ChannelStream(readLive, (error) => logger.error({ err: error }, 'a live view could not be read'))
-  const rooms: SourceRooms = new SourceRooms(now, (boxId, sourceId) =>
-    queues.find(boxId)?.input({ type: 'sourceLeft', sourceId }),
+  const trouble = new DatabaseTrouble({
+    probe: () => probeDatabase(database),
+    onBack: async () => {
+      const count = await queues.takeUp()
+      if (count > 0) logger.warn({ count }, 'plays were taken up of which nobody knew that they had been written')
+    },
+    onChange(isDown) {
+      if (isDown) logger.error('the database does not answer')
+      else logger.warn('the database answers again')
+      stream.changedEverywhere()
+    },
+  })
+  const noteTrouble = (error: unknown) => trouble.note(error)
+  const stream = new ChannelStream(
+    (channelId) => views.read(channelId),
+    (error) => logger.error({ err: error }, 'a live view could not be read'),
+  )
+  const rooms: SourceRooms = new SourceRooms(
+    () => clock.steadyMs(),
+    (boxId, sourceId) => queues.find(boxId)?.input({ type: 'sourceLeft', sourceId }),
   )
   const metrics = createMetrics(() => rooms.count())
   const engines = findEngines(config.THUNDERCREST_VOICES)
@@ -126,9 +150,10 @@ export async function startServices({
   const queues: BoxQueues = new BoxQueues({
     db,
     logger,
-    now,
+    clock,
     rooms,
     shows,
+    noteTrouble,
     onChange: changed,
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
   })
@@ -138,7 +163,10 @@ export async function startServices({
     history,
     queues,
     metrics,
-    commits: new GroupCommit((pieces) => keepDecided(db, pieces)),
+    commits: new GroupCommit({
+      commit: (pieces, isAgain) => keepDecided(db, pieces, isAgain),
+      isPassing: noteTrouble,
+    }),
     onChange: changed,
   })
 
@@ -160,20 +188,10 @@ export async function startServices({
   })
   const uploads = new Uploads(uploadsFolder, library)
 
-  async function readLive(channelId: string): Promise<ChannelLive> {
-    const { boxes: all, locale, speech } = await onAir.read(channelId)
-    const boxes = all.filter(({ boxId }) => queues.find(boxId))
-    const desks = []
-    for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
-    const states = boxes.map(({ boxId }) => queues.of(boxId).state)
-    return {
-      serverNowMs: now(),
-      ridge: await ridgeView(db, channelId, states),
-      desks,
-      libraryRevision: library.revision(channelId),
-      voicesAreOn: speech.isOn,
-    }
-  }
+  const views = new LiveViews({ db, clock, onAir, queues, library, trouble })
+  const heartbeat = new Heartbeat(db, now, (error) => {
+    if (!noteTrouble(error)) logger.error({ err: error }, 'that the server runs could not be kept')
+  })
 
   function wakeVoices(channelId: string): void {
     onAir.read(channelId).then(
@@ -182,7 +200,7 @@ export async function startServices({
     )
   }
 
-  await queues.recover()
+  await queues.recover(await heartbeat.start())
   for (const channelId of await listChannelsWithVoices(db)) wakeVoices(channelId)
   await library.resume()
   await uploads.forgetUnfinished()
@@ -192,6 +210,8 @@ export async function startServices({
     secret,
     dataFolder,
     database,
+    clock,
+    trouble,
     media,
     library,
     uploads,
@@ -212,7 +232,9 @@ export async function startServices({
       rooms.closeAll()
       stream.close()
       library.close()
+      trouble.close()
       await queues.close()
+      await heartbeat.close()
       await database.close()
       await unlock()
     },

@@ -24,6 +24,7 @@ import { SourceRooms } from '../../server/realtime/sourceRooms.ts'
 import type { SpeechEngine } from '../../server/speech/engine.ts'
 import { SpeechEngines } from '../../server/speech/engines.ts'
 import { PlayVoices } from '../../server/speech/playVoices.ts'
+import { Clock } from '../../server/system/clock.ts'
 import { Speaker } from '../../server/speech/speaker.ts'
 import { SpeechCache } from '../../server/speech/speechCache.ts'
 import { readMigrations } from '../arrange/migrations.ts'
@@ -79,7 +80,8 @@ async function started() {
   const queues: BoxQueues = new BoxQueues({
     db: handle.db,
     logger,
-    now: Date.now,
+    clock: new Clock(),
+    noteTrouble: () => false,
     rooms,
     shows,
     onChange: () => undefined,

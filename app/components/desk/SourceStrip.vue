@@ -11,7 +11,7 @@ defineProps<{ desk: DeskView; nowMs: number }>()
       <p class="flex items-center gap-2 font-display font-semibold">
         <span
           class="size-2.5 rounded-full"
-          :class="source.missing.length > 0 || source.sound === 'blocked' ? 'bg-glow' : 'bg-fine'"
+          :class="source.missing.length > 0 || source.sound === 'blocked' || source.isSetAside ? 'bg-glow' : 'bg-fine'"
           aria-hidden="true"
         />Source {{ index + 1 }}
       </p>
@@ -19,7 +19,10 @@ defineProps<{ desk: DeskView; nowMs: number }>()
         {{ source.widthPx }}×{{ source.heightPx }} ·
         {{ source.latencyMs === null ? 'measuring' : `${source.latencyMs} ms` }}
       </p>
-      <p v-if="source.missing.length > 0" class="text-wrong">could not load: {{ source.missing.join(', ') }}</p>
+      <p v-if="source.isSetAside" class="text-wrong">
+        never ready in time: others start without it. Load its page again.
+      </p>
+      <p v-else-if="source.missing.length > 0" class="text-wrong">could not load: {{ source.missing.join(', ') }}</p>
       <p v-else-if="source.sound === 'blocked'" class="text-glow">
         silent: click once into its page to let it be heard
       </p>

@@ -1,16 +1,17 @@
-import { createEventStream, defineEventHandler } from 'h3'
-import { requireMember } from '../../auth/access.ts'
+import { defineEventHandler } from 'h3'
+import { requireMember, sessionIdIn } from '../../auth/access.ts'
+import { EventStream } from '../../realtime/eventStream.ts'
 import { useServices } from '../../system/services.ts'
 
-/** A stream of server-sent events with the state of the channel, whenever it changes. */
+/** A stream of server-sent events with the state of the channel, whenever it changes. It ends with the session. */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
+  const sessionId = (await sessionIdIn(event)) ?? ''
   const { stream } = await useServices()
-  const out = createEventStream(event)
-  const stopListening = stream.listen(channel.id, (live) => void out.push(JSON.stringify(live)))
-  out.onClosed(() => {
-    stopListening()
-    void out.close()
+  const out = new EventStream(event.node.res, () => stopListening())
+  const stopListening = stream.listen(channel.id, {
+    sessionId,
+    tell: (live) => out.push(live),
+    end: () => out.end(),
   })
-  return out.send()
 })

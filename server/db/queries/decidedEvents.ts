@@ -1,6 +1,6 @@
-import { sql } from 'drizzle-orm'
+import { inArray, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
-import type { decision, event, play } from '../schema.ts'
+import { event, type decision, type play } from '../schema.ts'
 
 type EventRow = Omit<typeof event.$inferSelect, 'seq'>
 
@@ -43,4 +43,14 @@ export async function insertDecidedEvents(
   // Both drivers answer `{ rows }`; their types do not say so in common.
   const { rows } = answer as unknown as { rows: { id: string }[] }
   return new Set(rows.map((row) => row.id))
+}
+
+/** Which of these ids there are events under. */
+export async function listKnownEventIds(db: Database, ids: readonly string[]): Promise<string[]> {
+  if (ids.length === 0) return []
+  const rows = await db
+    .select({ id: event.id })
+    .from(event)
+    .where(inArray(event.id, [...ids]))
+  return rows.map(({ id }) => id)
 }

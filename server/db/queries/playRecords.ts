@@ -14,23 +14,8 @@ export interface PlayRecord {
   lengthMs?: number
 }
 
-/**
- * Writes what changed about many plays in one statement; the later of two records about one play completes the earlier.
- */
+/** Writes what changed about many plays, one record each, in one call. Written again it changes nothing more. */
 export async function recordPlays(db: Database, records: readonly PlayRecord[]): Promise<void> {
-  const merged = new Map<string, PlayRecord>()
-  for (const record of records) merged.set(record.id, { ...merged.get(record.id), ...record })
-  const rows = [...merged.values()].map((record) => ({ ...record, isStartGone: record.startedAt === null }))
-  await db.execute(sql`
-    update play set
-      state = coalesce(given."state", play.state),
-      reason = coalesce(given."reason", play.reason),
-      shown_count = coalesce(given."shownCount", play.shown_count),
-      started_at = case when given."isStartGone" then null else coalesce(given."startedAt", play.started_at) end,
-      ended_at = coalesce(given."endedAt", play.ended_at),
-      length_ms = coalesce(given."lengthMs", play.length_ms)
-    from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as given(
-      "id" text, "state" text, "reason" text, "shownCount" integer, "startedAt" timestamptz, "isStartGone" boolean, "endedAt" timestamptz, "lengthMs" integer
-    )
-    where play.id = given."id"`)
+  const rows = records.map((record) => ({ ...record, isStartGone: record.startedAt === null }))
+  await db.execute(sql`select thundercrest_record_plays(${JSON.stringify(rows)}::jsonb)`)
 }

@@ -42,10 +42,14 @@ function end(peerId: string): void {
 }
 
 function talkWith(boxId: string, token: string, peer: SourcePeer, services: Services): SourceTalk {
-  const { rooms, queues, stream, wakeVoices } = services
+  const { rooms, queues, stream, wakeVoices, clock, trouble, logger } = services
   const channelId = () => queues.channelOf(boxId) ?? ''
   return new SourceTalk(boxId, peer, {
     rooms,
+    steadyMs: () => clock.steadyMs(),
+    onError(error) {
+      if (!trouble.note(error)) logger.error({ err: error }, 'what a source said could not be dealt with')
+    },
     // A box that is put away has no queue any more; its sources are told to go in the same moment.
     input: (input) => queues.find(boxId)?.input(input),
     changed: () => stream.changed(channelId()),

@@ -1,0 +1,61 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { PlayLedger, type Ledger } from './playLedger.ts'
+
+describe('PlayLedger', () => {
+  beforeEach(() => void vi.useFakeTimers())
+  afterEach(() => void vi.useRealTimers())
+
+  /** `down`: failures that pass still to come; a record called `bad` never works. */
+  function arrange(down = 0) {
+    const written: Ledger[] = []
+    const lost: unknown[] = []
+    const state = { down }
+    const ledger = new PlayLedger({
+      write: async (given) => {
+        if (state.down > 0) {
+          state.down -= 1
+          throw new Error('down')
+        }
+        if (given.records.some(({ id }) => id === 'bad')) throw new Error('a value that does not fit')
+        written.push(given)
+      },
+      isPassing: (error) => error instanceof Error && error.message === 'down',
+      onLost: (error) => lost.push(error),
+    })
+    return { ledger, written, lost, state }
+  }
+
+  it('keeps what could not be written until it is, what is newer over what is older', async () => {
+    const { ledger, written, lost } = arrange(3)
+    ledger.record({ id: 'p1', state: 'preparing' })
+    await vi.advanceTimersByTimeAsync(100)
+    ledger.record({ id: 'p1', state: 'skipped', reason: 'skipped by tallowmoth' })
+    ledger.recordAbsence(null)
+    expect(await Promise.all([ledger.isSettledWithin(50), vi.advanceTimersByTimeAsync(60)])).toMatchObject([false, {}])
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(written).toEqual([
+      { records: [{ id: 'p1', state: 'skipped', reason: 'skipped by tallowmoth' }], absentSince: null },
+    ])
+    expect([ledger.isEmpty, lost]).toEqual([true, []])
+  })
+
+  it('leaves out what does not fit, and writes the others', async () => {
+    const { ledger, written, lost } = arrange()
+    ledger.record({ id: 'p1', state: 'done' })
+    ledger.record({ id: 'bad', reason: 'x' })
+    ledger.recordAbsence(null)
+    await ledger.settled()
+    expect(written.flatMap(({ records }) => records.map(({ id }) => id))).toEqual(['p1'])
+    expect(written.at(-1)).toEqual({ records: [], absentSince: null })
+    expect(lost).toHaveLength(1)
+  })
+
+  it('ends where it is closed while the database stays away', async () => {
+    const { ledger, lost } = arrange(Infinity)
+    ledger.record({ id: 'p1', state: 'done' })
+    const closed = ledger.close()
+    await vi.advanceTimersByTimeAsync(6000)
+    await closed
+    expect(lost).toHaveLength(1)
+  })
+})

@@ -1,0 +1,59 @@
+import { EventEmitter } from 'node:events'
+import { describe, expect, it, vi } from 'vitest'
+import { EventStream } from './eventStream.ts'
+
+function response(takes: boolean) {
+  const written: string[] = []
+  const emitter = new EventEmitter()
+  const state = { takes, length: 0 }
+  const out = {
+    writeHead: vi.fn(),
+    flushHeaders: vi.fn(),
+    write(text: string) {
+      written.push(text)
+      if (!state.takes) state.length += text.length
+      return state.takes
+    },
+    end: vi.fn(() => void emitter.emit('close')),
+    destroy: vi.fn(() => void emitter.emit('close')),
+    get writableLength() {
+      return state.length
+    },
+    on: (event: string, act: () => void) => emitter.on(event, act),
+  }
+  return { out: out as unknown as ConstructorParameters<typeof EventStream>[0] & typeof out, written, state, emitter }
+}
+
+describe('EventStream', () => {
+  it('writes each event while it is read', () => {
+    const { out, written } = response(true)
+    const stream = new EventStream(out, () => undefined)
+    stream.push('1')
+    stream.push('2')
+    expect(written).toEqual(['data: 1\n\n', 'data: 2\n\n'])
+  })
+
+  it('keeps only the newest for a reader that does not read, and gives it that when it does', () => {
+    const { out, written, state, emitter } = response(false)
+    const stream = new EventStream(out, () => undefined)
+    for (let event = 0; event < 500; event++) stream.push(`${event}`.padEnd(10_000))
+    expect(written).toHaveLength(1)
+    state.takes = true
+    state.length = 0
+    emitter.emit('drain')
+    expect(written.at(-1)?.trim()).toBe('data: 499')
+  })
+
+  it('cuts off whoever reads nothing at all, and says once that it is over', () => {
+    vi.useFakeTimers()
+    const { out } = response(false)
+    const onOver = vi.fn()
+    const stream = new EventStream(out, onOver)
+    stream.push('x'.repeat(1024 * 1024))
+    vi.advanceTimersByTime(20_000)
+    expect(out.destroy).toHaveBeenCalledOnce()
+    stream.push('more')
+    expect(onOver).toHaveBeenCalledOnce()
+    vi.useRealTimers()
+  })
+})

@@ -1,0 +1,88 @@
+import type { ChannelLive } from '../../contract/channelLive.ts'
+import { ridgeView } from '../boxes/boxViews.ts'
+import type { OnAirCache } from '../boxes/onAir.ts'
+import type { Database } from '../db/handle.ts'
+import type { DatabaseTrouble } from '../db/trouble.ts'
+import type { MediaLibrary } from '../media/library.ts'
+import type { BoxQueues } from '../queue/boxQueues.ts'
+import type { Clock } from './clock.ts'
+import { dropOldest } from './dropOldest.ts'
+
+interface LiveViewsDependencies {
+  db: Database
+  clock: Clock
+  onAir: OnAirCache
+  queues: BoxQueues
+  library: MediaLibrary
+  trouble: Pick<DatabaseTrouble, 'note' | 'why'>
+}
+
+/** Of so many channels it is remembered what was shown last. */
+const remembered = 200
+
+/** What the screens of a channel show of what happens now. */
+export class LiveViews {
+  private readonly last = new Map<string, ChannelLive>()
+
+  constructor(private readonly deps: LiveViewsDependencies) {}
+
+  /**
+   * Reads it. While the database does not answer, it is what was known before, with what the lines themselves know, and
+   * it says so. @throws where the database does not answer and nothing was known before
+   */
+  async read(channelId: string): Promise<ChannelLive> {
+    try {
+      const live = await this.fresh(channelId)
+      this.last.delete(channelId)
+      this.last.set(channelId, live)
+      dropOldest(this.last, remembered)
+      return live
+    } catch (error) {
+      const known = this.last.get(channelId)
+      if (!this.deps.trouble.note(error) || !known) throw error
+      return this.meanwhile(known)
+    }
+  }
+
+  private async fresh(channelId: string): Promise<ChannelLive> {
+    const { db, clock, onAir, queues, library, trouble } = this.deps
+    const { boxes: all, locale, speech } = await onAir.read(channelId)
+    const boxes = all.filter(({ boxId }) => queues.find(boxId))
+    const desks = []
+    for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
+    const states = boxes.map(({ boxId }) => queues.of(boxId).state)
+    return {
+      serverNowMs: clock.wallMs(),
+      ridge: await ridgeView(db, channelId, states),
+      desks,
+      libraryRevision: library.revision(channelId),
+      databaseTrouble: trouble.why,
+      voicesAreOn: speech.isOn,
+    }
+  }
+
+  private meanwhile(known: ChannelLive): ChannelLive {
+    const { clock, queues, trouble } = this.deps
+    const desks = known.desks.map((desk) => {
+      const state = queues.find(desk.boxId)?.state
+      if (!state) return desk
+      const waitingIds = new Set(state.waiting.map(({ playId }) => playId))
+      const shown = [...desk.waiting, ...(desk.current ? [desk.current] : [])]
+      return {
+        ...desk,
+        isHeld: state.isHeld,
+        waiting: desk.waiting.filter(({ id }) => waitingIds.has(id)),
+        waitingCount: state.waiting.length,
+        current: shown.find(({ id }) => id === state.current?.ticket.playId) ?? null,
+      }
+    })
+    const waiting = desks.reduce((sum, { waitingCount }) => sum + waitingCount, 0)
+    return {
+      ...known,
+      serverNowMs: clock.wallMs(),
+      desks,
+      ridge: { ...known.ridge, desk: { ...known.ridge.desk, waiting } },
+      databaseTrouble: trouble.why ?? 'gone',
+    }
+  }
+}
