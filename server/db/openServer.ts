@@ -4,10 +4,10 @@ import type { DatabaseHandle } from './handle.ts'
 import * as schema from './schema.ts'
 
 /** Connects to a PostgreSQL server. @throws when it cannot be reached: a start without a database is no start. */
-export async function openServer(url: string): Promise<DatabaseHandle> {
+export async function openServer(url: string, connections = 8): Promise<DatabaseHandle> {
   const pool = new pg.Pool({
     connectionString: url,
-    max: 8,
+    max: connections,
     // A server that hangs must not hang what waits for it.
     connectionTimeoutMillis: 3_000,
     query_timeout: 15_000,

@@ -10,6 +10,7 @@ import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { Linking } from '../feeds/linking.ts'
 import { DatabaseTrouble } from '../db/trouble.ts'
+import { Housekeeping } from '../db/housekeeping.ts'
 import { probeDatabase } from '../db/probe.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
@@ -200,6 +201,9 @@ export async function startServices({
     )
   }
 
+  const housekeeping = new Housekeeping(database, (error) => {
+    if (!noteTrouble(error)) logger.error({ err: error }, 'a table could not be tidied')
+  })
   await queues.recover(await heartbeat.start())
   for (const channelId of await listChannelsWithVoices(db)) wakeVoices(channelId)
   await library.resume()
@@ -233,6 +237,7 @@ export async function startServices({
       stream.close()
       library.close()
       trouble.close()
+      housekeeping.close()
       await queues.close()
       await heartbeat.close()
       await database.close()

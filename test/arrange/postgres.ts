@@ -3,6 +3,7 @@ import { chownSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import pg from 'pg'
 
 const folders = [
   '/usr/lib/postgresql/17/bin',
@@ -52,7 +53,22 @@ export async function startPostgres(): Promise<{ url: string; stop: () => Promis
     { stdio: 'ignore' },
   )
   const url = `postgres://thundercrest@127.0.0.1:${port}/postgres`
+  await untilAnswers(url)
   return { url, stop: () => end(server, folder) }
+}
+
+async function untilAnswers(url: string): Promise<void> {
+  for (let tries = 0; ; tries++) {
+    const client = new pg.Client({ connectionString: url })
+    const isThere = await client.connect().then(
+      () => true,
+      () => false,
+    )
+    await client.end().catch(() => undefined)
+    if (isThere) return
+    if (tries > 150) throw new Error('PostgreSQL does not start')
+    await new Promise((resolve) => setTimeout(resolve, 100))
+  }
 }
 
 async function end(server: ChildProcess, folder: string): Promise<void> {

@@ -1,14 +1,8 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { OnAirCache } from '../../server/boxes/onAir.ts'
-import type { DatabaseHandle } from '../../server/db/handle.ts'
 import { migrate } from '../../server/db/migrate.ts'
-import { openEmbedded } from '../../server/db/openEmbedded.ts'
-import { openServer } from '../../server/db/openServer.ts'
 import {
   addBox,
   countBoxes,
@@ -37,8 +31,8 @@ import { previousTimes } from '../../server/db/queries/viewerHistory.ts'
 import { ViewerHistory } from '../../server/ingest/viewerHistory.ts'
 import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
+import { databases, type OpenDatabase } from '../arrange/databases.ts'
 import { readMigrations } from '../arrange/migrations.ts'
-import { hasPostgres, startPostgres } from '../arrange/postgres.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
@@ -51,34 +45,8 @@ const follow = (externalId: string, name: SampleName = 'everyday'): IncomingEven
   isTest: false,
 })
 
-const engines = [
-  {
-    name: 'the embedded database',
-    isHere: true,
-    open: async () => {
-      const folder = mkdtempSync(join(tmpdir(), 'thundercrest-db-'))
-      return {
-        handle: await openEmbedded(join(folder, 'database'), null),
-        clean: async () => rmSync(folder, { recursive: true, force: true }),
-      }
-    },
-  },
-  {
-    name: 'a PostgreSQL server',
-    isHere: hasPostgres,
-    open: async () => {
-      const { url, stop } = await startPostgres()
-      for (let tries = 0; ; tries++) {
-        const handle = await openServer(url).catch((error: unknown) => error)
-        if (handle instanceof Error && tries < 100) await new Promise((resolve) => setTimeout(resolve, 100))
-        else return { handle: handle as DatabaseHandle, clean: stop }
-      }
-    },
-  },
-]
-
-describe.each(engines)('$name', ({ isHere, open }) => {
-  let opened: Awaited<ReturnType<typeof open>>
+describe.each(databases)('$name', ({ isHere, open }) => {
+  let opened: OpenDatabase
   const db = () => opened.handle.db
 
   beforeAll(async () => {

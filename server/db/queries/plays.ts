@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
 import type { PlaySpeech } from '../../../contract/speech.ts'
 import type { Database } from '../handle.ts'
 import { event, play } from '../schema.ts'
@@ -6,7 +6,8 @@ import { event, play } from '../schema.ts'
 export type PlayRow = typeof play.$inferSelect
 export type PlayWithEvent = PlayRow & { event: typeof event.$inferSelect }
 
-const openStates = ['waiting', 'preparing', 'playing'] as const
+/** Word for word as the index has it: with the states as parameters a kept plan could not know that it applies. */
+const isOpen = sql`${play.state} in ('waiting', 'preparing', 'playing')`
 
 export async function insertPlays(db: Database, rows: (typeof play.$inferInsert)[]): Promise<void> {
   if (rows.length > 0) await db.insert(play).values(rows)
@@ -17,7 +18,7 @@ export async function listOpenPlays(db: Database, boxId: string): Promise<PlayRo
   return db
     .select()
     .from(play)
-    .where(and(eq(play.boxId, boxId), inArray(play.state, [...openStates])))
+    .where(and(eq(play.boxId, boxId), isOpen))
     .orderBy(asc(play.enqueuedAt), asc(play.id))
 }
 
@@ -47,7 +48,7 @@ export async function listEndedPlays(db: Database, boxId: string, limit: number)
     .select()
     .from(play)
     .innerJoin(event, eq(event.id, play.eventId))
-    .where(and(eq(play.boxId, boxId), inArray(play.state, ['done', 'skipped', 'expired', 'failed'])))
+    .where(and(eq(play.boxId, boxId), isNotNull(play.endedAt), inArray(play.state, ['done', 'skipped', 'expired', 'failed'])))
     .orderBy(desc(play.endedAt))
     .limit(limit)
   return rows.map((row) => ({ ...row.play, event: row.event }))

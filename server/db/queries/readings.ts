@@ -26,18 +26,29 @@ export async function listReadings(db: Database, channelId: string, since: Date,
   return [...byEvent.values()]
 }
 
+/** So far back it is looked for what viewers wrote: in a year's history without a word nobody waits for all of it. */
+const lookedThrough = 20_000
+
 /** The newest events with which a viewer wrote something, tests left out. */
 export async function listWorded(
   db: Database,
   channelId: string,
   limit: number,
 ): Promise<(typeof event.$inferSelect)[]> {
+  const [oldest] = await db
+    .select({ seq: event.seq })
+    .from(event)
+    .where(eq(event.channelId, channelId))
+    .orderBy(desc(event.seq))
+    .offset(lookedThrough)
+    .limit(1)
   return db
     .select()
     .from(event)
     .where(
       and(
         eq(event.channelId, channelId),
+        oldest ? gt(event.seq, oldest.seq) : undefined,
         eq(event.isTest, false),
         sql`(${event.data} -> 'message' ->> 'text' <> '' or ${event.data} ->> 'input' <> '')`,
       ),
