@@ -1,4 +1,6 @@
+import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { permissions } from './server/http/pagePolicy.ts'
 
 // One set of stricter rules for the interface, the server and the tooling alike.
 const compilerOptions = {
@@ -35,8 +37,16 @@ export default defineNuxtConfig({
   },
   routeRules: {
     '/**': {
-      headers: { 'x-content-type-options': 'nosniff', 'referrer-policy': 'same-origin', 'x-frame-options': 'DENY' },
+      headers: {
+        'x-content-type-options': 'nosniff',
+        'referrer-policy': 'same-origin',
+        'x-frame-options': 'DENY',
+        'cross-origin-opener-policy': 'same-origin',
+        'permissions-policy': permissions,
+      },
     },
+    // A worker has a policy of its own: this one asks nobody for anything.
+    '/workers/**': { headers: { 'content-security-policy': "default-src 'none'" } },
     '/fonts/**': { headers: { 'access-control-allow-origin': '*' } },
   },
   nitro: {
@@ -65,6 +75,7 @@ export default defineNuxtConfig({
     },
     'nitro:config': (config) => {
       config.experimental = { ...config.experimental, websocket: true }
+      if (!config.dev) config.entry = fileURLToPath(new URL('./server/entry.ts', import.meta.url))
     },
   },
 })

@@ -63,9 +63,15 @@ export function drawnNodes(pieces: readonly TextPiece[], highlightInk: string): 
   })
 }
 
+/** What this page names its own style sheets by; others apply to nothing. */
+export function pageNonce(): string {
+  return document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce ?? ''
+}
+
 /** The rule that draws such letters. */
 export function drawnRule(): HTMLStyleElement {
   const style = document.createElement('style')
+  style.nonce = pageNonce()
   style.textContent = `[${drawnAttribute}]::before{content:attr(${drawnAttribute})}`
   return style
 }

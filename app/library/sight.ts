@@ -38,11 +38,13 @@ async function* framesOf(file: MediaView): AsyncGenerator<ImageBitmap> {
     }
   }
   if (picture.kind === 'vector') {
-    const animation = picture.open(picture.widthPx, picture.heightPx)
+    const animation = picture.open(picture.widthPx, picture.heightPx, () => undefined)
     const count = Math.min(vectorFrames, Math.max(1, Math.round(picture.frames)))
     for (let index = 0; index < count; index++) {
       animation.show(((file.durationMs ?? 0) * index) / count)
-      yield await createImageBitmap(animation.canvas)
+      await animation.settled()
+      if (!animation.shown) throw new Error('The animation could not be drawn')
+      yield await createImageBitmap(animation.shown.frame)
     }
     animation.close()
   }

@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url'
 import { build, type Metafile } from 'esbuild'
 
 const entry = 'player/source/main.ts'
+const vectorWorker = 'player/vector/worker.ts'
 const rootFolder = fileURLToPath(new URL('../..', import.meta.url))
 
 /**
@@ -28,4 +29,18 @@ export async function bundlePlayer(folder: string, isDev: boolean): Promise<{ sc
   const [script] = Object.entries(metafile.outputs).find(([, { entryPoint }]) => entryPoint === entry) ?? []
   if (!script) throw new Error('The player was built without a script')
   return { script, metafile }
+}
+
+/** Bundles what draws vector animations: a worker, under a name of its own that does not change. */
+export async function bundleVectorWorker(folder: string): Promise<void> {
+  await build({
+    absWorkingDir: rootFolder,
+    entryPoints: { vector: vectorWorker },
+    outdir: folder,
+    bundle: true,
+    minify: true,
+    format: 'esm',
+    target: 'es2022',
+    legalComments: 'none',
+  })
 }

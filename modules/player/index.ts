@@ -1,18 +1,21 @@
 import { mkdir, rm } from 'node:fs/promises'
 import { basename, join } from 'node:path'
 import { addTypeTemplate, defineNuxtModule } from '@nuxt/kit'
-import { bundlePlayer } from './bundle.ts'
+import { bundlePlayer, bundleVectorWorker } from './bundle.ts'
 
 /** Builds the framework-free source page's script and serves it under a name that changes with its content. */
 export default defineNuxtModule({
   meta: { name: 'thundercrest-player' },
   setup(_options, nuxt) {
     const folder = join(nuxt.options.rootDir, 'node_modules/.cache/thundercrest/player')
+    const workers = join(nuxt.options.rootDir, 'node_modules/.cache/thundercrest/workers')
     let scriptUrl = ''
 
     const bundle = async () => {
       await rm(folder, { recursive: true, force: true })
       await mkdir(folder, { recursive: true })
+      await rm(workers, { recursive: true, force: true })
+      await bundleVectorWorker(workers)
       const { script } = await bundlePlayer(folder, nuxt.options.dev)
       scriptUrl = `/player/${basename(script)}`
     }
@@ -22,6 +25,7 @@ export default defineNuxtModule({
       config.publicAssets = [
         ...(config.publicAssets ?? []),
         { dir: folder, baseURL: '/player', maxAge: nuxt.options.dev ? 0 : 31_536_000 },
+        { dir: workers, baseURL: '/workers', maxAge: 0 },
       ]
       config.virtual = {
         ...config.virtual,

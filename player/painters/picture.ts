@@ -31,64 +31,64 @@ function paintOnCanvas(
   const writeBox = boxWriter(canvas)
   const rects =
     picture && pictureRects(picture, { widthPx: canvas.width, heightPx: canvas.height }, part.fit, part.crop)
-  const vector = picture?.kind === 'vector' && rects ? openVector(picture, rects) : null
   let painted = ''
+  let filter = ''
+  /** Copies the wanted stretch of a picture, which may be of another size than its file says. */
+  const copy = (image: CanvasImageSource, ratio: number) => {
+    if (!context || !rects) return
+    const { from, to } = rects
+    context.clearRect(0, 0, canvas.width, canvas.height)
+    context.filter = filter || 'none'
+    context.imageSmoothingQuality = 'high'
+    context.drawImage(
+      image,
+      from.x * ratio,
+      from.y * ratio,
+      from.width * ratio,
+      from.height * ratio,
+      to.x,
+      to.y,
+      to.width,
+      to.height,
+    )
+  }
+  const copyVector = () => {
+    if (picture && vector?.shown) copy(vector.shown.frame, vector.shown.frame.width / picture.widthPx)
+  }
+  const vector = picture?.kind === 'vector' && rects ? openVector(picture, rects, copyVector) : null
   return {
     element: canvas,
     draw(state) {
       writeBox(state)
       if (!context || !picture || !rects) return
       const frame = picture.kind === 'frames' ? frameAt(picture.frames, state.frameMs) : null
-      const filter = state.tint ? filterOfTint(state.tint) : ''
+      filter = state.tint ? filterOfTint(state.tint) : ''
       const wanted = `${frame?.startsMs ?? (vector ? state.frameMs : 0)}/${filter}`
       if (wanted === painted) return
       painted = wanted
-      const { from, to } = rects
-      context.clearRect(0, 0, canvas.width, canvas.height)
-      context.filter = filter || 'none'
-      context.imageSmoothingQuality = 'high'
-      if (picture.kind === 'still')
-        context.drawImage(picture.image, from.x, from.y, from.width, from.height, to.x, to.y, to.width, to.height)
+      if (picture.kind === 'still') copy(picture.image, 1)
       else if (vector) {
+        // As it was until the moment that is wanted has been drawn.
+        copyVector()
         vector.show(state.frameMs)
-        const ratio = vector.canvas.width / picture.widthPx
-        context.drawImage(
-          vector.canvas,
-          from.x * ratio,
-          from.y * ratio,
-          from.width * ratio,
-          from.height * ratio,
-          to.x,
-          to.y,
-          to.width,
-          to.height,
-        )
-      } else if (frame && picture.kind === 'frames') {
-        const ratio = frame.bitmap.width / picture.widthPx
-        context.drawImage(
-          frame.bitmap,
-          from.x * ratio,
-          from.y * ratio,
-          from.width * ratio,
-          from.height * ratio,
-          to.x,
-          to.y,
-          to.width,
-          to.height,
-        )
-      }
+      } else if (frame) copy(frame.bitmap, frame.bitmap.width / picture.widthPx)
     },
+    ...(vector ? { settled: () => vector.settled() } : {}),
     close: () => vector?.close(),
   }
 }
 
 /** A vector animation as large as it is seen, so that it is sharp. */
-function openVector(picture: LoadedVector, { from, to }: ReturnType<typeof pictureRects>): VectorAnimation {
+function openVector(
+  picture: LoadedVector,
+  { from, to }: ReturnType<typeof pictureRects>,
+  onShown: () => void,
+): VectorAnimation {
   const scale = Math.min(
     Math.max(to.width / Math.max(1, from.width), to.height / Math.max(1, from.height)),
     longestSidePx / Math.max(picture.widthPx, picture.heightPx),
   )
-  return picture.open(picture.widthPx * scale, picture.heightPx * scale)
+  return picture.open(picture.widthPx * scale, picture.heightPx * scale, onShown)
 }
 
 function paintSelfRunning(

@@ -1,7 +1,13 @@
+import type { FromVectorWorker, ToVectorWorker } from '../vector/talk.ts'
+
 /** A vector animation that can show any of its moments. */
 export interface VectorAnimation {
-  canvas: HTMLCanvasElement
+  /** The moment that was drawn last, and what it looks like; null before the first. */
+  readonly shown: { atMs: number; frame: ImageBitmap } | null
+  /** Asks for a moment; of several that are asked for in a breath the last one comes. `onShown` is told when it is there. */
   show(atMs: number): void
+  /** Resolves when the moment that was asked for last is there, or will never be. */
+  settled(): Promise<void>
   close(): void
 }
 
@@ -12,52 +18,99 @@ export interface LoadedVector {
   heightPx: number
   /** How many frames it has at its own rate. */
   frames: number
-  open(widthPx: number, heightPx: number): VectorAnimation
+  open(widthPx: number, heightPx: number, onShown: () => void): VectorAnimation
 }
 
-interface VectorJson {
-  w: number
-  h: number
-  fr: number
-  ip: number
-  op: number
-}
+const script = '/workers/vector.js'
+/** What takes longer for one picture would hold up everything: it is ended. */
+const drawnWithinMs = 2_500
+const loadedWithinMs = 6_000
 
 /**
- * A Lottie animation. Its library comes only with the first one that is shown, in the build that has no evaluator of
- * expressions: nothing in the file can run.
+ * A Lottie animation. It is drawn in a worker of its own, with a library that comes only with the first one that is shown, in
+ * the build that has no evaluator of expressions: nothing in the file can run, style the page, ask anybody for anything or
+ * hang what is around it.
  */
 export async function loadVector(url: string): Promise<LoadedVector> {
-  const [answer, { default: lottie }] = await Promise.all([
-    fetch(url),
-    import('lottie-web/build/player/lottie_light_canvas'),
-  ])
+  const answer = await fetch(url)
   if (!answer.ok) throw new Error(`The animation ${url} answered ${answer.status}`)
+  const worker = new Worker(script, { type: 'module' })
+  const listeners = new Map<number, (message: Extract<FromVectorWorker, { say: 'shown' }> | null) => void>()
+  let nextId = 1
+  let isEnded = false
+  const send = (message: ToVectorWorker) => isEnded || worker.postMessage(message)
+  const end = () => {
+    isEnded = true
+    worker.terminate()
+    for (const listener of listeners.values()) listener(null)
+  }
   const text = await answer.text()
-  const { w, h, fr, ip, op } = JSON.parse(text) as VectorJson
+  const { widthPx, heightPx, frames } = await new Promise<Extract<FromVectorWorker, { say: 'loaded' }>>(
+    (resolve, reject) => {
+      const fail = () => {
+        end()
+        reject(new Error(`The animation ${url} cannot be drawn`))
+      }
+      const late = setTimeout(fail, loadedWithinMs)
+      worker.onerror = fail
+      worker.onmessage = ({ data }: MessageEvent<FromVectorWorker>) => {
+        if (data.say === 'broken') return fail()
+        clearTimeout(late)
+        if (data.say === 'loaded') resolve(data)
+        else listeners.get(data.id)?.(data)
+      }
+      send({ say: 'load', text })
+    },
+  )
   return {
     kind: 'vector',
-    widthPx: w,
-    heightPx: h,
-    frames: op - ip,
-    open(widthPx, heightPx) {
-      const canvas = document.createElement('canvas')
-      canvas.width = Math.max(1, Math.round(widthPx))
-      canvas.height = Math.max(1, Math.round(heightPx))
-      const context = canvas.getContext('2d')
-      if (!context) throw new Error('no canvas')
-      const animation = lottie.loadAnimation({
-        renderer: 'canvas',
-        loop: false,
-        autoplay: false,
-        // The library writes into what it is given: each animation gets its own.
-        animationData: JSON.parse(text) as unknown,
-        rendererSettings: { context, clearCanvas: true, preserveAspectRatio: 'none' } as never,
-      } as never)
+    widthPx,
+    heightPx,
+    frames,
+    open(wantedWidthPx, wantedHeightPx, onShown) {
+      const id = nextId++
+      let shown: VectorAnimation['shown'] = null
+      let wantedMs: number | null = null
+      let asked: { atMs: number; late: ReturnType<typeof setTimeout> } | null = null
+      let waiting: (() => void)[] = []
+      const isSettled = () => isEnded || (asked === null && (wantedMs === null || wantedMs === shown?.atMs))
+      const settle = () => {
+        if (!isSettled()) return
+        for (const resolve of waiting) resolve()
+        waiting = []
+      }
+      const ask = () => {
+        if (asked || isEnded || wantedMs === null || wantedMs === shown?.atMs) return settle()
+        asked = { atMs: wantedMs, late: setTimeout(end, drawnWithinMs) }
+        send({ say: 'show', id, atMs: wantedMs })
+      }
+      listeners.set(id, (message) => {
+        if (asked) clearTimeout(asked.late)
+        asked = null
+        if (message) {
+          shown?.frame.close()
+          shown = message
+          onShown()
+        }
+        ask()
+      })
+      send({ say: 'open', id, widthPx: wantedWidthPx, heightPx: wantedHeightPx })
       return {
-        canvas,
-        show: (atMs) => animation.goToAndStop(Math.min(op - ip - 0.01, (atMs * fr) / 1000), true),
-        close: () => animation.destroy(),
+        get shown() {
+          return shown
+        },
+        show(atMs) {
+          wantedMs = atMs
+          ask()
+        },
+        settled: () => (isSettled() ? Promise.resolve() : new Promise((resolve) => waiting.push(resolve))),
+        close() {
+          if (asked) clearTimeout(asked.late)
+          listeners.delete(id)
+          shown?.frame.close()
+          shown = null
+          send({ say: 'close', id })
+        },
       }
     },
   }

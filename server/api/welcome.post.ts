@@ -1,10 +1,11 @@
-import { defineEventHandler, getRequestIP, setResponseStatus } from 'h3'
+import { defineEventHandler, setResponseStatus } from 'h3'
 import { welcomeBody } from '../../contract/bodies.ts'
 import { countSignInTry } from '../auth/loginLimit.ts'
 import { hashPassword } from '../auth/password.ts'
 import { startSession } from '../auth/startSession.ts'
 import { isWelcomeCode } from '../auth/welcomeCode.ts'
 import { addChannel, addMember, addPerson, hasAnyPerson } from '../db/queries/people.ts'
+import { callerOf } from '../http/caller.ts'
 import { readChecked } from '../http/readChecked.ts'
 import { addReadyFiles } from '../media/readyShelf.ts'
 import { newId } from '../system/ids.ts'
@@ -14,7 +15,7 @@ import { useServices } from '../system/services.ts'
 /** Makes the first account and its channel, on a server that has none. */
 export default defineEventHandler(async (event) => {
   const body = await readChecked(event, welcomeBody)
-  await countSignInTry(body.email, getRequestIP(event) ?? 'unknown')
+  await countSignInTry({ email: body.email, address: callerOf(event).address, browserId: null })
   if (!isWelcomeCode(body.code))
     throw problemError(403, 'This is not the code that the server printed when it started.')
   const { database, media, readShippedFile } = await useServices()

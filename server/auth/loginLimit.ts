@@ -1,14 +1,31 @@
 import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
 import { problemError } from '../system/problemError.ts'
 
-const perAccount = new RateLimiterMemory({ points: 8, duration: 300 })
-const perAddress = new RateLimiterMemory({ points: 60, duration: 300 })
+const windowS = 300
+const perAddress = new RateLimiterMemory({ points: 60, duration: windowS })
+/** One address against one account; and, of its own, one browser that has been signed in there before. */
+const perPair = new RateLimiterMemory({ points: 8, duration: windowS })
+/** From everywhere, where nobody is known: enough addresses together guess no faster. */
+const perAccount = new RateLimiterMemory({ points: 100, duration: windowS })
 
-/** Counts a try to sign in. @throws 429 when this account or this address tried too often; says how long to wait. */
-export async function countSignInTry(email: string, address: string): Promise<void> {
+export interface SignInTry {
+  email: string
+  address: string
+  /** The browser, where the account was signed in to there before; it is counted for itself. */
+  browserId: string | null
+}
+
+/**
+ * Counts a try to sign in. Whoever tries an account from elsewhere cannot lock out those who have been there before.
+ * @throws 429 where there were too many; says how long to wait
+ */
+export async function countSignInTry({ email, address, browserId }: SignInTry): Promise<void> {
+  const account = email.toLowerCase()
   try {
+    if (browserId !== null) return void (await perPair.consume(`browser ${browserId} ${account}`))
     await perAddress.consume(address)
-    await perAccount.consume(email.toLowerCase())
+    await perPair.consume(`address ${address} ${account}`)
+    await perAccount.consume(account)
   } catch (refusal) {
     if (!(refusal instanceof RateLimiterRes)) throw refusal
     throw problemError(
@@ -18,7 +35,8 @@ export async function countSignInTry(email: string, address: string): Promise<vo
   }
 }
 
-/** A success clears the account's count, so that a forgetful member is not locked out afterwards. */
-export async function forgetSignInTries(email: string): Promise<void> {
-  await perAccount.delete(email.toLowerCase())
+/** A success clears the count, so that a forgetful member is not locked out afterwards. */
+export async function forgetSignInTries({ email, address, browserId }: SignInTry): Promise<void> {
+  const account = email.toLowerCase()
+  await perPair.delete(browserId === null ? `address ${address} ${account}` : `browser ${browserId} ${account}`)
 }

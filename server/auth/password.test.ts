@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { TooBusyError } from '../ingest/groupCommit.ts'
 import { hashPassword, verifyPassword } from './password.ts'
 
 describe('passwords', () => {
@@ -12,6 +13,16 @@ describe('passwords', () => {
 
   it('are the same however an accent was typed', async () => {
     expect(await verifyPassword('pa\u0303o de centeio', await hashPassword('p\u00E3o de centeio'))).toBe(true)
+  })
+
+  it('are checked two at once; who waits behind too many is sent away', async () => {
+    // As ours are, only cheaper.
+    const hash = `scrypt$16384$8$1$${Buffer.alloc(16).toString('base64')}$${Buffer.alloc(32).toString('base64')}`
+    const answers = await Promise.all(
+      Array.from({ length: 40 }, (_, index) => verifyPassword(`wrong ${index}`, hash).catch((error: unknown) => error)),
+    )
+    expect(answers.filter((answer) => answer instanceof TooBusyError)).toHaveLength(40 - 26)
+    expect(answers.filter((answer) => answer === false)).toHaveLength(26)
   })
 
   it.each(['', 'plain', 'md5$1$2$3$4$5', 'scrypt$1$1$1$$'])('never match the broken hash %j', async (hash) =>

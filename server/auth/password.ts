@@ -1,13 +1,29 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto'
+import PQueue from 'p-queue'
+import { TooBusyError } from '../ingest/groupCommit.ts'
 
 // OWASP's advice for scrypt: N = 2^17, r = 8, p = 1 (128 MiB per hash).
 const cost = { N: 2 ** 17, r: 8, p: 1, maxmem: 256 * 1024 * 1024 }
 const keyBytes = 32
 
+/**
+ * Hashing takes a third of a second and 128 MiB on threads that files are read by as well: two at once leave the others
+ * theirs, whoever tries to sign in how often.
+ */
+const hashing = new PQueue({ concurrency: 2 })
+const waitingMax = 24
+
 function derive(password: string, salt: Buffer, options: typeof cost): Promise<Buffer> {
-  return new Promise((resolve, reject) => {
-    scrypt(password.normalize('NFKC'), salt, keyBytes, options, (error, key) => (error ? reject(error) : resolve(key)))
-  })
+  if (hashing.size >= waitingMax) return Promise.reject(new TooBusyError('Too many passwords wait to be checked.'))
+  return hashing.add(
+    () =>
+      new Promise<Buffer>((resolve, reject) => {
+        scrypt(password.normalize('NFKC'), salt, keyBytes, options, (error, key) =>
+          error ? reject(error) : resolve(key),
+        )
+      }),
+    { throwOnTimeout: true },
+  )
 }
 
 /** Hashes a password as `scrypt$N$r$p$salt$key`; runs off the main thread, about a third of a second. */

@@ -20,9 +20,25 @@ export function sessionIdOf(key: string): string {
   return createHash('sha256').update(key).digest('base64url')
 }
 
+/** What a value is sealed with. */
+export function sealing(value: unknown, secret: string, lastsMs: number): Parameters<typeof seal> {
+  return [webCrypto, value, secret, { ...defaults, ttl: lastsMs }]
+}
+
+/** What a cookie seals; null where there is none, or one that was not sealed here. */
+export async function readSealed(event: H3Event, name: string, secret: string, lastsMs: number): Promise<unknown> {
+  const sealed = getCookie(event, name)
+  if (!sealed || sealed.length > 2000) return null
+  try {
+    return await unseal(webCrypto, sealed, secret, { ...defaults, ttl: lastsMs })
+  } catch {
+    return null
+  }
+}
+
 /** Seals a session key into the cookie: encrypted, signed, out of reach of scripts and of other sites. */
 export async function writeSessionCookie(event: H3Event, key: string, secret: string): Promise<void> {
-  const sealed = await seal(webCrypto, key, secret, { ...defaults, ttl: sessionLastsMs })
+  const sealed = await seal(...sealing(key, secret, sessionLastsMs))
   setCookie(event, cookieNameOf(secret), sealed, {
     httpOnly: true,
     sameSite: 'lax',
@@ -39,14 +55,8 @@ export async function readSessionCookie(event: H3Event, secret: string): Promise
 }
 
 async function keyIn(event: H3Event, name: string, secret: string): Promise<string | null> {
-  const sealed = getCookie(event, name)
-  if (!sealed || sealed.length > 2000) return null
-  try {
-    const key = await unseal(webCrypto, sealed, secret, { ...defaults, ttl: sessionLastsMs })
-    return typeof key === 'string' ? key : null
-  } catch {
-    return null
-  }
+  const key = await readSealed(event, name, secret, sessionLastsMs)
+  return typeof key === 'string' ? key : null
 }
 
 /** Takes this server's cookie back; that of another one on the same host is left alone. */

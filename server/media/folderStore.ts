@@ -3,6 +3,7 @@ import { createReadStream, existsSync } from 'node:fs'
 import { mkdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Readable } from 'node:stream'
+import { newId } from '../system/ids.ts'
 import { checkMediaId, type ByteSpan, type MediaStore } from './mediaStore.ts'
 
 const nullIfGone = (error: NodeJS.ErrnoException) => {
@@ -20,7 +21,8 @@ export class FolderStore implements MediaStore {
     if (existsSync(path)) return id
     await mkdir(this.folder, { recursive: true })
     // Written beside and renamed: nobody reads half a file.
-    const half = `${path}.${process.pid}.new`
+    // Of two puts of one file at once each has a half of its own.
+    const half = `${path}.${newId('half')}.new`
     await writeFile(half, bytes)
     await rename(half, path)
     return id

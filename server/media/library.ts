@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import type { Logger } from 'pino'
 import { err, ok, type Result } from '../../core/result.ts'
 import { newId } from '../system/ids.ts'
+import { Turns } from '../system/turns.ts'
 import type { IntakeView } from '../../contract/media.ts'
 import type { Database } from '../db/handle.ts'
 import {
@@ -31,6 +32,7 @@ import type { MediaStore } from './mediaStore.ts'
 /** Raised when measuring finds out more or otherwise: what was measured before is then measured again. */
 export const measuringVersion = 1
 
+const sideBySide = 2
 const readyIsListedMs = 10 * 60_000
 const intakeIsKeptMs = 7 * 24 * 3_600_000
 const deletedIsKeptMs = 30 * 24 * 3_600_000
@@ -54,7 +56,10 @@ export interface LibraryOptions {
  * the database, so a stopped server goes on where it was.
  */
 export class MediaLibrary {
-  private pumping: Promise<void> | null = null
+  /** Files are taken up side by side: one that takes long keeps nobody else waiting. */
+  private readonly pumping = new Set<Promise<void>>()
+  private readonly turns = new Turns()
+  private readonly again = new Set<string>()
   private isClosed = false
   private readonly revisions = new Map<string, number>()
 
@@ -135,7 +140,7 @@ export class MediaLibrary {
 
   /** Resolves once nothing waits. */
   async settled(): Promise<void> {
-    while (this.pumping) await this.pumping
+    while (this.pumping.size > 0) await Promise.all(this.pumping)
   }
 
   close(): void {
@@ -144,23 +149,34 @@ export class MediaLibrary {
   }
 
   private pump(): void {
-    if (this.pumping || this.isClosed) return
-    this.pumping = this.work()
+    if (this.pumping.size >= sideBySide || this.isClosed) return
+    const pumping = this.work()
       .catch((error: unknown) => this.options.logger.error({ err: error }, 'measuring media stopped'))
-      .finally(() => (this.pumping = null))
+      .finally(() => this.pumping.delete(pumping))
+    this.pumping.add(pumping)
   }
 
   private async work(): Promise<void> {
     while (!this.isClosed) {
-      const row = await takeWaiting(this.options.db)
+      const row = await this.turns.take(() => takeWaiting(this.options.db))
       if (row) {
+        // There may be more, for another hand.
+        this.pump()
         await this.takeIn(row)
         continue
       }
-      const [unmeasured] = await listUnmeasured(this.options.db, measuringVersion, 1)
+      const unmeasured = await this.turns.take(() => this.nextUnmeasured())
       if (!unmeasured) return
-      await this.measureAgain(unmeasured)
+      await this.measureAgain(unmeasured).finally(() => this.again.delete(unmeasured.id))
     }
+  }
+
+  /** A file that no measuring of today has seen, and that nobody is looking at just now. */
+  private async nextUnmeasured(): Promise<MediaRow | null> {
+    const rows = await listUnmeasured(this.options.db, measuringVersion, sideBySide)
+    const next = rows.find(({ id }) => !this.again.has(id)) ?? null
+    if (next) this.again.add(next.id)
+    return next
   }
 
   private async takeIn(row: IntakeRow): Promise<void> {
@@ -206,7 +222,7 @@ export class MediaLibrary {
   private async measureAgain(row: MediaRow): Promise<void> {
     const { db, store, measurer, logger } = this.options
     const bytes = await store.read(row.id)
-    const path = this.uploadPath(`again-${row.id}`)
+    const path = this.uploadPath(`again-${row.channelId}-${row.id}`)
     let changes: Partial<MediaRow> = { measuredBy: measuringVersion }
     if (bytes) {
       await mkdir(this.options.uploadsFolder, { recursive: true })

@@ -1,9 +1,9 @@
 import { fork, type ChildProcess } from 'node:child_process'
 import { setPriority } from 'node:os'
+import PQueue from 'p-queue'
 import { measureDeadlineMs, measureMemoryBytes } from './measure/limits.ts'
 import type { MeasureAnswer } from './measure/measurement.ts'
 import { guardProcess } from '../system/guardProcess.ts'
-import { Turns } from '../system/turns.ts'
 
 /** How the measuring process is started. */
 export interface MeasurerEntry {
@@ -12,8 +12,15 @@ export interface MeasurerEntry {
   execArgv: string[]
 }
 
+/** What is asked of a process, and what it says while it works. */
+type Told = MeasureAnswer | { deadlineMs: number }
+
 const heapMiB = 512
 const idleMs = 30_000
+/** Before it is known what a file is. */
+const firstDeadlineMs = 8_000
+/** So many files are measured side by side: one that takes long keeps nobody else waiting. */
+const sideBySide = 2
 
 const stopped = (why: string): MeasureAnswer => ({
   ok: false,
@@ -23,15 +30,16 @@ const stopped = (why: string): MeasureAnswer => ({
 })
 
 /**
- * Measures files one after another in a process of its own. A file that hangs it, makes it crash or takes too much
- * memory costs that process and nothing else: it is ended, the file is refused, and the next one gets a new process. (A
- * thread could be ended too, but neither bounded in what native decoders allocate nor survived when one of them
- * crashes.)
+ * Measures files in processes of their own, a few side by side, each one file at a time. A file that hangs its process,
+ * makes it crash or takes too much memory costs that process and nothing else: it is ended, the file is refused, and the
+ * next one gets a new process. (A thread could be ended too, but neither bounded in what native decoders allocate nor
+ * survived when one of them crashes.)
  */
 export class Measurer {
-  private child: ChildProcess | null = null
-  private last: Promise<unknown> = Promise.resolve()
-  private idle: ReturnType<typeof setTimeout> | null = null
+  private readonly waiting = new PQueue({ concurrency: sideBySide })
+  private readonly resting: MeasuringProcess[] = []
+  private readonly running = new Set<MeasuringProcess>()
+  private isClosed = false
   /** The most memory that any process took, in bytes; for benchmarks. */
   peakBytes = 0
 
@@ -42,20 +50,63 @@ export class Measurer {
 
   /** Never rejects: what goes wrong is an answer. */
   measure(path: string): Promise<MeasureAnswer> {
-    const answer = this.last.then(() => this.measureNow(path))
-    this.last = answer
-    return answer
+    return this.waiting
+      .add(() => this.measureNow(path), { throwOnTimeout: true })
+      .catch(() => stopped('The program that measures files cannot be asked.'))
   }
 
   close(): void {
-    if (this.idle) clearTimeout(this.idle)
-    this.child?.kill('SIGKILL')
-    this.child = null
+    this.isClosed = true
+    for (const each of [...this.resting, ...this.running]) each.end()
   }
 
   private async measureNow(path: string): Promise<MeasureAnswer> {
+    if (this.isClosed) return stopped('The server stops.')
+    const worker = this.resting.pop() ?? new MeasuringProcess(this.entry, this.limits, (gone) => this.forget(gone))
+    this.running.add(worker)
+    const answer = await worker.measure(path).catch(() => {
+      worker.end()
+      return stopped('The program that measures files cannot be asked.')
+    })
+    this.peakBytes = Math.max(this.peakBytes, worker.peakBytes)
+    this.running.delete(worker)
+    if (worker.isAlive && !this.isClosed) this.resting.push(worker)
+    else worker.end()
+    return answer
+  }
+
+  private forget(worker: MeasuringProcess): void {
+    const at = this.resting.indexOf(worker)
+    if (at >= 0) this.resting.splice(at, 1)
+  }
+}
+
+/** One process, with what it is doing. */
+class MeasuringProcess {
+  private child: ChildProcess | null = null
+  private idle: ReturnType<typeof setTimeout> | null = null
+  peakBytes = 0
+
+  constructor(
+    private readonly entry: MeasurerEntry,
+    private readonly limits: { deadlineMs: number; memoryBytes: number },
+    private readonly onEnded: (gone: MeasuringProcess) => void,
+  ) {}
+
+  get isAlive(): boolean {
+    return this.child?.connected === true
+  }
+
+  end(): void {
     if (this.idle) clearTimeout(this.idle)
-    const child = await this.running()
+    this.child?.kill('SIGKILL')
+    this.child = null
+    this.onEnded(this)
+  }
+
+  async measure(path: string): Promise<MeasureAnswer> {
+    if (this.idle) clearTimeout(this.idle)
+    const child = await this.start()
     if (!child) return stopped('The program that measures files does not start.')
     return new Promise((resolve) => {
       let isOver = false
@@ -63,23 +114,36 @@ export class Measurer {
         if (isOver) return
         isOver = true
         letGo()
-        child.removeAllListeners('message').removeAllListeners('exit')
-        if (isChildOver) this.close()
-        else this.idle = setTimeout(() => this.close(), idleMs).unref()
+        child.removeAllListeners('message').removeAllListeners('exit').removeAllListeners('error')
+        child.on('error', () => undefined)
+        if (isChildOver) this.end()
+        else this.idle = setTimeout(() => this.end(), idleMs).unref()
         resolve(answer)
       }
-      const letGo = guardProcess(child.pid, this.limits, {
-        tooLong: () => end(stopped('Measuring the file takes too long.'), true),
-        tooMuch: () => end(stopped('Measuring the file takes too much memory.'), true),
-        seen: (bytes) => (this.peakBytes = Math.max(this.peakBytes, bytes)),
+      const watch = (deadlineMs: number) =>
+        guardProcess(
+          child.pid,
+          { deadlineMs: Math.min(deadlineMs, this.limits.deadlineMs), memoryBytes: this.limits.memoryBytes },
+          {
+            tooLong: () => end(stopped('Measuring the file takes too long.'), true),
+            tooMuch: () => end(stopped('Measuring the file takes too much memory.'), true),
+            seen: (bytes) => (this.peakBytes = Math.max(this.peakBytes, bytes)),
+          },
+        )
+      let letGo = watch(firstDeadlineMs)
+      child.on('message', (told: Told) => {
+        if ('ok' in told) return end(told, false)
+        letGo()
+        letGo = watch(told.deadlineMs)
       })
-      child.once('message', (answer: MeasureAnswer) => end(answer, false))
-      child.once('exit', () => end(stopped('The file makes the program that measures it stop.'), true))
-      child.send(path)
+      const gone = () => end(stopped('The file makes the program that measures it stop.'), true)
+      child.once('exit', gone)
+      child.once('error', gone)
+      child.send(path, (error) => error && gone())
     })
   }
 
-  private async running(): Promise<ChildProcess | null> {
+  private async start(): Promise<ChildProcess | null> {
     if (this.child?.connected) return this.child
     const child = fork(this.entry.path, {
       execArgv: [`--max-old-space-size=${heapMiB}`, ...this.entry.execArgv],
@@ -92,7 +156,7 @@ export class Measurer {
       child.once('exit', () => resolve(false))
       child.once('error', () => resolve(false))
     })
-    child.removeAllListeners('exit')
+    child.removeAllListeners('exit').removeAllListeners('error')
     // What is live goes first.
     if (isReady && child.pid) setPriority(child.pid, 10)
     // The server does not live on for it.

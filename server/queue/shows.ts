@@ -14,6 +14,8 @@ interface ShowsDependencies {
   db: Database
   onAir: OnAirCache
   voices: PlayVoices
+  /** What sources are given of a play: its emotes where this server has them. */
+  dress: (show: PlayToShow) => PlayToShow
 }
 
 /** So many shows are kept at hand; what fell out is built again from its version. */
@@ -34,9 +36,11 @@ export class Shows {
 
   constructor(private readonly deps: ShowsDependencies) {}
 
-  remember(show: PlayToShow): void {
-    this.kept.set(show.playId, show)
+  remember(show: PlayToShow): PlayToShow {
+    const dressed = this.deps.dress(show)
+    this.kept.set(show.playId, dressed)
     dropOldest(this.kept, showsKept)
+    return dressed
   }
 
   /** What was known of a play is not true any more. */
@@ -98,9 +102,7 @@ export class Shows {
     // Where its turn came before its voice was ready it was shown without: for all sources, those that join late too.
     const meanwhile = this.kept.get(playId)
     if (meanwhile) return meanwhile
-    const show = showOf(play, score.value)
-    this.remember(show)
-    return show
+    return this.remember(showOf(play, score.value))
   }
 
   /** Null: not in time. */

@@ -27,6 +27,7 @@ describe('talking with a source page', () => {
     talk = new SourceTalk('box', peer, {
       rooms,
       steadyMs: () => 0,
+      onSettled: () => undefined,
       onError: (error) => void errors.push(error),
       input: (input) => void inputs.push(input),
       changed: () => undefined,

@@ -35,6 +35,8 @@ export interface TalkDependencies {
   wakeVoices: () => void
   /** Whether the address shows the box, was replaced, or its box is put away. */
   standing: () => Promise<Standing>
+  /** The page has joined, or is gone before it could. Told once. */
+  onSettled: () => void
   /** What the page said could not be dealt with. */
   onError: (error: unknown) => void
 }
@@ -84,7 +86,7 @@ export class SourceTalk {
     if (this.isClosed) return
     this.isClosed = true
     clearTimeout(this.patience)
-    if (!this.hasJoined) return
+    if (!this.hasJoined) return this.deps.onSettled()
     this.deps.rooms.leave(this.boxId, this.peer.id)
     this.deps.input({ type: 'sourceLeft', sourceId: this.peer.id })
   }
@@ -131,6 +133,7 @@ export class SourceTalk {
     if (deps.rooms.countIn(boxId) >= sourcesPerBoxMax) return peer.close(1013, 'too many sources')
     clearTimeout(this.patience)
     this.hasJoined = true
+    deps.onSettled()
     const { sound, widthPx, heightPx, shownPlayIds } = hello
     const socket = {
       send: (text: string) => void peer.send(text),
@@ -145,12 +148,16 @@ export class SourceTalk {
       widthPx,
       heightPx,
       missing: [],
-      machine: machineOf(peer.remoteAddress, peer.request?.headers.has('x-forwarded-for') ?? false),
+      machine: machineOf(peer.remoteAddress, isPassedOn(peer)),
     })
     deps.input({ type: 'sourceJoined', sourceId: peer.id, shownPlayIds })
     deps.wakeVoices()
   }
 }
+
+/** Nobody can say where a page runs that came through a proxy, however that names itself. */
+const isPassedOn = ({ request }: SourcePeer) =>
+  ['x-forwarded-for', 'forwarded', 'via', 'x-real-ip'].some((name) => request?.headers.has(name) ?? false)
 
 function parseMessage(text: string): FromSource | null {
   try {

@@ -3,6 +3,7 @@ import { mkdir, readdir, readFile, rename, rm, stat, utimes, writeFile } from 'n
 import { join } from 'node:path'
 import * as z from 'zod'
 import type { VoiceChoice } from '../../core/speech/voiceChoice.ts'
+import { newId } from '../system/ids.ts'
 import type { Recording } from './recordSpeech.ts'
 
 /** What is kept of a recording beside its file. */
@@ -65,8 +66,9 @@ export class SpeechCache {
 
   private async write(key: string, kind: 'wav' | 'json', content: Uint8Array | string): Promise<void> {
     const path = this.pathOf(key, kind)
-    await writeFile(`${path}.${process.pid}.new`, content, { mode: 0o600 })
-    await rename(`${path}.${process.pid}.new`, path)
+    const half = `${path}.${newId('half')}.new`
+    await writeFile(half, content, { mode: 0o600 })
+    await rename(half, path)
   }
 
   private async files(): Promise<{ key: string; bytes: number; atMs: number }[]> {

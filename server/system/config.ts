@@ -19,6 +19,15 @@ const voiceAddresses = z
     ),
   )
 
+/** Blank-separated things of one kind. */
+const listOf = (one: z.ZodType<string>, words: string) =>
+  z
+    .string()
+    .transform((text) => text.split(/\s+/).filter((each) => each !== ''))
+    .refine((list) => list.every((each) => one.safeParse(each).success), words)
+
+const proxyAddress = z.union([z.ipv4(), z.ipv6(), z.cidrv4(), z.cidrv6()])
+
 /** Every variable that an operator may set. Anything wrong stops the start with one clear line. */
 const environment = z
   .object({
@@ -35,6 +44,14 @@ const environment = z
     THUNDERCREST_S3_REGION: z.string().min(1).default('auto'),
     THUNDERCREST_S3_KEY: z.string().min(1).optional(),
     THUNDERCREST_S3_SECRET: z.string().min(1).optional(),
+    THUNDERCREST_ADDRESSES: listOf(
+      z.url({ protocol: /^https?$/ }),
+      'must be addresses under which this server is reached, e.g. https://alerts.example',
+    ).default([]),
+    THUNDERCREST_PROXIES: listOf(
+      proxyAddress as unknown as z.ZodType<string>,
+      'must be addresses of proxies, e.g. 10.0.0.2 or 10.0.0.0/8',
+    ).default([]),
     THUNDERCREST_VOICES: voiceAddresses.default({}),
     THUNDERCREST_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   })

@@ -1,6 +1,28 @@
 import { randomBytes } from 'node:crypto'
-import { mkdir, readFile, writeFile } from 'node:fs/promises'
+import { chmod, mkdir, readFile, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
+
+const others = 0o077
+
+/**
+ * Makes the data folder and sees to it that nobody else on this machine can look into it: secrets, addresses of sources
+ * and what viewers wrote lie there.
+ * @returns whether it was open to others until now
+ * @throws Error with one clear line where that cannot be mended
+ */
+export async function keepPrivate(folder: string): Promise<boolean> {
+  // What is made from now on is nobody else's either, whoever makes it.
+  process.umask(others)
+  await mkdir(folder, { recursive: true, mode: 0o700 })
+  const { mode } = await stat(folder)
+  if ((mode & others) === 0) return false
+  await chmod(folder, 0o700).catch(() => {
+    throw new Error(
+      `Thundercrest cannot start: the data folder ${folder} can be read by others on this machine, and its rights cannot be changed. Make it yours (chmod 700), or choose another folder with THUNDERCREST_DATA.`,
+    )
+  })
+  return true
+}
 
 /** Reads the server's own secret, or makes it on the first start and keeps it where only this user can read it. */
 export async function ensureServerSecret(folder: string, given: string | undefined): Promise<string> {

@@ -12,6 +12,7 @@ const titles: Record<number, string> = {
   413: 'Too large',
   416: 'No such bytes',
   415: 'Unsupported type',
+  421: 'Meant for another server',
   422: 'Not understood',
   429: 'Too many tries',
   500: 'Something broke here',

@@ -16,6 +16,8 @@ import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
 import { ViewerHistory } from '../ingest/viewerHistory.ts'
 import { keepDecided } from '../ingest/keepDecided.ts'
+import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
+import { EmoteShelf } from '../emotes/emoteShelf.ts'
 import { FolderStore } from '../media/folderStore.ts'
 import { MediaLibrary } from '../media/library.ts'
 import { Measurer, type MeasurerEntry } from '../media/measurer.ts'
@@ -34,7 +36,7 @@ import { ChannelStream } from '../realtime/channelStream.ts'
 import { SourceRooms } from '../realtime/sourceRooms.ts'
 import { Clock } from './clock.ts'
 import type { Config } from './config.ts'
-import { ensureServerSecret } from './dataFolder.ts'
+import { ensureServerSecret, keepPrivate } from './dataFolder.ts'
 import { lockFolder } from './folderLock.ts'
 import { Heartbeat } from './heartbeat.ts'
 import { LiveViews } from './liveViews.ts'
@@ -63,6 +65,7 @@ export interface Services {
   queues: BoxQueues
   ingest: Ingest
   stream: ChannelStream
+  emotes: EmoteShelf
   speaker: Speaker
   /** Starts the engines that a channel's alerts on air speak with, so that the first message does not wait for them. */
   wakeVoices: (channelId: string) => void
@@ -92,6 +95,8 @@ export async function startServices({
   readShippedFile,
 }: StartOptions): Promise<Services> {
   const dataFolder = resolve(config.THUNDERCREST_DATA)
+  if (await keepPrivate(dataFolder))
+    logger.warn('the data folder was open to others on this machine; it is not any more')
   const unlock = config.DATABASE_URL ? async () => undefined : await lockFolder(dataFolder)
   const database = config.DATABASE_URL
     ? await openServer(config.DATABASE_URL)
@@ -136,9 +141,22 @@ export async function startServices({
   const engines = findEngines(config.THUNDERCREST_VOICES)
   const speaker = new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret))
   const changed = (channelId: string) => stream.changed(channelId)
+  const measurer = new Measurer(measurerEntry)
+  const emotes = new EmoteShelf({
+    folder: join(dataFolder, 'emotes'),
+    logger,
+    measure: (path) => measurer.measure(path),
+  })
   const shows = new Shows({
     db,
     onAir,
+    dress: (show) =>
+      withOwnEmotes(show, (url) => {
+        const own = ownEmoteUrl(url, secret)
+        // Asked for by the time that its turn has come.
+        if (own !== url) emotes.warm(url)
+        return own
+      }),
     voices: new PlayVoices({
       db,
       logger,
@@ -178,7 +196,7 @@ export async function startServices({
     db,
     logger,
     store: media,
-    measurer: new Measurer(measurerEntry),
+    measurer,
     uploadsFolder,
     now,
     onChange: (channelId) => {
@@ -228,6 +246,7 @@ export async function startServices({
     queues,
     ingest,
     stream,
+    emotes,
     speaker,
     wakeVoices,
     metrics,

@@ -12,7 +12,11 @@ export interface OpenDatabase {
 }
 
 /** Both databases that the product runs on, fresh; a server only where there is one. */
-export const databases: readonly { name: string; isHere: boolean; open: (connections?: number) => Promise<OpenDatabase> }[] = [
+export const databases: readonly {
+  name: string
+  isHere: boolean
+  open: (connections?: number) => Promise<OpenDatabase>
+}[] = [
   {
     name: 'the embedded database',
     isHere: true,

@@ -88,7 +88,11 @@ describe.each(databases)('$name with a long history and a full line', ({ isHere,
     [
       'recording what became of forty plays',
       400,
-      () => recordPlays(db(), playIds.slice(0, 40).map((id) => ({ id, state: 'preparing' }))),
+      () =>
+        recordPlays(
+          db(),
+          playIds.slice(0, 40).map((id) => ({ id, state: 'preparing' })),
+        ),
     ],
     ['the line of the desk', 300, () => listPlays(db(), playIds.slice(0, 60))],
     ['the log of the desk', 1000, () => listEndedPlays(db(), 'box-1', 60)],

@@ -67,6 +67,7 @@ async function started() {
   const shows = new Shows({
     db: handle.db,
     onAir,
+    dress: (show) => show,
     voices: new PlayVoices({
       db: handle.db,
       logger,

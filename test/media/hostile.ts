@@ -63,6 +63,22 @@ function hoursOfMp3(): Buffer {
   return Buffer.concat(Array.from({ length: 150_000 }, () => frame))
 }
 
+/** A few kilobytes of compositions, each of which holds the next one twice. @param last what the last one holds */
+function nestedVector(levels: number, last = ''): string {
+  const holds = (refId: string) => ({ ty: 0, refId, ip: 0, op: 20, ks: {}, w: 96, h: 64 })
+  const assets = Array.from({ length: levels }, (_, level) => ({
+    id: `c${level}`,
+    layers: level + 1 < levels ? [holds(`c${level + 1}`), holds(`c${level + 1}`)] : [last ? holds(last) : { ty: 4 }],
+  }))
+  return vectorAnimation({ assets, layers: [holds('c0')] })
+}
+
+/** Masters in masters, each of which says that it holds all that follows. */
+function nestedEbml(levels: number): Buffer {
+  const piece = Buffer.from([0xae, 0x01, 0xff, 0xff, 0xff, 0xff, 0xff, 0xff, 0xfe])
+  return Buffer.concat(Array.from({ length: levels }, () => piece))
+}
+
 export const hostileFiles: readonly Hostile[] = [
   { name: 'empty.png', bytes: () => Buffer.alloc(0), reason: /empty/ },
   { name: 'text.png', bytes: () => Buffer.from('This is no picture at all.'), reason: /cannot be told/ },
@@ -176,6 +192,62 @@ export const hostileFiles: readonly Hostile[] = [
     reason: /entities/,
   },
   { name: 'many.svg', bytes: () => svg('<g/>'.repeat(30_000)), reason: /elements/ },
+  { name: 'half-comments.svg', bytes: () => Buffer.from('<!-- '.repeat(11_000)), reason: /cannot be/ },
+  { name: 'half-comments-inside.svg', bytes: () => svg('<!-- '.repeat(11_000)), reason: /well-formed/ },
+  { name: 'half-declarations.svg', bytes: () => Buffer.from('<?xml '.repeat(9_000)), reason: /cannot be/ },
+  { name: 'half-doctypes.svg', bytes: () => Buffer.from('<!DOCTYPE '.repeat(6_000)), reason: /cannot be/ },
+  { name: 'one-word.svg', bytes: () => svg(`<text>${'&lt;!-- '.repeat(9_000)}</text>`), reason: /letters of words/ },
+  {
+    name: 'deep.webm',
+    bytes: () => Buffer.concat([golden('moving-vp9.webm').subarray(0, 40), nestedEbml(200_000)]),
+    reason: /damaged/,
+  },
+  {
+    name: 'many-voids.webm',
+    bytes: () => Buffer.concat([golden('moving-vp9.webm'), Buffer.alloc(8_000_000, Buffer.from([0xec, 0x80]))]),
+    reason: /damaged/,
+  },
+  {
+    name: 'claims-more.jpg',
+    bytes: () => {
+      const file = Buffer.from(golden('opaque.jpg'))
+      const frame = file.indexOf(Buffer.from([0xff, 0xc0]))
+      file.writeUInt16BE(8192, frame + 5)
+      file.writeUInt16BE(8192, frame + 7)
+      return file
+    },
+    reason: /damaged/,
+  },
+  {
+    name: 'flipped-size.webm',
+    bytes: () => {
+      const file = Buffer.from(golden('moving-vp9.webm'))
+      const block = file.indexOf(0xa3, file.indexOf(Buffer.from([0x1f, 0x43, 0xb6, 0x75])) + 6)
+      file.writeUInt8((file[block + 1] ?? 0) ^ 0x04, block + 1)
+      return file
+    },
+    reason: /damaged/,
+  },
+  {
+    name: 'false-sizes.mp4',
+    bytes: () => {
+      const file = Buffer.from(golden('moving-h264.mp4'))
+      const sizes = file.indexOf('stsz')
+      file.writeUInt32BE(file.readUInt32BE(sizes + 16) + 5, sizes + 16)
+      return file
+    },
+    reason: /damaged/,
+  },
+  {
+    name: 'false-box.mp4',
+    bytes: () => {
+      const file = Buffer.from(golden('moving-h264.mp4'))
+      const box = file.indexOf('stbl') - 4
+      file.writeUInt32BE(file.readUInt32BE(box) - 3, box)
+      return file
+    },
+    reason: /damaged/,
+  },
   { name: 'not-closed.svg', bytes: () => Buffer.from(frameSvg(0).slice(0, -8)), reason: /well-formed/ },
   { name: 'no-channels.wav', bytes: () => header((file) => file.writeUInt16LE(0, 22)), reason: /contradicts/ },
   {
@@ -206,6 +278,60 @@ export const hostileFiles: readonly Hostile[] = [
     name: 'expression.json',
     bytes: () => Buffer.from(vectorAnimation().replace('"k":100', '"k":100,"x":"var $bm_rt = fetch()"')),
     reason: /expressions/,
+  },
+  {
+    name: 'folder-elsewhere.json',
+    bytes: () =>
+      Buffer.from(
+        vectorAnimation({ assets: [{ id: 'a', u: 'https://example.invalid/', p: 'data:image/png,x', e: 0 }] }),
+      ),
+    reason: /from elsewhere/,
+  },
+  {
+    name: 'footage.json',
+    bytes: () =>
+      Buffer.from(vectorAnimation({ assets: [{ id: 'a', t: 3, u: '', p: 'data:application/json,{}', e: 1 }] })),
+    reason: /from elsewhere/,
+  },
+  {
+    name: 'words.json',
+    bytes: () =>
+      Buffer.from(
+        vectorAnimation({
+          fonts: { list: [{ fName: 'a', fFamily: 'a', origin: 3, fPath: 'https://example.invalid/a.css' }] },
+          layers: [{ ty: 5, ind: 1, ip: 0, op: 20, t: { d: { k: [] } } }],
+        }),
+      ),
+    reason: /not in the file/,
+  },
+  { name: 'nested.json', bytes: () => Buffer.from(nestedVector(24)), reason: /layers; 2000 are the most/ },
+  { name: 'itself.json', bytes: () => Buffer.from(nestedVector(3, 'c0')), reason: /contains itself/ },
+  {
+    name: 'repeated.json',
+    bytes: () => {
+      const repeater = { ty: 'rp', c: { a: 0, k: 400 } }
+      const group = (it: unknown[]) => ({ ty: 'gr', it: [...it, repeater] })
+      return Buffer.from(vectorAnimation({ layers: [{ ty: 4, shapes: [group([group([group([{ ty: 'rc' }])])])] }] }))
+    },
+    reason: /shapes; 20000 are the most/,
+  },
+  {
+    name: 'picture-bomb.json',
+    bytes: () =>
+      Buffer.from(
+        vectorAnimation({
+          assets: [
+            { id: 'a', w: 9, h: 9, u: '', e: 1, p: `data:image/png;base64,${pngBomb(30_000).toString('base64')}` },
+          ],
+        }),
+      ),
+    reason: /a side may have|damaged/,
+  },
+  {
+    name: 'deep.json',
+    bytes: () =>
+      Buffer.from(vectorAnimation().replace('"nm":"square"', `"nm":${'['.repeat(500_000)}${']'.repeat(500_000)}`)),
+    reason: /too involved/,
   },
   { name: 'endless.json', bytes: () => Buffer.from(vectorAnimation({ op: 1e9 })), reason: /longer than a minute/ },
   { name: 'moving-h265.mp4', bytes: () => golden('moving-h265.mp4'), reason: /do not play/ },

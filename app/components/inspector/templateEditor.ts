@@ -19,6 +19,7 @@ import {
   type ViewUpdate,
 } from '@codemirror/view'
 import type { VariableDeclaration } from '../../../core/events/variables.ts'
+import { pageNonce } from '../../../player/textNodes.ts'
 import { parseTemplate, type TemplateNode } from '../../../core/text/template.ts'
 
 export interface TemplateEditor {
@@ -74,6 +75,7 @@ export function createTemplateEditor({
         history(),
         keymap.of([...completionKeymap, ...historyKeymap, ...defaultKeymap]),
         EditorView.lineWrapping,
+        EditorView.cspNonce.of(pageNonce()),
         // The paper scrolls and would cut a list off that is longer than the room beneath the words.
         tooltips({ parent: document.body, position: 'fixed' }),
         EditorState.readOnly.of(isReadOnly),

@@ -1,6 +1,7 @@
-import { defineEventHandler, getRequestHeader, getRequestIP } from 'h3'
+import { defineEventHandler } from 'h3'
 import { demoPassword, demoPeople } from '../../../demo/people.ts'
 import { readSession } from '../../auth/access.ts'
+import { callerOf } from '../../http/caller.ts'
 import { hasAnyPerson } from '../../db/queries/people.ts'
 import { machineOf } from '../../realtime/machineOf.ts'
 import { useServices } from '../../system/services.ts'
@@ -9,13 +10,15 @@ import { useServices } from '../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const session = await readSession(event)
   const { database, config } = await useServices()
+  const caller = callerOf(event)
   return {
     session,
-    machine: machineOf(getRequestIP(event), getRequestHeader(event, 'x-forwarded-for') !== undefined),
+    machine: machineOf(caller.address, caller.isForwarded),
     needsWelcome: session === null && !(await hasAnyPerson(database.db)),
     // Nobody can guess the accounts of the demo; a server with its own data shows none.
     demoAccounts:
-      config.THUNDERCREST_DEMO && session === null
+      // Whoever is passed on to it, by a proxy or under another name, is no guest of the demo either.
+      config.THUNDERCREST_DEMO && session === null && (caller.isOfThisMachine || import.meta.dev)
         ? demoPeople.map(({ email, name, role }) => ({ email, name, role, password: demoPassword }))
         : [],
   }

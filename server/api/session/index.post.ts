@@ -1,9 +1,11 @@
-import { defineEventHandler, getRequestIP, setResponseStatus } from 'h3'
+import { defineEventHandler, setResponseStatus } from 'h3'
 import { signInBody } from '../../../contract/bodies.ts'
+import { knownBrowserOf, rememberBrowser } from '../../auth/knownBrowser.ts'
 import { countSignInTry, forgetSignInTries } from '../../auth/loginLimit.ts'
 import { verifyPassword } from '../../auth/password.ts'
 import { startSession } from '../../auth/startSession.ts'
 import { findPersonByEmail } from '../../db/queries/people.ts'
+import { callerOf } from '../../http/caller.ts'
 import { readChecked } from '../../http/readChecked.ts'
 import { problemError } from '../../system/problemError.ts'
 import { useServices } from '../../system/services.ts'
@@ -13,12 +15,15 @@ const nobody = `scrypt$${2 ** 17}$8$1$${Buffer.alloc(16).toString('base64')}$${B
 
 export default defineEventHandler(async (event) => {
   const { email, password } = await readChecked(event, signInBody)
-  await countSignInTry(email, getRequestIP(event) ?? 'unknown')
-  const { database } = await useServices()
+  const { database, secret } = await useServices()
   const person = await findPersonByEmail(database.db, email)
+  const browserId = person && (await knownBrowserOf(event, person.id, secret))
+  const tried = { email, address: callerOf(event).address, browserId }
+  await countSignInTry(tried)
   const isRight = await verifyPassword(password, person?.passwordHash ?? nobody)
   if (!person || !isRight) throw problemError(401, 'This e-mail address and password do not belong together.')
-  await forgetSignInTries(email)
+  await forgetSignInTries(tried)
+  await rememberBrowser(event, person.id, secret)
   await startSession(event, person.id)
   setResponseStatus(event, 204)
   return null

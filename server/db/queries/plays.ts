@@ -48,7 +48,13 @@ export async function listEndedPlays(db: Database, boxId: string, limit: number)
     .select()
     .from(play)
     .innerJoin(event, eq(event.id, play.eventId))
-    .where(and(eq(play.boxId, boxId), isNotNull(play.endedAt), inArray(play.state, ['done', 'skipped', 'expired', 'failed'])))
+    .where(
+      and(
+        eq(play.boxId, boxId),
+        isNotNull(play.endedAt),
+        inArray(play.state, ['done', 'skipped', 'expired', 'failed']),
+      ),
+    )
     .orderBy(desc(play.endedAt))
     .limit(limit)
   return rows.map((row) => ({ ...row.play, event: row.event }))

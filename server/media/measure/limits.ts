@@ -12,7 +12,10 @@ export const limits = {
   soundMs: 10 * 60_000,
   videoMs: 5 * 60_000,
   vectorMs: 60_000,
+  /** With everything that is used several times in each of its places. */
   vectorLayers: 2000,
+  vectorShapes: 20_000,
+  vectorPictureSidePx: 4096,
 } as const
 
 /** The measuring process may take this much memory; beyond it, it is ended and the file refused. */

@@ -18,7 +18,10 @@ process.send?.('ready')
 
 async function answerFor(path: string): Promise<MeasureAnswer> {
   try {
-    return { ok: true, measurement: await measureFile(await readFile(path)) }
+    return {
+      ok: true,
+      measurement: await measureFile(await readFile(path), (deadlineMs) => process.send?.({ deadlineMs })),
+    }
   } catch (error) {
     if (error instanceof Refusal)
       return { ok: false, reason: error.reason, advice: error.advice, canDecodeInBrowser: error.canDecodeInBrowser }

@@ -85,6 +85,29 @@ describe('videos and vector animations are measured, and left for a browser to l
     })
     expect(Math.abs(((found.measured as PictureMeasured).durationMs ?? 0) - 400)).toBeLessThanOrEqual(30)
   })
+  it('a vector animation without what would be fetched or styled with it', async () => {
+    const png = `data:image/png;base64,${(await golden('still.png')).toString('base64')}`
+    const { converted } = await measureFile(
+      Buffer.from(
+        vectorAnimation({
+          fonts: {
+            list: [
+              {
+                fName: 'a',
+                fFamily: 'a{}</style><style>body{display:none}',
+                origin: 1,
+                fPath: 'https://example.invalid/a.css',
+              },
+            ],
+          },
+          assets: [{ id: 'p', w: 9, h: 9, u: 'https://example.invalid/', p: png, e: 0 }],
+        }),
+      ),
+    )
+    const kept = Buffer.from(converted ?? []).toString()
+    expect(kept).not.toMatch(/example\.invalid|fonts|style/)
+    expect(JSON.parse(kept)).toMatchObject({ assets: [{ id: 'p', u: '', p: png, e: 1 }], op: 20 })
+  })
   it('a vector animation', async () => {
     expect(await measureFile(Buffer.from(vectorAnimation()))).toMatchObject({
       mime: 'video/lottie+json',

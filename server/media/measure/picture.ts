@@ -89,9 +89,11 @@ export async function measurePicture(bytes: Uint8Array, mime: string): Promise<M
   const format = endedFormats[mime]
   if (format) checkEnd(format, bytes)
   const animated = mime === 'image/gif' || mime === 'image/webp'
+  // A photograph that ends early fills up with grey, and only a warning says so.
+  const strictness = mime === 'image/jpeg' ? 'warning' : 'error'
   // The limit stands in our own check, which knows about frames.
   const open = (options: SharpOptions = {}) =>
-    sharp(bytes, { animated, limitInputPixels: limits.pixels, failOn: 'error', ...options })
+    sharp(bytes, { animated, limitInputPixels: limits.pixels, failOn: strictness, ...options })
   const header = await open({ limitInputPixels: false }).metadata().catch(unreadable)
   const frameCount = header.pages ?? 1
   const isTurned = (header.orientation ?? 1) >= 5

@@ -7,6 +7,8 @@ import { Refusal } from './refusal.ts'
 
 const plainSvg = 'Export it as “plain SVG”, with pictures and fonts inside, or as PNG.'
 const maxElements = 20_000
+/** Long words take as long to lay out as they are long, squared. */
+const maxLetters = 5_000
 /** The longest side of what is drawn from a vector picture: sharp on a canvas of full HD. */
 const drawnSidePx = 1600
 
@@ -30,6 +32,9 @@ const isInside = (address: string) => /^\s*(#|data:image\/(png|jpeg|gif|webp);ba
 export function checkSvg(text: string): void {
   const parser = new SaxesParser()
   let elements = 0
+  let letters = 0
+  /** Style sheets in which it stands, one in another where somebody means harm. */
+  let sheets = 0
   const styleAddresses = (css: string) => {
     if (/@import/i.test(css)) throw new Refusal('The SVG loads a style sheet from elsewhere.', plainSvg)
     for (const [, address = ''] of css.matchAll(/url\(\s*['"]?([^'")]*)/gi))
@@ -41,7 +46,11 @@ export function checkSvg(text: string): void {
   parser.on('processinginstruction', ({ target }) => {
     if (target.toLowerCase() !== 'xml') throw new Refusal('The SVG loads a style sheet from elsewhere.', plainSvg)
   })
+  parser.on('closetag', ({ name }) => {
+    if (localName(name) === 'style') sheets -= 1
+  })
   parser.on('opentag', ({ name, attributes }) => {
+    if (localName(name) === 'style') sheets += 1
     elements += 1
     if (elements > maxElements) throw new Refusal(`The SVG has more than ${maxElements} elements.`, 'Export it as PNG.')
     if (elements === 1 && localName(name) !== 'svg')
@@ -56,7 +65,15 @@ export function checkSvg(text: string): void {
       if (!attribute.startsWith('xmlns')) styleAddresses(value)
     }
   })
-  parser.on('text', styleAddresses)
+  parser.on('text', (text) => {
+    if (sheets === 0) letters += text.trim().length
+    if (letters > maxLetters)
+      throw new Refusal(
+        `The SVG has more than ${maxLetters} letters of words.`,
+        'Turn its words into shapes, or export it as PNG.',
+      )
+    styleAddresses(text)
+  })
   parser.on('cdata', styleAddresses)
   try {
     parser.write(text).close()

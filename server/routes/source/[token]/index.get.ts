@@ -1,22 +1,24 @@
 import { defineEventHandler, setResponseHeaders, setResponseStatus } from 'h3'
 import { playerScriptUrl } from '#thundercrest/player'
+import { newNonce, permissions, sourcePolicy } from '../../../http/pagePolicy.ts'
 import { boxOfToken } from '../../../realtime/boxOfToken.ts'
 import { sourceDocument } from '../../../realtime/sourceDocument.ts'
 
 /** The browser source page: transparent, without framework and without cookies. */
 export default defineEventHandler(async (event) => {
+  const nonce = newNonce()
   setResponseHeaders(event, {
     'content-type': 'text/html; charset=utf-8',
     'cache-control': 'no-store',
     'referrer-policy': 'no-referrer',
     'x-robots-tag': 'noindex',
     'x-content-type-options': 'nosniff',
-    'content-security-policy':
-      "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob: https:; font-src 'self'; connect-src 'self'; media-src 'self' blob:; base-uri 'none'; form-action 'none'",
+    'content-security-policy': sourcePolicy(nonce),
+    'permissions-policy': permissions,
   })
   const box = await boxOfToken(event.context.params?.token ?? '')
   if (!box) setResponseStatus(event, 404)
   // Gone, but the page goes on trying: the box may be brought back.
   else if (box.putAwayAt) setResponseStatus(event, 410)
-  return sourceDocument(box ? playerScriptUrl : null)
+  return sourceDocument(box ? playerScriptUrl : null, nonce)
 })

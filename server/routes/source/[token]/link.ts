@@ -10,6 +10,11 @@ interface SourceContext {
 }
 
 const talks = new Map<string, SourceTalk>()
+/** So many pages of one address may be connected without having said who they are. */
+const silentMax = 100
+const silent = new Map<string, Set<string>>()
+/** Pages on their way into a box, from the moment they are let in. */
+const opening = new Map<string, number>()
 
 /** The socket of a source page. The address is checked before the connection is taken. */
 export default defineWebSocketHandler({
@@ -19,15 +24,21 @@ export default defineWebSocketHandler({
     if (!box) return new Response('This source address is not valid.', { status: 401 })
     if (box.putAwayAt) return new Response('The box of this address is put away.', { status: 410 })
     const services = await useServices()
-    if (services.rooms.countIn(box.id) >= sourcesPerBoxMax) return new Response('Too many sources.', { status: 503 })
+    if (services.rooms.countIn(box.id) + (opening.get(box.id) ?? 0) >= sourcesPerBoxMax)
+      return new Response('Too many sources.', { status: 503 })
     const context = (request as { context?: SourceContext }).context
     if (context) Object.assign(context, { boxId: box.id, token, services } satisfies SourceContext)
     return undefined
   },
   open(peer) {
     const { boxId, token, services } = peer.context as SourceContext
-    if (boxId && token && services) talks.set(peer.id, talkWith(boxId, token, peer, services))
-    else peer.close(1008, 'no box')
+    if (!boxId || !token || !services) return peer.close(1008, 'no box')
+    const address = peer.remoteAddress ?? ''
+    const others = silent.get(address) ?? new Set<string>()
+    if (others.size >= silentMax) return peer.close(1013, 'too many that say nothing')
+    silent.set(address, others.add(peer.id))
+    opening.set(boxId, (opening.get(boxId) ?? 0) + 1)
+    talks.set(peer.id, talkWith(boxId, token, peer, services))
   },
   async message(peer, incoming) {
     await talks.get(peer.id)?.hear(incoming.text(), incoming.uint8Array().byteLength)
@@ -39,6 +50,16 @@ export default defineWebSocketHandler({
 function end(peerId: string): void {
   talks.get(peerId)?.close()
   talks.delete(peerId)
+}
+
+/** A page has said who it is, or is gone: it is none of the silent ones any more. */
+function heardFrom(boxId: string, { id, remoteAddress = '' }: SourcePeer): void {
+  const others = silent.get(remoteAddress)
+  if (!others?.delete(id)) return
+  if (others.size === 0) silent.delete(remoteAddress)
+  const count = (opening.get(boxId) ?? 1) - 1
+  if (count > 0) opening.set(boxId, count)
+  else opening.delete(boxId)
 }
 
 function talkWith(boxId: string, token: string, peer: SourcePeer, services: Services): SourceTalk {
@@ -53,6 +74,7 @@ function talkWith(boxId: string, token: string, peer: SourcePeer, services: Serv
     // A box that is put away has no queue any more; its sources are told to go in the same moment.
     input: (input) => queues.find(boxId)?.input(input),
     changed: () => stream.changed(channelId()),
+    onSettled: () => heardFrom(boxId, peer),
     wakeVoices: () => void wakeVoices(channelId()),
     standing: async () => {
       const box = await boxOfToken(token)

@@ -1,0 +1,28 @@
+/** The pages of the application, as `app/pages` has them. */
+const pages = [
+  '',
+  'boxes',
+  'boxes/new',
+  'boxes/[^/]+',
+  'desk',
+  'feeds',
+  'media',
+  'rates',
+  'sign-in',
+  'speech',
+  'welcome',
+]
+const page = new RegExp(`^/(?:${pages.join('|')})/?$`)
+
+/** Whether there is a page of the application at an address. */
+export function isPage(path: string): boolean {
+  return page.test(path.split('?')[0] ?? '')
+}
+
+/** Addresses that only routes of the server answer; what none of them answers is nothing. */
+const routes =
+  /^\/(?:api|source|media|speech|emotes|stand-ins|schemas|_nuxt|player|workers|fonts)(?:\/|$)|^\/(?:healthz|readyz|metrics|openapi\.json)$|\.[a-z0-9]{1,8}$/
+
+export function isRoute(path: string): boolean {
+  return routes.test(path) && !isPage(path)
+}
