@@ -2,10 +2,12 @@ import * as z from 'zod'
 import { mediaId } from '../composition/mediaId.ts'
 import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { migrateBox, type StoredBox } from '../composition/migrateBox.ts'
+import { parseBounded } from '../json/jsonBounds.ts'
 import { mediaUses } from '../library/mediaUses.ts'
 import { err, ok, type Result } from '../result.ts'
 import { dial, type Dial } from './dial.ts'
 import { packHead } from './design.ts'
+import { stepsOf } from './places.ts'
 
 /** The version of the manifest's form. What an older one holds is brought up to date where it is read. */
 export const manifestVersion = 1
@@ -53,25 +55,45 @@ export function neededMedia(box: BoxDocument, dials: readonly Dial[] = []): stri
   return [...new Set([...mediaUses(box).map((use) => use.mediaId), ...offered])].sort()
 }
 
+const manifestBounds = { depth: 64, values: 500_000 }
+/** So many places all dials of a pack together may walk through: a fifth of a second where it is turned. */
+const dialWorkMost = 300_000
+
+/** How many places the dials of a pack walk through; null where one of them alone walks too far. */
+function workOfDials({ box, dials }: Pick<Manifest, 'box' | 'dials'>): number | null {
+  let sum = 0
+  // The same path walks the same way.
+  const known = new Map<string, number>()
+  for (const { bindings } of dials) {
+    for (const { path } of bindings) {
+      const steps = known.get(path) ?? stepsOf(box, path)
+      if (steps === null) return null
+      known.set(path, steps)
+      sum += steps
+      if (sum > dialWorkMost) return sum
+    }
+  }
+  return sum
+}
+
 /**
  * Reads a manifest, whatever it is.
  * @returns an error in words for a form that is newer, one that does not fit (with its path), or a box that needs files
  * it does not bring
  */
 export function readManifest(text: string): Result<Manifest, string> {
-  let read: unknown
-  try {
-    read = JSON.parse(text)
-  } catch {
-    return err('manifest.json is not JSON.')
-  }
+  const parsed = parseBounded(text, manifestBounds)
+  if (!parsed.ok)
+    return err(
+      /^It (is nested|has more)/.test(parsed.error) ? `manifest.json: ${parsed.error}` : 'manifest.json is not JSON.',
+    )
   const head = z
     .looseObject({
       format: z.literal('thundercrest.pack'),
       version: z.int().min(1),
       box: z.looseObject({ version: z.int().min(1) }),
     })
-    .safeParse(read)
+    .safeParse(parsed.value)
   if (!head.success) return err('manifest.json is not the manifest of a pack.')
   if (head.data.version > manifestVersion)
     return err(
@@ -88,6 +110,11 @@ export function readManifest(text: string): Result<Manifest, string> {
   const issue = checked.error?.issues[0]
   if (!checked.success)
     return err(`manifest.json, ${issue?.path.map(String).join(' › ') ?? ''}: ${issue?.message ?? 'does not fit'}`)
+  const work = workOfDials(checked.data)
+  if (work === null || work > dialWorkMost)
+    return err(
+      'The dials of the pack turn more places than a pack has. Name the places that they turn, with fewer stars.',
+    )
   const brought = new Set(checked.data.media.map(({ id }) => id))
   const missing = neededMedia(checked.data.box, checked.data.dials).filter((id) => !brought.has(id))
   if (missing.length > 0)

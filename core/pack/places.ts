@@ -23,23 +23,40 @@ function* stepsInto(node: Node, name: string): Generator<string | number> {
 /** Designers write the parts of a variation; that they stand in its composition is our business. */
 const shortened = /(\.variations\.[^.]+)\.parts\b/
 
+/** One path walks through no more than this; whoever means more means everything. */
+export const stepsMost = 20_000
+
 /**
- * All places of a document that a path names. Linear in what it walks through.
+ * All places of a document that a path names. Linear in what it walks through, which is bounded.
  * @param path names with dots; `*` stands for every member or field
+ * @returns none for a path that would walk through more than `stepsMost` places
  */
 export function placesOf(document: object, path: string): Place[] {
+  return walk(document, path)?.places ?? []
+}
+
+/** How many places a path walks through; null where it is more than it may. */
+export function stepsOf(document: object, path: string): number | null {
+  return walk(document, path)?.steps ?? null
+}
+
+function walk(document: object, path: string): { places: Place[]; steps: number } | null {
+  const names = path.replace(shortened, '$1.composition.parts').split('.')
   let found: { node: unknown; place: Place }[] = [{ node: document, place: [] }]
-  for (const name of path.replace(shortened, '$1.composition.parts').split('.')) {
-    found = found.flatMap(({ node, place }) =>
-      isNode(node)
-        ? [...stepsInto(node, name)].map((key) => ({
-            node: (node as Record<string | number, unknown>)[key],
-            place: [...place, key],
-          }))
-        : [],
-    )
+  let steps = 0
+  for (const name of names) {
+    const next: typeof found = []
+    for (const { node, place } of found) {
+      if (!isNode(node)) continue
+      for (const key of stepsInto(node, name)) {
+        steps += 1
+        if (steps > stepsMost) return null
+        next.push({ node: (node as Record<string | number, unknown>)[key], place: [...place, key] })
+      }
+    }
+    found = next
   }
-  return found.map(({ place }) => place)
+  return { places: found.map(({ place }) => place), steps }
 }
 
 export function readAt(document: object, place: Place): unknown {

@@ -27,6 +27,7 @@ import {
 } from '../db/queries/media.ts'
 import type { MeasureAnswer, Measurement } from './measure/measurement.ts'
 import type { Measurer } from './measurer.ts'
+import type { HeldFiles } from './heldFiles.ts'
 import type { MediaStore } from './mediaStore.ts'
 
 /** Raised when measuring finds out more or otherwise: what was measured before is then measured again. */
@@ -41,6 +42,7 @@ export interface LibraryOptions {
   db: Database
   logger: Logger
   store: MediaStore
+  held: HeldFiles
   measurer: Measurer
   /** Where the bytes of arriving files lie under the id of their intake. */
   uploadsFolder: string
@@ -92,18 +94,17 @@ export class MediaLibrary {
   }
 
   /**
-   * Measures a file that comes in a pack, by the same door as every other, and stores it; it is in no library yet.
+   * Measures a file that comes in a pack, by the same door as every other, and stores it; it is in no library yet, and held
+   * until whoever asked lets go of it.
    * @returns its columns, or why it is refused
    */
-  async storeForPack(bytes: Buffer): Promise<Result<PackedColumns, string>> {
-    const { measurer, store, uploadsFolder } = this.options
-    const path = join(uploadsFolder, newId('packed'))
-    await writeFile(path, bytes)
-    const answer = await measurer.measure(path).finally(() => rm(path, { force: true }))
+  async storeForPack(path: string): Promise<Result<PackedColumns, string>> {
+    const { measurer, held } = this.options
+    const answer = await measurer.measure(path)
     if (!answer.ok) return err(`${answer.reason} ${answer.advice}`.trim())
-    const kept = answer.measurement.converted ?? bytes
+    const kept = answer.measurement.converted ?? (await readFile(path))
     return ok({
-      id: await store.put(kept),
+      id: await held.put(kept),
       sizeBytes: kept.length,
       ...columnsOf(answer.measurement),
       ...(await this.keepPictures(answer.measurement)),
@@ -192,11 +193,11 @@ export class MediaLibrary {
   }
 
   private async keep(row: IntakeRow, path: string, measurement: Measurement): Promise<void> {
-    const { db, store } = this.options
+    const { db, held } = this.options
     const bytes = measurement.converted ?? (await readFile(path))
-    const id = await store.put(bytes)
+    const id = await held.put(bytes)
     const pictures = await this.keepPictures(measurement)
-    await db.transaction(async (tx) => {
+    const adding = db.transaction(async (tx) => {
       await addMedia(tx, {
         id,
         channelId: row.channelId,
@@ -208,6 +209,7 @@ export class MediaLibrary {
       })
       await changeIntake(tx, row.id, { state: 'ready', mediaId: id })
     })
+    await adding.finally(() => held.release([id, pictures.posterId, pictures.stripId]))
   }
 
   private async refuse(
@@ -220,7 +222,7 @@ export class MediaLibrary {
 
   /** A file that came before there was measuring, or with a product that ships it. */
   private async measureAgain(row: MediaRow): Promise<void> {
-    const { db, store, measurer, logger } = this.options
+    const { db, store, held, measurer, logger } = this.options
     const bytes = await store.read(row.id)
     const path = this.uploadPath(`again-${row.channelId}-${row.id}`)
     let changes: Partial<MediaRow> = { measuredBy: measuringVersion }
@@ -239,7 +241,9 @@ export class MediaLibrary {
       else logger.warn({ media: row.id, reason: answer.reason }, 'a media file of the library cannot be measured')
     }
     const now = await findOwnMedia(db, row.channelId, row.id)
-    await changeMedia(db, row.channelId, row.id, keepingSight(changes, now))
+    await changeMedia(db, row.channelId, row.id, keepingSight(changes, now)).finally(() =>
+      held.release([changes.posterId ?? null, changes.stripId ?? null]),
+    )
     this.changed(row.channelId)
   }
 
@@ -247,16 +251,16 @@ export class MediaLibrary {
     poster,
     strip,
   }: Measurement): Promise<{ posterId: string | null; stripId: string | null }> {
-    const { store } = this.options
-    return { posterId: poster && (await store.put(poster)), stripId: strip && (await store.put(strip)) }
+    const { held } = this.options
+    return { posterId: poster && (await held.put(poster)), stripId: strip && (await held.put(strip)) }
   }
 
   /** Files that were deleted long ago and that nothing uses go for good. */
   private async forgetDeleted(before: Date): Promise<void> {
-    const { db, store, isUsed } = this.options
+    const { db, held, isUsed } = this.options
     for (const row of await listDeletedBefore(db, before)) {
       if (await isUsed(row.channelId, row.id)) continue
-      for (const id of await forgetMedia(db, row)) await store.remove(id)
+      await held.removeUnused(await forgetMedia(db, row))
     }
   }
 }

@@ -2,6 +2,8 @@ import { fork, type ChildProcess } from 'node:child_process'
 import { setPriority } from 'node:os'
 import PQueue from 'p-queue'
 import { measureDeadlineMs, measureMemoryBytes } from './measure/limits.ts'
+import { err, type Result } from '../../core/result.ts'
+import type { Unpacked } from '../packs/unpack.ts'
 import type { MeasureAnswer } from './measure/measurement.ts'
 import { guardProcess } from '../system/guardProcess.ts'
 
@@ -12,13 +14,18 @@ export interface MeasurerEntry {
   execArgv: string[]
 }
 
-/** What is asked of a process, and what it says while it works. */
-type Told = MeasureAnswer | { deadlineMs: number }
+/** What is asked of a process: to measure a file, or to unpack a pack into a folder. */
+export type MeasurerQuestion = string | { pack: string; into: string }
+
+/** What a process says: that it needs so long, or how it ended. */
+type Told<Answer> = Answer | { deadlineMs: number }
 
 const heapMiB = 512
 const idleMs = 30_000
 /** Before it is known what a file is. */
 const firstDeadlineMs = 8_000
+/** A pack of a gigabyte on a slow disk. */
+const packDeadlineMs = 120_000
 /** So many files are measured side by side: one that takes long keeps nobody else waiting. */
 const sideBySide = 2
 
@@ -50,9 +57,22 @@ export class Measurer {
 
   /** Never rejects: what goes wrong is an answer. */
   measure(path: string): Promise<MeasureAnswer> {
+    return this.ask(path, firstDeadlineMs, stopped)
+  }
+
+  /** Looks through a pack and lays its files into a folder. Never rejects: what goes wrong is an answer. */
+  unpack(pack: string, into: string): Promise<Result<Unpacked, string>> {
+    return this.ask({ pack, into }, packDeadlineMs, (why) => err(`The pack cannot be read. ${why}`))
+  }
+
+  private ask<Answer extends { ok: boolean }>(
+    question: MeasurerQuestion,
+    deadlineMs: number,
+    failed: (why: string) => Answer,
+  ): Promise<Answer> {
     return this.waiting
-      .add(() => this.measureNow(path), { throwOnTimeout: true })
-      .catch(() => stopped('The program that measures files cannot be asked.'))
+      .add(() => this.askNow({ question, deadlineMs, failed }), { throwOnTimeout: true })
+      .catch(() => failed('The program that measures files cannot be asked.'))
   }
 
   close(): void {
@@ -60,13 +80,13 @@ export class Measurer {
     for (const each of [...this.resting, ...this.running]) each.end()
   }
 
-  private async measureNow(path: string): Promise<MeasureAnswer> {
-    if (this.isClosed) return stopped('The server stops.')
+  private async askNow<Answer extends { ok: boolean }>(asked: Asked<Answer>): Promise<Answer> {
+    if (this.isClosed) return asked.failed('The server stops.')
     const worker = this.resting.pop() ?? new MeasuringProcess(this.entry, this.limits, (gone) => this.forget(gone))
     this.running.add(worker)
-    const answer = await worker.measure(path).catch(() => {
+    const answer = await worker.ask(asked).catch(() => {
       worker.end()
-      return stopped('The program that measures files cannot be asked.')
+      return asked.failed('The program that measures files cannot be asked.')
     })
     this.peakBytes = Math.max(this.peakBytes, worker.peakBytes)
     this.running.delete(worker)
@@ -79,6 +99,13 @@ export class Measurer {
     const at = this.resting.indexOf(worker)
     if (at >= 0) this.resting.splice(at, 1)
   }
+}
+
+interface Asked<Answer extends { ok: boolean }> {
+  question: MeasurerQuestion
+  deadlineMs: number
+  /** What to answer where the process does not. */
+  failed: (why: string) => Answer
 }
 
 /** One process, with what it is doing. */
@@ -104,13 +131,15 @@ class MeasuringProcess {
     this.onEnded(this)
   }
 
-  async measure(path: string): Promise<MeasureAnswer> {
+  async ask<Answer extends { ok: boolean }>({ question, deadlineMs, failed }: Asked<Answer>): Promise<Answer> {
     if (this.idle) clearTimeout(this.idle)
     const child = await this.start()
-    if (!child) return stopped('The program that measures files does not start.')
+    if (!child) return failed('The program that measures files does not start.')
+    // A file is looked at first, and then says itself how long it may take; an operator's limit is above that.
+    const most = typeof question === 'string' ? this.limits.deadlineMs : deadlineMs
     return new Promise((resolve) => {
       let isOver = false
-      const end = (answer: MeasureAnswer, isChildOver: boolean) => {
+      const end = (answer: Answer, isChildOver: boolean) => {
         if (isOver) return
         isOver = true
         letGo()
@@ -120,26 +149,26 @@ class MeasuringProcess {
         else this.idle = setTimeout(() => this.end(), idleMs).unref()
         resolve(answer)
       }
-      const watch = (deadlineMs: number) =>
+      const watch = (withinMs: number) =>
         guardProcess(
           child.pid,
-          { deadlineMs: Math.min(deadlineMs, this.limits.deadlineMs), memoryBytes: this.limits.memoryBytes },
+          { deadlineMs: Math.min(withinMs, most), memoryBytes: this.limits.memoryBytes },
           {
-            tooLong: () => end(stopped('Measuring the file takes too long.'), true),
-            tooMuch: () => end(stopped('Measuring the file takes too much memory.'), true),
+            tooLong: () => end(failed('Measuring the file takes too long.'), true),
+            tooMuch: () => end(failed('Measuring the file takes too much memory.'), true),
             seen: (bytes) => (this.peakBytes = Math.max(this.peakBytes, bytes)),
           },
         )
-      let letGo = watch(firstDeadlineMs)
-      child.on('message', (told: Told) => {
+      let letGo = watch(deadlineMs)
+      child.on('message', (told: Told<Answer>) => {
         if ('ok' in told) return end(told, false)
         letGo()
         letGo = watch(told.deadlineMs)
       })
-      const gone = () => end(stopped('The file makes the program that measures it stop.'), true)
+      const gone = () => end(failed('The file makes the program that measures it stop.'), true)
       child.once('exit', gone)
       child.once('error', gone)
-      child.send(path, (error) => error && gone())
+      child.send(question, (error) => error && gone())
     })
   }
 

@@ -36,6 +36,13 @@ describe.each<[string, () => Promise<MediaStore>]>([
     expect(await store.read(id)).toEqual(bytes)
     expect(await store.size(id)).toBe(10)
   })
+  it('is whole where many put it at once', async () => {
+    const many = Buffer.alloc(300_000, 7)
+    const ids = await Promise.all(Array.from({ length: 20 }, () => store.put(many)))
+    expect(new Set(ids).size).toBe(1)
+    expect(await store.size(ids[0] ?? '')).toBe(many.length)
+    await store.remove(ids[0] ?? '')
+  })
   it('comes whole or in part', async () => {
     expect((await buffer(await store.stream(id, null))).toString()).toBe('ten letter')
     expect((await buffer(await store.stream(id, { first: 4, last: 6 }))).toString()).toBe('let')

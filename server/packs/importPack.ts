@@ -1,16 +1,17 @@
+import { rm } from 'node:fs/promises'
+import { join } from 'node:path'
 import type { ArrivedPack } from '../../contract/packs.ts'
 import { replaceMedia } from '../../core/library/mediaUses.ts'
 import type { Dial } from '../../core/pack/dial.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { err, ok, type Result } from '../../core/result.ts'
-import { findMedia } from '../db/queries/media.ts'
 import { addPack, countPacks, findPackByDigest } from '../db/queries/packs.ts'
 import type { PackedColumns } from '../media/library.ts'
 import { newId } from '../system/ids.ts'
 import { useServices } from '../system/services.ts'
+import { Turns } from '../system/turns.ts'
 import { packDigest } from './packDigest.ts'
 import { packLimits } from './packLimits.ts'
-import { openPack, type OpenPack } from './readPack.ts'
 
 interface Admitted {
   packedId: string
@@ -19,39 +20,48 @@ interface Admitted {
   columns: PackedColumns
 }
 
+/** Packs of a channel are brought one after another: two of the same are then one. */
+const lines = new Map<string, Turns>()
+
 /**
- * Puts a pack on a channel's shelf: every file is measured at the same door as files that are dropped, then all of them
- * and the design are added. All of it, or nothing: where one file is refused, what was stored for the others goes
- * again.
+ * Puts a pack on a channel's shelf: it is looked through in the process that measures, every file is measured at the same door
+ * as files that are dropped, then all of them and the design are added. All of it, or nothing: where one file is refused, or
+ * anything breaks, what was stored for the others goes again, unless somebody else has it.
  */
-export async function importPack(channelId: string, path: string): Promise<Result<ArrivedPack, string>> {
-  const { database } = await useServices()
-  const opened = await openPack(path)
-  if (!opened.ok) return opened
-  const pack = opened.value
-  const digest = packDigest(pack.manifest)
-  const { name } = pack.manifest
+export function importPack(channelId: string, path: string): Promise<Result<ArrivedPack, string>> {
+  const line = lines.get(channelId) ?? new Turns()
+  lines.set(channelId, line)
+  return line.take(() => importNow(channelId, path))
+}
+
+async function importNow(channelId: string, path: string): Promise<Result<ArrivedPack, string>> {
+  const { database, measurer, held } = await useServices()
+  const into = `${path}.files`
   const admitted: Admitted[] = []
   try {
+    const unpacked = await measurer.unpack(path, into)
+    if (!unpacked.ok) return unpacked
+    const { manifest, leftAside } = unpacked.value
+    const { name } = manifest
+    const digest = packDigest(manifest)
     const known = await findPackByDigest(database.db, channelId, digest)
-    if (known) return ok({ shelfId: known.id, name, isKnown: true, leftAside: pack.leftAside })
+    if (known) return ok({ shelfId: known.id, name, isKnown: true, leftAside })
     if ((await countPacks(database.db, channelId)) >= packLimits.perChannel)
       return err(`A shelf holds at most ${packLimits.perChannel} packs. Take some off that no box has.`)
-    const refusal = await admitAll(pack, admitted)
-    if (refusal) {
-      await forget(admitted)
-      return err(refusal)
-    }
+    const refusal = await admitAll(manifest, into, admitted)
+    if (refusal) return err(refusal)
     const shelfId = newId('pack')
-    const files = admitted.map(({ name, licence, columns }) => ({ ...columns, name, licence, tags: ['pack'] }))
-    await addPack(
-      database.db,
-      { id: shelfId, channelId, digest, manifest: readdressed(pack.manifest, admitted) },
-      files,
-    )
-    return ok({ shelfId, name, isKnown: false, leftAside: pack.leftAside })
+    const files = admitted.map(({ name: called, licence, columns }) => ({
+      ...columns,
+      name: called,
+      licence,
+      tags: ['pack'],
+    }))
+    await addPack(database.db, { id: shelfId, channelId, digest, manifest: readdressed(manifest, admitted) }, files)
+    return ok({ shelfId, name, isKnown: false, leftAside })
   } finally {
-    pack.close()
+    await held.release(admitted.flatMap(({ columns }) => [columns.id, columns.posterId, columns.stripId]))
+    await rm(into, { recursive: true, force: true })
   }
 }
 
@@ -79,26 +89,12 @@ function readdressed(manifest: Manifest, admitted: readonly Admitted[]): Manifes
 }
 
 /** Measures and stores a pack's files one by one. @returns why the first that is not taken is refused */
-async function admitAll(pack: OpenPack, admitted: Admitted[]): Promise<string | null> {
+async function admitAll(manifest: Manifest, folder: string, admitted: Admitted[]): Promise<string | null> {
   const { library } = await useServices()
-  for (const media of pack.manifest.media) {
-    const bytes = await pack
-      .read(media)
-      .catch((error: unknown) => (error instanceof Error ? error : new Error('it cannot be read')))
-    if (bytes instanceof Error) return bytes.message
-    const stored = await library.storeForPack(bytes)
+  for (const media of manifest.media) {
+    const stored = await library.storeForPack(join(folder, media.id))
     if (!stored.ok) return `“${media.name}” was not taken, and with it nothing of the pack: ${stored.error}`
     admitted.push({ packedId: media.id, name: media.name, licence: media.licence || 'unknown', columns: stored.value })
   }
   return null
-}
-
-/** Files that were stored for a pack which is not taken, unless some library has them anyway. */
-async function forget(admitted: readonly Admitted[]): Promise<void> {
-  const { database, media } = await useServices()
-  for (const { columns } of admitted) {
-    if (await findMedia(database.db, columns.id)) continue
-    for (const id of [columns.id, columns.posterId, columns.stripId])
-      if (id !== null && !(await findMedia(database.db, id))) await media.remove(id)
-  }
 }

@@ -103,6 +103,18 @@ describe('a pack', () => {
   })
 })
 
+/** A box with as many parts as an alert can have. */
+function crowded(box: Manifest['box']): Manifest['box'] {
+  const copy = structuredClone(box)
+  for (const alert of copy.alerts)
+    for (const { composition } of alert.variations) {
+      const [part] = composition.parts.filter(({ id }) => id === 'headline')
+      while (part && composition.parts.length < 200)
+        composition.parts.push({ ...structuredClone(part), id: `part-${composition.parts.length}` })
+    }
+  return copy
+}
+
 /** The same bytes with a name of the same length in the place of another: what no program writes. */
 const renamed = (zip: Buffer, from: string, to: string) =>
   Buffer.from(zip.toString('latin1').replaceAll(from, to), 'latin1')
@@ -117,6 +129,28 @@ describe('a zip that is no good pack is refused with its reason', () => {
       'no manifest.json',
     ],
     ['a manifest that is no JSON', () => rezipped('{', media), 'not JSON'],
+    ['a manifest that is nested without end', () => rezipped('['.repeat(4_000_000), media), 'nested more than'],
+    [
+      'a dial that turns everything, a hundred times',
+      () =>
+        rezipped(
+          JSON.stringify({
+            ...packed,
+            box: crowded(packed.box),
+            dials: [
+              {
+                ...packed.dials[0],
+                bindings: Array.from({ length: 100 }, (_, index) => ({
+                  path: `alerts.${'*.'.repeat(index % 2 === 0 ? 8 : 7)}*`,
+                  transform: { as: 'same' },
+                })),
+              },
+            ],
+          }),
+          media,
+        ),
+      'more places than a pack has',
+    ],
     ['the manifest of something else', () => rezipped('{"name":"x"}', media), 'not the manifest of a pack'],
     [
       'made with a newer program',

@@ -125,7 +125,7 @@ export async function takeFiles(channelId: string, row: PackRow): Promise<void> 
  */
 export async function takeOffShelf(channelId: string, row: PackRow): Promise<void> {
   if (originOf(row) === 'gallery') throw problemError(403, 'This set comes with Thundercrest and stays on the shelf.')
-  const { database, media } = await useServices()
+  const { database, held } = await useServices()
   const boxes = (await usersOf(database.db, channelId)).get(row.id) ?? []
   if (boxes.length > 0)
     throw problemError(
@@ -135,5 +135,5 @@ export async function takeOffShelf(channelId: string, row: PackRow): Promise<voi
   await removePackRow(database.db, row.id)
   summaries.delete(row.id)
   for (const file of await listPlayableMedia(database.db, row.id))
-    for (const id of await forgetMedia(database.db, file)) await media.remove(id)
+    await held.removeUnused(await forgetMedia(database.db, file))
 }

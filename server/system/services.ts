@@ -19,6 +19,7 @@ import { keepDecided } from '../ingest/keepDecided.ts'
 import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
 import { EmoteShelf } from '../emotes/emoteShelf.ts'
 import { FolderStore } from '../media/folderStore.ts'
+import { HeldFiles } from '../media/heldFiles.ts'
 import { MediaLibrary } from '../media/library.ts'
 import { Measurer, type MeasurerEntry } from '../media/measurer.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
@@ -53,6 +54,8 @@ export interface Services {
   /** Whether the database is in trouble. */
   trouble: DatabaseTrouble
   media: MediaStore
+  held: HeldFiles
+  measurer: Measurer
   library: MediaLibrary
   uploads: Uploads
   /** Files that come with the product. */
@@ -190,12 +193,14 @@ export async function startServices({
   })
 
   const media = storeOf(config, dataFolder)
+  const held = new HeldFiles(db, media)
   const uploadsFolder = join(dataFolder, 'uploads')
   await mkdir(uploadsFolder, { recursive: true, mode: 0o700 })
   const library = new MediaLibrary({
     db,
     logger,
     store: media,
+    held,
     measurer,
     uploadsFolder,
     now,
@@ -235,6 +240,8 @@ export async function startServices({
     clock,
     trouble,
     media,
+    held,
+    measurer,
     library,
     uploads,
     readShippedFile,

@@ -14,6 +14,7 @@ import { addMedia, changeMedia, findOwnMedia, listMedia, setMediaDeleted } from 
 import { addChannel } from '../../server/db/queries/people.ts'
 import { FolderStore } from '../../server/media/folderStore.ts'
 import { MediaLibrary, measuringVersion } from '../../server/media/library.ts'
+import { HeldFiles } from '../../server/media/heldFiles.ts'
 import { Measurer } from '../../server/media/measurer.ts'
 import { replaceEverywhere } from '../../server/media/replaceEverywhere.ts'
 import { readMigrations } from '../arrange/migrations.ts'
@@ -39,6 +40,7 @@ const openLibrary = (measurer = new Measurer(entry)) =>
     db: database.db,
     logger: pino({ level: 'silent' }),
     store,
+    held: new HeldFiles(database.db, store),
     measurer,
     uploadsFolder,
     now: () => nowMs,
@@ -181,12 +183,41 @@ describe('the process that measures', () => {
     expect(new Set([first, third, fourth, fifth]).size).toBe(4)
     measurer.close()
   })
+  it('is one of several: a file that takes long keeps nobody else waiting', async () => {
+    const measurer = new Measurer(misbehaving, { deadlineMs: 6000, memoryBytes: 200_000_000 })
+    const order: string[] = []
+    const long = measurer.measure(file('hang')).then(() => order.push('hang'))
+    for (let count = 0; count < 3; count++) await measurer.measure(file('fine')).then(() => order.push('fine'))
+    await long
+    expect(order).toEqual(['fine', 'fine', 'fine', 'hang'])
+    measurer.close()
+  })
   it('that does not start is an answer too', async () => {
     const measurer = new Measurer({ path: join(folder, 'nowhere.mjs'), execArgv: [] })
     expect(await measurer.measure(file('fine'))).toMatchObject({
       ok: false,
       reason: 'The program that measures files does not start.',
     })
+  })
+})
+
+describe('files that are on their way into several places', () => {
+  it('stay while anybody holds them or refers to them, and go with the last', async () => {
+    const held = new HeldFiles(database.db, store)
+    const bytes = Buffer.from('a lantern that two packs bring')
+    const [id] = await Promise.all([held.put(bytes), held.put(bytes)])
+    await held.release([id])
+    expect(await store.read(id)).toEqual(bytes)
+    await held.removeUnused([id])
+    expect(await store.read(id)).toEqual(bytes)
+    await held.release([id])
+    expect(await store.read(id)).toBeNull()
+    // What a library has stays, whoever gives it up.
+    const [row] = await listMedia(database.db, channelId)
+    const kept = await store.read(row?.id ?? '')
+    expect(await held.put(kept ?? Buffer.alloc(0))).toBe(row?.id)
+    await held.release([row?.id ?? null])
+    expect(await store.read(row?.id ?? '')).toEqual(kept)
   })
 })
 

@@ -99,20 +99,18 @@ export async function listDeletedBefore(db: Database, moment: Date): Promise<Med
   return db.select().from(media).where(lt(media.deletedAt, moment))
 }
 
-/** Forgets a file of one channel. @returns which of its files no other channel refers to any more */
-export async function forgetMedia(db: Database, row: MediaRow): Promise<string[]> {
-  return db.transaction(async (tx) => {
-    await tx.delete(media).where(and(eq(media.channelId, row.channelId), eq(media.id, row.id)))
-    const files = [row.id, row.posterId, row.stripId].filter((id): id is string => id !== null)
-    const orphans: string[] = []
-    for (const id of files) {
-      const [used] = await tx
-        .select({ one: sql`1` })
-        .from(media)
-        .where(or(eq(media.id, id), eq(media.posterId, id), eq(media.stripId, id)))
-        .limit(1)
-      if (!used) orphans.push(id)
-    }
-    return orphans
-  })
+/** Whether anything refers to a stored file: as itself, or as a picture of another. */
+export async function isFileReferenced(db: Database, id: string): Promise<boolean> {
+  const [used] = await db
+    .select({ one: sql`1` })
+    .from(media)
+    .where(or(eq(media.id, id), eq(media.posterId, id), eq(media.stripId, id)))
+    .limit(1)
+  return used !== undefined
+}
+
+/** Forgets a file of one channel. @returns the stored files that it referred to; others may still do */
+export async function forgetMedia(db: Database, row: MediaRow): Promise<(string | null)[]> {
+  await db.delete(media).where(and(eq(media.channelId, row.channelId), eq(media.id, row.id)))
+  return [row.id, row.posterId, row.stripId]
 }

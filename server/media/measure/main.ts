@@ -2,6 +2,8 @@
 // or too much memory; nothing else of the server lives here.
 import { readFile } from 'node:fs/promises'
 import sharp from 'sharp'
+import { unpack } from '../../packs/unpack.ts'
+import type { MeasurerQuestion } from '../measurer.ts'
 import { measureFile } from './measureFile.ts'
 import type { MeasureAnswer } from './measurement.ts'
 import { Refusal } from './refusal.ts'
@@ -10,18 +12,17 @@ import { Refusal } from './refusal.ts'
 sharp.cache(false)
 sharp.concurrency(1)
 
-process.on('message', (path: string) => {
-  void answerFor(path).then((answer) => process.send?.(answer))
+process.on('message', (question: MeasurerQuestion) => {
+  const answer = typeof question === 'string' ? answerFor(question) : unpack(question.pack, question.into)
+  void answer.then((given) => process.send?.(given))
 })
 process.on('disconnect', () => process.exit(0))
 process.send?.('ready')
 
 async function answerFor(path: string): Promise<MeasureAnswer> {
   try {
-    return {
-      ok: true,
-      measurement: await measureFile(await readFile(path), (deadlineMs) => process.send?.({ deadlineMs })),
-    }
+    const measurement = await measureFile(await readFile(path), (deadlineMs) => process.send?.({ deadlineMs }))
+    return { ok: true, measurement }
   } catch (error) {
     if (error instanceof Refusal)
       return { ok: false, reason: error.reason, advice: error.advice, canDecodeInBrowser: error.canDecodeInBrowser }
