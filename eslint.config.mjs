@@ -52,7 +52,8 @@ export default createConfigForNuxt({ features: { tooling: false, stylistic: fals
   ),
   room(
     ['player/**/*.ts'],
-    '^(?!\\.{1,2}/)|/(app|server|demo)/|/schema\\.ts$',
+    // The one package comes only when an animation needs it, in a worker.
+    '^(?!\\.{1,2}/|lottie-web/)|/(app|server|demo)/|/schema\\.ts$',
     'The player imports evaluators and types, no schemas, no framework.',
   ),
   room(['app/**/*.{ts,vue}'], '/server/|drizzle-orm|pglite', 'The interface talks to the server through the contract.'),

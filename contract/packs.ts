@@ -35,6 +35,9 @@ export interface PackView {
   media: MediaView[]
 }
 
+/** A pack whose upload is all there. */
+export const uploadedPackBody = z.object({ uploadId: z.string().min(1).max(120) })
+
 /** What became of a pack that was sent. */
 export interface ArrivedPack {
   shelfId: string

@@ -1,7 +1,7 @@
 import { send, setResponseHeaders, setResponseStatus, type H3Error, type H3Event } from 'h3'
 import type { Problem } from '../contract/problem.ts'
 import { TooBusyError } from './ingest/groupCommit.ts'
-import { isDiskFull, isTransient } from './db/trouble.ts'
+import { isDataFault, isDiskFull, isTransient } from './db/trouble.ts'
 import { loggableError } from './system/loggable.ts'
 import { problem } from './system/problemError.ts'
 
@@ -33,6 +33,8 @@ function toProblem(error: H3Error): Problem {
       507,
       'There is no room left on the server’s disk. Nothing of this was written; it works again when there is room.',
     )
+  if (isDataFault(error.cause))
+    return problem(422, 'There is a value in it that cannot be kept. Nothing of it was written.')
   if (isTransient(error.cause))
     return problem(
       503,

@@ -41,20 +41,6 @@ export async function request<T>(
   return (text ? JSON.parse(text) : null) as T
 }
 
-/** Sends a file as it is. @throws ProblemError as `request` does */
-export async function sendFile<T>(path: string, file: Blob, type: string): Promise<T> {
-  const answer = await fetch(path, { method: 'POST', body: file, headers: { 'content-type': type } }).catch(() => null)
-  if (!answer)
-    throw new ProblemError({
-      type: 'about:blank',
-      title: 'Not reached',
-      status: 0,
-      detail: 'The server cannot be reached. Try again when it is back.',
-    })
-  if (!answer.ok) throw new ProblemError(await readProblem(answer))
-  return (await answer.json()) as T
-}
-
 async function readProblem(answer: Response): Promise<Problem> {
   const fallback = {
     type: 'about:blank',

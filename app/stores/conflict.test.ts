@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { BoxDocument } from '../../core/composition/box.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
-import { applyPatches } from '../../core/edit/change.ts'
+import { applyPatches } from '../../core/edit/applyPatches.ts'
 import { undo } from '../../core/edit/history.ts'
 import type { BoxView } from '../../contract/views.ts'
 import { replacePatches } from '../../core/edit/replaceBox.ts'

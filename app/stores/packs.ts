@@ -2,7 +2,8 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { ArrivedPack, BoxOfPackBody, PackShelfView, PackSummary, PackView } from '../../contract/packs.ts'
 import { isNewer } from '../../core/pack/design.ts'
-import { ProblemError, request, sendFile } from '../api/request.ts'
+import { ProblemError, request } from '../api/request.ts'
+import { uploadPack } from '../api/uploadPack.ts'
 import { useMediaStore } from './media.ts'
 
 /** What a channel brought first, the newest of it first; then what ships, as it was put up. */
@@ -71,7 +72,8 @@ export const usePacksStore = defineStore('packs', () => {
     open,
     /** Puts a pack on the shelf. @throws ProblemError with the reason where it is not taken */
     async send(file: Blob): Promise<ArrivedPack> {
-      const arrived = await sendFile<ArrivedPack>('/api/packs', file, 'application/zip')
+      const uploadId = await uploadPack(file)
+      const arrived = await request<ArrivedPack>('POST', '/api/packs', { uploadId })
       await load()
       return arrived
     },

@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { Upload } from 'tus-js-client'
 import { mediaLimits } from '../../contract/media.ts'
 import { err, ok, type Result } from '../../core/result.ts'
+import { patient, reasonOf } from '../api/patientUpload.ts'
 import { useMediaStore } from './media.ts'
 
 /** A file that is being sent from this browser. */
@@ -25,10 +26,6 @@ interface SendingHeard {
 }
 
 const atATime = 3
-/** A lost connection is tried again for about ten minutes before a person is asked. */
-const retryDelays = [500, 1000, 2000, 4000, 8000, ...Array.from({ length: 40 }, () => 15_000)]
-/** So much is sent in one request: what a lost connection costs at most. */
-const chunkBytes = 4 * 1024 * 1024
 
 /**
  * Files on their way from this browser to the server, several at a time, each resumed where it was cut. What a closed
@@ -87,15 +84,9 @@ export const useUploadsStore = defineStore('uploads', () => {
       key,
       new Upload(file, {
         endpoint: '/api/channel/uploads',
-        retryDelays,
-        chunkSize: chunkBytes,
+        ...patient,
         metadata: { filename: name },
-        removeFingerprintOnSuccess: true,
         onProgress: (sentBytes) => change(key, { sentBytes }),
-        onShouldRetry: (error) => {
-          const status = error.originalResponse?.getStatus() ?? 0
-          return status === 0 || status >= 500 || status === 423 || status === 429
-        },
         onSuccess: () => {
           // An intake is called as its upload is.
           heard.onSent?.(decodeURIComponent(running.get(key)?.url?.split('/').at(-1) ?? ''))
@@ -149,11 +140,3 @@ export const useUploadsStore = defineStore('uploads', () => {
     },
   }
 })
-
-function reasonOf(error: Error & { originalResponse?: { getStatus(): number; getBody(): string } | null }): string {
-  const status = error.originalResponse?.getStatus() ?? 0
-  if (status === 401) return 'You are not signed in any more. Sign in, then try again.'
-  if (status === 403) return 'Your role may not add files. Ask an editor or an owner.'
-  if (status === 0) return 'The server cannot be reached. What was sent is kept there; try again to go on.'
-  return error.originalResponse?.getBody().slice(0, 200) || 'The server did not take the file. Try again.'
-}

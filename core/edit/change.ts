@@ -1,4 +1,4 @@
-import { apply, create, type Draft, type Patches } from 'mutative'
+import { create, type Draft, type Patches } from 'mutative'
 import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { look } from '../look/schema.ts'
 import { composition } from '../composition/schema.ts'
@@ -79,9 +79,4 @@ function wordsOf(
 ): string | null {
   const issue = error?.issues[0]
   return issue ? `${[...prefix, ...issue.path.map(String)].join(' › ')}: ${issue.message}` : null
-}
-
-/** Applies patches that were made by a change. @throws when they do not fit the document. */
-export function applyPatches(document: BoxDocument, patches: Patches): BoxDocument {
-  return apply(document, patches)
 }

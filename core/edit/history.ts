@@ -1,6 +1,7 @@
 import type { Patches } from 'mutative'
 import type { BoxDocument } from '../composition/box.ts'
-import { applyPatches, type Change } from './change.ts'
+import type { Change } from './change.ts'
+import { applyPatches } from './applyPatches.ts'
 import { squashPatches } from './squashPatches.ts'
 
 /** What can be undone and redone. Plain JSON. */

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import { mediaId } from '../composition/mediaId.ts'
 import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { migrateBox, type StoredBox } from '../composition/migrateBox.ts'
+import { findUnstorable } from '../json/unstorable.ts'
 import { parseBounded } from '../json/jsonBounds.ts'
 import { mediaUses } from '../library/mediaUses.ts'
 import { err, ok, type Result } from '../result.ts'
@@ -87,6 +88,8 @@ export function readManifest(text: string): Result<Manifest, string> {
     return err(
       /^It (is nested|has more)/.test(parsed.error) ? `manifest.json: ${parsed.error}` : 'manifest.json is not JSON.',
     )
+  if (findUnstorable(parsed.value) !== null)
+    return err('manifest.json has characters in it that cannot be kept: NUL, or half of a pair.')
   const head = z
     .looseObject({
       format: z.literal('thundercrest.pack'),

@@ -1,9 +1,11 @@
 import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
 import { batchMax, cloudEvent, type CloudEvent } from '../../contract/cloudEvent.ts'
 import { eventData } from '../../core/events/schema.ts'
+import { cleanedDeep } from '../../core/json/unstorable.ts'
 import { readApiKey } from '../auth/access.ts'
 import { parseJson } from '../http/readChecked.ts'
 import { readBounded } from '../http/readBounded.ts'
+import { isDateOfEvents } from '../feeds/understandEach.ts'
 import type { IncomingEvent } from '../ingest/decideEvents.ts'
 import { issuesOf, problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
@@ -44,12 +46,15 @@ function toIncoming(raw: unknown, path: string): IncomingEvent {
   const { id, source, type: kind, time, data }: CloudEvent = envelope.data
   const checked = eventData[kind].safeParse(data)
   if (!checked.success) throw refuse(issuesOf(checked.error).map((issue) => ({ ...issue, path: `data.${issue.path}` })))
+  const occurredAtMs = time ? Date.parse(time) : Date.now()
+  if (!isDateOfEvents(occurredAtMs))
+    throw refuse([{ path: 'time', message: 'is none at which anything happened here (2000 to 2099)' }])
   return {
     source: `api:${source}`,
     externalId: id,
     kind,
-    data: checked.data,
-    occurredAtMs: time ? Date.parse(time) : Date.now(),
+    data: cleanedDeep(checked.data),
+    occurredAtMs,
     isTest: false,
   }
 }

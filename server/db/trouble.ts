@@ -49,6 +49,15 @@ export function isTransient(error: unknown): boolean {
   return false
 }
 
+/** Whether a value in it is one that cannot be kept (SQLSTATE class 22): the same will never work. */
+export function isDataFault(error: unknown): boolean {
+  for (const each of causes(error)) {
+    const { code } = each as { code?: unknown }
+    if (typeof code === 'string' && /^22/.test(code)) return true
+  }
+  return false
+}
+
 /** Whether it is the disk that is full. */
 export function isDiskFull(error: unknown): boolean {
   for (const each of causes(error)) {

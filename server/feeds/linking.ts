@@ -71,7 +71,12 @@ export class Linking {
    */
   async finishConsent(channelId: string, returned: URL, reached: string, nowMs: number): Promise<string | null> {
     const state = returned.searchParams.get('state') ?? ''
-    const begun = await takeLinking(this.db, hashOf(state), new Date(nowMs))
+    const begun = await takeLinking(
+      this.db,
+      hashOf(state),
+      new Date(nowMs),
+      (row) => row.channelId === channelId && row.verifier !== null,
+    )
     if (
       !begun ||
       begun.channelId !== channelId ||
@@ -134,8 +139,11 @@ export class Linking {
   /** What the owner of an account said in its chat. @returns the feed that a code in it led to */
   async hear(platform: string, account: string, text: string, nowMs: number): Promise<string | null> {
     const code = /\blink-[0-9a-f]{10}\b/.exec(text)?.[0]
-    const begun = code ? await takeLinking(this.db, hashOf(code), new Date(nowMs)) : null
-    if (!begun || begun.platform !== platform || begun.verifier !== null) return null
+    // Said somewhere else it is not used up.
+    const isMeant = (row: { platform: string; verifier: string | null }) =>
+      row.platform === platform && row.verifier === null
+    const begun = code ? await takeLinking(this.db, hashOf(code), new Date(nowMs), isMeant) : null
+    if (!begun) return null
     return this.link(begun.channelId, begun.id, platform, account, async () => newDeliverySecret())
   }
 

@@ -69,10 +69,25 @@ export function understandEach<N>(
     const understood = checked.success
       ? attempt(() => understand(checked.data))
       : err(checked.error.issues[0]?.message ?? 'not understood')
-    if (understood.ok) translation.events.push(understood.value)
-    else translation.rejected.push(`${where}.${index}: ${understood.error}`)
+    const fault = understood.ok ? faultOf(understood.value) : understood.error
+    if (understood.ok && fault === null) translation.events.push(understood.value)
+    else translation.rejected.push(`${where}.${index}: ${fault}`)
   })
   return translation
+}
+
+const earliestMs = Date.UTC(2000, 0, 1)
+const latestMs = Date.UTC(2100, 0, 1)
+
+/** Whether an event can have happened then: what is kept has to be a date, and clocks that are off by centuries are none. */
+export function isDateOfEvents(occurredAtMs: number): boolean {
+  return occurredAtMs >= earliestMs && occurredAtMs < latestMs
+}
+
+/** What is wrong with something that was understood; null where nothing is. */
+function faultOf({ occurredAtMs, externalId }: Understood): string | null {
+  if (!isDateOfEvents(occurredAtMs)) return 'its time is none at which anything happened here (2000 to 2099)'
+  return externalId.length > 400 ? 'its id is too long' : null
 }
 
 /** Canonical checks and currency look-ups throw; for one thing among many that is an expected failure. */

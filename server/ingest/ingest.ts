@@ -7,6 +7,8 @@ import { insertPlays, type PlayWithEvent } from '../db/queries/plays.ts'
 import type { KnownFeed } from '../feeds/feedDirectory.ts'
 import type { Translation } from '../feeds/adapter.ts'
 import type { BoxQueues } from '../queue/boxQueues.ts'
+import { isDataFault } from '../db/trouble.ts'
+import { cleanText } from '../../core/text/cleanText.ts'
 import { newId } from '../system/ids.ts'
 import type { Metrics } from '../system/metrics.ts'
 import type { GroupCommit } from './groupCommit.ts'
@@ -60,12 +62,12 @@ export class Ingest {
     // more.
     if (rejected.length > 0) await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, rejected.join('\n')))
     const incoming = events.map((event) => ({ ...event, isTest: false }))
-    const kept = await this.keep({
-      channelId: feed.channelId,
-      incoming,
-      onlyBoxId: null,
-      feed: { id: feed.id, rejected: rejected.length },
-    })
+    const { kept, spoilt } = await this.keepWhatFits(feed, incoming, rejected.length)
+    if (spoilt > 0)
+      await keepDelivery(
+        this.deps.db,
+        deliveryRow(feed.id, webhookId, raw, `${spoilt} of it could not be kept: a value does not fit.`),
+      )
     this.heard.set(feed.id, {
       raw: raw.slice(0, heardMax),
       understood: JSON.stringify(
@@ -75,7 +77,7 @@ export class Ingest {
       ).slice(0, heardMax),
     })
     this.deps.onChange(feed.channelId)
-    return this.answer(kept, rejected.length)
+    return this.answer(kept, rejected.length + spoilt)
   }
 
   /** The newest delivery of a feed, as sent and as understood, since the server started. */
@@ -135,6 +137,37 @@ export class Ingest {
     return playId
   }
 
+  /**
+   * Keeps what a feed sent. Where the database refuses a value in it, whichever that is, each event is kept by itself, so that
+   * one of them cannot take the others with it.
+   */
+  private async keepWhatFits(
+    feed: KnownFeed,
+    incoming: readonly IncomingEvent[],
+    rejected: number,
+  ): Promise<{ kept: KeptEvents; spoilt: number }> {
+    const of = { channelId: feed.channelId, onlyBoxId: null }
+    try {
+      return { kept: await this.keep({ ...of, incoming, feed: { id: feed.id, rejected } }), spoilt: 0 }
+    } catch (error) {
+      if (!isDataFault(error)) throw error
+    }
+    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, decisions: [], plays: [] }
+    let spoilt = 0
+    for (const [index, each] of incoming.entries()) {
+      try {
+        const tally = { id: feed.id, rejected: index === 0 ? rejected : 0 }
+        const kept = await this.keep({ ...of, incoming: [each], feed: tally })
+        all.acceptedIds.push(...kept.acceptedIds)
+        all.repeatedCount += kept.repeatedCount
+      } catch (error) {
+        if (!isDataFault(error)) throw error
+        spoilt += 1
+      }
+    }
+    return { kept: all, spoilt }
+  }
+
   private async keep({
     pretended = null,
     ...request
@@ -167,7 +200,7 @@ function deliveryRow(feedId: string, webhookId: string, raw: string, note: strin
     webhookId,
     receivedAt: new Date(),
     isUnderstood: false,
-    raw: raw.replaceAll('\0', '\uFFFD'),
-    note,
+    raw: raw.replaceAll('\0', '\uFFFD').toWellFormed(),
+    note: cleanText(note).slice(0, 20_000),
   }
 }

@@ -18,13 +18,15 @@ import { ViewerHistory } from '../ingest/viewerHistory.ts'
 import { keepDecided } from '../ingest/keepDecided.ts'
 import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
 import { EmoteShelf } from '../emotes/emoteShelf.ts'
-import { FolderStore } from '../media/folderStore.ts'
 import { HeldFiles } from '../media/heldFiles.ts'
 import { MediaLibrary } from '../media/library.ts'
 import { Measurer, type MeasurerEntry } from '../media/measurer.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
-import { S3Store } from '../media/s3Store.ts'
+import { storeOf } from '../media/storeOf.ts'
+import { packLimits } from '../packs/packLimits.ts'
+import { mediaLimits } from '../../contract/media.ts'
+import { fileName } from '../media/fileName.ts'
 import { Uploads } from '../media/uploads.ts'
 import { findEngines } from '../speech/engines.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
@@ -58,6 +60,7 @@ export interface Services {
   measurer: Measurer
   library: MediaLibrary
   uploads: Uploads
+  packUploads: Uploads
   /** Files that come with the product. */
   readShippedFile: ReadShippedFile
   onAir: OnAirCache
@@ -210,7 +213,27 @@ export async function startServices({
     },
     isUsed: (channelId, mediaId) => isMediaUsed(db, channelId, mediaId),
   })
-  const uploads = new Uploads(uploadsFolder, library)
+  const uploads = new Uploads({
+    path: '/api/channel/uploads',
+    folder: uploadsFolder,
+    maxBytes: mediaLimits.fileBytes,
+    quota: { files: 250, bytes: 2 * 1024 ** 3 },
+    refusalFor: async (channelId) =>
+      (await library.waitingCount(channelId)) >= mediaLimits.waitingFiles
+        ? 'Too many files wait to be measured. Send the rest in a minute.'
+        : null,
+    onArrived: (file) => library.accept({ ...file, name: fileName(file.name) }),
+  })
+  const packFolder = join(uploadsFolder, 'packs')
+  await mkdir(packFolder, { recursive: true, mode: 0o700 })
+  const packUploads = new Uploads({
+    path: '/api/packs/uploads',
+    folder: packFolder,
+    maxBytes: packLimits.allBytes,
+    quota: { files: 10, bytes: 3 * packLimits.allBytes },
+    refusalFor: () => Promise.resolve(null),
+    onArrived: () => Promise.resolve(),
+  })
 
   const views = new LiveViews({ db, clock, onAir, queues, library, trouble })
   const heartbeat = new Heartbeat(db, now, (error) => {
@@ -231,6 +254,7 @@ export async function startServices({
   for (const channelId of await listChannelsWithVoices(db)) wakeVoices(channelId)
   await library.resume()
   await uploads.forgetUnfinished()
+  await packUploads.forgetUnfinished()
   return {
     config,
     logger,
@@ -244,6 +268,7 @@ export async function startServices({
     measurer,
     library,
     uploads,
+    packUploads,
     readShippedFile,
     onAir,
     history,
@@ -262,6 +287,8 @@ export async function startServices({
       rooms.closeAll()
       stream.close()
       library.close()
+      uploads.close()
+      packUploads.close()
       trouble.close()
       housekeeping.close()
       await queues.close()
@@ -270,21 +297,6 @@ export async function startServices({
       await unlock()
     },
   }
-}
-
-/** Where media files lie: a folder beside the database, or the bucket that the operator names. */
-function storeOf(
-  {
-    THUNDERCREST_S3_URL: bucketUrl,
-    THUNDERCREST_S3_REGION: region,
-    THUNDERCREST_S3_KEY: accessKeyId,
-    THUNDERCREST_S3_SECRET: secretAccessKey,
-  }: Config,
-  dataFolder: string,
-): MediaStore {
-  if (bucketUrl && accessKeyId && secretAccessKey)
-    return new S3Store({ bucketUrl, region, accessKeyId, secretAccessKey })
-  return new FolderStore(join(dataFolder, 'media'))
 }
 
 let running: Promise<Services> | null = null

@@ -16,9 +16,14 @@ export async function findLinking(db: Database, id: string): Promise<LinkingRow 
 }
 
 /** Takes a linking that nobody has finished yet; of two that try, one gets it. Its time is up with that. */
-export async function takeLinking(db: Database, id: string, now: Date): Promise<LinkingRow | null> {
+export async function takeLinking(
+  db: Database,
+  id: string,
+  now: Date,
+  isMeant: (row: LinkingRow) => boolean,
+): Promise<LinkingRow | null> {
   const row = await findLinking(db, id)
-  if (!row || row.feedId !== null || row.expiresAt <= now) return null
+  if (!row || !isMeant(row) || row.feedId !== null || row.expiresAt <= now) return null
   const taken = await db
     .update(linking)
     .set({ expiresAt: now })

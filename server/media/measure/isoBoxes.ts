@@ -21,7 +21,8 @@ export function areBoxesWhole(bytes: Uint8Array): boolean {
     const head = isLong ? 16 : 8
     // Nought: up to the end of the file, and only the last one there may say so.
     if (short === 0 && ends.length > 1) return false
-    const length = short === 0 ? end - at : isLong ? Number(view.getBigUint64(at + 8)) : short
+    const told = isLong ? Number(view.getBigUint64(at + 8)) : short
+    const length = told === 0 ? end - at : told
     if (length < head || at + length > end) return false
     if (holding.has(type)) {
       if (ends.length > depthMost) return false

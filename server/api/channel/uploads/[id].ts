@@ -1,4 +1,4 @@
 import { defineEventHandler } from 'h3'
 import { answerUpload } from '../../../media/answerUpload.ts'
 
-export default defineEventHandler(answerUpload)
+export default defineEventHandler((event) => answerUpload(event, 'uploads'))

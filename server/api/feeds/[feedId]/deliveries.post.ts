@@ -1,4 +1,6 @@
 import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
+import { parseBounded } from '../../../../core/json/jsonBounds.ts'
+import { cleanedDeep } from '../../../../core/json/unstorable.ts'
 import { tallyRefused } from '../../../db/queries/feeds.ts'
 import { adapterOf } from '../../../feeds/adapters.ts'
 import { verifyDelivery } from '../../../feeds/verifyDelivery.ts'
@@ -40,13 +42,17 @@ export default defineEventHandler(async (event) => {
 })
 
 function translate(adapter: ReturnType<typeof adapterOf>, raw: string, feedId: string) {
-  let payload: unknown
-  try {
-    payload = JSON.parse(raw)
-  } catch {
-    return { events: [], rejected: ['The body is not JSON.'] }
-  }
+  const payload = parseBounded(raw)
+  if (!payload.ok)
+    return {
+      events: [],
+      rejected: [/^It (is nested|has more)/.test(payload.error) ? payload.error : 'The body is not JSON.'],
+    }
   return (
-    adapter.translate(payload, feedId) ?? { events: [], rejected: [`This is not a payload of ${adapter.platform}.`] }
+    // What no database keeps goes, before anything is made of it.
+    adapter.translate(cleanedDeep(payload.value), feedId) ?? {
+      events: [],
+      rejected: [`This is not a payload of ${adapter.platform}.`],
+    }
   )
 }
