@@ -16,13 +16,17 @@ export default defineNuxtConfig({
   // A working room behind a sign-in: rendered in the browser, so that the server's thread is left to events.
   ssr: false,
   devtools: { enabled: false },
-  modules: ['@pinia/nuxt', './modules/player', './modules/fonts', './modules/measurer', './modules/engines'],
+  modules: ['@pinia/nuxt', './modules/player', './modules/fonts', './modules/processes', './modules/engines'],
   css: ['~/assets/app.css'],
   // Our own code is imported explicitly; automatic imports drop exports silently in some files.
   imports: { autoImport: false },
   components: { dirs: [] },
   pinia: { storesDirs: [] },
-  vite: { plugins: [tailwindcss()] },
+  vite: {
+    plugins: [tailwindcss()],
+    // Fonts are files: the policy of the pages takes none out of a style sheet.
+    build: { assetsInlineLimit: (path) => (path.endsWith('.woff2') ? false : undefined) },
+  },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions },

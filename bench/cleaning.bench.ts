@@ -7,7 +7,7 @@ import { RegExpMatcher, englishDataset, englishRecommendedTransformers } from 'o
 import { cleanSpeech } from '../core/speech/cleanSpeech.ts'
 import { readyRules, strictnesses, type Strictness } from '../core/speech/rules.ts'
 import { abuses, trialMessages } from '../core/speech/trialMessages.ts'
-import { guessLanguage } from '../server/speech/guessLanguage.ts'
+import { guessLanguage } from '../server/speech/languages/guessLanguage.ts'
 import { blockedFor } from '../server/speech/wordLists.ts'
 import { disguisedWords, heldOutMessages } from './heldOutMessages.ts'
 import { ms, percentile, report, type Measured } from './report.ts'

@@ -12,7 +12,7 @@ const scripts = readdirSync(`${output}player`)
 const script = scripts.find((name) => name.startsWith('source.')) ?? ''
 const later = scripts.filter((name) => name !== script)
 const scriptBytes = size(readFileSync(`${output}player/${script}`))
-const pageBytes = size(sourceDocument(`/player/${script}`))
+const pageBytes = size(sourceDocument(`/player/${script}`, 'nonce'))
 const application = readdirSync(`${output}_nuxt`)
   .filter((file) => file.endsWith('.js'))
   .reduce((sum, file) => sum + size(readFileSync(`${output}_nuxt/${file}`)), 0)

@@ -23,7 +23,8 @@ export function applyPatches<T extends object>(document: T, patches: Patches): T
   let root: unknown = document
   for (const { op, path, value } of patches) {
     if (typeof path === 'string') throw new RangeError('applyPatches: a path is a list of steps')
-    const given = structuredClone(value) as unknown
+    // A patch may be applied again: what it brings is never what stands in a document.
+    const given = copyOf(value as unknown)
     if (path.length === 0) {
       if (op !== 'replace') throw new RangeError('applyPatches: the whole can only be replaced')
       root = given
@@ -42,6 +43,12 @@ export function applyPatches<T extends object>(document: T, patches: Patches): T
     change(node, op, path.at(-1) ?? '', given)
   }
   return root as T
+}
+
+function copyOf(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(copyOf)
+  if (!isNode(value)) return value
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, copyOf(each)]))
 }
 
 function read(node: Node, step: string | number): unknown {

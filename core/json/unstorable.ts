@@ -1,6 +1,6 @@
 import { cleanText } from '../text/cleanText.ts'
 
-const isFine = (text: string) => !text.includes('\0') && text.isWellFormed()
+const isFine = (text: string) => !text.includes('\0') && !/\p{Surrogate}/u.test(text)
 
 /**
  * Where in a value there are characters that no database keeps as text: NUL, halves of a surrogate pair. Keys count too. Without
@@ -16,7 +16,7 @@ export function findUnstorable(root: unknown): (string | number)[] | null {
     if (Array.isArray(value)) value.forEach((each, index) => waiting.push({ value: each, path: [...path, index] }))
     else
       for (const [key, each] of Object.entries(value)) {
-        if (!isFine(key)) return [...path, key.replaceAll('\0', '').toWellFormed()]
+        if (!isFine(key)) return [...path, cleanText(key)]
         waiting.push({ value: each, path: [...path, key] })
       }
   }

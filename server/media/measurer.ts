@@ -6,13 +6,7 @@ import { err, type Result } from '../../core/result.ts'
 import type { Unpacked } from '../packs/unpack.ts'
 import type { MeasureAnswer } from './measure/measurement.ts'
 import { guardProcess } from '../system/guardProcess.ts'
-
-/** How the measuring process is started. */
-export interface MeasurerEntry {
-  path: string
-  /** Options for Node itself. */
-  execArgv: string[]
-}
+import type { ProcessEntry } from '../system/processEntry.ts'
 
 /** What is asked of a process: to measure a file, or to unpack a pack into a folder. */
 export type MeasurerQuestion = string | { pack: string; into: string }
@@ -51,7 +45,7 @@ export class Measurer {
   peakBytes = 0
 
   constructor(
-    private readonly entry: MeasurerEntry,
+    private readonly entry: ProcessEntry,
     private readonly limits = { deadlineMs: measureDeadlineMs, memoryBytes: measureMemoryBytes },
   ) {}
 
@@ -115,7 +109,7 @@ class MeasuringProcess {
   peakBytes = 0
 
   constructor(
-    private readonly entry: MeasurerEntry,
+    private readonly entry: ProcessEntry,
     private readonly limits: { deadlineMs: number; memoryBytes: number },
     private readonly onEnded: (gone: MeasuringProcess) => void,
   ) {}

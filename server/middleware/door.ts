@@ -26,5 +26,5 @@ export default defineEventHandler((event) => {
   }
   if (import.meta.dev) return
   // The application says so itself, in its own words.
-  if (method === 'GET' && !isPage(path) && !isRoute(path)) setResponseStatus(event, 404)
+  if (event.method === 'GET' && !isPage(path) && !isRoute(path)) setResponseStatus(event, 404)
 })

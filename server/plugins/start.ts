@@ -4,10 +4,10 @@ import { defineNitroPlugin, useStorage } from 'nitropack/runtime'
 import { readWelcomeCode } from '../auth/welcomeCode.ts'
 import type { Migration } from '../db/migrate.ts'
 import { hasAnyPerson } from '../db/queries/people.ts'
-import type { MeasurerEntry } from '../media/measurer.ts'
 import type { ShippedShelf } from '../media/readyShelf.ts'
 import { readConfig } from '../system/config.ts'
 import { createLogger } from '../system/logger.ts'
+import { findProcess } from '../system/processEntry.ts'
 import { provideServices, startServices, type Services } from '../system/services.ts'
 
 /** Starts everything that lives as long as the server, and ends it in order. */
@@ -33,7 +33,10 @@ async function start(): Promise<Services> {
     logger,
     migrations: await readMigrations(),
     databaseTemplate: findTemplate(),
-    measurerEntry: findMeasurer(),
+    processes: {
+      measure: findProcess('measure.mjs', 'server/media/measure/main.ts', import.meta.dev === true),
+      languages: findProcess('languages.mjs', 'server/speech/languages/main.ts', import.meta.dev === true),
+    },
     readShippedFile: readAsset,
   })
   const address = `http://${config.HOST}:${config.PORT}`
@@ -66,17 +69,6 @@ async function readMigrations(): Promise<Migration[]> {
 async function readAsset(from: 'migrations' | ShippedShelf, name: string): Promise<Uint8Array | null> {
   const content = await useStorage(`assets:${from}`).getItemRaw<string | Uint8Array>(name)
   return typeof content === 'string' ? new TextEncoder().encode(content) : (content ?? null)
-}
-
-/** The measuring process: built beside the server, or its source where the server runs from source. */
-function findMeasurer(): MeasurerEntry {
-  const built = [
-    join(dirname(resolve(process.argv[1] ?? '')), 'measure.mjs'),
-    resolve('.output/server/measure.mjs'),
-  ].find((place) => existsSync(place))
-  return built && !import.meta.dev
-    ? { path: built, execArgv: [] }
-    : { path: resolve('server/media/measure/main.ts'), execArgv: ['--import', 'tsx'] }
 }
 
 /** The initialised empty database that the build lays beside the server. */

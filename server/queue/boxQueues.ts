@@ -155,6 +155,13 @@ export class BoxQueues {
     await runtime.close()
   }
 
+  /** The channels of which somebody shows something just now. */
+  channelsWithSources(): Set<string> {
+    const channels = new Set<string>()
+    for (const [boxId, { channelId }] of this.runtimes) if (this.deps.rooms.countIn(boxId) > 0) channels.add(channelId)
+    return channels
+  }
+
   channelOf(boxId: string): string | null {
     return this.runtimes.get(boxId)?.channelId ?? null
   }

@@ -40,7 +40,7 @@ export interface EngineLimits extends ProcessLimits {
   idleMs: number
 }
 
-const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 4 * 60 * 60_000 }
+const usualLimits: EngineLimits = { deadlineMs: 12_000, memoryBytes: 600 * 1024 * 1024, idleMs: 10 * 60_000 }
 
 const startAgainMs = 300
 

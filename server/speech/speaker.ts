@@ -6,7 +6,7 @@ import type { Saying } from '../../core/speech/sayings.ts'
 import type { SayingKind, Utterance } from '../../core/speech/spoken.ts'
 import type { VoiceChoice } from '../../core/speech/voiceChoice.ts'
 import type { SpeechEngines } from './engines.ts'
-import { guessLanguage } from './guessLanguage.ts'
+import type { LanguageGuesser } from './languages/languageProcess.ts'
 import { recordSpeech } from './recordSpeech.ts'
 import type { SpeechCache } from './speechCache.ts'
 import { blockedFor } from './wordLists.ts'
@@ -36,6 +36,7 @@ export class Speaker {
   constructor(
     readonly engines: SpeechEngines,
     readonly cache: SpeechCache,
+    readonly languages: LanguageGuesser,
   ) {}
 
   /**
@@ -46,7 +47,8 @@ export class Speaker {
   async clean({ of, written, emotes, voice: own }: Saying, settings: SpeechSettings, locale: string): Promise<Cleaned> {
     const ownLanguage = locale.split('-')[0] ?? 'en'
     // The line is the channel's own text with a name in it; only what viewers write may be in any language.
-    const language = of === 'message' ? guessLanguage(written, ownLanguage) : ownLanguage
+    const [guessed = ownLanguage] = of === 'message' ? await this.languages.guess([written], ownLanguage) : []
+    const language = guessed
     const rules = rulesInEffect(settings)
     const cleaned = cleanSpeech(written, rules, blockedFor(rules, [ownLanguage, language]), emotes)
     const chosen = own ?? (of === 'line' ? settings.lineVoice : settings.messageVoice)

@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url'
 import { mkdtempSync, readdirSync, rmSync, utimesSync } from 'node:fs'
 import { createServer, type Server, type ServerResponse } from 'node:http'
 import type { AddressInfo } from 'node:net'
@@ -14,7 +15,8 @@ import { usualVoice } from '../../core/speech/voiceChoice.ts'
 import type { SpeechEngine, Spoken } from './engine.ts'
 import { SpeechEngines } from './engines.ts'
 import { enginesUsed } from './enginesUsed.ts'
-import { guessLanguage } from './guessLanguage.ts'
+import { guessLanguage } from './languages/guessLanguage.ts'
+import { LanguageProcess } from './languages/languageProcess.ts'
 import { HttpEngine } from './httpEngine.ts'
 import { recordSpeech } from './recordSpeech.ts'
 import { Speaker } from './speaker.ts'
@@ -34,6 +36,31 @@ function tone(heardMs: number, { beforeMs = 0, afterMs = 0, rateHz = 16_000, lou
   return { rateHz, samples, words: [] }
 }
 const recording = async (text = 'good evening') => recordSpeech(text, tone(400))
+
+const guesser = {
+  guess: async (texts: readonly string[], own: string) => texts.map((text) => guessLanguage(text, own)),
+}
+
+describe('the process that tells languages apart', () => {
+  const entry = (path: string) => ({
+    path: fileURLToPath(new URL(path, import.meta.url)),
+    execArgv: ['--import', 'tsx'],
+  })
+
+  it('answers as it would here', async () => {
+    const languages = new LanguageProcess(entry('./languages/main.ts'))
+    languages.wake()
+    const texts = ['O pão está muito bom esta noite, obrigado a todos', 'The bread is very good tonight, thank you all']
+    // It reads what it knows first: a slow machine takes its time.
+    await vi.waitFor(async () => expect(await languages.guess(texts, 'de')).toEqual(['pt', 'en']), 20_000)
+    languages.close()
+  })
+  it('that does not start costs nothing: texts are in the channel’s own language', async () => {
+    const languages = new LanguageProcess({ path: '/nowhere/languages.mjs', execArgv: [] })
+    expect(await languages.guess(['The bread is very good tonight'], 'pt')).toEqual(['pt'])
+    languages.close()
+  })
+})
 
 describe('a recording', () => {
   it('loses the silence around what is said, its words move along, and it is levelled like any sound', async () => {
@@ -115,6 +142,7 @@ describe('the speaker', () => {
       ]),
     ),
     new SpeechCache(join(folder, 'speaker'), 'secret'),
+    guesser,
   )
   const saying = (written: string, of: 'line' | 'message' = 'message') => ({ of, written, emotes: [], voice: null })
 
@@ -244,8 +272,8 @@ describe('languages', () => {
       blocks('a crumb1e', 'en', { ...usualSettings.rules, ownBlocked: ['crumble'] }),
     ]).toEqual([false, true])
   })
-  it('the shipped messages: the default level stops the abusive ones and leaves the innocent ones', () => {
-    const shares = trialShares(usualSettings, 'en-IE')
+  it('the shipped messages: the default level stops the abusive ones and leaves the innocent ones', async () => {
+    const shares = await trialShares(usualSettings, 'en-IE', guesser)
     for (const { abuse, count, careful, open } of shares) {
       expect([abuse, careful]).toEqual([abuse, abuse === null ? 0 : count])
       expect(open).toBeLessThanOrEqual(careful || 0)

@@ -3,13 +3,20 @@ import { readyRules, strictnesses, type SpeechRules } from '../../core/speech/ru
 import { rulesInEffect, type SpeechSettings } from '../../core/speech/settings.ts'
 import { abuses, trialMessages } from '../../core/speech/trialMessages.ts'
 import type { TrialShare } from '../../contract/speech.ts'
-import { guessLanguage } from './guessLanguage.ts'
+import type { LanguageGuesser } from './languages/languageProcess.ts'
 import { blockedFor } from './wordLists.ts'
 
 /** What each level, and the channel's own rules, do to the messages that ship to try them on. */
-export function trialShares(settings: SpeechSettings, locale: string): TrialShare[] {
+export async function trialShares(
+  settings: SpeechSettings,
+  locale: string,
+  languages: LanguageGuesser,
+): Promise<TrialShare[]> {
   const own = locale.split('-')[0] ?? 'en'
-  const guessed = trialMessages.map(({ text }) => guessLanguage(text, own))
+  const guessed = await languages.guess(
+    trialMessages.map(({ text }) => text),
+    own,
+  )
   const stops = (rules: SpeechRules) =>
     trialMessages.map(
       ({ text }, index) => cleanSpeech(text, rules, blockedFor(rules, [own, guessed[index] ?? own])).outcome !== 'kept',

@@ -5,7 +5,7 @@ import { OnAirCache } from '../boxes/onAir.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
-import { isMediaUsed, listChannelsWithVoices } from '../db/queries/boxes.ts'
+import { isMediaUsed } from '../db/queries/boxes.ts'
 import { openServer } from '../db/openServer.ts'
 import { FeedDirectory } from '../feeds/feedDirectory.ts'
 import { Linking } from '../feeds/linking.ts'
@@ -20,7 +20,8 @@ import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
 import { EmoteShelf } from '../emotes/emoteShelf.ts'
 import { HeldFiles } from '../media/heldFiles.ts'
 import { MediaLibrary } from '../media/library.ts'
-import { Measurer, type MeasurerEntry } from '../media/measurer.ts'
+import { Measurer } from '../media/measurer.ts'
+import type { ProcessEntry } from './processEntry.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { storeOf } from '../media/storeOf.ts'
@@ -28,6 +29,7 @@ import { packLimits } from '../packs/packLimits.ts'
 import { mediaLimits } from '../../contract/media.ts'
 import { fileName } from '../media/fileName.ts'
 import { Uploads } from '../media/uploads.ts'
+import { LanguageProcess } from '../speech/languages/languageProcess.ts'
 import { findEngines } from '../speech/engines.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
 import { PlayVoices } from '../speech/playVoices.ts'
@@ -44,6 +46,8 @@ import { lockFolder } from './folderLock.ts'
 import { Heartbeat } from './heartbeat.ts'
 import { LiveViews } from './liveViews.ts'
 import { createMetrics, type Metrics } from './metrics.ts'
+
+const keepAwakeEveryMs = 4 * 60_000
 
 /** Everything that lives as long as the server. */
 export interface Services {
@@ -85,7 +89,8 @@ export interface StartOptions {
   migrations: readonly Migration[]
   /** A folder with an empty, initialised embedded database; null: make one. */
   databaseTemplate: string | null
-  measurerEntry: MeasurerEntry
+  /** The server's own processes. */
+  processes: Record<'measure' | 'languages', ProcessEntry>
   readShippedFile: ReadShippedFile
 }
 
@@ -97,7 +102,7 @@ export async function startServices({
   logger,
   migrations,
   databaseTemplate,
-  measurerEntry,
+  processes,
   readShippedFile,
 }: StartOptions): Promise<Services> {
   const dataFolder = resolve(config.THUNDERCREST_DATA)
@@ -145,9 +150,10 @@ export async function startServices({
   )
   const metrics = createMetrics(() => rooms.count())
   const engines = findEngines(config.THUNDERCREST_VOICES)
-  const speaker = new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret))
+  const languages = new LanguageProcess(processes.languages)
+  const speaker = new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret), languages)
   const changed = (channelId: string) => stream.changed(channelId)
-  const measurer = new Measurer(measurerEntry)
+  const measurer = new Measurer(processes.measure)
   const emotes = new EmoteShelf({
     folder: join(dataFolder, 'emotes'),
     logger,
@@ -242,7 +248,11 @@ export async function startServices({
 
   function wakeVoices(channelId: string): void {
     onAir.read(channelId).then(
-      (channel) => engines.wake(enginesUsed(channel)),
+      (channel) => {
+        const used = enginesUsed(channel)
+        engines.wake(used)
+        if (used.size > 0) languages.wake()
+      },
       (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'),
     )
   }
@@ -251,7 +261,11 @@ export async function startServices({
     if (!noteTrouble(error)) logger.error({ err: error }, 'a table could not be tidied')
   })
   await queues.recover(await heartbeat.start())
-  for (const channelId of await listChannelsWithVoices(db)) wakeVoices(channelId)
+  // Voices sleep while nobody could hear them; while a source is there they are kept awake, so that no message waits for them.
+  const keepingAwake = setInterval(() => {
+    for (const channelId of queues.channelsWithSources()) wakeVoices(channelId)
+  }, keepAwakeEveryMs)
+  keepingAwake.unref()
   await library.resume()
   await uploads.forgetUnfinished()
   await packUploads.forgetUnfinished()
@@ -283,7 +297,9 @@ export async function startServices({
     wakeVoices,
     metrics,
     async close() {
+      clearInterval(keepingAwake)
       engines.close()
+      languages.close()
       rooms.closeAll()
       stream.close()
       library.close()

@@ -22,9 +22,28 @@ const user = process.getuid?.() === 0 ? spawnSync('id', ['-u', 'postgres'], { en
 export const hasPostgres =
   Boolean(process.env.TEST_DATABASE_URL) || (programs !== null && (process.getuid?.() !== 0 || user !== ''))
 
-/** Starts a server of its own in a fresh folder. @returns its address and what ends it */
-export async function startPostgres(): Promise<{ url: string; stop: () => Promise<void> }> {
-  if (process.env.TEST_DATABASE_URL) return { url: process.env.TEST_DATABASE_URL, stop: async () => undefined }
+export interface Postgres {
+  url: string
+  /** Ends it and removes what it kept. */
+  stop: () => Promise<void>
+  /** Takes it away, with whatever it is doing, and brings it back with all that it kept. */
+  halt: () => Promise<void>
+  resume: () => Promise<void>
+  /** Ends every connection to it, whatever is being asked on it. */
+  cutConnections: () => Promise<void>
+}
+
+/** Starts a server of its own in a fresh folder. */
+export async function startPostgres(): Promise<Postgres> {
+  const nothing = async () => undefined
+  if (process.env.TEST_DATABASE_URL)
+    return {
+      url: process.env.TEST_DATABASE_URL,
+      stop: nothing,
+      halt: nothing,
+      resume: nothing,
+      cutConnections: nothing,
+    }
   if (!programs) throw new Error('There is no PostgreSQL here')
   const folder = mkdtempSync(join(tmpdir(), 'thundercrest-pg-'))
   if (user)
@@ -33,28 +52,41 @@ export async function startPostgres(): Promise<{ url: string; stop: () => Promis
     user
       ? ['setpriv', ['--reuid', user, '--clear-groups', join(programs, program), ...args]]
       : [join(programs, program), args]
+  const data = join(folder, 'data')
   const made = spawnSync(
-    ...as('initdb', ['-D', join(folder, 'data'), '-U', 'thundercrest', '--auth=trust', '-E', 'UTF8', '--no-sync']),
+    ...as('initdb', ['-D', data, '-U', 'thundercrest', '--auth=trust', '-E', 'UTF8', '--no-sync']),
     { encoding: 'utf8' },
   )
   if (made.status !== 0) throw new Error(`initdb failed: ${made.stderr}`)
   const port = await freePort()
-  const server = spawn(
-    ...as('postgres', [
-      '-D',
-      join(folder, 'data'),
-      '-p',
-      String(port),
-      '-k',
-      folder,
-      '-c',
-      'listen_addresses=127.0.0.1',
-    ]),
-    { stdio: 'ignore' },
-  )
   const url = `postgres://thundercrest@127.0.0.1:${port}/postgres`
-  await untilAnswers(url)
-  return { url, stop: () => end(server, folder) }
+  const begin = async () => {
+    const settings = ['-D', data, '-p', String(port), '-k', folder, '-c', 'listen_addresses=127.0.0.1']
+    const started = spawn(...as('postgres', settings), { stdio: 'ignore' })
+    await untilAnswers(url)
+    return started
+  }
+  let server = await begin()
+  return {
+    url,
+    async stop() {
+      await end(server, 'SIGINT')
+      rmSync(folder, { recursive: true, force: true })
+    },
+    // At once, without waiting for anybody: what it had not said is not said any more.
+    halt: () => end(server, 'SIGQUIT'),
+    async resume() {
+      server = await begin()
+    },
+    async cutConnections() {
+      const client = new pg.Client({ connectionString: url })
+      await client.connect()
+      await client.query(
+        'select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and usename is not null',
+      )
+      await client.end()
+    },
+  }
 }
 
 async function untilAnswers(url: string): Promise<void> {
@@ -71,11 +103,11 @@ async function untilAnswers(url: string): Promise<void> {
   }
 }
 
-async function end(server: ChildProcess, folder: string): Promise<void> {
+async function end(server: ChildProcess, signal: 'SIGINT' | 'SIGQUIT'): Promise<void> {
+  if (server.exitCode !== null) return
   const ended = new Promise((resolve) => server.once('exit', resolve))
-  server.kill('SIGINT')
+  server.kill(signal)
   await ended
-  rmSync(folder, { recursive: true, force: true })
 }
 
 export function freePort(): Promise<number> {

@@ -27,8 +27,8 @@ export class TestServer {
     private readonly env: Record<string, string>,
   ) {}
 
-  static async start(env: Record<string, string> = { THUNDERCREST_DEMO: '1' }): Promise<TestServer> {
-    const server = new TestServer(await freePort(), mkdtempSync(join(tmpdir(), 'thundercrest-')), env)
+  static async start(env: Record<string, string> = { THUNDERCREST_DEMO: '1' }, parent = tmpdir()): Promise<TestServer> {
+    const server = new TestServer(await freePort(), mkdtempSync(join(parent, 'thundercrest-')), env)
     await server.run()
     return server
   }
@@ -44,6 +44,10 @@ export class TestServer {
   /** Its process, while it runs. */
   get pid(): number | undefined {
     return this.process?.pid
+  }
+
+  get isRunning(): boolean {
+    return this.process !== null && this.process.exitCode === null
   }
 
   /** Everything that it has printed. */

@@ -233,7 +233,9 @@ test.describe('access', () => {
 
   test('a session ends with signing out, and a forged cookie is none', async ({ demo, signIn, page }) => {
     await signIn()
-    const [cookie] = await page.context().cookies()
+    const cookies = await page.context().cookies()
+    expect(cookies.every(({ httpOnly }) => httpOnly)).toBe(true)
+    const cookie = cookies.find(({ path }) => path === '/')
     expect(cookie).toMatchObject({ httpOnly: true, sameSite: 'Lax' })
     const ask = (value: string) => fetch(`${demo.url}/api/boxes`, { headers: { cookie: `${cookie?.name}=${value}` } })
     expect((await ask(cookie?.value ?? '')).status).toBe(200)

@@ -150,7 +150,9 @@ test('all of a pack is taken, or nothing', async ({ page, server }) => {
     422,
     'The pack was not taken: The file is no zip, or is damaged.',
   ])
-  expect((await send(Buffer.from('{}'), 'application/json')).status()).toBe(415)
+  expect((await send(Buffer.from('{}'), 'text/plain')).status()).toBe(415)
+  expect((await send(Buffer.from('{}'), 'application/json')).status()).toBe(422)
+  expect((await send(Buffer.from('{"uploadId":"channel--upload"}'), 'application/json')).status()).toBe(404)
   expect([
     (await listed()).length,
     ((await (await page.request.get(`${server.url}/api/boxes`)).json()) as { boxes: unknown[] }).boxes.length,

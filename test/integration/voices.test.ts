@@ -62,6 +62,7 @@ async function started() {
   const speaker = new Speaker(
     new SpeechEngines(new Map([['espeak-ng', engine]])),
     new SpeechCache(join(folder, `cache-${number++}`), 'secret'),
+    { guess: async (texts, own) => texts.map(() => own) },
   )
   const onNothingToApprove = (of: string, playId: string) => queues.of(of).input({ type: 'released', playId })
   const shows = new Shows({

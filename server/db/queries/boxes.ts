@@ -231,16 +231,6 @@ export async function listOnAir(db: Database, channelId: string) {
   return rows.map(modern)
 }
 
-/** The channels that have a voice on air. Reads every document on air, where it lies: for the start. */
-export async function listChannelsWithVoices(db: Database): Promise<string[]> {
-  const rows = await db
-    .selectDistinct({ channelId: box.channelId })
-    .from(box)
-    .innerJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
-    .where(sql`${boxVersion.document} @? '$.alerts[*].variations[*].composition.parts[*] ? (@.kind == "voice")'`)
-  return rows.map(({ channelId }) => channelId)
-}
-
 export async function findBoxByToken(db: Database, sourceToken: string): Promise<BoxRow | null> {
   const [row] = await db.select().from(box).where(eq(box.sourceToken, sourceToken)).limit(1)
   return row ? modernBox(row) : null

@@ -1,18 +1,24 @@
-import { join } from 'node:path'
 import { createResolver, defineNuxtModule } from '@nuxt/kit'
 import { build } from 'esbuild'
 
-/** Builds the measuring process beside the server. Only what carries native code stays a package of its own. */
+/** The server's own processes, by the names that they have beside it. */
+const processes = {
+  measure: '../server/media/measure/main.ts',
+  languages: '../server/speech/languages/main.ts',
+}
+
+/** Builds the server's own processes beside it. Only what carries native code stays a package of its own. */
 export default defineNuxtModule({
-  meta: { name: 'thundercrest-measurer' },
+  meta: { name: 'thundercrest-processes' },
   setup(_options, nuxt) {
     const { resolve } = createResolver(import.meta.url)
     nuxt.hook('nitro:init', (nitro) => {
       nitro.hooks.hook('compiled', async () => {
         if (nuxt.options.dev) return
         await build({
-          entryPoints: [resolve('../server/media/measure/main.ts')],
-          outfile: join(nitro.options.output.serverDir, 'measure.mjs'),
+          entryPoints: Object.fromEntries(Object.entries(processes).map(([name, path]) => [name, resolve(path)])),
+          outdir: nitro.options.output.serverDir,
+          outExtension: { '.js': '.mjs' },
           bundle: true,
           platform: 'node',
           format: 'esm',

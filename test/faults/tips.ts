@@ -1,0 +1,62 @@
+import { deliver } from '../arrange/cedar.ts'
+import type { DemoFile } from '../arrange/server.ts'
+
+let number = 0
+
+/** A platform that sends tips and, as platforms do, sends again what was not acknowledged, word for word. */
+export class Tips {
+  sent = 0
+  readonly acknowledged = new Map<string, number>()
+  readonly statuses = new Map<number, number>()
+  private readonly open = new Set<Promise<void>>()
+
+  constructor(
+    private readonly demo: () => DemoFile,
+    private readonly clockShiftMs: () => number = () => 0,
+  ) {}
+
+  /** @param givesUpAfterMs how long it is sent again */
+  send(givesUpAfterMs = 60_000): void {
+    const ref = `fault-${process.pid}-${number++}`
+    this.sent += 1
+    const sending = this.until(ref, givesUpAfterMs).finally(() => this.open.delete(sending))
+    this.open.add(sending)
+  }
+
+  async atRate(perSecond: number, count: number): Promise<void> {
+    for (let index = 0; index < count; index++) {
+      this.send()
+      await new Promise((resolve) => setTimeout(resolve, 1000 / perSecond))
+    }
+  }
+
+  async settled(): Promise<void> {
+    await Promise.all(this.open)
+  }
+
+  private async until(ref: string, givesUpAfterMs: number): Promise<void> {
+    const now = () => new Date(Date.now() + this.clockShiftMs())
+    const notice = {
+      what: 'tip',
+      ref,
+      at: now().toISOString(),
+      who: { ref, shown_as: 'kneadybeast' },
+      sum: '5.00',
+      money: 'EUR',
+    }
+    const body = JSON.stringify({ sent_at: now().toISOString(), notices: [notice] })
+    const startedMs = performance.now()
+    while (performance.now() - startedMs < givesUpAfterMs) {
+      const answer = await deliver(this.demo(), body, { id: ref, at: now() }).catch(() => null)
+      if (answer) {
+        this.statuses.set(answer.status, (this.statuses.get(answer.status) ?? 0) + 1)
+        await answer.text().catch(() => '')
+        if (answer.status === 202) {
+          this.acknowledged.set(ref, performance.now())
+          return
+        }
+      }
+      await new Promise((resolve) => setTimeout(resolve, 400))
+    }
+  }
+}
