@@ -10,5 +10,7 @@ export interface DatabaseHandle {
   db: Database
   /** Runs statements that are not queries (migrations). */
   execute(sql: string): Promise<void>
+  /** How much room is left where it writes; null where that is not this machine's to know. */
+  freeBytes(): Promise<number | null>
   close(): Promise<void>
 }

@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs'
-import { cp, mkdir, rename, rm } from 'node:fs/promises'
+import { cp, mkdir, rename, rm, statfs } from 'node:fs/promises'
 import { dirname } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
@@ -41,6 +41,11 @@ export async function openEmbedded(folder: string, template: string | null): Pro
     kind: 'embedded',
     db: drizzle(engine, { schema }),
     execute: async (sql) => void (await engine.exec(sql)),
+    freeBytes: () =>
+      statfs(folder).then(
+        ({ bavail, bsize }) => bavail * bsize,
+        () => null,
+      ),
     close: () => engine.close(),
   }
 }

@@ -20,6 +20,7 @@ export async function openServer(url: string, connections = 8): Promise<Database
     kind: 'server',
     db: drizzle(pool, { schema }),
     execute: async (sql) => void (await pool.query(sql)),
+    freeBytes: () => Promise.resolve(null),
     close: () => pool.end(),
   }
 }

@@ -1,5 +1,6 @@
 import { defineEventHandler } from 'h3'
 import { askDatabase } from '../db/probe.ts'
+import { isDiskFull } from '../db/trouble.ts'
 import { problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
 
@@ -10,7 +11,7 @@ export default defineEventHandler(async () => {
     await askDatabase(database)
   } catch (error) {
     trouble.note(error)
-    throw problemError(503, 'The database does not answer.')
+    if (!isDiskFull(error)) throw problemError(503, 'The database does not answer.')
   }
   if (trouble.why === 'full')
     throw problemError(507, 'There is no room left on the disk: nothing new is taken until there is.')

@@ -49,7 +49,6 @@ describe('the process that tells languages apart', () => {
 
   it('answers as it would here', async () => {
     const languages = new LanguageProcess(entry('./languages/main.ts'))
-    languages.wake()
     const texts = ['O pão está muito bom esta noite, obrigado a todos', 'The bread is very good tonight, thank you all']
     // It reads what it knows first: a slow machine takes its time.
     await vi.waitFor(async () => expect(await languages.guess(texts, 'de')).toEqual(['pt', 'en']), 20_000)

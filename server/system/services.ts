@@ -248,11 +248,7 @@ export async function startServices({
 
   function wakeVoices(channelId: string): void {
     onAir.read(channelId).then(
-      (channel) => {
-        const used = enginesUsed(channel)
-        engines.wake(used)
-        if (used.size > 0) languages.wake()
-      },
+      (channel) => engines.wake(enginesUsed(channel)),
       (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'),
     )
   }

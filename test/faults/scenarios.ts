@@ -52,6 +52,8 @@ export interface Scenario {
   /** Where the data lies, where that matters. */
   folder?: () => string
   act(arranged: Arranged, count: number): Promise<void>
+  /** It is part of every run of the tests. */
+  inSuite?: readonly DatabaseKind[]
   /** Nothing may be shown that was acknowledged before the fault. */
   isOver?: boolean
 }
@@ -71,6 +73,7 @@ export const scenarios: readonly Scenario[] = [
   {
     name: 'killed under load',
     kinds: ['embedded', 'server'],
+    inSuite: ['embedded', 'server'],
     tips: { short: 12, long: 200 },
     async act({ server, tips }, count) {
       const sending = tips.atRate(8, count)
@@ -97,6 +100,7 @@ export const scenarios: readonly Scenario[] = [
   {
     name: 'the database down for 9 s',
     kinds: ['server'],
+    inSuite: ['server'],
     tips: { short: 40, long: 120 },
     async act({ tips, postgres, server, notes }, count) {
       const sending = tips.atRate(4, count)
@@ -113,6 +117,7 @@ export const scenarios: readonly Scenario[] = [
   {
     name: 'connections cut again and again',
     kinds: ['server'],
+    inSuite: ['server'],
     tips: { short: 24, long: 300 },
     async act({ tips, postgres }, count) {
       const sending = tips.atRate(12, count)
@@ -126,6 +131,7 @@ export const scenarios: readonly Scenario[] = [
   {
     name: 'the disk full',
     kinds: ['embedded'],
+    inSuite: ['embedded'],
     tips: { short: 12, long: 60 },
     isPossible: () => process.platform === 'linux' && process.getuid?.() === 0 && mountTinyDisk(),
     folder: () => tinyDisk,
@@ -145,6 +151,7 @@ export const scenarios: readonly Scenario[] = [
   ...steps.map(([how, shiftMs]): Scenario => ({
     name: `the clock set ${how}`,
     kinds: ['embedded'],
+    ...(how === 'an hour back' || how === 'forty days on' ? { inSuite: ['embedded'] as const } : {}),
     tips: { short: 8, long: 60 },
     async act({ tips, setClock }, count) {
       await tips.atRate(20, count / 2)
@@ -156,6 +163,7 @@ export const scenarios: readonly Scenario[] = [
   {
     name: 'down for a day',
     kinds: ['embedded', 'server'],
+    inSuite: ['embedded'],
     tips: { short: 5, long: 50 },
     isOver: true,
     async act({ server, source, tips, setClock }, count) {

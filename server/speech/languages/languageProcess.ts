@@ -44,11 +44,6 @@ export class LanguageProcess implements LanguageGuesser {
     return texts.map((_text, index) => languages?.[index] ?? own)
   }
 
-  /** Has it ready: somebody may be about to write. */
-  wake(): void {
-    this.running()
-  }
-
   close(): void {
     this.end()
   }

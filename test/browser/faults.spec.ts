@@ -1,0 +1,23 @@
+import { expect, test } from '@playwright/test'
+import { hasPostgres } from '../arrange/postgres.ts'
+import { runScenario, scenarios } from '../faults/scenarios.ts'
+
+// In short; `npm run faults -- --long` takes its time.
+for (const scenario of scenarios)
+  for (const kind of scenario.inSuite ?? []) {
+    test(`${scenario.name}, ${kind}: nothing that was acknowledged is lost, nothing is shown twice or late`, async () => {
+      test.slow()
+      test.skip(kind === 'server' && !hasPostgres, 'there is no PostgreSQL here')
+      test.skip(scenario.isPossible?.() === false, 'this cannot be done here')
+      const { sent, acknowledged, kept, twice, missing, late, notes } = await runScenario(scenario, kind, false)
+      expect({ acknowledged, kept, twice, missing, late }, notes.join('; ')).toEqual({
+        acknowledged: sent,
+        kept: sent,
+        twice: 0,
+        missing: 0,
+        late: 0,
+      })
+      if (scenario.name === 'the disk full') expect(notes.join()).toContain('/readyz 507 meanwhile, running')
+      if (scenario.name.startsWith('the database down')) expect(notes.join()).toContain('/readyz 503 meanwhile')
+    })
+  }
