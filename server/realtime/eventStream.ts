@@ -1,26 +1,24 @@
 import type { ServerResponse } from 'node:http'
 
-/** A reader that has so much still to come is not reading. */
-const unreadMaxBytes = 1024 * 1024
+/** A reader that has not taken in for so long what was written is not reading. */
+const unreadMaxMs = 60_000
 /** Proxies end what says nothing for long. */
 const breathEveryMs = 20_000
 
 /**
- * A stream of server-sent events that holds little for a reader that does not read: one event may wait, a newer one takes
- * its place, and who has not taken a megabyte in is cut off. Every event is the whole truth, so that nothing is missed
- * by leaving one out.
+ * A stream of server-sent events that holds little for a reader that does not read: one event is on its way, one may wait,
+ * a newer one takes its place, and after a minute the reader is cut off. Every event is the whole truth, so that nothing is
+ * missed by leaving one out.
  */
 export class EventStream {
   private waiting: string | null = null
-  private isBlocked = false
+  /** Since when what was written is not taken in, by the steady clock; null while it is. */
+  private blockedSinceMs: number | null = null
   private isOver = false
   private readonly breath: ReturnType<typeof setInterval>
 
   constructor(
-    private readonly response: Pick<
-      ServerResponse,
-      'writeHead' | 'write' | 'end' | 'destroy' | 'writableLength' | 'on' | 'flushHeaders'
-    >,
+    private readonly response: Pick<ServerResponse, 'writeHead' | 'write' | 'end' | 'destroy' | 'on' | 'flushHeaders'>,
     onOver: () => void,
   ) {
     response.writeHead(200, {
@@ -30,7 +28,7 @@ export class EventStream {
     })
     response.flushHeaders()
     response.on('drain', () => {
-      this.isBlocked = false
+      this.blockedSinceMs = null
       const next = this.waiting
       this.waiting = null
       if (next !== null) this.push(next)
@@ -40,12 +38,12 @@ export class EventStream {
       clearInterval(this.breath)
       onOver()
     })
-    this.breath = setInterval(() => this.write(': breath\n\n'), breathEveryMs)
+    this.breath = setInterval(() => this.breathe(), breathEveryMs)
     this.breath.unref()
   }
 
   push(text: string): void {
-    if (this.isBlocked) this.waiting = text
+    if (this.blockedSinceMs !== null) this.waiting = text
     else this.write(`data: ${text}\n\n`)
   }
 
@@ -55,12 +53,12 @@ export class EventStream {
     this.response.end()
   }
 
+  private breathe(): void {
+    if (this.blockedSinceMs === null) this.write(': breath\n\n')
+    else if (performance.now() - this.blockedSinceMs >= unreadMaxMs) this.response.destroy()
+  }
+
   private write(text: string): void {
-    if (this.isOver) return
-    if (this.response.writableLength + text.length > unreadMaxBytes && this.response.writableLength > 0) {
-      this.response.destroy()
-      return
-    }
-    this.isBlocked = !this.response.write(text)
+    if (!this.isOver && !this.response.write(text)) this.blockedSinceMs = performance.now()
   }
 }

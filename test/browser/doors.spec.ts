@@ -2,6 +2,7 @@ import { connect } from 'node:net'
 import { request } from 'node:http'
 import WebSocket from 'ws'
 import type { Page } from '@playwright/test'
+import { hostilePacks } from '../media/hostilePacks.ts'
 import { vectorAnimation } from '../media/shape.ts'
 import { deliverNotices } from '../arrange/cedar.ts'
 import { dropFiles, expect, test, untilState } from '../arrange/fixtures.ts'
@@ -262,4 +263,35 @@ test('half a request keeps nobody waiting', async ({ demo }) => {
     socket.on('error', () => undefined).write('POST /api/session HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Le')
   expect((await fetch(`${demo.url}/healthz`)).status).toBe(200)
   for (const socket of slow) socket.destroy()
+})
+
+test('what is begun and not finished has a measure, and a pack arrives in pieces', async ({ demo, signIn, page }) => {
+  await signIn('editor')
+  const tus = { 'tus-resumable': '1.0.0' }
+  const begin = (path: string, bytes: number) =>
+    page.request.post(demo.url + path, { headers: { ...tus, 'upload-length': String(bytes) } })
+  const statuses: number[] = []
+  for (let count = 0; count < 40; count++) statuses.push((await begin('/api/channel/uploads', 60_000_000)).status())
+  expect(statuses.filter((status) => status === 201).length).toBe(35)
+  expect(statuses.at(-1)).toBe(429)
+
+  const bytes = await hostilePacks.at(-1)?.bytes()
+  const made = await begin('/api/packs/uploads', bytes?.length ?? 0)
+  const place = new URL(made.headers().location ?? '', demo.url).href
+  const uploadId = decodeURIComponent(place.split('/').at(-1) ?? '')
+  const bring = () => page.request.post(`${demo.url}/api/packs`, { data: { uploadId } })
+  const send = (offset: number, data: Buffer | undefined) =>
+    page.request.patch(place, {
+      headers: { ...tus, 'upload-offset': String(offset), 'content-type': 'application/offset+octet-stream' },
+      data: data ?? Buffer.alloc(0),
+    })
+  expect((await send(0, bytes?.subarray(0, 2))).status()).toBe(204)
+  expect((await bring()).status()).toBe(404)
+  expect((await send(2, bytes?.subarray(2))).status()).toBe(204)
+  const refused = await bring()
+  expect([refused.status(), ((await refused.json()) as { detail: string }).detail]).toEqual([
+    422,
+    'The pack was not taken: The file is no zip, or is damaged.',
+  ])
+  expect((await bring()).status()).toBe(404)
 })

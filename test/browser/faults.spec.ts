@@ -9,13 +9,14 @@ for (const scenario of scenarios)
       test.slow()
       test.skip(kind === 'server' && !hasPostgres, 'there is no PostgreSQL here')
       test.skip(scenario.isPossible?.() === false, 'this cannot be done here')
-      const { sent, acknowledged, kept, twice, missing, late, notes } = await runScenario(scenario, kind, false)
-      expect({ acknowledged, kept, twice, missing, late }, notes.join('; ')).toEqual({
+      const { sent, acknowledged, kept, twice, missing, late, leaks, notes } = await runScenario(scenario, kind, false)
+      expect({ acknowledged, kept, twice, missing, late, leaks }, notes.join('; ')).toEqual({
         acknowledged: sent,
         kept: sent,
         twice: 0,
         missing: 0,
         late: 0,
+        leaks: 0,
       })
       if (scenario.name === 'the disk full') expect(notes.join()).toContain('/readyz 507 meanwhile, running')
       if (scenario.name.startsWith('the database down')) expect(notes.join()).toContain('/readyz 503 meanwhile')

@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url'
 import { startPostgres } from '../arrange/postgres.ts'
 import { TestServer } from '../arrange/server.ts'
 import { FaultSource } from './faultSource.ts'
-import { Tips } from './tips.ts'
+import { Tips, viewerName } from './tips.ts'
 
 /** What became of what was sent. */
 export interface FaultReport {
@@ -21,6 +21,8 @@ export interface FaultReport {
   missing: number
   /** Shown though their time was over. */
   late: number
+  /** Secrets and viewers' words in what the server printed. */
+  leaks: number
   /** What else was looked at. */
   notes: string[]
 }
@@ -241,6 +243,7 @@ export async function runScenario(scenario: Scenario, kind: DatabaseKind, isLong
       twice: [...counts.values()].filter((count) => count > 1).length,
       missing: scenario.isOver ? 0 : ours.size - shown.size,
       late: scenario.isOver ? shown.size : 0,
+      leaks: leaksIn(server),
       notes: [...notes, [...tips.statuses].map(([status, count]) => `${count} × ${status}`).join(', ')],
     }
   } finally {
@@ -249,6 +252,18 @@ export async function runScenario(scenario: Scenario, kind: DatabaseKind, isLong
     await postgres?.stop()
     if (scenario.folder) spawnSync('umount', [scenario.folder()])
   }
+}
+
+/** Whatever a log must not hold, counted in what was printed. */
+function leaksIn({ demo, printed }: TestServer): number {
+  const secrets = [
+    ...demo.boxes.map(({ sourceUrl }) => sourceUrl.split('/').at(-1) ?? ''),
+    ...demo.feeds.map(({ secret }) => secret),
+    demo.apiKey,
+    ...demo.accounts.map(({ password }) => password),
+    viewerName,
+  ]
+  return secrets.filter((secret) => printed.includes(secret)).length
 }
 
 async function until(isTrue: () => boolean, withinMs: number): Promise<void> {

@@ -27,6 +27,8 @@ import {
   findSession,
 } from '../../server/db/queries/people.ts'
 import { listOpenPlays } from '../../server/db/queries/plays.ts'
+import { keepBeat, lastBeat } from '../../server/db/queries/heartbeat.ts'
+import { addLinking, takeLinking } from '../../server/db/queries/linkings.ts'
 import { previousTimes } from '../../server/db/queries/viewerHistory.ts'
 import { ViewerHistory } from '../../server/ingest/viewerHistory.ts'
 import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
@@ -278,6 +280,32 @@ describe.each(databases)('$name', ({ isHere, open }) => {
     await expect(keepDecided(db(), [decided])).rejects.toThrow()
     expect(await listEvents(db(), 'channel-1', 0, 100)).toEqual(before)
     expect(await listOpenPlays(db(), 'box-1')).toEqual(open)
+  })
+
+  it.runIf(isHere)('uses a code up only where it is meant, and once', async () => {
+    const now = new Date()
+    const code = { id: 'code', channelId: 'channel-1', platform: 'alder', verifier: null }
+    await addLinking(db(), { ...code, expiresAt: new Date(now.getTime() + 60_000) }, now)
+    const said = (platform: string) => takeLinking(db(), 'code', now, (row) => row.platform === platform)
+    expect(await said('birch')).toBeNull()
+    expect(await said('alder')).toMatchObject({ id: 'code' })
+    expect(await said('alder')).toBeNull()
+  })
+
+  it.runIf(isHere)('says of what an earlier try wrote that it is new, and plays it', async () => {
+    const decided = await keep([follow('lost-answer')], 9000)
+    await keepDecided(db(), [decided])
+    // As it comes again where nobody heard that it was written.
+    const [again] = await keepDecided(db(), [decided], true)
+    expect([again?.acceptedIds.length, again?.repeatedCount, again?.plays.length]).toEqual([1, 0, 1])
+    const [another] = await keepDecided(db(), [await keep([follow('lost-answer')], 9100)], true)
+    expect([another?.acceptedIds.length, another?.repeatedCount]).toEqual([0, 1])
+  })
+
+  it.runIf(isHere)('remembers when the server was last known to run', async () => {
+    expect(await lastBeat(db(), 'server')).toBeNull()
+    for (const at of [1000, 6000]) await keepBeat(db(), 'server', new Date(at))
+    expect((await lastBeat(db(), 'server'))?.getTime()).toBe(6000)
   })
 
   it.runIf(isHere)('keeps what was not understood, and no more than two hundred of it', async () => {
