@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 import { measureMemoryBytes } from '../server/media/measure/limits.ts'
 import { Measurer } from '../server/media/measurer.ts'
 import { oddBodies, routesWithBodies } from '../test/arrange/oddBodies.ts'
-import { TestServer } from '../test/arrange/server.ts'
+import { cookieOf, TestServer } from '../test/arrange/server.ts'
 import { hostileFiles } from '../test/media/hostile.ts'
 import { hostilePacks } from '../test/media/hostilePacks.ts'
 import { ms, report, type Measured } from './report.ts'
@@ -51,16 +51,7 @@ rmSync(folder, { recursive: true, force: true })
 
 const server = await TestServer.start()
 const { demo } = server
-const account = demo.accounts[0]
-const signedIn = await fetch(`${demo.url}/api/session`, {
-  method: 'POST',
-  headers: { 'content-type': 'application/json' },
-  body: JSON.stringify({ email: account?.email, password: account?.password }),
-})
-const cookie = signedIn.headers
-  .getSetCookie()
-  .map((set) => set.split(';')[0])
-  .join('; ')
+const cookie = await cookieOf(demo)
 // Somebody who has nothing to do with it, and waits.
 let waitedMs = 0
 let memory = 0

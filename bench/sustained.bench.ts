@@ -8,7 +8,7 @@ import { openServer } from '../server/db/openServer.ts'
 import { fillHistory } from '../test/arrange/history.ts'
 import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
 import { startPostgres } from '../test/arrange/postgres.ts'
-import { TestServer } from '../test/arrange/server.ts'
+import { cookieOf, TestServer } from '../test/arrange/server.ts'
 import { FaultSource } from '../test/faults/faultSource.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
@@ -72,16 +72,7 @@ async function measure(kind: string): Promise<Measured[]> {
     { length: 20 },
     () => new FaultSource(`${demo.boxes[0]?.sourceUrl.replace('http', 'ws')}/link`),
   )
-  const account = demo.accounts[0]
-  const signedIn = await fetch(`${demo.url}/api/session`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ email: account?.email, password: account?.password }),
-  })
-  const cookie = signedIn.headers
-    .getSetCookie()
-    .map((each) => each.split(';')[0])
-    .join('; ')
+  const cookie = await cookieOf(demo)
   const desks = await Promise.all(
     Array.from({ length: 2 }, async () => {
       const ending = new AbortController()

@@ -11,6 +11,8 @@ export interface Screen {
 }
 
 const atMostEveryMs = 120
+/** Reading takes no more than this part of the time: where it takes long, screens are told less often. */
+const readingMostRatio = 0.15
 
 /**
  * Tells open screens of a channel what changed. Changes are gathered for a moment and read once, however many screens
@@ -19,6 +21,8 @@ const atMostEveryMs = 120
 export class ChannelStream {
   private readonly screens = new Map<string, Set<Screen>>()
   private readonly planned = new Map<string, ReturnType<typeof setTimeout>>()
+  /** How long reading took last. */
+  private readonly tookMs = new Map<string, number>()
 
   constructor(
     private readonly read: (channelId: string) => Promise<ChannelLive>,
@@ -41,10 +45,13 @@ export class ChannelStream {
     if (!this.screens.has(channelId) || this.planned.has(channelId)) return
     this.planned.set(
       channelId,
-      setTimeout(() => {
-        this.planned.delete(channelId)
-        void this.tell(channelId)
-      }, atMostEveryMs),
+      setTimeout(
+        () => {
+          this.planned.delete(channelId)
+          void this.tell(channelId)
+        },
+        Math.max(atMostEveryMs, Math.min(2_000, (this.tookMs.get(channelId) ?? 0) / readingMostRatio)),
+      ),
     )
   }
 
@@ -67,8 +74,10 @@ export class ChannelStream {
   }
 
   private async tell(channelId: string): Promise<void> {
+    const startedMs = performance.now()
     try {
       const live = JSON.stringify(await this.read(channelId))
+      this.tookMs.set(channelId, performance.now() - startedMs)
       for (const screen of [...(this.screens.get(channelId) ?? [])]) screen.tell(live)
     } catch (error) {
       this.onError(error)

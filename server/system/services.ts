@@ -253,9 +253,13 @@ export async function startServices({
     )
   }
 
-  const housekeeping = new Housekeeping(database, (error) => {
-    if (!noteTrouble(error)) logger.error({ err: error }, 'a table could not be tidied')
-  })
+  const housekeeping = new Housekeeping(
+    database,
+    () => rooms.count() === 0,
+    (error) => {
+      if (!noteTrouble(error)) logger.error({ err: error }, 'a table could not be tidied')
+    },
+  )
   await queues.recover(await heartbeat.start())
   // Voices sleep while nobody could hear them; while a source is there they are kept awake, so that no message waits for them.
   const keepingAwake = setInterval(() => {

@@ -103,3 +103,16 @@ export class TestServer {
     rmSync(this.dataFolder, { recursive: true, force: true })
   }
 }
+
+/** The cookie of somebody who is signed in on a demo: its owner. */
+export async function cookieOf({ url, accounts: [account] }: DemoFile): Promise<string> {
+  const answer = await fetch(`${url}/api/session`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ email: account?.email, password: account?.password }),
+  })
+  return answer.headers
+    .getSetCookie()
+    .map((set) => set.split(';')[0])
+    .join('; ')
+}
