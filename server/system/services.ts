@@ -25,10 +25,8 @@ import type { ProcessEntry } from './processEntry.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { storeOf } from '../media/storeOf.ts'
-import { packLimits } from '../packs/packLimits.ts'
-import { mediaLimits } from '../../contract/media.ts'
-import { fileName } from '../media/fileName.ts'
-import { Uploads } from '../media/uploads.ts'
+import { mediaUploads, uploadsOfPacks } from '../media/channelUploads.ts'
+import type { Uploads } from '../media/uploads.ts'
 import { LanguageProcess } from '../speech/languages/languageProcess.ts'
 import { findEngines } from '../speech/engines.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
@@ -219,27 +217,10 @@ export async function startServices({
     },
     isUsed: (channelId, mediaId) => isMediaUsed(db, channelId, mediaId),
   })
-  const uploads = new Uploads({
-    path: '/api/channel/uploads',
-    folder: uploadsFolder,
-    maxBytes: mediaLimits.fileBytes,
-    quota: { files: 250, bytes: 2 * 1024 ** 3 },
-    refusalFor: async (channelId) =>
-      (await library.waitingCount(channelId)) >= mediaLimits.waitingFiles
-        ? 'Too many files wait to be measured. Send the rest in a minute.'
-        : null,
-    onArrived: (file) => library.accept({ ...file, name: fileName(file.name) }),
-  })
+  const uploads = mediaUploads(uploadsFolder, library)
   const packFolder = join(uploadsFolder, 'packs')
   await mkdir(packFolder, { recursive: true, mode: 0o700 })
-  const packUploads = new Uploads({
-    path: '/api/packs/uploads',
-    folder: packFolder,
-    maxBytes: packLimits.allBytes,
-    quota: { files: 10, bytes: 3 * packLimits.allBytes },
-    refusalFor: () => Promise.resolve(null),
-    onArrived: () => Promise.resolve(),
-  })
+  const packUploads = uploadsOfPacks(packFolder)
 
   const views = new LiveViews({ db, clock, onAir, queues, library, trouble })
   const heartbeat = new Heartbeat(db, now, (error) => {
