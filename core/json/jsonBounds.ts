@@ -7,6 +7,15 @@ export interface JsonBounds {
   values: number
 }
 
+/** Why a text is not taken. */
+export interface JsonFault {
+  /** It is JSON, for all that is known, and more of it than is taken. */
+  isTooMuch: boolean
+  words: string
+}
+
+const tooMuch = (words: string) => err<JsonFault>({ isTooMuch: true, words })
+
 /** What programs exchange with this one is never deeper, and never in more pieces. */
 export const usualBounds: JsonBounds = { depth: 64, values: 400_000 }
 
@@ -15,7 +24,7 @@ export const usualBounds: JsonBounds = { depth: 64, values: 400_000 }
  * takes a hundred times its size as values. One pass over the text, then the parser's own.
  * @returns why it is not taken: too deep, too many values, or the parser's words
  */
-export function parseBounded(text: string, { depth, values }: JsonBounds = usualBounds): Result<unknown, string> {
+export function parseBounded(text: string, { depth, values }: JsonBounds = usualBounds): Result<unknown, JsonFault> {
   let level = 0
   let count = 1
   let isInString = false
@@ -27,16 +36,16 @@ export function parseBounded(text: string, { depth, values }: JsonBounds = usual
     } else if (letter === 0x22) isInString = true
     else if (letter === 0x7b || letter === 0x5b) {
       level += 1
-      if (level > depth) return err(`It is nested more than ${depth} deep.`)
+      if (level > depth) return tooMuch(`It is nested more than ${depth} deep.`)
     } else if (letter === 0x7d || letter === 0x5d) level -= 1
     else if (letter === 0x2c) {
       count += 1
-      if (count > values) return err(`It has more than ${values} values.`)
+      if (count > values) return tooMuch(`It has more than ${values} values.`)
     }
   }
   try {
     return ok(JSON.parse(text) as unknown)
   } catch (error) {
-    return err(error instanceof Error ? error.message.slice(0, 120) : 'It is not JSON.')
+    return err({ isTooMuch: false, words: error instanceof Error ? error.message.slice(0, 120) : 'It is not JSON.' })
   }
 }

@@ -85,9 +85,7 @@ function workOfDials({ box, dials }: Pick<Manifest, 'box' | 'dials'>): number | 
 export function readManifest(text: string): Result<Manifest, string> {
   const parsed = parseBounded(text, manifestBounds)
   if (!parsed.ok)
-    return err(
-      /^It (is nested|has more)/.test(parsed.error) ? `manifest.json: ${parsed.error}` : 'manifest.json is not JSON.',
-    )
+    return err(parsed.error.isTooMuch ? `manifest.json: ${parsed.error.words}` : 'manifest.json is not JSON.')
   if (findUnstorable(parsed.value) !== null)
     return err('manifest.json has characters in it that cannot be kept: NUL, or half of a pair.')
   const head = z

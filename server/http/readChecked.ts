@@ -10,7 +10,7 @@ const defaultMaxBytes = 64 * 1024
 /** Parses text as JSON, of a shape that is bounded. @throws 400 that says where it stops being JSON, or what is too much. */
 export function parseJson(text: string): unknown {
   const parsed = parseBounded(text)
-  if (!parsed.ok) throw problemError(400, `The body is not JSON that is taken here: ${parsed.error}`)
+  if (!parsed.ok) throw problemError(400, `The body is not JSON that is taken here: ${parsed.error.words}`)
   return parsed.value
 }
 

@@ -81,8 +81,8 @@ export async function measureVector(bytes: Uint8Array): Promise<Measurement> {
 function parse(text: string): unknown {
   const parsed = parseBounded(text, bounds)
   if (parsed.ok) return parsed.value
-  if (/^It (is nested|has more)/.test(parsed.error))
-    throw new Refusal(`The animation is too involved: ${parsed.error}`, 'Export it as a WebM video.')
+  if (parsed.error.isTooMuch)
+    throw new Refusal(`The animation is too involved: ${parsed.error.words}`, 'Export it as a WebM video.')
   throw new Refusal('The file ends or breaks in the middle of its JSON.', exportAgain)
 }
 

@@ -46,7 +46,7 @@ function translate(adapter: ReturnType<typeof adapterOf>, raw: string, feedId: s
   if (!payload.ok)
     return {
       events: [],
-      rejected: [/^It (is nested|has more)/.test(payload.error) ? payload.error : 'The body is not JSON.'],
+      rejected: [payload.error.isTooMuch ? payload.error.words : 'The body is not JSON.'],
     }
   return (
     // What no database keeps goes, before anything is made of it.
