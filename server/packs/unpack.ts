@@ -1,7 +1,7 @@
 import { mkdir, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Manifest } from '../../core/pack/manifest.ts'
-import type { Result } from '../../core/result.ts'
+import { err, ok, type Result } from '../../core/result.ts'
 import { openPack } from './readPack.ts'
 
 /** A pack that was looked through, with its files laid out under their ids. */
@@ -21,9 +21,9 @@ export async function unpack(path: string, into: string): Promise<Result<Unpacke
   try {
     await mkdir(into, { recursive: true, mode: 0o700 })
     for (const media of manifest.media) await writeFile(join(into, media.id), await read(media), { mode: 0o600 })
-    return { ok: true, value: { manifest, leftAside } }
+    return ok({ manifest, leftAside })
   } catch (error) {
-    return { ok: false, error: error instanceof Error ? error.message : 'It cannot be read.' }
+    return err(error instanceof Error ? error.message : 'It cannot be read.')
   } finally {
     close()
   }

@@ -39,6 +39,19 @@ describe('PlayLedger', () => {
     expect([ledger.isEmpty, lost]).toEqual([true, []])
   })
 
+  it.each(Array.from({ length: 24 }, (_, turns) => turns))(
+    'writes what is recorded around the moment in which it ends: %i turns after it began',
+    async (turns) => {
+      const { ledger, written } = arrange()
+      ledger.record({ id: 'p0', state: 'done' })
+      for (let turn = 0; turn < turns; turn++) await Promise.resolve()
+      ledger.record({ id: 'p1', state: 'done' })
+      await vi.advanceTimersByTimeAsync(5)
+      expect(written.flatMap(({ records }) => records.map(({ id }) => id)).sort()).toEqual(['p0', 'p1'])
+      expect(ledger.isEmpty).toBe(true)
+    },
+  )
+
   it('leaves out what does not fit, and writes the others', async () => {
     const { ledger, written, lost } = arrange()
     ledger.record({ id: 'p1', state: 'done' })

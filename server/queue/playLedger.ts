@@ -36,7 +36,11 @@ export class PlayLedger {
   constructor(private readonly deps: LedgerDependencies) {}
 
   get isEmpty(): boolean {
-    return this.records.size === 0 && this.absentSince === undefined && this.running === null
+    return !this.hasWork && this.running === null
+  }
+
+  private get hasWork(): boolean {
+    return this.records.size > 0 || this.absentSince !== undefined
   }
 
   record(record: PlayRecord): void {
@@ -72,15 +76,17 @@ export class PlayLedger {
     // In the next turn: what one step of a queue records is written together.
     this.running ??= Promise.resolve()
       .then(() => this.drain())
-      .finally(() => (this.running = null))
+      .finally(() => {
+        this.running = null
+        // What was recorded while the last of it ended has nobody else to begin with it.
+        if (this.hasWork) this.run()
+      })
   }
 
   private async drain(): Promise<void> {
     let pauseMs = firstPauseMs
-    while (this.records.size > 0 || this.absentSince !== undefined) {
-      const ledger: Ledger = { records: [...this.records.values()], absentSince: this.absentSince }
-      this.records = new Map()
-      this.absentSince = undefined
+    while (this.hasWork) {
+      const ledger = this.taken()
       const failure = await this.write(ledger)
       if (failure === null) {
         pauseMs = firstPauseMs
@@ -91,10 +97,21 @@ export class PlayLedger {
         continue
       }
       this.putBack(ledger)
-      if (this.closesAtMs !== null && performance.now() > this.closesAtMs) return this.deps.onLost(failure.error)
+      if (this.closesAtMs !== null && performance.now() > this.closesAtMs) {
+        this.taken()
+        return this.deps.onLost(failure.error)
+      }
       await this.pause(pauseMs)
       pauseMs = Math.min(longestPauseMs, pauseMs * 2)
     }
+  }
+
+  /** All that is to be written, which is then somebody else's. */
+  private taken(): Ledger {
+    const ledger: Ledger = { records: [...this.records.values()], absentSince: this.absentSince }
+    this.records = new Map()
+    this.absentSince = undefined
+    return ledger
   }
 
   private async write(ledger: Ledger): Promise<{ error: unknown } | null> {
