@@ -23,6 +23,9 @@ const forwarding = [
   'x-real-ip',
 ]
 
+/** Whatever says that somebody passed a request on, however that somebody names itself. */
+export const signsOfForwarding: readonly string[] = [...forwarding, 'via']
+
 const plain = (address: string) => address.replace(/^::ffff:/, '')
 const isOf = (list: BlockList, address: string) => list.check(address, isIPv6(address) ? 'ipv6' : 'ipv4')
 
@@ -33,7 +36,7 @@ const isOf = (list: BlockList, address: string) => list.check(address, isIPv6(ad
 export function lookAtCaller(request: Pick<IncomingMessage, 'headers' | 'socket'>, proxies: BlockList): Caller {
   const remote = plain(request.socket.remoteAddress ?? '')
   const { headers } = request
-  const isForwarded = forwarding.some((name) => headers[name] !== undefined) || headers.via !== undefined
+  const isForwarded = signsOfForwarding.some((name) => headers[name] !== undefined)
   const isTrusted = isIP(remote) !== 0 && isOf(proxies, remote)
   let address = remote
   if (isTrusted) {

@@ -1,6 +1,7 @@
 import { fromSource, type FromSource } from '../../contract/sourceMessages.ts'
 import { closedAddressReplaced, closedForNow, sourceMessageMaxBytes } from '../../contract/sourceLimits.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
+import { signsOfForwarding } from '../http/caller.ts'
 import { Turns } from '../system/turns.ts'
 import { machineOf } from './machineOf.ts'
 import type { SourceRooms } from './sourceRooms.ts'
@@ -155,9 +156,8 @@ export class SourceTalk {
   }
 }
 
-/** Nobody can say where a page runs that came through a proxy, however that names itself. */
-const isPassedOn = ({ request }: SourcePeer) =>
-  ['x-forwarded-for', 'forwarded', 'via', 'x-real-ip'].some((name) => request?.headers.has(name) ?? false)
+/** Nobody can say where a page runs that came through a proxy. */
+const isPassedOn = ({ request }: SourcePeer) => signsOfForwarding.some((name) => request?.headers.has(name) ?? false)
 
 function parseMessage(text: string): FromSource | null {
   try {
