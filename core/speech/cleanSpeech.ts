@@ -1,4 +1,6 @@
-import { findBlocked, type BlockedWords } from './blockedWords.ts'
+import { easeAddresses } from './addresses.ts'
+import { easeNumbers } from './numbers.ts'
+import { findBlocked, type BlockedWords } from './words/findBlocked.ts'
 import type { SpeechRules } from './rules.ts'
 import { secondsOf } from './secondsOf.ts'
 import { visibleText } from './visibleText.ts'
@@ -37,35 +39,8 @@ export interface CleanedSpeech {
   refusal: string | null
 }
 
-/** Endings by which an address without a scheme is told from two words with a full stop between them. */
-const endings =
-  /\.(com|net|org|io|gg|tv|me|co|uk|de|fr|es|it|pt|br|nl|pl|ru|eu|us|ca|au|info|biz|xyz|link|shop|site|online|live|app|dev|club|top|ly|be|cc|to)(?=$|[/?#:])/iu
-const isLink = (word: string) =>
-  /^\/\/[\p{L}\p{N}-]+\./u.test(word) ||
-  /^[^\s@]{1,64}@[\p{L}\p{N}-]+\.[\p{L}\p{N}.-]{2,}$/u.test(word) ||
-  /^\d{1,3}(?:\.\d{1,3}){3}(?=$|[/:])/u.test(word) ||
-  /^[a-z][a-z0-9+.-]{1,12}:\/\//iu.test(word) ||
-  /^www\./iu.test(word) ||
-  (/^[\p{L}\p{N}_-]+\./u.test(word) && endings.test(word))
-
 /** Words with the spaces between them: what is joined again is what it was. */
 const pieces = (text: string) => text.split(/(\s+)/u)
-
-/**
- * A word without the brackets and stops around it. Letter by letter: an expression for the end would try every place of
- * a long word.
- */
-function bareWord(word: string): string {
-  let [from, to] = [0, word.length]
-  while (from < to && '("\'<['.includes(word[from] ?? '')) from += 1
-  while (to > from && ')"\'>].,!?;:'.includes(word[to - 1] ?? '')) to -= 1
-  return word.slice(from, to)
-}
-
-const easeLinks = (text: string) =>
-  pieces(text)
-    .map((word) => (isLink(bareWord(word)) ? 'link' : word))
-    .join('')
 
 /** An emoji with all that belongs to it: skin, sex, families, flags, figures in boxes. */
 const emoji =
@@ -104,21 +79,19 @@ function emojiOnce(text: string): string {
   return left + text.slice(at)
 }
 
-/** Figures with what people put between them: 12 345 678, 1.000.000, +49 (89) 123-456. */
-function easeNumbers(text: string, most: number): string {
-  return text.replace(/[\p{Nd}](?:[ \u00A0.,:;_'’()/-]{0,2}[\p{Nd}])*/gu, (number) =>
-    (number.match(/\p{Nd}/gu)?.length ?? 0) > most ? 'a very long number' : number,
-  )
-}
-
 /** Laughter is written so often; more is held. */
 const syllablesKept = 3
+
+/** Three full stops, or three exclamation marks, are how people write. */
+const marksInARow = 3
 
 /** A letter that follows itself too often stands twice, a syllable thrice. */
 function easeLetters(text: string, most: number): string {
   return text
     .replace(/([^\s\p{Nd}])\1{2,}/gu, (run, letter: string) =>
-      [...run].length > most ? letter.repeat(Math.min(2, most)) : run,
+      [...run].length > (/\p{P}/u.test(letter) ? Math.max(most, marksInARow) : most)
+        ? letter.repeat(Math.min(2, most))
+        : run,
     )
     .replace(/([^\s\p{Nd}]{2,4}?)\1{5,}/gu, (_run, syllable: string) => syllable.repeat(syllablesKept))
 }
@@ -187,10 +160,14 @@ function shorten(text: string, most: number): string {
   return (end > 0 ? cut.slice(0, end) : cut.slice(0, most).replace(/[\uD800-\uDBFF]$/u, '')).trimEnd()
 }
 
+/** Words go from the end; of a word that alone takes too long, letters. */
 function withinSeconds(text: string, most: number): string {
+  if (secondsOf(text) <= most) return text
   const words = text.split(/\s+/u)
   while (words.length > 1 && secondsOf(words.join(' ')) > most) words.pop()
-  return secondsOf(text) <= most ? text : words.join(' ')
+  let left = words.join(' ')
+  while (left.length > 1 && secondsOf(left) > most) left = [...left].slice(0, -1).join('')
+  return left
 }
 
 function leaveOut(text: string, blocked: BlockedWords): string {
@@ -247,7 +224,7 @@ export function cleanSpeech(
     // Their places are those of the message as it came: taken out once, before anything else.
     emotes: (text) => text,
     unseen: visibleText,
-    links: (text) => (rules.easesLinks ? easeLinks(text) : text),
+    links: (text) => (rules.easesLinks ? easeAddresses(text) : text),
     capitals: (text) => (rules.easesCapitals ? easeCapitals(text) : text),
     blocked: (text) => (rules.blocked === 'leaveOut' ? leaveOut(text, blocked) : text),
     emoji: (text) => easeEmoji(text, rules.emoji),

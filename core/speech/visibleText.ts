@@ -115,17 +115,32 @@ const twins: Record<string, string> = {
   ᴢ: 'z',
 }
 
-/** A letter of another script that looks like one of ours, as ours. */
-export const twinOf = (letter: string): string => twins[letter] ?? letter
-
 const latin = /\p{Script=Latin}/u
 const others = /[\p{Script=Cyrillic}\p{Script=Greek}]/u
+/** Letters of ours that look like Cyrillic ones, as these. */
+const cyrillicTwins = new Map(
+  Object.entries(twins).flatMap(([letter, twin]) => (/\p{Script=Cyrillic}/u.test(letter) ? [[twin, letter]] : [])),
+)
 
-/** Words that mix Latin with look-alikes are written in Latin alone; words of one script stay as they are. */
-function inOneScript(text: string): string {
-  return text.replace(/\p{L}+/gu, (word) =>
-    latin.test(word) && others.test(word) ? [...word].map(twinOf).join('') : word,
+/** Small capitals and other letters of our script that look like plain ones. */
+const isOurs = (letter: string) => latin.test(letter) && letter in twins
+
+function wordInOneScript(word: string, isAmongCyrillic: boolean): string {
+  const letters = [...word]
+  const isMixed = latin.test(word) && others.test(word)
+  // A word whose other letters do not all look like ours is meant in their script.
+  if (
+    isMixed &&
+    (isAmongCyrillic || letters.some((letter) => /\p{Script=Cyrillic}/u.test(letter) && !(letter in twins)))
   )
+    return letters.map((letter) => cyrillicTwins.get(letter) ?? letter).join('')
+  return letters.map((letter) => (isMixed || isOurs(letter) ? (twins[letter] ?? letter) : letter)).join('')
+}
+
+/** Words that mix scripts by look-alikes are written in one; words of one script stay as they are. */
+export function inOneScript(text: string): string {
+  const isAmongCyrillic = /(?<![\p{L}\p{M}])\p{Script=Cyrillic}{3,}(?![\p{L}\p{M}])/u.test(text)
+  return text.replace(/[\p{L}\p{M}]+/gu, (word) => wordInOneScript(word, isAmongCyrillic))
 }
 
 /**

@@ -1,39 +1,42 @@
-import naughty from 'naughty-words'
-import { blockedWords, type BlockedWords } from '../../core/speech/blockedWords.ts'
+import { lexiconOf, type Lexicon } from '../../core/speech/words/lexicon.ts'
+import type { BlockedWords } from '../../core/speech/words/findBlocked.ts'
+import { plainEntry } from '../../core/speech/words/wordPattern.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
 import { dropOldest } from '../system/dropOldest.ts'
+import { allEntries } from './words/allLists.ts'
 
-const lists = naughty
+export { listedLanguages } from './words/allLists.ts'
+
 const preparedMost = 60
-const prepared = new Map<string, BlockedWords>()
+const prepared = new Map<string, Lexicon>()
+let lists: Lexicon | null = null
 
-/** English words are blocked everywhere: they are used everywhere. */
-const everywhere = 'en'
-
-/** The languages that there are lists for. */
-export const listedLanguages: readonly string[] = Object.keys(lists)
-
-/**
- * What is blocked in a message: the lists of English, of the channel's language and of the language that the message
- * seems to be in, with the channel's own words. Not all lists at once: what is a slur in one language is "with" in
- * another. Words of the other lists are blocked where they are disguised, which is never an accident.
- */
-export function blockedFor(
-  { ownBlocked, allowed }: Pick<SpeechRules, 'ownBlocked' | 'allowed'>,
-  languages: readonly string[],
-): BlockedWords {
-  const used = [...new Set([everywhere, ...languages])].filter((language) => language in lists).sort()
-  const key = JSON.stringify([used, ownBlocked, allowed])
-  const others = listedLanguages.filter((language) => !used.includes(language))
+/** A channel's own words, and what is fine there. */
+function ownLexicon(ownBlocked: readonly string[], allowed: readonly string[]): Lexicon {
+  const key = JSON.stringify([ownBlocked, allowed])
   const kept =
     prepared.get(key) ??
-    blockedWords(
-      [...used.flatMap((language) => lists[language] ?? []), ...ownBlocked],
-      allowed,
-      others.flatMap((language) => lists[language] ?? []),
+    lexiconOf(
+      [
+        ...ownBlocked.map((words) => plainEntry(words, null, 'everywhere')),
+        ...allowed.map((words) => plainEntry(words, null, 'everywhere', 'folded')),
+      ].filter((entry) => entry !== null),
     )
   prepared.delete(key)
   prepared.set(key, kept)
   dropOldest(prepared, preparedMost)
   return kept
+}
+
+/**
+ * What is blocked in a message: the worst words of all languages, what else the lists hold in sentences of their
+ * languages, and the channel's own words.
+ * @param languages BCP 47's first part: the channel's, and that in which the whole message seems to be
+ */
+export function blockedFor(
+  { ownBlocked, allowed, blocked }: Pick<SpeechRules, 'ownBlocked' | 'allowed' | 'blocked'>,
+  languages: readonly string[],
+): BlockedWords {
+  lists ??= lexiconOf(allEntries())
+  return { lexica: [lists, ownLexicon(ownBlocked, allowed)], languages, isStrict: blocked === 'refuse' }
 }

@@ -1,0 +1,242 @@
+import { languagesOfSmallWord } from './functionWords.ts'
+import type { Lexicon, Phrase, PhraseSlot } from './lexicon.ts'
+import { runsOf } from './letterRuns.ts'
+import { likelyLanguages, type LikelyLanguages } from './sentenceLanguages.ts'
+import type { StemTrie } from './stemTrie.ts'
+import { tokensOf, type Token } from './tokens.ts'
+
+/** What is not to be read, and where it is looked for. */
+export interface BlockedWords {
+  lexica: readonly Lexicon[]
+  /** BCP 47's first part: the channel's language, and that in which the whole message seems to be. */
+  languages: readonly string[]
+  /** Entries that only strict channels block hold too. */
+  isStrict: boolean
+}
+
+/** A stretch of a text, from one letter to before another; in UTF-16 units. */
+export type Stretch = readonly [from: number, to: number]
+
+/** Stems that a word may be, each with whether it was only found in disguise. */
+type Found = ReadonlyMap<number, boolean>
+
+/** Shorter words of other languages, disguised, may be anything. */
+const disguisedLeast = 4
+/** Words in two pieces are looked for up to this length of the first; both pieces are no small words. */
+const pieceMost = 4
+const cutLeast = 4
+const spelledMost = 2000
+/** At least so many letters must be there for the rest to be guessed. */
+const gapLettersLeast = 2
+
+/** A text while it is looked through. */
+class Search {
+  readonly tokens: readonly Token[]
+  private readonly sentences: readonly number[]
+  private readonly likely = new Map<number, LikelyLanguages>()
+
+  constructor(
+    readonly text: string,
+    readonly blocked: BlockedWords,
+  ) {
+    this.tokens = tokensOf(text)
+    let sentence = 0
+    this.sentences = this.tokens.map((token, at) => {
+      const before = this.tokens[at - 1]
+      if (before && /[.!?…\n]\s/u.test(text.slice(before.end, token.at))) sentence += 1
+      return sentence
+    })
+  }
+
+  /** @param isSure whether nothing else may be likelier */
+  isLikely(at: number, language: string, isSure: boolean): boolean {
+    const sentence = this.sentences[at] ?? 0
+    const kept =
+      this.likely.get(sentence) ??
+      likelyLanguages(
+        this.tokens.filter((_token, index) => this.sentences[index] === sentence).map(({ small }) => small),
+        this.tokens.map(({ small }) => small),
+        this.blocked.languages,
+      )
+    this.likely.set(sentence, kept)
+    return kept(language, isSure)
+  }
+
+  /** Whether a phrase counts where it was found. */
+  holds({ strength, language, letters }: Phrase, at: number, isDisguise: boolean, isFine = false): boolean {
+    if (strength === 'strict' && !this.blocked.isStrict) return false
+    if (strength === 'everywhere' || language === null) return true
+    return (isDisguise && letters >= disguisedLeast) || this.isLikely(at, language, !isFine)
+  }
+}
+
+/** The stems that a word is, by what it may mean; how it sounds counts where English may be spoken. */
+function stemsOf(search: Search, at: number, lexicon: Lexicon): Found {
+  const found = new Map<number, boolean>()
+  const token = search.tokens[at]
+  for (const meaning of token?.meanings ?? []) {
+    if (meaning.isSound && !search.isLikely(at, 'en', false)) continue
+    const trie = meaning.isSound ? lexicon.sounds : lexicon.blocked.stems
+    for (const { stem, isStretched } of trie.find(meaning)) {
+      const isDisguise = meaning.isDisguise || isStretched
+      found.set(stem.id, (found.get(stem.id) ?? true) && isDisguise)
+    }
+  }
+  if (token?.gaps && token.gaps.filter((letter) => letter !== '*').length >= gapLettersLeast)
+    for (const { id } of lexicon.blocked.stems.findWithGaps(token.gaps)) found.set(id, found.get(id) ?? true)
+  return found
+}
+
+function writtenStems(token: Token, stems: StemTrie): Found {
+  const found = new Map<number, boolean>()
+  for (const { stem, isStretched } of stems.find(runsOf(token.small)))
+    if (!isStretched && (!stem.isName || token.isCapitalised)) found.set(stem.id, false)
+  return found
+}
+
+/** The longest phrase from one word on that holds there; 0: none. */
+function longestAt(
+  search: Search,
+  at: number,
+  byFirst: ReadonlyMap<number, readonly Phrase[]>,
+  stems: readonly Found[],
+  isFine = false,
+): number {
+  let longest = 0
+  for (const [id, isDisguised] of stems[at] ?? [])
+    for (const phrase of byFirst.get(id) ?? []) {
+      if (phrase.slots.length <= longest) continue
+      let isDisguise = isDisguised
+      const follows = phrase.slots.every((slot, index) => {
+        if (index === 0) return true
+        const fits = slotFits(slot, search.tokens[at + index], stems[at + index])
+        isDisguise ||= fits === 'disguised'
+        return fits !== null
+      })
+      if (follows && search.holds(phrase, at, isDisguise, isFine)) longest = phrase.slots.length
+    }
+  return longest
+}
+
+function slotFits(slot: PhraseSlot, token: Token | undefined, found: Found | undefined): 'plain' | 'disguised' | null {
+  if (!token) return null
+  if (slot === 'any') return 'plain'
+  if (slot === 'name') return token.isCapitalised ? 'plain' : null
+  let fits: 'plain' | 'disguised' | null = null
+  for (const [id, isDisguised] of found ?? []) {
+    if (!slot.has(id)) continue
+    if (!isDisguised) return 'plain'
+    fits = 'disguised'
+  }
+  return fits
+}
+
+const isSingle = ({ slots }: Phrase) => slots.length === 1
+
+/** Single letters one after another that make a blocked word: which of them, as places of tokens. */
+function spelledAt(search: Search, at: number, lexicon: Lexicon): [from: number, to: number] | null {
+  let word = ''
+  let end = at
+  while (end < search.tokens.length && end < at + spelledMost && search.tokens[end]?.isLetter) {
+    word += search.tokens[end]?.meanings[0]?.letters[0] ?? '-'
+    end += 1
+  }
+  if (word.length < 3) return null
+  const runs = runsOf(word)
+  const starts = [0]
+  for (const count of runs.counts) starts.push((starts.at(-1) ?? 0) + count)
+  let widest: [number, number] | null = null
+  for (const { stem, from, to } of lexicon.blocked.stems.find(runs, true)) {
+    const [first, last] = [at + (starts[from] ?? 0), at + (starts[to] ?? 0)]
+    const holds = (lexicon.blocked.byFirst.get(stem.id) ?? []).some(
+      (phrase) => isSingle(phrase) && search.holds(phrase, at, true),
+    )
+    if (holds && (!widest || last - first > widest[1] - widest[0])) widest = [first, last]
+  }
+  return widest
+}
+
+/** Whether two words after another are the halves of a blocked one. */
+function isCutAt(search: Search, at: number, lexicon: Lexicon): boolean {
+  const [first, second] = [search.tokens[at], search.tokens[at + 1]]
+  if (!first || !second || first.isLetter || second.isLetter) return false
+  if (!/^\s+$/u.test(search.text.slice(first.end, second.at))) return false
+  const isShort = first.small.length <= pieceMost
+  if (isShort && [first, second].some(({ small }) => languagesOfSmallWord(small).length > 0)) return false
+  const word = textOf(first) + textOf(second)
+  const middle = textOf(first).length
+  if (word.length < (isShort ? cutLeast : 7)) return false
+  const runs = runsOf(word)
+  return lexicon.blocked.stems.find(runs).some(({ stem, from, to, isStretched }) => {
+    const isWhole = from === 0 && to === runs.letters.length && stem.runs.letters.length === runs.letters.length
+    return (
+      isWhole &&
+      !isStretched &&
+      middle > 0 &&
+      (lexicon.blocked.byFirst.get(stem.id) ?? []).some((phrase) => isSingle(phrase) && search.holds(phrase, at, false))
+    )
+  })
+}
+
+/** A word as it was written, in plain letters. */
+const textOf = ({ meanings: [own] }: Token) =>
+  own ? own.letters.map((letter, at) => letter.repeat(own.counts[at] ?? 1)).join('') : ''
+
+/** Which tokens are fine where they stand. */
+function fineTokens(search: Search): boolean[] {
+  const fine = search.tokens.map(() => false)
+  for (const { fineAsWritten, fineFolded } of search.blocked.lexica)
+    for (const [{ byFirst, stems }, isFolded] of [
+      [fineAsWritten, false],
+      [fineFolded, true],
+    ] as const) {
+      if (byFirst.size === 0) continue
+      const found = search.tokens.map((token): Found => {
+        if (!isFolded) return writtenStems(token, stems)
+        const [own] = token.meanings
+        return own && !own.isDisguise ? new Map(stems.find(own).map(({ stem }) => [stem.id, false])) : new Map()
+      })
+      for (let at = 0; at < search.tokens.length; at++) {
+        const length = longestAt(search, at, byFirst, found, true)
+        fine.fill(true, at, at + length)
+      }
+    }
+  return fine
+}
+
+/**
+ * Where blocked words stand in a text: whole words and stems of them, also stretched, in look-alikes, in figures for
+ * letters, as they sound, with letters left out, run together, cut in two or letter by letter; and phrases. What a list
+ * says is fine, in a sentence of its language, is not found. Linear in the text, times the longest entry.
+ */
+export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
+  const search = new Search(text, blocked)
+  const { tokens } = search
+  const found: Stretch[] = []
+  let fine: boolean[] | null = null
+  for (const lexicon of blocked.lexica) {
+    const stems = tokens.map((_token, at) => stemsOf(search, at, lexicon))
+    const add = (from: number, to: number) => {
+      const [first, last] = [tokens[from], tokens[to - 1]]
+      if (!first || !last) return
+      // Most texts hold nothing that is blocked: only of others it is asked what of it is fine.
+      fine ??= fineTokens(search)
+      if (fine.slice(from, to).every(Boolean)) return
+      found.push([first.at, last.end])
+    }
+    for (let at = 0; at < tokens.length; at++) {
+      const length = longestAt(search, at, lexicon.blocked.byFirst, stems)
+      if (length > 0) add(at, at + length)
+      else if (isCutAt(search, at, lexicon)) add(at, at + 2)
+      if (tokens[at]?.isLetter && !tokens[at - 1]?.isLetter) {
+        const spelled = spelledAt(search, at, lexicon)
+        if (spelled) add(...spelled)
+      }
+    }
+    const small = text.toLowerCase()
+    for (const word of lexicon.inside)
+      for (let at = small.indexOf(word); at >= 0; at = small.indexOf(word, at + word.length))
+        found.push([at, at + word.length])
+  }
+  return found.sort(([a], [b]) => a - b)
+}

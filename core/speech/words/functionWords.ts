@@ -1,0 +1,27 @@
+/**
+ * Small words that sentences of a language hardly do without, and what is often said in chats: by them the language of
+ * a short sentence is told, for which statistics of letters are too little.
+ */
+const written: Record<string, string> = {
+  en: `the and is are was were am be been to of in on at for with from by it its this that these those you your yours i my me we our us he she his her him they them their what which who how when where why not no do does did don't can can't will would should could have has had a an or but so if then than just now here there all some any more very too please thanks hello hi goodbye good got get about into out up off over after before it's i'm i've you're that's let's didn't isn't one two first last say says said see today tonight`,
+  de: `der die das und ist sind war waren bin bist ich du er sie es wir ihr mich dich mir dir uns euch mein meine dein deine sein seine nicht kein keine ein eine einen einem einer des dem den zu zum zur im in am an auf aus bei mit nach von vor für über unter durch wie was wer wo wann warum so auch noch schon nur sehr mal doch ja nein aber oder wenn dann als hat habe haben hast wird werden kann können muss bitte danke hallo guten heute gestern morgen viel mehr alle alles hier da immer ganz`,
+  es: `el la los las un una unos unas y o de del al en con por para que qué es son está están era fue soy eres somos yo tú él ella nosotros me te se nos lo le les mi mis tu tus su sus no sí muy más menos pero como cómo cuando cuándo donde dónde porque este esta esto ese esa eso hay ha he has gracias hola buenas buenos días noches tardes hoy ayer mañana todo todos toda ya aquí a sin sobre también si quién vamos`,
+  fr: `le la les un une des du de d l et ou est sont était c ce cette ces je j tu il elle nous vous ils elles on me te se mon ma mes ton ta tes son sa ses ne pas plus très que qu qui quoi quand comment où pourquoi dans en sur sous avec pour par au aux à mais donc aussi bien tout tous toute oui non merci bonjour bonsoir salut ai as a avez ont suis es êtes être fait aujourd'hui hier demain ici là y chez sans si même encore déjà va`,
+  pt: `o a os as um uma uns umas e ou de do da dos das em no na nos nas com por para pelo pela que é são está estão era foi sou és somos eu tu você vocês ele ela nós me te se lhe meu minha meus minhas teu tua seu sua não sim muito mais menos mas como quando onde porque este esta isto esse essa isso há tem tens obrigado obrigada olá boa bom noite dia tarde hoje ontem amanhã tudo todos toda já aqui ao à às sem também qual quem vai vamos aos`,
+  it: `il lo la i gli le un uno una e o di del della dei delle a al alla in nel nella con per da dal che è sono era io tu lui lei noi voi mi ti si ci mio mia tuo tua suo sua non sì molto più ma come quando dove perché questo questa quello quella ho hai ha abbiamo grazie ciao buonasera buongiorno oggi ieri domani tutto tutti anche già qui se chi`,
+  nl: `de het een en of is zijn was waren ik jij je hij zij ze wij we jullie mij me mijn jouw zijn haar ons niet geen wel van in op aan met voor naar bij uit over door dat dit die deze wat wie hoe waar wanneer waarom ook nog al maar dan als heb hebt heeft hebben kan kun moet graag bedankt hallo goedenavond vandaag gisteren morgen veel meer alles hier daar te om er nu`,
+  pl: `i w we z ze na do od po za przed przez dla o u przy nad pod jest są był była było być jestem jesteś ja ty on ona ono my wy oni mnie mi ciebie ci go jej nas was ich się nie tak to ta ten te tego tej tym tych co kto jak gdzie kiedy dlaczego czy że żeby ale lub albo bo więc już jeszcze tylko bardzo też także mój moja twój twoja dziś dzisiaj wczoraj jutro dzień dobry cześć dzięki dziękuję proszę wszystko wszyscy tu tam pan pani nam`,
+  sv: `och att det den de en ett är var varit blir i på av till från för med om som inte men eller så jag du han hon vi ni dem mig dig oss er min mitt mina din ditt dina sin sitt hans hennes vad vem hur när där här varför har hade kan ska skulle vill måste också bara mycket mer nu då idag igår imorgon ikväll hej tack god kväll alla allt något någon från än ju väl`,
+  da: `og at det den de en et er var i på af til fra for med om som ikke men eller så jeg du han hun vi jer dem mig dig os min mit mine din dit dine sin sit hvad hvem hvordan hvornår hvor hvorfor har havde kan skal ville vil også bare meget mere nu da her der hej tak godaften alle alt noget nogen efter blev`,
+  no: `og at det den de en et er var i på av til fra for med om som ikke men eller så jeg du han hun vi dere dem meg deg oss min mitt mine din ditt dine hva hvem hvordan når hvor hvorfor har hadde kan skal ville vil også bare mye mer nå da her der hei takk god kveld alle alt noe noen etter ble`,
+  fi: `ja on ei se että hän minä sinä me te he mutta kun niin kuin jos mitä kuka missä miksi oli ovat olen olet tämä tuo minun sinun kiitos hei hyvää iltaa nyt vain myös`,
+  tr: `ve bir bu şu o ben sen biz siz onlar için ile de da mi mı değil çok var yok ne nasıl nerede neden ama merhaba teşekkürler iyi akşamlar bugün dün yarın her şey`,
+}
+
+const languagesOfWord = new Map<string, string[]>()
+for (const [language, words] of Object.entries(written))
+  for (const word of new Set(words.split(' ')))
+    languagesOfWord.set(word, [...(languagesOfWord.get(word) ?? []), language])
+
+/** The languages of which a word, in small letters, is a small word. */
+export const languagesOfSmallWord = (word: string): readonly string[] => languagesOfWord.get(word) ?? []

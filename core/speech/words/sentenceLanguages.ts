@@ -1,0 +1,60 @@
+import { languagesOfSmallWord } from './functionWords.ts'
+
+/** Letters that only some languages write. */
+const letters: readonly [RegExp, readonly string[]][] = [
+  [/ß/u, ['de']],
+  [/[äöü]/u, ['de', 'sv', 'fi', 'tr', 'hu']],
+  [/å/u, ['sv', 'da', 'no']],
+  [/[æø]/u, ['da', 'no']],
+  [/[ñ¿¡]/u, ['es']],
+  [/[ãõ]/u, ['pt']],
+  [/[ąęłśźżćń]/u, ['pl']],
+  [/[èêëîïôùûœ]/u, ['fr', 'it', 'nl']],
+  [/[ěšřžčů]/u, ['cs', 'sk']],
+  [/[ığş]/u, ['tr']],
+  [/[íóú]/u, ['es', 'pt', 'hu', 'cs']],
+]
+const cyrillic = ['ru', 'uk', 'bg', 'be', 'sr', 'mk']
+const wordShare = 1
+const onlyWordShare = 2
+const letterShare = 1
+const hintShare = 0.5
+/** Of the likeliest language's evidence, so much makes another one likely too. */
+const likelyRatio = 0.6
+const sureRatio = 0.95
+
+/** Whether a sentence may be in a language, or most likely is: as likely as in any other. */
+export type LikelyLanguages = (language: string, isSure: boolean) => boolean
+
+/** What speaks for each language in some words. */
+function evidenceOf(words: readonly string[]): Map<string, number> {
+  const evidence = new Map<string, number>()
+  const add = (language: string, share: number) => evidence.set(language, (evidence.get(language) ?? 0) + share)
+  for (const word of new Set(words)) {
+    const languages = languagesOfSmallWord(word)
+    for (const language of languages) add(language, languages.length === 1 ? onlyWordShare : wordShare)
+    for (const [pattern, of] of letters) if (pattern.test(word)) for (const language of of) add(language, letterShare)
+    if (/\p{Script=Cyrillic}/u.test(word)) for (const language of cyrillic) add(language, onlyWordShare)
+  }
+  return evidence
+}
+
+/**
+ * The languages that a sentence is likely in, by its small words and its letters. Where they say nothing, by those of
+ * the whole message; and where these do not either, what was guessed of it, or what the channel is in.
+ * @param words of the sentence, in small letters
+ * @param all those of the message
+ * @param hints BCP 47's first part: the channel's language first, then what was guessed of the whole message
+ */
+export function likelyLanguages(
+  words: readonly string[],
+  all: readonly string[],
+  hints: readonly string[],
+): LikelyLanguages {
+  const own = evidenceOf(words)
+  const evidence = own.size > 0 ? own : evidenceOf(all)
+  if (evidence.size === 0) return (language) => hints.includes(language)
+  for (const hint of new Set(hints)) evidence.set(hint, (evidence.get(hint) ?? 0) + hintShare)
+  const most = Math.max(...evidence.values())
+  return (language, isSure) => (evidence.get(language) ?? 0) >= most * (isSure ? sureRatio : likelyRatio)
+}

@@ -1,0 +1,49 @@
+import naughty from 'naughty-words'
+import { plainEntry, readWordList, type WordEntry } from '../../../core/speech/words/wordPattern.ts'
+import { english } from './english.ts'
+import { french } from './french.ts'
+import { german } from './german.ts'
+import { polish } from './polish.ts'
+import { portuguese } from './portuguese.ts'
+import { russian } from './russian.ts'
+import { spanish } from './spanish.ts'
+import { swedish } from './swedish.ts'
+import { transliterated } from './transliterated.ts'
+import type { WordList } from './wordList.ts'
+
+const own: readonly WordList[] = [
+  english,
+  french,
+  german,
+  polish,
+  portuguese,
+  russian,
+  spanish,
+  swedish,
+  transliterated,
+]
+
+/** The languages that there are lists for. */
+export const listedLanguages: readonly string[] = Object.keys(naughty)
+
+/** English words are blocked everywhere: they are used everywhere. Those of others are everyday words elsewhere. */
+const publicStrength = (language: string) => (language === 'en' ? 'everywhere' : 'inLanguage')
+
+function publicEntries(language: string): WordEntry[] {
+  const list = own.find((each) => each.language === language)
+  const everyday = new Set(list?.everyday.map((entry) => entry.toLowerCase()))
+  const mild = (list?.mild ?? []).map((entry) => plainEntry(entry, language, 'strict'))
+  const all = (naughty[language] ?? [])
+    .filter((entry) => !everyday.has(entry.toLowerCase()))
+    .map((entry) => plainEntry(entry, language, publicStrength(language)))
+  return [...mild, ...all].filter((entry) => entry !== null)
+}
+
+/**
+ * Every list: our own, of stems and phrases that are meant nowhere in another way (and, where they are, of those only in
+ * their language), and the public ones, whose words of other languages hold in sentences of these.
+ */
+export const allEntries = (): WordEntry[] => [
+  ...own.flatMap(({ lines, language, endings }) => readWordList(lines, language, endings)),
+  ...listedLanguages.flatMap(publicEntries),
+]

@@ -1,0 +1,346 @@
+import type { WordList } from './wordList.ts'
+
+export const english: WordList = {
+  language: 'en',
+  endings: ['s', 'es', 'ed', 'd', 'er', 'ers', 'in', 'ing', 'ings', 'y', 'z'],
+  everyday: [
+    'alaskan pipeline',
+    'bareback',
+    'barenaked',
+    'big black',
+    'butt',
+    'chocolate rosebuds',
+    'cock',
+    'cocks',
+    'domination',
+    'eunuch',
+    'fingering',
+    'fuck buttons',
+    'girl on',
+    'hard core',
+    'hardcore',
+    'how to kill',
+    'huge fat',
+    'hot chick',
+    'humping',
+    'intercourse',
+    'jelly donut',
+    'lemon party',
+    'lolita',
+    'lovemaking',
+    'mr hands',
+    'missionary position',
+    'octopussy',
+    'pegging',
+    'pleasure chest',
+    'poof',
+    'prince albert piercing',
+    'quim',
+    'rimming',
+    'santorum',
+    'scat',
+    'scissoring',
+    'sexo',
+    'shibari',
+    'shota',
+    'shrimping',
+    'skeet',
+    'snatch',
+    'snowballing',
+    'strappado',
+    'suck',
+    'sucks',
+    'sultry women',
+    'swinger',
+    'tainted love',
+    'taste my',
+    'throating',
+    'tied up',
+    'tight white',
+    'topless',
+    'tit',
+    'tushy',
+    'undressing',
+    'venus mound',
+    'violet wand',
+    'wrapping men',
+    'wrinkled starfish',
+    'xx',
+    'nutten',
+    'white power',
+    's&m',
+    'fag',
+    'coon',
+    'coons',
+    'negro',
+    'spic',
+    'dick',
+    'snatch',
+    'cialis',
+    'viagra',
+    'ecchi',
+    'mong',
+    'guro',
+    'dingleberry',
+    'dingleberries',
+    'cleveland steamer',
+    'bastinado',
+    'playboy',
+    'swastika',
+    'strip club',
+    'pikey',
+    'nutten',
+    'anal',
+    'ass',
+    'clit',
+    'poon',
+    'slut',
+    'cum',
+    'spastic',
+    'bondage',
+    'escort',
+    'grope',
+    'kinky',
+    'horny',
+    'hooker',
+    'spunk',
+    'semen',
+    'rectum',
+    'sadism',
+    'incest',
+    'sex',
+    'sexy',
+    'sexual',
+    'sexually',
+    'sexuality',
+    'voyeur',
+    'panty',
+    'panties',
+    'nude',
+    'nudity',
+    'erotic',
+    'erotism',
+    'genitals',
+    'fecal',
+    'busty',
+    'bimbos',
+    'twink',
+    'twinkie',
+    'booty call',
+    'rape',
+    'smut',
+  ],
+  mild: ['bondage', 'horny', 'hooker', 'spunk', 'incest', 'voyeur', 'smut', 'strip club'],
+  lines: `
+%people = jew|jews|black|blacks|gay|gays|muslim|muslims|moslems|arab|arabs|mexicans|immigrants|migrants|refugees|whites|asians|indians|trans|transgenders|trannies|homos|homosexuals|lesbians|infidels|niggers|fags|faggots|queers|gypsies|kikes|pakis|foreigners|women|christians|zionists
+%self = yourself|urself|yaself|yourselves|yoself|youself|ur self|himself?
+
+# obscenity
+*fuck*|fuk|fuks|fuked|fuker|fukers|fukin|fuking|fuq|fcuk*|fkn|fkin|fking|fvck*|phuck*|phuk*|phuq|fook(in|ing)|feck(in|ing)|muthaf*
+!fukuoka*|fukushima*|fukuda*|fukuyama*|fukui*
+*shit*|shyt|shyte|shite|shites|shiting|sh1t*|chit(head|hole)
+!shiitake*|shitake*|mishit*|shittim|ashitaka*|shitamachi*|washita*|yamashita*|miyashita*|kinoshita*|takeshita*|morishita*|matsushita*|moshito*
+kunt|kunts
+!scunthorpe*
+*bitch*|biatch*|beyotch|biotch|betch|beeyatch|b1tch*
+*whore*|thot|thots
+!slag heap|heaps|pile|off|wool
+~slut|sluts
+*twat|twats|twatt(ed|ing)|twatwaffle*|twathead*
+!kilowat*|megawat*|atwat*
+wank|wanks|wanked|wanker|wankers|wanking|wanky|wankstain*|wankface|wankpuffin*
+!Wank
+dickhead*|dickface*|dickwad*|dickweed*|dicksuck*|dickless|dickbag*|dicklick*|dickrid*|*dickhead*|pindick*
+~dick|dicks
+!Dick|Dicky|Dickie|Fanny|Gaylord|Willy|Randy ^
+!mr|mrs|ms|uncle|grandpa|moby|tricky|private|cousin|brother|sir|aunt|auntie dick|dicks|cock|cocks|fanny|dickie
+!dick van|turpin|dale
+!spotted dick
+!moby dick|dicks
+cocksuck*|cockhead*|cockface*|cockblock*|cockwomble*|cockgobbl*|cockmongl*|*cocksuck*
+!cock crow*|robin|pheasant|sparrow
+!(crow|crew|crowing) cock|cocks
+!rooster|hen|hens|pheasant|weather|turkey|the and|or|a? the? a? cock|cocks
+!cock|cocks and|or hen|hens|bull
+you|u|absolute|total|complete|little|stupid|massive|such|right|utter|pompous a? prick|pricks
+arse|arses|*arsehole*|arseface*|arsewipe*|arselick*|arsebandit*|asshole*|*asshole*|asshat*|asswipe*|assclown*|asslick*|assfuck*|assmunch*|assface*|assbag*|jackass*|dumbass*|fatass*|arsewit*|azzhole*|ahole
+~ass
+bollock|bollocks|bollox|bellend*|bell end|knobhead*|knobend*|knobjock*|knob head|end|knobber*|minge|minger*|clunge*|gobshite*|pisshead*|pissflap*|piss|pisses|pissing|pissy|pissoff
+!piss take
+tosser*|tossbag|tosspot
+cumshot*|cumdump*|cumming|cumstain*|cumbucket*|cumguzzl*|cumslut*|cumrag*|jizz*|jism|splooge*|spooge*
+!magna|summa? cum laude
+jerk|jack|wank|jerking|jacking me|you|him? off
+blowjob*|handjob*|rimjob*|footjob*|titjob*|boobjob*|titty|titties|tiddies|tits|titwank*|titfuck*|boobs|boobies
+!great|blue|coal|marsh|willow|crested|bearded tit|tits|booby|boobies
+!blue|red|brown|masked|footed footed? booby|boobies
+show|flash|see|lick|suck|squeeze us|me|them? your|ur|them|her|those boob|tit|pussy|ass|arse|feet|vagina|minge
+pussy|pussies|pussyhole*|pussyass
+!pussy cat|cats|willow|willows|foot|footing|galore
+!pussycat*
+dildo|dildos|buttplug*|butthole*|buttfuck*|butthurt|fleshlight*|clit|clits|bukkake|gangbang*|creampie*|hentai|porn|porno|pornhub|pornstar* / anal sex|beads|plug
+raped|raping|rapist|rapists|rapey
+!rape seed|oil|crisis|helpline
+!rapeseed*|oilseed rape
+pedo|pedos|paedo|paedos|pedophil*|paedophil* / kiddy|kiddie|child fiddler|porn|molester
+bugger off
+piece|load|pile of shit|shite|crap|turd
+suck|lick|eat|swallow|choke|gag|kiss|sniff on? my|his|your|a|these|deez|this|some dick|cock|balls|ballsack|nuts|nutsack|ass|arse|bumhole|pussy|knob|schlong|wiener|willy|toes
+eat|lick a|your|ya bag of? dick|dicks|ass|arse
+dick|cock|balls|hand in|up my|your|her mouth|throat|arse|ass|bum
+suckmy*|lickmy*|eatmyass|suckmeoff / suck me|him|it off
+go and? screw|fck yourself|urself
+screw|shag your|ur mum|mom|mother|sister|nan
+i|ill shag|bang|bone|screw|smash your|ur mum|mom|mother|sister|nan|wife
+stfu|gtfo|stfd|kmfa
+son of a bitch
+shut your|ur fat|dirty|stupid? mouth|trap|gob|face hole|bitch?
+up yours
+inbred|inbreds|scumbag*|douchebag*|cumskin|bint|spunkbubble* / douche bag|bags
+?arsey|crappy|turd|turds|bugger|buggers|buggered|goddamn*|douche*|minging|shag|shagged|shagging|shagger|slapper|slappers|bimbo / bloody hell / sod off
+?ejaculat*|masturbat*|orgasm*
+
+# slurs
+*nigger*|nigga|niggas|niggaz|niggah|niggahs|nigguh|niglet*|nigg|niggs|n1gg*|nigor|nigors|knigger*|nignog*|sheboon*|coontown|wigger|wiggers|whigger*|nikka|nikkas / nig nog|nogs
+!snigger*|niggard*|niggle*|niggling
+~negro|negroes|negros
+faggot*|*faggot*|fag|fags|fagg|faggs|faggy|fagz|faggit*|fagtard*|fagbag*|fagboy*
+!fag end|packet|break|ash
+~poofs|poofter*|poofta*|poofy
+!poof of|gone|it|and|it's|its|went|disappeared|like
+poofs|poofter*|poofta*|lezzer*|lezzie*|lezbo*|lesbo|battyboy*|battyman|shirtlifter*|fudgepack*|carpetmunch*|bulldyke*|rugmunch* / batty|bum boy|boys|bandit|bandits / shirt lifter|lifters
+fat|ugly|dirty|stupid|disgusting|you|bull dyke|dykes|homo|homos|tranny|queer|queers
+tranny|trannie|trannies|trannys|tr4nn*|shemale*|ladyboy*|heshe|troon|troons / she male|males
+retard|retards|retarded|retart|libtard*|rtard*|r3tard*|reetard*
+!fire|flame|acid retardant*
+~spaz|spazz|spaz(zed|zing|es)|spacker|spackers|spakker*
+~mong|mongs|mongy|mongol face|mongoloid*
+mongoloid*|windowlicker*|downie|downies / window licker|lickers
+!window licker|lickers twin
+chinky|chinkie|chinkies|chinaman|chinamen|gook|gooks|chingchong*|zipperhead*|slanteye* / ching chong|chang chong|chang? / slant|slanty|slit eye|eyes|eyed / jap|japs|nip|nips bastard|bastards
+!chink in|of|under
+paki|pakis|packi|packis|pakkie
+jigaboo*|jiggaboo*|spearchuck*|groid|groids|tarbaby|pickaninn*|piccaninn* / spear chucker|chuckers / porch|jungle monkey|monkeys|bunny|bunnies / moon|yard cricket|crickets|ape|apes
+!maine coon|coons
+!coon hound|hounds|cheese
+spic|spics|wetback*|beaner|beaners|greaseball*|polack|polacks|bohunk* / wet back|backs / border hopper|hoppers
+!spic|spick and span|n
+kike|kikes|kyke|kykes|yid|yids|heeb|heebs|hymie|hymies|jewboy*|jewrat*|goyslop / dirty|filthy|greedy|stinking jew|jews|yid / jew boy|rat|rats|scum|nose|lover|bastard
+!yid army
+raghead*|towelhead*|muzrat*|mudslime*|cameljock*|goatshag* / towel|rag|diaper|turban head|heads / sand|dune nigger|niggers|coon|coons|monkey|monkeys / camel|goat jockey|jockeys|shagger|shaggers
+gyppo*|gypo|gypos|gippo|gippos|pikey|pikeys|pikies|gyppos|pikie
+dirty|filthy|thieving|smelly|stinking|bloody|fucking gypsy|gypsies|gypos|immigrant|immigrants|foreigner|foreigners|traveller|muslim|muslims|arab|arabs|indian|indians|mexican|mexicans|asian|asians|black|blacks|african|africans|chinese|homo|homos|gays|refugees|turk|turks|pole|poles|romanian|romanians|queers|lesbo
+filthy|dirty gypsies and|or _
+honky|honkies|honkey|honkeys|cracker ass|white trash|trailer trash|boong|boongs|abo|abos|abbo|abbos|injun|injuns|redskin|redskins|squaw|squaws|eskimo|prairie nigger*
+monkey|gorilla|ape|baboon noise|noises|people go|get back|home
+go|get|fuck|piss back to your|africa|mexico|india|pakistan|china|poland|romania|israel|the own? country|jungle|trees|zoo|ghetto|desert|cave
+go|get back to africa|mexico|india|pakistan|china|poland|israel|syria|somalia
+go back home|to where you paki|nigger|immigrant|came
+subhuman*|sub human|humans|untermensch*|mudblood race|race mixer|traitor|traitors|mixing
+cripple|cripples|midget freak|cretin
+you|u|this|that|an autistic|aspie|autist|downs|disabled retard|freak|bitch|bastard|spergs|streamer|shit|idiot|moron
+sperg|spergs
+?homo|homos|jap|japs|greaser|chav|chavs|injun*|cuck|cucks|spazzy / uncle tom
+
+# self-harm
+kys|kysnow|kysself|killyourself|kllyourself|hangyourself|neckyourself|killurself
+kill|kil|kll|kiil|killl|hang|hnag|neck|shoot|stab|drown|poison|unalive|off|delete|gas|choke|electrocute|strangle|suffocate|euthanise|euthanize|burn|behead|noose|rope|sudoku|gut|kys %self
+kill|hang|off|neck your|ur self|selves
+!don't|dont|not|never|nearly|almost kill|hang|stab|burn|choke|shoot|poison|gas|strangle|drown|neck yourself|urself|yourselves
+!shoot yourself in the foot
+!burn|choke|kill|delete yourself on|with|over|laughing|working|getting|for|from|out
+!hang yourself up|out
+commit suicide|seppuku|sudoku|die
+slit|cut|slash|slice|open your|ur|yer wrist|wrists|throat|veins
+end|take your|ur own|pathetic|miserable|sad|worthless|shitty? life|lives|existence
+end yourself|urself|it all
+go and? die|kys|drown|choke|perish|hang|rot
+!go die hard|casting|cut
+drink|swallow|chug|inject|gargle some|a|the? bottle|cup|glass? of? bleach|antifreeze|poison|cyanide|acid|drano|detergent
+jump|leap|throw|chuck|hurl yourself|urself? off|from|under a|the|that|some|your|nearest bridge|building|cliff|roof|train|bus|balcony|rooftop|ledge|skyscraper
+jump|leap|throw|hurl yourself|urself? out of? a|the|that|your|nearest window
+jump|step|walk|run|lie in front of a|the|that? train|bus|traffic|truck|lorry|car
+walk|play in|into traffic
+eat|swallow|suck|kiss|bite a|the bullet|shotgun|gun|barrel
+!bite|bit|bites|biting the bullet
+put a bullet|gun|rope|noose in|to|around|through your|ur head|brain|skull|mouth|neck|throat
+tie|get|grab|find a|the|some|yourself a? noose|rope and hang|neck|die
+tie a? noose
+i? hope|wish|pray you|u|ur|they|your|he|she all|family|mum|mom|mother|kids? die|dies|choke|drown|crash|rot|burn|suffer|overdose
+i? hope|wish you|u|they get|catch cancer|aids|raped|shot|covid
+die|burn|rot in a car|house? fire|hell|ditch|hole|gutter
+die of|from cancer|aids
+get|catch cancer|aids and|you|bitch
+you|u|he|she deserve|deserves to die|rot|suffer|hang|burn
+you|u should|need|must|oughta just|really? to|go|be? die|kys|suicide|hang|gassed|lynched|shot|aborted|hanged
+you|u should have|of been aborted|swallowed
+!should hang out|on|up|around|in|there
+world|everyone|chat|everybody|family would|will|'d|is|be be? better|happier off? without you|u|ya
+better off without you|u
+better off dead
+nobody|noone|one would|will|'d|gonna ever|even? miss you|u|ya
+nobody|noone|one loves|wants|likes you|u just? die|kys|kill
+do|doing us|the|everyone|everybody|yourself all|world? a? favour|favor and? die|kill|jump|hang|disappear|end|stop
+uninstall|delete|quit your? life
+your|ur mother|mum|mom|parents should|shoulda have|of|'ve? aborted|swallowed
+?die|suicide|suicidal|bleach|noose|kms|unalive|kill|murder|rape you
+?kill|killing myself|him|her|them|yourself|everyone
+?keep yourself safe
+?cut|starve|hurt|harm yourself
+?stop breathing
+?drop dead
+?die already|bitch|slowly|scum|alone
+
+# hate
+heil|hail|sieg|seig|seik|zieg|hiel hitler|hitla|heil|hail
+siegheil|heilhitler|hitlerwasright|1488|rahowa
+14 88
+!in|of|since|year|the|from|until|around|before|after|between 1488
+white|aryan power|supremacy|supremacist|supremacists|genocide|ethnostate
+white|aryan pride|nation|race|master|people worldwide|forever|first|only|power|war|race|is
+!white power adapter|adaptor|cable|supply|led|light|button|cord|bank|strip|plug|lead|brick|switch|station|socket
+master|aryan race
+wpww|kkk|klux klan|racewar
+race war|wars
+day of the rope
+gas|kill|exterminate|lynch|bomb|murder|behead|slaughter|nuke|eradicate|enslave|execute|sterilize|sterilise all|the|every|those|these? dirty|filthy|fucking|of? the|those? %people
+hang|burn|shoot|rape|hate|deport|whip|stone|ban|fuck all|the|every|those|these dirty|filthy|fucking? %people
+burn|hang|shoot|hate jews|niggers|muslims|gays|fags|jew
+death to|for|upon all|the|every? the? %people
+!death to black|white spot|mould
+%people must|should|need|deserve|ought to|all|just? be|all? die|burn|hang|rot|gassed|killed|shot|hanged|exterminated|deported|lynched|enslaved
+%people to|in|into the? gas|oven|ovens|camps|chamber|chambers|gulag
+%people are|is all|just|fucking|literally|nothing|like? but|a|the? vermin|cancer|parasites|cockroaches|rats|animals|subhuman|subhumans|filth|scum|plague|inferior|apes|monkeys|degenerates|pedophiles|rapists|terrorists|savages
+%people out of|now our|my|europe|england|america|country
+no %people allowed|in here|this|my|our
+hitler|adolf was|is|were right|hero|great|based|innocent
+hitler|adolf was|is a hero|genius|saint|god
+hitler did nothing|not|no wrong|finish
+hitler had the? right|good idea|ideas
+hitler should|shoulda have|of finished|won|killed|succeeded
+hitlerdidnothing*
+love|loves|loved|miss|missed hitler
+holocaust|shoah never|didn't|didnt happened|happen|existed|exist
+holocaust|shoah is|was|were a|just|all? a? hoax|lie|fake|myth|fun|good|exaggerated
+holohoax*|holocoaster* / 6|six million wasn't|wasnt enough
+6|six gorillion
+jews|blacks|muslims|immigrants|they|you will|shall not replace us
+jews|jew|zionists control|run|own|rule|did|caused the|all|everything|9? world|media|banks|hollywood|11|everything|war
+oven|gas dodger|dodgers
+remove|purge kebab
+women|females belong|stay in the|a kitchen
+women should|are|deserve be|to|all|just? whores|property|raped|beaten|slaves|sluts
+gays|gay|homos|lesbians|trans|queers|fags burn|rot|go|should|will to|burn|rot in? hell
+god hates|hate fags|gays|jews|women|queers
+islam|judaism is a? cancer|disease|plague|evil
+fck|fcks|fcking|fckin|fcker|fckers|fckd|fcked|kaffir|kaffirs|kaffer|muthaf*|mothaf*
+!kaffir lime|limes|leaves|leaf
+cunt*|*cunt|*cunts|*cunty
+~fagot|fagots|hoe|hoes|nonce|nonces|sambo|sambos|slag|slags|spick|spicks|spik|spiks|wog|wogs|skank|skanks|skanky|negroid|negroids|lardass|lardasses|mofo|mofos|cock|cocks|cum|cums|rape|rapes|spastic|spastics|coon|coons|chink|chinks|dago|dagos|darky|darkies|darkie|golliwog|golliwogs
+!hoe down|the|garden
+!garden|dutch|rake hoe
+!nonce word|value|key|reuse
+!cox|cox's|fucus|fucuses|fucoid*|quaff*|phots|cushite*|cushitic*|peshitta|shittim*|blackcock*
+?effing|arsed
+`,
+}

@@ -1,0 +1,146 @@
+import type { WordList } from './wordList.ts'
+
+export const swedish: WordList = {
+  language: 'sv',
+  endings: ['n', 'en', 'ar', 'arna', 'or', 'orna', 'er', 'erna', 's', 'ens', 'a', 'an', 't', 'et'],
+  everyday: [
+    'brutta',
+    'fan',
+    'hård',
+    'moona',
+    'moonade',
+    'moonar',
+    'moonat',
+    'mutta',
+    'olla',
+    'pippa',
+    'prutta',
+    'pök',
+    'satan',
+    'stake',
+    'sås',
+    'sätta på',
+    'tusan',
+    'helvete',
+    'för helvete',
+    'kuk',
+    'röv',
+    'pitt',
+    'skita',
+    'neger',
+    'nigger',
+  ],
+  mild: [],
+  lines: `
+%people = judar|judarna|jude|muslimer|muslimerna|araber|araberna|blattar|blattarna|svartskallar|svartskallarna|negrer|negrerna|svarta|bögar|bögarna|homosar|flator|zigenare|romer|invandrare|invandrarna|flyktingar|flyktingarna|somalier|turkar|transor|transpersoner|kvinnor|vita|kineser|utlänningar|polacker|afghaner|islamister|kristna
+
+jävl*|jävel|jävulen|jävlig*|jäveln|djävl*|djävel|jvla|jvlar|fanskap*
+fitta|fittan|fittor|fittorna|fittig|fittiga|fittigt|fittjäv*|fittans|fittslick*|fitthår*|fittluder*|fittnylle|phitta|f1tta
+~kuk|kukarna
+kukhuvud*|kuksug*|kukjäv*|kukskall*|kukluder|kukhor*|hästkuk*|*kuksug*|kukarna / sug|suger|slicka|lick|smaka på? min|mina|hans|en|den|på? stora? kuk|pung|balle|kuken|röv|fitta|pungen|stake
+!kukur* 
+~hora|horan|horor|hororna|horas
+horunge|horungar|horungen|horungarna|horjäv*|horhus*|horkund*|horsomhelst|horjävel|lyxhora*|krackhora|crackhora|horbock*
+!flora|*flora|*phora|sonora|*tora|*dora|*nora|*bora|*mora|*hjorta|pandora|*agora|*ahora
+din|er|en|jävla|dum|fet|äcklig|äckliga|ful|era|mamma|morsa är|jävla|äckliga|fula|en? hora|horor|horan|hynda|hyndor|slampa|subba|slyna|fitta|luder|äckel|hagga
+knull|knulla|knullar|knullade|knullat|knullas|knullad|knulls|knullet|knullbrud*|knullkompis*|knullrufs*|*knullare|*knullad*|morsaknull*|mammaknull*|rövknull*|barnknull*|påknull*|sönderknull*|genomknull*
+rövhål*|rövslick*|rövpul*|rövknull*|rövjäv*|rövhatt*|rövtomte* / slicka|kyss|slick|sug mig|min|mitt i? röv|röven|arsle|arslet|arsel|häcken|rövhål
+~röven|rövar|rövens
+arsle|arslen|arslet|arsles|arslena|arsel|arslig*|arslehål|arselhål*
+skitstövel*|skitstövlar*|skitunge*|skithög*|skithuvud*|skitjäv*|skitkärring|skitgubbe|skitluder|skitkuk
+dra|far|ta|stick|åk|gå|brinn|ruttna|försvinn åt|i|till helvete|helvetet|fanders|helvettet
+fan ta dig|er / fan i helvete / fy fan|faan|fän / ta dig i arslet|röven / kör|stoppa|tryck upp? den|det|upp i? röven|arslet
+slyna|slynan|slynor|slynorna|slampa|slampan|slampor|slamporna|slampig*|subba|subban|subbor|subborna|fnask|fnasket|fnasken|hagga|haggan|haggor
+håll|håller|häll|hall käften|käft|käfft|truten|flabben|klaffen
+mun|knip|stäng käften|truten
+runk|runka|runkar|runkade|runkare|runkarn|runkat|runkgubbe* / pattar|tuttar|bröst visa|fram / bröstjävel|tuttjävel
+pungslick*|pittjävel / suga av|avsug mig|honom|dig
+idiotjäv*|cpjäv*|asjävel / ditt|din|jävla as|svin|avskum|cp|pack|äckel
+!svin|svinet kött|på|i
+äckelpotta|äckelgubbe|våldtäkt*|våldta|våldtar|våldtog|våldtagen
+!våldtäkt offer|jour
+
+?skita|skiter|skitit|skitsnack|pucko|puckon|kärringjävel|tuttar|pattar|kåt|kåta|ollon|snopp|snippa
+
+# slurs
+~bög|bögar|bögen|bögarna|bögig|bögigt|bögiga
+bögjäv*|bögfan|bögkuk*|bögsvin*|bögfitta|bögas*|bögluder|bögunge*|bögslyna|*bögjävel|flatjäv*|flatfan|jävlabög|lebbjävel|lebbor|transjäv*|transvestitjäv*|fjollig*|stjärtgosse|stjärtgossar|rövboy|homojäv*|homofan|lesbojäv* / jävla|din|ditt|äckliga|ful|dum|era|fula bög|bögar|flata|flator|homo|fikus|homosar|transa|transor|lebb
+blatte|blattar|blattarna|blatten|blattejäv*|blattjäv*|svartskall(e|ar|en|arna|es)|svartskallejäv*|neger|negrer|negern|negrerna|negerj*|negerslyna|negerhora*|negerunge*|negerfan|negress|svarting|svartingar|svartapa*|kolsvarting|babbe|babbar|babbarna|arabjäv*|arabsvin*|turkjäv*|turkfan|somaliejäv*|guling|gulingar|gulingjäv*|kinesjäv*|snedöga|snedögd*|zigenarjäv*|zigenarpack*|zigenarsvin|tattare|tattaren|tattarjäv*|tattarpack*|lappjäv*|lappdjävel|judesvin*|judejäv*|judehora|judefan|judepack|judeluder|muslimjäv*|muslimsvin*|muslimråtta*|kamelknull*|getknull*|åsneknull*|invandrarjäv*|invandrarpack*|polackjäv*|ryssjäv*|finnjäv*|rasförrädare|rasfrämling*|ryssfitta|efterbliv(en|na|et)|mongon|mongot|mongoloid*|mongoj*|cpskad*|cpbarn|dampunge|dampjäv*|missfoster|missfostret
+~mongo
+!negerboll*
+cp skadad|skada|skadade|skadat|unge|fan|jävel|störd
+jävla|äckliga|smutsiga|smutsig|vidriga jude|judar|neger|negrer|apa|apor|zigenare|zigenar|arab|araber|turk|turkar|kines|kineser|somalier|muslim|muslimer|invandrare|finne|lapp|svarting|blatte|utvecklingsstörd|rom|mongo|autist|autister|polacker|afghan
+åk|dra|stick|gå hem|tillbaka till afrika|afghanistan|somalia|djungeln|öknen|syrien
+åk|dra|stick hem|tillbaka till ditt hemland|land
+åk|stick|dra hem|tillbaka jävla|neger|blatte|blattar|svartskalle|apa
+är|e|din|vilket|ditt|så|jävla|helt du|ni|ett|en? mongo|efterbliven|efterblivna|cp|missfoster|utvecklingsstörd|utvecklingsstörda
+
+# self-harm
+döda|skjut|dränk|dräp|stryp|avliva|avrätta|spräng|halshugg|mörda|bränn|kväv|häng|skär dig|er|dej själv
+
+
+häng|skjut|dränk|döda|bränn|spräng dig|er|dej själv|nu|bara|jävel|ditt|din
+häng dig|er
+!häng dig|er inte? på|med|kvar
+döda|avliva|skjut dig|er|dej
+dödadig*|hängdig
+ta|tar|tagit livet av dig|er|sig
+ta ditt|era|ert eget? liv
+ta|begå|begär självmord
+kan du|ni inte|bara? bara? dö|dränka|hänga|skjuta
+gå|gå och|å dö|häng|dränk|skjut
+hoppa|kasta|släng dig|er? från|framför|utför|ut genom|från|för? en|ett|den|närmaste? bro|bron|tak|taket|balkong|balkongen|klippa|stup|stupet|fönstret|fönster|tåg|tåget|tunnelbanan|lastbil|skyskrapa|västerbron|bilen
+ställ|lägg dig|er framför|på ett|en? tåg|tåget|spåret|spåren|tågspåret|lastbil
+
+
+skär|snitta upp|av|sönder? dina|handlederna|pulsådern|pulsådrorna|halsen|strupen handleder|pulsådror|ådror|armar?
+skär handlederna|halsen|pulsådern|pulsådrorna|strupen
+hoppas|önskar att? du|ni|din|hela|era? familj|mamma|morsa|barn? dör|drunknar|dog|kvävs|brinner|ruttnar|våldtas
+hoppas du|ni får|blir cancer|aids|våldtagen|påkörd
+
+~dö|drunkna|ruttna nu|din|ditt|jävla|långsamt|ensam
+du|ni borde|ska|måste|förtjänar|bör att|bara|verkligen|fan? dö|aborterats|avlivas|avrättas|hängas|skjutas|gasas
+du|ni borde|ska|måste|bör|kan döda|hänga|dränka|skjuta dig|er
+du|ni borde|kan|ska ta livet|självmord
+
+ingen skulle|kommer|hade att? sakna|saknat dig|er
+världen|alla vore|är|blir|mår|hade bättre utan dig|er
+
+drick|svälj|sup|häll klorin|blekmedel|gift|arsenik|syra|propplösare|cyanid|bensin|frostskyddsmedel
+avsluta|ända ditt|ert liv
+gör slut på ditt|livet liv?
+kula i|genom huvudet|skallen|pannan
+?självmord|dö|död|döda|jag ska döda dig|snara|mörda|självskada
+
+# hate
+sieg|heil|zieg|sig|seger|leve|heja|hell|hejja|sejg|hail|hylla|ave heil|hitler|führer|seger|hail|adolf
+!hell seger
+hell seger
+vit|vita|ariska|vitt makt|rasen|rasens|kraft|styrka|sverige|europa|herravälde|motstånd|folkmord|nation
+!vit|vitt|vita kraft|styrka
+ut med alla|de|dom|hela|dessa|packet|jävla|det|allt|svartskallar? %people|packet|slöddret|patrasket|avskummet|pack
+döda|gasa|bränn|häng|skjut|utrota|mörda|slakta|spräng|hata|deportera|kasta|lyncha|avrätta|krossa|kastrera|våldta|gasade|stena|förinta|knulla|avliva|massakrera|utvisa ut|alla|de|dessa|hela|allt|samtliga|varenda|jävla|dom? jävla|alla|ut|jude? %people
+%people ut ur|från sverige|landet
+%people raus|ut
+%people i|till gaskammaren|ugnen|ugnarna|gaskamrarna
+%people ska|måste|borde|förtjänar att? dö|gasas|hängas|skjutas|brinna|utrotas|avrättas|deporteras
+%people är bara|alla|som|inga? råttor|ohyra|parasiter|avskum|djur|apor|cancer|pest|kackerlackor|svin|undermänniskor|terrorister
+död|döden|hängsnara|rep åt|till|över alla|de|den|dom|varje? %people|islam|israel|muslimska
+bevara|håll|rädda sverige svenskt|vitt|rent
+sverige|europa åt vita|svenskar
+
+sverige åt svenskarna
+hitler|adolf hade rätt
+hitler|adolf gjorde inget|ingenting|rätt fel?
+hitler|adolf var en? hjälte|gud|bäst|bra|rätt
+hitler borde|skulle ha? fullfölj*|vunnit|avslutat
+förintelsen|holocaust har|hände|ägde|existerade aldrig hänt|rum|funnits|existerat?
+förintelsen|holocaust är|var en? bluff|lögn|myt|påhitt|saga
+rasren*|rasblandning*|folkutbytet|raskrig*|herrefolk*|folkförräd*|vitmakt*|kulturberikare|1488
+~luder|ludret|transa|transor|hynda|hyndan|hyndor|hyndorna|kukens
+discofitta|snedfitta|jävlafitta|horfitta|äckelfitta|fettfitta|råttfitta|bögfitta|slidfitta|kärringfitta|fittsaft
+!foder|fodret|fick|ficka|fickan|fickor|fickorna|fickla*|bog|bogar|bogarna|bogen|rov|rovet|rovar|höra|höras|hör|hörde|tillhöra|förhöra|upphöra|bönhöra|åhöra|slut|slutet|sluta*|slut*|sex|sexa|sexan|sextio*|sexton*|fart|farten|farter|sambo|sambor|sambon|slag|slagen|slaget|slags|spik|spikar|spiken|skänk|skänken|skänka|skänker|böner|bönor|bönorna|kurva|kurvan|kurvor|kurvorna|puta|putar|föd*|kafferast*|titten|trav|trava|travet|slick|slicka|huj|hej|höj*|käck*|kock|kocks|kockar|dick|kukeliku|kåk*|jäva|jävig*|pitt|rövar*|knutte|knuttar|polack*|buset|bus*|löda
+!Bögel|Fitger|Kukk|Hore
+?avskum|avskummet|pedofil|pedofiler|kuk
+`,
+}
