@@ -347,17 +347,26 @@ const around: Record<string, readonly [string, string]> = {
   nl: ['wat een ', ' zeg'],
 }
 
-/** Blocked words of seven lists, drawn by chance, in each disguise. */
-export function disguisedWords(seed: number, perDisguise: number): HeldOut[] {
+/**
+ * Blocked words of seven lists, drawn by chance, in each disguise.
+ * @param isBlocked whether a word is, undisguised: lists hold everyday words too, which are left out of ours
+ */
+export function disguisedWords(
+  seed: number,
+  perDisguise: number,
+  isBlocked: (text: string, language: string) => boolean,
+): HeldOut[] {
   let draws = 0
   const random = () => randomAt(seed, draws++)
   const languages = Object.keys(around)
   return Object.entries(disguises).flatMap(([what, disguise]) =>
     Array.from({ length: perDisguise }, () => {
       const language = languages[Math.floor(random() * languages.length)] ?? 'en'
-      const words = (naughty[language] ?? []).filter((word) => /^[a-z]{4,}$/.test(word))
-      const word = words[Math.floor(random() * words.length)] ?? ''
       const [before, after] = around[language] ?? ['', '']
+      const words = (naughty[language] ?? []).filter(
+        (word) => /^[a-z]{4,}$/.test(word) && isBlocked(`${before}${word}${after}`, language),
+      )
+      const word = words[Math.floor(random() * words.length)] ?? ''
       return { what: `disguise: ${what}`, isAbuse: true, language, text: `${before}${disguise(word, random)}${after}` }
     }),
   )

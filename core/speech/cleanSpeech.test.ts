@@ -1,16 +1,31 @@
 import fc from 'fast-check'
 import naughty from 'naughty-words'
 import { describe, expect, it } from 'vitest'
-import { blockedWords, findBlocked } from './blockedWords.ts'
 import { cleanSpeech, speechSteps, type SpeechStep } from './cleanSpeech.ts'
 import { readyRules, speechRules, strictnesses, type Strictness } from './rules.ts'
 import { secondsOf } from './secondsOf.ts'
 import { trialMessages } from './trialMessages.ts'
-import { visibleText } from './visibleText.ts'
+import { findBlocked, type BlockedWords } from './words/findBlocked.ts'
+import { lexiconOf } from './words/lexicon.ts'
+import { plainEntry } from './words/wordPattern.ts'
+
+const blockedOf = (words: readonly string[], language: string | null = null): BlockedWords => ({
+  lexica: [
+    lexiconOf(words.flatMap((each) => plainEntry(each, language, language ? 'inLanguage' : 'everywhere') ?? [])),
+  ],
+  languages: ['en'],
+  isStrict: false,
+})
 
 /** The lists of a channel that is heard in these languages. */
-const lists = blockedWords(['en', 'pt', 'de', 'es', 'it'].flatMap((language) => naughty[language] ?? []))
-const few = blockedWords(['bollocks', 'ass', 'two girls', '馬鹿'], ['butt'])
+const lists: BlockedWords = {
+  ...blockedOf([]),
+  lexica: [
+    ...blockedOf((naughty.en ?? []).filter((word) => word !== 'xx')).lexica,
+    ...['pt', 'de', 'es', 'it'].flatMap((language) => blockedOf(naughty[language] ?? [], language).lexica),
+  ],
+}
+const few = blockedOf(['bollocks', 'ass', 'two girls', '馬鹿'])
 const clean = (text: string, level: Strictness = 'careful', blocked = few) =>
   cleanSpeech(text, readyRules[level], blocked)
 const hostile = fc.oneof(
@@ -70,7 +85,7 @@ describe('cleaning', () => {
       fc.property(hostile, fc.constantFrom(...strictnesses), (text, level) => {
         const { text: cleaned } = clean(text, level)
         expect(cleaned.length).toBeLessThanOrEqual(readyRules[level].maxLetters)
-        if (cleaned.includes(' ')) expect(secondsOf(cleaned)).toBeLessThanOrEqual(readyRules[level].maxSeconds)
+        expect(secondsOf(cleaned)).toBeLessThanOrEqual(readyRules[level].maxSeconds)
       }),
     )
   })
@@ -140,42 +155,6 @@ describe('cleaning', () => {
   it.each(strictnesses)('%s is a whole set of rules', (level) =>
     expect(speechRules.safeParse(readyRules[level]).success).toBe(true),
   )
-})
-
-describe('blocked words', () => {
-  it.each([
-    'bollocks',
-    'BOLLOCKS',
-    'bolllllocks',
-    'b0ll0cks',
-    'b.o.l.l.o.c.k.s',
-    'b o l l o c k s',
-    'bоllосks',
-    'böllöcks',
-    'bo1locks',
-    'b*o*l*l*o*c*k*s',
-    'ass',
-    'a$$',
-    'assss',
-    'Two  girls',
-    'お馬鹿さん',
-  ])('are found in %j', (text) => expect(findBlocked(`oh ${visibleText(text)} no`, few)).toHaveLength(1))
-  it.each([
-    'as',
-    'class',
-    'assess',
-    'pass',
-    'two boys',
-    'girls two',
-    '455',
-    '1 2 3',
-    'a s',
-    'butt',
-    'bollo',
-    'Grassland',
-  ])('are not found in %j', (text) => expect(findBlocked(`oh ${text} no`, few)).toEqual([]))
-  it('that are fine here are not blocked', () =>
-    expect(findBlocked('my ass', blockedWords(['ass', 'butt'], ['Ass']))).toEqual([]))
 })
 
 describe('the messages that ship', () => {

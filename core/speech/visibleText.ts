@@ -122,25 +122,28 @@ const cyrillicTwins = new Map(
   Object.entries(twins).flatMap(([letter, twin]) => (/\p{Script=Cyrillic}/u.test(letter) ? [[twin, letter]] : [])),
 )
 
-/** Small capitals and other letters of our script that look like plain ones. */
-const isOurs = (letter: string) => latin.test(letter) && letter in twins
+/** Small capitals and other letters of our script that look like plain ones, as these. */
+export const plainLatin = (word: string): string =>
+  word
+    .replace(/[^\u0000-\u0130\u0132-\u024F]/gu, (letter) => (latin.test(letter) ? (twins[letter] ?? letter) : letter))
+    .replaceAll('ı', 'i')
 
 function wordInOneScript(word: string, isAmongCyrillic: boolean): string {
+  if (!latin.test(word) || !others.test(word)) return word
   const letters = [...word]
-  const isMixed = latin.test(word) && others.test(word)
   // A word whose other letters do not all look like ours is meant in their script.
-  if (
-    isMixed &&
-    (isAmongCyrillic || letters.some((letter) => /\p{Script=Cyrillic}/u.test(letter) && !(letter in twins)))
-  )
-    return letters.map((letter) => cyrillicTwins.get(letter) ?? letter).join('')
-  return letters.map((letter) => (isMixed || isOurs(letter) ? (twins[letter] ?? letter) : letter)).join('')
+  const isCyrillic = letters.some((letter) => /\p{Script=Cyrillic}/u.test(letter) && !(letter in twins))
+  return letters
+    .map((letter) =>
+      isAmongCyrillic || isCyrillic ? (cyrillicTwins.get(letter) ?? letter) : (twins[letter] ?? letter),
+    )
+    .join('')
 }
 
 /** Words that mix scripts by look-alikes are written in one; words of one script stay as they are. */
 export function inOneScript(text: string): string {
   const isAmongCyrillic = /(?<![\p{L}\p{M}])\p{Script=Cyrillic}{3,}(?![\p{L}\p{M}])/u.test(text)
-  return text.replace(/[\p{L}\p{M}]+/gu, (word) => wordInOneScript(word, isAmongCyrillic))
+  return text.replace(/[\p{L}\p{M}\p{N}]+/gu, (word) => wordInOneScript(word, isAmongCyrillic))
 }
 
 /**

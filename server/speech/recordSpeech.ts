@@ -18,6 +18,8 @@ export interface Recording {
 /** So much of the silence that engines put around their words stays. */
 const leadMs = 30
 const tailMs = 120
+/** What is cut fades out for so long: no click, and no end of a word that sounds like one. */
+const fadeMs = 60
 /** Measured in pieces of a quarter of a second: the server's thread is needed for events. */
 const pieceS = 0.25
 /** A lane is drawn with so many stretches to a second. */
@@ -26,19 +28,31 @@ const drawnStretchMs = 40
 /**
  * Measures what an engine said, cuts the silence around it and writes it as a file. Words that an engine does not tell
  * of are spread by their letters.
+ * @param mostMs nothing that is longer is heard: it fades out there; null for all of it
  */
-export async function recordSpeech(text: string, { rateHz, samples, words }: Spoken): Promise<Recording> {
+export async function recordSpeech(
+  text: string,
+  { rateHz, samples, words }: Spoken,
+  mostMs: number | null = null,
+): Promise<Recording> {
   const waves = Float32Array.from(samples, (sample) => sample / 32_768)
-  const whole = await measure(waves, rateHz)
-  const firstMs = Math.max(0, whole.leadingSilenceMs - leadMs)
-  const lastMs = Math.max(firstMs, whole.durationMs - Math.max(0, whole.trailingSilenceMs - tailMs))
-  const kept = waves.subarray(Math.round((firstMs * rateHz) / 1000), Math.round((lastMs * rateHz) / 1000))
-  const durationMs = Math.round((kept.length * 1000) / rateHz)
-  const told = words.map(({ from, to, atMs }) => ({
-    from,
-    to,
-    atMs: Math.max(0, Math.min(durationMs, Math.round(atMs - firstMs))),
-  }))
+  const said = await measure(waves, rateHz)
+  const firstMs = Math.max(0, said.leadingSilenceMs - leadMs)
+  const spokenMs = Math.max(firstMs, said.durationMs - Math.max(0, said.trailingSilenceMs - tailMs))
+  const isCut = mostMs !== null && spokenMs - firstMs > mostMs
+  const lastMs = isCut ? firstMs + mostMs : spokenMs
+  const kept = waves.subarray(Math.round((firstMs * rateHz) / 1000), Math.floor((lastMs * rateHz) / 1000))
+  if (isCut) fadeOut(kept, Math.round((fadeMs * rateHz) / 1000))
+  // What is cut is another sound: it is levelled by what is heard of it.
+  const whole = isCut ? await measure(waves.subarray(0, Math.floor((lastMs * rateHz) / 1000)), rateHz) : said
+  const durationMs = Math.floor((kept.length * 1000) / rateHz)
+  const told = words
+    .filter(({ atMs }) => !isCut || atMs < lastMs)
+    .map(({ from, to, atMs }) => ({
+      from,
+      to,
+      atMs: Math.max(0, Math.min(durationMs, Math.round(atMs - firstMs))),
+    }))
   const finest = whole.waveform[0]
   const peaks = finest
     ? [...finest.peaks].slice(Math.round(firstMs / finest.stretchMs), Math.round(lastMs / finest.stretchMs))
@@ -56,6 +70,13 @@ export async function recordSpeech(text: string, { rateHz, samples, words }: Spo
       ),
     },
   }
+}
+
+/** Brings the end of a sound to nothing, in a straight line; in place. */
+function fadeOut(waves: Float32Array, length: number): void {
+  const from = Math.max(0, waves.length - length)
+  for (let at = from; at < waves.length; at++)
+    waves[at] = ((waves[at] ?? 0) * (waves.length - at)) / (waves.length - from)
 }
 
 async function measure(waves: Float32Array, rateHz: number) {

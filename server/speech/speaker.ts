@@ -59,17 +59,27 @@ export class Speaker {
     }
   }
 
-  /** Has a text spoken, or finds it where it was spoken before. Never rejects. */
-  speak(of: SayingKind, text: string, voice: VoiceChoice): Promise<Result<Utterance, string>> {
-    const key = this.cache.keyOf(text, voice)
-    const making = this.making.get(key) ?? this.make(of, key, text, voice).finally(() => this.making.delete(key))
+  /**
+   * Has a text spoken, or finds it where it was spoken before. Never rejects.
+   * @param mostMs where it fades out; null to hear all of it
+   */
+  speak(
+    of: SayingKind,
+    text: string,
+    voice: VoiceChoice,
+    mostMs: number | null = null,
+  ): Promise<Result<Utterance, string>> {
+    const key = this.cache.keyOf(text, voice, mostMs)
+    const making =
+      this.making.get(key) ?? this.make(of, key, text, voice, mostMs).finally(() => this.making.delete(key))
     this.making.set(key, making)
     return making.then((made) => (made.ok ? ok({ ...made.value, of }) : made))
   }
 
   /**
    * The same, of a cleaned text that may turn out longer than the rules allow, because its seconds were only estimated:
-   * words go from its end until the voice is done in time.
+   * words go from its end until the voice is done in time, and where that does not do, the sound fades out there.
+   * Nothing longer is ever heard.
    * @returns what is read in the end, with the step that cut it where one did
    */
   async speakWithin(
@@ -77,18 +87,20 @@ export class Speaker {
     { text, spoken, voice }: Pick<Cleaned, 'text' | 'spoken' | 'voice'>,
     { maxSeconds, pronunciations }: SpeechRules,
   ): Promise<SpokenWithin> {
+    const mostMs = maxSeconds * 1000
     let read = { text, spoken }
     let made = await this.speak(of, spoken, voice)
-    for (let tries = 0; tries < cutTries && made.ok && made.value.durationMs > maxSeconds * 1000; tries++) {
+    for (let tries = 0; tries < cutTries && made.ok && made.value.durationMs > mostMs; tries++) {
       const words = read.text.split(/\s+/u)
-      const kept = Math.min(
-        words.length - 1,
-        Math.floor((words.length * maxSeconds * 1000 * cutReserve) / made.value.durationMs),
-      )
+      const kept = Math.min(words.length - 1, Math.floor((words.length * mostMs * cutReserve) / made.value.durationMs))
       if (kept < 1) break
       const shorter = words.slice(0, kept).join(' ')
       read = { text: shorter, spoken: speakAs(shorter, pronunciations) }
       made = await this.speak(of, read.spoken, voice)
+    }
+    if (made.ok && made.value.durationMs > mostMs) {
+      made = await this.speak(of, read.spoken, voice, mostMs)
+      read = { ...read, text: `${read.text}…` }
     }
     return { ...read, made, cut: read.text === text ? [] : [{ step: 'seconds', before: text, after: read.text }] }
   }
@@ -98,13 +110,14 @@ export class Speaker {
     key: string,
     text: string,
     voice: VoiceChoice,
+    mostMs: number | null,
   ): Promise<Result<Utterance, string>> {
     try {
       const known = await this.cache.find(key)
       if (known) return ok({ of, text, url: urlOf(key), ...known })
       const spoken = await this.engines.speak(text, voice)
       if (!spoken.ok) return spoken
-      const recording = await recordSpeech(text, spoken.value)
+      const recording = await recordSpeech(text, spoken.value, mostMs)
       await this.cache.put(key, recording)
       const { wav: _wav, ...facts } = recording
       return ok({ of, text, url: urlOf(key), ...facts })

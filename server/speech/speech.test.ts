@@ -9,7 +9,7 @@ import { plainBox } from '../../core/composition/plainBox.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { starterVoice } from '../../core/composition/starterParts.ts'
 import { err, ok } from '../../core/result.ts'
-import { findBlocked } from '../../core/speech/blockedWords.ts'
+import { findBlocked } from '../../core/speech/words/findBlocked.ts'
 import { usualSettings } from '../../core/speech/settings.ts'
 import { usualVoice } from '../../core/speech/voiceChoice.ts'
 import type { SpeechEngine, Spoken } from './engine.ts'
@@ -85,6 +85,20 @@ describe('a recording', () => {
       [4, 7],
       [8, 13],
     ]))
+  it('that is longer than it may be fades out there, and loses the words behind', async () => {
+    const long = { ...tone(3000), words: [0, 900, 1800].map((atMs, at) => ({ from: at * 2, to: at * 2 + 1, atMs })) }
+    const { durationMs, words, wav, level } = await recordSpeech('a b c', long, 1500)
+    expect(durationMs).toBeLessThanOrEqual(1500)
+    expect(durationMs).toBeGreaterThan(1490)
+    expect(words.map(({ atMs }) => atMs)).toEqual([0, 900])
+    const samples = new Int16Array(wav.buffer, wav.byteOffset + 44, (wav.length - 44) / 2)
+    const loudest = (fromMs: number, toMs: number) =>
+      Math.max(...samples.subarray((fromMs * 16_000) / 1000, (toMs * 16_000) / 1000).map(Math.abs))
+    expect(loudest(1400, 1440)).toBeGreaterThan(9000)
+    expect(loudest(1485, 1495)).toBeLessThan(3500)
+    expect(Math.abs(samples.at(-1) ?? 1)).toBeLessThan(40)
+    expect(level?.truePeakDbtp).toBeCloseTo(20 * Math.log10(0.3), 0)
+  })
   it('of nothing but silence has no level', async () =>
     expect(await recordSpeech('x', tone(0, { beforeMs: 500 }))).toMatchObject({ level: null }))
 })
@@ -169,6 +183,19 @@ describe('the speaker', () => {
     expect([text, cut.map(({ step }) => step)]).toEqual(['one two three four five', ['seconds']])
     expect(made.ok && made.value.durationMs).toBeLessThanOrEqual(2000)
     expect(speak.mock.lastCall?.[0].text).toBe('one too three four five')
+    speak.mockImplementation(async ({ text: said }) =>
+      said === 'broken' ? err('The voice program stopped.') : ok(tone(300)),
+    )
+  })
+  it('fades out what is one long word', async () => {
+    speak.mockImplementation(async () => ok(tone(5000)))
+    const { text, cut, made } = await speaker.speakWithin(
+      'message',
+      { text: 'bcdfghjklm', spoken: 'bcdfghjklm', voice: usualVoice },
+      { ...usualSettings.rules, maxSeconds: 2 },
+    )
+    expect([text, cut.map(({ step }) => step)]).toEqual(['bcdfghjklm…', ['seconds']])
+    expect(made.ok && made.value.durationMs).toBeLessThanOrEqual(2000)
     speak.mockImplementation(async ({ text: said }) =>
       said === 'broken' ? err('The voice program stopped.') : ok(tone(300)),
     )
@@ -265,7 +292,9 @@ describe('languages', () => {
   it('lists are of English, the channel and the message: a word is not blocked for what it means elsewhere', () => {
     const blocks = (text: string, language: string, rules = usualSettings.rules) =>
       findBlocked(text, blockedFor(rules, [language])).length > 0
-    expect([blocks('con mucho gusto', 'es'), blocks('quel con', 'fr')]).toEqual([false, true])
+    expect([blocks('nu är det slut för idag', 'sv'), blocks('what a slut', 'en')]).toEqual([false, true])
+    expect([blocks('el gato negro', 'es'), blocks('negro de mierda', 'es')]).toEqual([false, true])
+    expect([blocks('il est en retard', 'fr'), blocks('you retard', 'en')]).toEqual([false, true])
     expect([
       blocks('a crumble', 'en'),
       blocks('a crumb1e', 'en', { ...usualSettings.rules, ownBlocked: ['crumble'] }),

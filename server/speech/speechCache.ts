@@ -33,9 +33,12 @@ export class SpeechCache {
     private readonly bytesMost = 256 * 1024 * 1024,
   ) {}
 
-  keyOf(text: string, { engine, voice, rate, pitch }: VoiceChoice): string {
+  /** @param mostMs what is longer was cut there; null where nothing was */
+  keyOf(text: string, { engine, voice, rate, pitch }: VoiceChoice, mostMs: number | null = null): string {
     return createHmac('sha256', this.secret)
-      .update(JSON.stringify(['speech', recordedBy, engine, voice, rate, pitch, text]))
+      .update(
+        JSON.stringify(['speech', recordedBy, engine, voice, rate, pitch, text, ...(mostMs === null ? [] : [mostMs])]),
+      )
       .digest('hex')
   }
 

@@ -1,15 +1,30 @@
-import { lexiconOf, type Lexicon } from '../../core/speech/words/lexicon.ts'
+import { setImmediate } from 'node:timers/promises'
+import { LexiconBuilder, lexiconOf, type Lexicon } from '../../core/speech/words/lexicon.ts'
 import type { BlockedWords } from '../../core/speech/words/findBlocked.ts'
 import { plainEntry } from '../../core/speech/words/wordPattern.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
 import { dropOldest } from '../system/dropOldest.ts'
-import { allEntries } from './words/allLists.ts'
+import { wordLists } from './words/allLists.ts'
 
 export { listedLanguages } from './words/allLists.ts'
 
 const preparedMost = 60
 const prepared = new Map<string, Lexicon>()
 let lists: Lexicon | null = null
+
+/** So many entries take a few milliseconds. */
+const atOnce = 60
+
+/** Makes the lists ready before the first message needs them, a few entries at a time: events come first. */
+export async function prepareLists(): Promise<void> {
+  const builder = new LexiconBuilder()
+  for (const list of wordLists())
+    for (const [index, entry] of list.entries()) {
+      builder.add(entry)
+      if (index % atOnce === 0) await setImmediate()
+    }
+  lists ??= builder.lexicon
+}
 
 /** A channel's own words, and what is fine there. */
 function ownLexicon(ownBlocked: readonly string[], allowed: readonly string[]): Lexicon {
@@ -37,6 +52,6 @@ export function blockedFor(
   { ownBlocked, allowed, blocked }: Pick<SpeechRules, 'ownBlocked' | 'allowed' | 'blocked'>,
   languages: readonly string[],
 ): BlockedWords {
-  lists ??= lexiconOf(allEntries())
+  lists ??= lexiconOf([...wordLists()].flat())
   return { lexica: [lists, ownLexicon(ownBlocked, allowed)], languages, isStrict: blocked === 'refuse' }
 }

@@ -30,6 +30,7 @@ import type { Uploads } from '../media/uploads.ts'
 import { LanguageProcess } from '../speech/languages/languageProcess.ts'
 import { findEngines } from '../speech/engines.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
+import { prepareLists } from '../speech/wordLists.ts'
 import { PlayVoices } from '../speech/playVoices.ts'
 import { Speaker } from '../speech/speaker.ts'
 import { SpeechCache } from '../speech/speechCache.ts'
@@ -149,6 +150,7 @@ export async function startServices({
   const metrics = createMetrics(() => rooms.count())
   const engines = findEngines(config.THUNDERCREST_VOICES)
   const languages = new LanguageProcess(processes.languages)
+  prepareLists().catch((error: unknown) => logger.error({ err: error }, 'the word lists could not be made ready'))
   const speaker = new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret), languages)
   const changed = (channelId: string) => stream.changed(channelId)
   const measurer = new Measurer(processes.measure)

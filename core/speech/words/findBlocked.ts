@@ -82,9 +82,30 @@ function stemsOf(search: Search, at: number, lexicon: Lexicon): Found {
       found.set(stem.id, (found.get(stem.id) ?? true) && isDisguise)
     }
   }
+  if (token) for (const id of stemsBehindAddress(token, lexicon)) found.set(id, found.get(id) ?? true)
   if (token?.gaps && token.gaps.filter((letter) => letter !== '*').length >= gapLettersLeast)
     for (const { id } of lexicon.blocked.stems.findWithGaps(token.gaps)) found.set(id, found.get(id) ?? true)
   return found
+}
+
+/** A word as it was written, in plain letters. */
+const textOf = ({ meanings: [own] }: Token) =>
+  own ? own.letters.map((letter, at) => letter.repeat(own.counts[at] ?? 1)).join('') : ''
+
+/** Who somebody is called to be something: words that others are run together with. */
+const addressed = /^(?:you|youre|your|ur|du|tu|ty|eres|sei|ты)(.{6,})$/u
+
+/** Stems that a word is when whom it speaks to is taken off: “youbastard”. */
+function stemsBehindAddress(token: Token, lexicon: Lexicon): number[] {
+  const rest = addressed.exec(textOf(token))?.[1]
+  if (rest === undefined) return []
+  const runs = runsOf(rest)
+  return lexicon.blocked.stems
+    .find(runs)
+    .filter(
+      ({ stem, from, to, isStretched }) => stem.startsWord && from === 0 && to === runs.letters.length && !isStretched,
+    )
+    .map(({ stem }) => stem.id)
 }
 
 function writtenStems(token: Token, stems: StemTrie): Found {
@@ -178,10 +199,6 @@ function isCutAt(search: Search, at: number, lexicon: Lexicon): boolean {
   })
 }
 
-/** A word as it was written, in plain letters. */
-const textOf = ({ meanings: [own] }: Token) =>
-  own ? own.letters.map((letter, at) => letter.repeat(own.counts[at] ?? 1)).join('') : ''
-
 /** Which tokens are fine where they stand. */
 function fineTokens(search: Search): boolean[] {
   const fine = search.tokens.map(() => false)
@@ -225,13 +242,14 @@ export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
       found.push([first.at, last.end])
     }
     for (let at = 0; at < tokens.length; at++) {
-      const length = longestAt(search, at, lexicon.blocked.byFirst, stems)
-      if (length > 0) add(at, at + length)
-      else if (isCutAt(search, at, lexicon)) add(at, at + 2)
       if (tokens[at]?.isLetter && !tokens[at - 1]?.isLetter) {
         const spelled = spelledAt(search, at, lexicon)
         if (spelled) add(...spelled)
       }
+      const length = longestAt(search, at, lexicon.blocked.byFirst, stems) || (isCutAt(search, at, lexicon) ? 2 : 0)
+      if (length === 0) continue
+      add(at, at + length)
+      at += length - 1
     }
     const small = text.toLowerCase()
     for (const word of lexicon.inside)

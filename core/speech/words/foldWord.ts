@@ -1,4 +1,4 @@
-import { inOneScript } from '../visibleText.ts'
+import { inOneScript, plainLatin } from '../visibleText.ts'
 import { runsOf, type Runs } from './letterRuns.ts'
 
 /** Letters that no decomposition takes apart, as they are written without their marks. */
@@ -6,7 +6,8 @@ const unmarked: Record<string, string> = { ß: 'ss', ł: 'l', ø: 'o', æ: 'ae',
 
 /** A word without marks, in small letters and in one script: look-alikes of another as what they look like. */
 export function plainWord(word: string): string {
-  return inOneScript(word.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase()).replace(
+  if (/^[a-z]*$/.test(word)) return word
+  return plainLatin(inOneScript(word.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase())).replace(
     /[ßłøæœđðþ]/gu,
     (letter) => unmarked[letter] ?? letter,
   )
@@ -30,6 +31,8 @@ const leet: Record<string, string> = {
   '+': 't',
 }
 const otherLeet: Record<string, string> = { ...leet, 1: 'l', '|': 'l', '!': 'l', '@': 'o' }
+
+const cyrillicLeet: Record<string, string> = { 0: 'о', 1: 'и', 3: 'з', 4: 'ч', 6: 'б', 9: 'я', '@': 'а', $: 'с' }
 
 /**
  * A word by how English ears hear it: “phuck”, “fvck” and “fukk” sound like what they mean. Blocked words are heard
@@ -74,7 +77,8 @@ export function meaningsOf(token: string): Meaning[] {
       .replace(/[^\p{L}\p{N}]/gu, '')
   const own = read({})
   const isOdd = isMarkedAllOver(token)
-  const meanings = [...new Set([own, read(leet), read(otherLeet)])]
+  const readings = /\p{Script=Cyrillic}/u.test(word) ? [read(cyrillicLeet)] : [read(leet), read(otherLeet)]
+  const meanings = [...new Set([own, ...readings])]
     .filter((meaning) => meaning !== '')
     .map((meaning) => ({ ...runsOf(meaning), isDisguise: meaning !== own || isOdd, isSound: false }))
   const sound = soundOf(own)

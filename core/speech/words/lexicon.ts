@@ -1,7 +1,7 @@
 import { plainWord, soundOf } from './foldWord.ts'
 import { runsOf } from './letterRuns.ts'
 import { StemTrie } from './stemTrie.ts'
-import type { EntryStrength, PhraseWord, WordEntry } from './wordPattern.ts'
+import type { EntryStrength, PhraseWord, WordEntry, WordPattern } from './wordPattern.ts'
 
 /** Any of some stems, by their ids, any word at all, or one that is written like a name. */
 export type PhraseSlot = ReadonlySet<number> | 'any' | 'name'
@@ -45,6 +45,8 @@ class ShelfBuilder {
   readonly stems = new StemTrie()
   readonly byFirst = new Map<number, Phrase[]>()
   private readonly ids = new Map<string, number>()
+  private readonly sounding = new Set<number>()
+  private readonly slots = new Map<PhraseWord, PhraseSlot>()
 
   constructor(
     private readonly fold: (written: string) => string,
@@ -60,39 +62,49 @@ class ShelfBuilder {
       0,
     )
     const phrase = { slots, strength, language, letters }
-    for (const id of first) this.byFirst.set(id, [...(this.byFirst.get(id) ?? []), phrase])
+    for (const id of first) {
+      const phrases = this.byFirst.get(id)
+      if (phrases) phrases.push(phrase)
+      else this.byFirst.set(id, [phrase])
+    }
   }
 
   private slotOf(word: PhraseWord, strength: EntryStrength, language: string | null): PhraseSlot {
     if (typeof word === 'string') return word
-    return new Set(
-      word.anyOf.flatMap(({ stem, startsWord, endsWord, isName }) => {
-        const folded = this.fold(stem)
-        if (folded === '') return []
-        const key = `${isName ? '^' : ''}${startsWord ? '' : '*'}${folded}${endsWord ? '' : '*'}`
-        const known = this.ids.get(key)
-        if (known !== undefined) return [known]
-        const id = this.ids.size
-        this.ids.set(key, id)
-        this.stems.add({ id, runs: runsOf(folded), startsWord, endsWord, isName })
-        const sound = soundOf(folded)
-        if (this.sounds && language === 'en' && strength === 'everywhere' && isSounded(sound))
-          // The sound of a stem inside of a word is too many words.
-          this.sounds.add({ id, runs: runsOf(sound), startsWord: true, endsWord, isName })
-        return [id]
-      }),
-    )
+    const isSounding = this.sounds !== null && language === 'en' && strength === 'everywhere'
+    const known = this.slots.get(word)
+    if (known && !isSounding) return known
+    const slot = new Set(word.anyOf.flatMap((pattern) => this.idOf(pattern, isSounding) ?? []))
+    this.slots.set(word, slot)
+    return slot
+  }
+
+  private idOf({ stem, startsWord, endsWord, isName }: WordPattern, isSounding: boolean): number | null {
+    const folded = this.fold(stem)
+    if (folded === '') return null
+    const key = `${isName ? '^' : ''}${startsWord ? '' : '*'}${folded}${endsWord ? '' : '*'}`
+    const id = this.ids.get(key) ?? this.ids.size
+    if (!this.ids.has(key)) this.stems.add({ id, runs: runsOf(folded), startsWord, endsWord, isName })
+    this.ids.set(key, id)
+    const sound = isSounding ? soundOf(folded) : ''
+    // The sound of a stem inside of a word is too many words.
+    if (isSounded(sound) && !this.sounding.has(id)) {
+      this.sounding.add(id)
+      this.sounds?.add({ id, runs: runsOf(sound), startsWord: true, endsWord, isName })
+    }
+    return id
   }
 }
+
+const joinedMost = 60
 
 /** A phrase of plain words as one word, and as how longer ones begin; null where it is too short for that. */
 function joined(entry: WordEntry): WordEntry | null {
   if (entry.words.length < 2 || entry.strength !== 'everywhere') return null
   let stems: string[] = ['']
   for (const word of entry.words) {
-    if (typeof word === 'string') return null
+    if (typeof word === 'string' || stems.length * word.anyOf.length > joinedMost) return null
     stems = stems.flatMap((start) => word.anyOf.map(({ stem }) => start + stem))
-    if (stems.length > 60) return null
   }
   const anyOf = stems
     .filter((stem) => stem.length >= joinedLeast)
@@ -100,25 +112,37 @@ function joined(entry: WordEntry): WordEntry | null {
   return anyOf.length > 0 ? { ...entry, words: [{ anyOf }] } : null
 }
 
-/** Makes word lists ready to be looked for. In time linear in their letters. */
-export function lexiconOf(entries: readonly WordEntry[]): Lexicon {
-  const sounds = new StemTrie()
-  const blocked = new ShelfBuilder(plainWord, sounds)
-  const fineAsWritten = new ShelfBuilder((written) => written.normalize('NFC').toLowerCase())
-  const fineFolded = new ShelfBuilder(plainWord)
-  const inside: string[] = []
-  for (const entry of entries) {
+/** Makes word lists ready to be looked for, entry by entry: all at once would keep others waiting. */
+export class LexiconBuilder {
+  private readonly sounds = new StemTrie()
+  private readonly blocked = new ShelfBuilder(plainWord, this.sounds)
+  private readonly fineAsWritten = new ShelfBuilder((written) => written.normalize('NFC').toLowerCase())
+  private readonly fineFolded = new ShelfBuilder(plainWord)
+  private readonly inside: string[] = []
+
+  add(entry: WordEntry): void {
     const [word] = entry.words
     const stem = word && typeof word !== 'string' ? (word.anyOf[0]?.stem ?? '') : ''
-    if (entry.fine === 'asWritten') fineAsWritten.add(entry)
-    else if (entry.fine === 'folded') fineFolded.add(entry)
+    if (entry.fine === 'asWritten') this.fineAsWritten.add(entry)
+    else if (entry.fine === 'folded') this.fineFolded.add(entry)
     else if (unspaced.test(stem)) {
-      if ([...stem].length >= insideLeast(stem)) inside.push(stem.normalize('NFC').toLowerCase())
+      if ([...stem].length >= insideLeast(stem)) this.inside.push(stem.normalize('NFC').toLowerCase())
     } else {
-      blocked.add(entry)
+      this.blocked.add(entry)
       const asOne = joined(entry)
-      if (asOne) blocked.add(asOne)
+      if (asOne) this.blocked.add(asOne)
     }
   }
-  return { blocked, sounds, fineAsWritten, fineFolded, inside }
+
+  get lexicon(): Lexicon {
+    const { blocked, sounds, fineAsWritten, fineFolded, inside } = this
+    return { blocked, sounds, fineAsWritten, fineFolded, inside }
+  }
+}
+
+/** Word lists ready to be looked for, at once. In time linear in their letters. */
+export function lexiconOf(entries: readonly WordEntry[]): Lexicon {
+  const builder = new LexiconBuilder()
+  for (const entry of entries) builder.add(entry)
+  return builder.lexicon
 }

@@ -13,12 +13,6 @@ export interface Stem {
   isName: boolean
 }
 
-interface Node {
-  next: Map<string, Node>
-  stems: Stem[]
-}
-const emptyNode = (): Node => ({ next: new Map(), stems: [] })
-
 /** Where in a word a stem was found: from one run of letters to before another. */
 export interface StemFound {
   stem: Stem
@@ -29,40 +23,57 @@ export interface StemFound {
 
 /** How the edges of words are held to: as the stem says, or not at all where it is long enough to be no accident. */
 const freeLeast = 5
+/** A shorter stem, with letters of it left out, is the beginning of too many words. */
+const gapStemLeast = 4
 /** So many steps are taken in a word with letters left out. */
 const gapStepsMost = 4000
 
-/** Stems by their letters, for finding all of them in a word in time that is linear in it (times the longest stem). */
+const root = { fromStart: 0, anywhere: 1 }
+/** Beyond any letter’s number: a step is known by its node and its letter. */
+const lettersMost = 0x20_0000
+
+/**
+ * Stems by their letters, for finding all of them in a word in time that is linear in it (times the longest stem).
+ * Nodes are numbers and their steps one map: there are a hundred thousand of them.
+ */
 export class StemTrie {
-  private readonly fromStart = emptyNode()
-  private readonly anywhere = emptyNode()
+  private readonly steps = new Map<number, number>()
+  private readonly stems = new Map<number, Stem[]>()
+  private nodes = Object.keys(root).length
+  /** The steps from each node; made when a word with letters left out is first looked for. */
+  private branches: Map<number, number[]> | null = null
 
   add(stem: Stem): void {
-    let node = stem.startsWord ? this.fromStart : this.anywhere
+    let node = stem.startsWord ? root.fromStart : root.anywhere
     for (const letter of stem.runs.letters) {
-      const next = node.next.get(letter) ?? emptyNode()
-      node.next.set(letter, next)
-      node = next
+      const step = stepOf(node, letter)
+      const next = this.steps.get(step)
+      node = next ?? this.nodes++
+      if (next === undefined) this.steps.set(step, node)
     }
-    node.stems.push(stem)
+    const here = this.stems.get(node)
+    if (here) here.push(stem)
+    else this.stems.set(node, [stem])
+    this.branches = null
   }
 
   /** @param isFree edges of words count for short stems alone: of letters told one by one nobody knows where words end */
   find(word: Runs, isFree = false): StemFound[] {
     const found: StemFound[] = []
-    this.walk(this.fromStart, word, 0, isFree, found)
+    this.walk(root.fromStart, word, 0, isFree, found)
     for (let from = 0; from < word.letters.length; from++) {
-      this.walk(this.anywhere, word, from, isFree, found)
-      if (isFree && from > 0) this.walk(this.fromStart, word, from, isFree, found)
+      this.walk(root.anywhere, word, from, isFree, found)
+      if (isFree && from > 0) this.walk(root.fromStart, word, from, isFree, found)
     }
     return found
   }
 
-  private walk(root: Node, word: Runs, from: number, isFree: boolean, found: StemFound[]): void {
-    let node: Node | undefined = root
-    for (let at = from; at < word.letters.length && node; at++) {
-      node = node.next.get(word.letters[at] ?? '')
-      for (const stem of node?.stems ?? []) {
+  private walk(start: number, word: Runs, from: number, isFree: boolean, found: StemFound[]): void {
+    let node: number | undefined = start
+    for (let at = from; at < word.letters.length; at++) {
+      node = this.steps.get(stepOf(node, word.letters[at] ?? ''))
+      if (node === undefined) return
+      for (const stem of this.stems.get(node) ?? []) {
         const isLoose = isFree && stem.runs.counts.reduce((sum, count) => sum + count, 0) >= freeLeast
         if (stem.startsWord && from > 0 && !isLoose) continue
         if (stem.endsWord && at < word.letters.length - 1 && !isLoose) continue
@@ -73,35 +84,52 @@ export class StemTrie {
   }
 
   /**
-   * Stems that a word with letters left out may be; each star stands for one letter, a row of them for as many or more.
+   * Stems that a word with letters left out may be; each star stands for one letter.
    * @param letters with `*` for what is left out
    */
   findWithGaps(letters: readonly string[]): Stem[] {
+    const branches = this.branchesOf()
     const found: Stem[] = []
-    let steps = 0
-    const step = (node: Node, at: number): void => {
-      steps += 1
-      if (steps > gapStepsMost) return
+    let tries = 0
+    const walk = (node: number, at: number): void => {
+      tries += 1
+      if (tries > gapStepsMost) return
+      const here = this.stems.get(node) ?? []
       if (at >= letters.length) {
-        found.push(...node.stems)
+        found.push(...here)
         return
       }
+      // Behind the stem of a word of any ending, more may follow.
+      for (const stem of here) if (!stem.endsWord && stem.runs.letters.length >= gapStemLeast) found.push(stem)
       const letter = letters[at] ?? ''
-      if (letter !== '*') {
-        const next = node.next.get(letter)
-        if (next) step(next, at + 1)
-        // The stem has each letter once in a row: a double one stays where it is.
-        if (letters[at - 1] === letter) step(node, at + 1)
-        return
+      if (letter === '*') for (const next of branches.get(node) ?? []) walk(next, at + 1)
+      else {
+        const next = this.steps.get(stepOf(node, letter))
+        if (next !== undefined) walk(next, at + 1)
       }
-      for (const next of node.next.values()) step(next, at + 1)
-      if (at > 0) step(node, at + 1)
+      // The stem has each letter once in a row: a double one stays where it is.
+      if (at > 0 && (letter === '*' || letters[at - 1] === letter)) walk(node, at + 1)
     }
-    step(this.fromStart, 0)
-    step(this.anywhere, 0)
+    walk(root.fromStart, 0)
+    walk(root.anywhere, 0)
     return found
   }
+
+  private branchesOf(): Map<number, number[]> {
+    if (this.branches) return this.branches
+    const branches = new Map<number, number[]>()
+    for (const [step, next] of this.steps) {
+      const node = Math.floor(step / lettersMost)
+      const here = branches.get(node)
+      if (here) here.push(next)
+      else branches.set(node, [next])
+    }
+    this.branches = branches
+    return branches
+  }
 }
+
+const stepOf = (node: number, letter: string) => node * lettersMost + (letter.codePointAt(0) ?? 0)
 
 /** Whether letters stand as often as a stem needs: null where they do not, else whether one is stretched. */
 function fitOf(needed: readonly number[], word: Runs, from: number, last: number): boolean | null {

@@ -88,6 +88,16 @@ function withoutOptional(words: readonly string[]): string[][] {
  */
 export function readWordList(list: string, language: string | null, endings: readonly string[] = []): WordEntry[] {
   const macros = new Map<string, string>()
+  // Groups of people and the like stand in many lines: read once, so that they are one thing.
+  const known = new Map<string, PhraseWord>()
+  const wordOf = (written: string, isFine: boolean): PhraseWord => {
+    if (written === '_') return 'any'
+    if (written === '^') return 'name'
+    const key = `${isFine ? '!' : ''}${written}`
+    const word = known.get(key) ?? { anyOf: patternsOf(written, endings, isFine) }
+    known.set(key, word)
+    return word
+  }
   return list.split('\n').flatMap((line) => {
     const written = line.replace(/(^|\s)#.*$/u, '').trim()
     if (written === '') return []
@@ -108,10 +118,7 @@ export function readWordList(list: string, language: string | null, endings: rea
       .filter((words) => words.length > 0 && words[0] !== '')
     if (phrases.length > expansionsMost) throw new Error(`This line of a word list says too much: ${written}`)
     return phrases.map((words) => ({
-      words: words.map((word): PhraseWord => {
-        if (word === '_') return 'any'
-        return word === '^' ? 'name' : { anyOf: patternsOf(word, endings, isFine) }
-      }),
+      words: words.map((word) => wordOf(word, isFine)),
       fine: isFine ? 'asWritten' : null,
       strength: marks.includes('?') ? 'strict' : strength,
       language,

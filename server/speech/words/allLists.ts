@@ -29,21 +29,35 @@ export const listedLanguages: readonly string[] = Object.keys(naughty)
 /** English words are blocked everywhere: they are used everywhere. Those of others are everyday words elsewhere. */
 const publicStrength = (language: string) => (language === 'en' ? 'everywhere' : 'inLanguage')
 
+/** An s at its end makes no other word of one that is so long. */
+const pluralLeast = 4
+
+function withPlural(entry: WordEntry | null): WordEntry | null {
+  const [word, ...rest] = entry?.words ?? []
+  if (!entry || !word || typeof word === 'string' || rest.length > 0) return entry
+  const [pattern] = word.anyOf
+  if (!pattern || pattern.stem.length < pluralLeast || !/^\p{Script=Latin}+$/u.test(pattern.stem)) return entry
+  return { ...entry, words: [{ anyOf: [pattern, { ...pattern, stem: `${pattern.stem}s` }] }] }
+}
+
 function publicEntries(language: string): WordEntry[] {
   const list = own.find((each) => each.language === language)
   const everyday = new Set(list?.everyday.map((entry) => entry.toLowerCase()))
   const mild = (list?.mild ?? []).map((entry) => plainEntry(entry, language, 'strict'))
   const all = (naughty[language] ?? [])
     .filter((entry) => !everyday.has(entry.toLowerCase()))
-    .map((entry) => plainEntry(entry, language, publicStrength(language)))
+    .map((entry) => {
+      const plain = plainEntry(entry, language, publicStrength(language))
+      return language === 'en' ? withPlural(plain) : plain
+    })
   return [...mild, ...all].filter((entry) => entry !== null)
 }
 
 /**
- * Every list: our own, of stems and phrases that are meant nowhere in another way (and, where they are, of those only in
- * their language), and the public ones, whose words of other languages hold in sentences of these.
+ * Every list, one after another: our own, of stems and phrases that are meant nowhere in another way (and, where they
+ * are, of those only in their language), and the public ones, whose words of other languages hold in sentences of these.
  */
-export const allEntries = (): WordEntry[] => [
-  ...own.flatMap(({ lines, language, endings }) => readWordList(lines, language, endings)),
-  ...listedLanguages.flatMap(publicEntries),
-]
+export function* wordLists(): Generator<WordEntry[]> {
+  for (const { lines, language, endings } of own) yield readWordList(lines, language, endings)
+  for (const language of listedLanguages) yield publicEntries(language)
+}

@@ -336,11 +336,12 @@ islam|judaism is a? cancer|disease|plague|evil
 fck|fcks|fcking|fckin|fcker|fckers|fckd|fcked|kaffir|kaffirs|kaffer|muthaf*|mothaf*
 !kaffir lime|limes|leaves|leaf
 cunt*|*cunt|*cunts|*cunty
-~fagot|fagots|hoe|hoes|nonce|nonces|sambo|sambos|slag|slags|spick|spicks|spik|spiks|wog|wogs|skank|skanks|skanky|negroid|negroids|lardass|lardasses|mofo|mofos|cock|cocks|cum|cums|rape|rapes|spastic|spastics|coon|coons|chink|chinks|dago|dagos|darky|darkies|darkie|golliwog|golliwogs
+~fagot|fagots|nonce|nonces|sambo|sambos|slag|slags|spick|spicks|spik|spiks|wog|wogs|skank|skanks|skanky|negroid|negroids|lardass|lardasses|mofo|mofos|cock|cocks|cum|cums|rape|rapes|spastic|spastics|coon|coons|chink|chinks|dago|dagos|darky|darkies|darkie|golliwog|golliwogs
 !hoe down|the|garden
 !garden|dutch|rake hoe
 !nonce word|value|key|reuse
-!cox|cox's|fucus|fucuses|fucoid*|quaff*|phots|cushite*|cushitic*|peshitta|shittim*|blackcock*
-?effing|arsed
+!cox|dix|cummings|tycoon|tycoons|fucus|fucuses|fucoid*|quaff*|phots|cushite*|cushitic*|peshitta|shittim*|blackcock*
+?effing|arsed|hoe|hoes
+these|those|dumb|stupid|dirty hoe|hoes
 `,
 }

@@ -108,7 +108,7 @@ nichons|nibards|foufoune|chagasse*|partouze*|gangbang
 # slurs
 tarlouz*|tarlous*|tafiol*|tantouz*|tantous*|fiotte|fiottes|gouine|gouines|gouinasse*|pédoque*|pédéraste*|folasse|follasse*|goudou|goudous|tatapoum|tapiole* / homo de merde
 !pédé vélo
-~tapette|tapettes|pédale|pédales
+tapette|tapettes
 !pédale|pédales|pédalez de|d|frein|embrayage|accélérateur|wah|du|gauche|droite
 !appuie|appuyer|appuyez|coup|vélo sur|de? la|les pédale|pédales
 !tapette à|a souris|mouche|mouches
