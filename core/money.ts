@@ -1,25 +1,28 @@
+import { isCurrencyCode, minorDigits } from './minorDigits.ts'
 import { err, ok, type Result } from './result.ts'
+import { knownLocale } from './text/knownLocale.ts'
 
 /** Making a format costs a hundred times what using it does. Emptied when somebody asks for ever more of them. */
 const formats = new Map<string, Intl.NumberFormat>()
-const formatsKept = 64
+const formatsKept = 128
 
-function formatOf(currency: string, locale: string): Intl.NumberFormat {
-  const key = `${locale}/${currency}`
+/** A whole amount is written as prices are where it is spoken of; one with a fraction with all digits of its unit. */
+function formatOf(currency: string, locale: string, isWhole: boolean): Intl.NumberFormat {
+  const key = `${locale}/${currency}/${isWhole}`
   const kept = formats.get(key)
   if (kept) return kept
   if (formats.size >= formatsKept) formats.clear()
-  const made = new Intl.NumberFormat(locale, { style: 'currency', currency })
+  const usual = new Intl.NumberFormat(locale, { style: 'currency', currency })
+  const digits = minorDigits(currency)
+  const most = isWhole ? Math.min(digits, usual.resolvedOptions().maximumFractionDigits ?? digits) : digits
+  const made = new Intl.NumberFormat(locale, {
+    style: 'currency',
+    currency,
+    minimumFractionDigits: most,
+    maximumFractionDigits: most,
+  })
   formats.set(key, made)
   return made
-}
-
-/**
- * How many decimal digits a currency's minor unit has (EUR 2, JPY 0, KWD 3).
- * @throws RangeError for a code that is not three letters.
- */
-export function minorDigits(currency: string): number {
-  return formatOf(currency, 'en').resolvedOptions().maximumFractionDigits ?? 2
 }
 
 const DECIMAL = /^(\d{1,12})(?:\.(\d{1,6}))?$/
@@ -39,10 +42,15 @@ export function parseDecimalAmount(text: string, currency: string): Result<numbe
   return Number.isSafeInteger(minor) ? ok(minor) : err(`${text} is too large`)
 }
 
-/** Shows an amount the way the locale writes it, e.g. `€12.50`; whole amounts keep their zeros. */
+/**
+ * Shows an amount the way the locale writes it, e.g. `€12.50`; whole amounts keep their zeros where prices do. Never
+ * throws: a code that is none stands behind the number, a locale that is none is English.
+ */
 export function formatMoney(amountMinor: number, currency: string, locale: string): string {
-  const digits = minorDigits(currency)
-  return formatOf(currency, locale).format(amountMinor / 10 ** digits)
+  const known = knownLocale(locale)
+  if (!isCurrencyCode(currency)) return `${new Intl.NumberFormat(known).format(amountMinor / 100)} ${currency}`.trim()
+  const unit = 10 ** minorDigits(currency)
+  return formatOf(currency, known, amountMinor % unit === 0).format(amountMinor / unit)
 }
 
 type Rates = Readonly<Record<string, number>>

@@ -69,7 +69,7 @@ class TemplateReader {
     while (this.index < this.source.length) {
       nodes.push(...this.message(0, false))
       if (this.index >= this.source.length) break
-      // Behind an argument that could not be read its closing braces stand alone: that was said already.
+      // Behind an argument that is not closed braces may stand alone: that was said already.
       if (this.problems.length === 0) this.problems.push({ at: this.index, reason: 'this brace closes nothing' })
       nodes.push({ type: 'words', text: '}' })
       this.index++
@@ -99,8 +99,10 @@ class TemplateReader {
           flush()
           nodes.push(argument)
         } else {
-          words += '{'
-          this.index++
+          // As it was typed to its end: half of it read as something else would be garbled.
+          const end = closingBrace(this.source, this.index) ?? this.index
+          words += this.source.slice(this.index, end + 1)
+          this.index = end + 1
         }
       } else {
         words += letter
@@ -214,7 +216,7 @@ class TemplateReader {
       if (this.index >= this.source.length || this.source[this.index] === '}') break
       const selectorAt = this.index
       const selector = this.selector()
-      const isFit = isPlural ? /^(=\d+|zero|one|two|few|many|other)$/.test(selector) : /^[^\s{}=#,]+$/.test(selector)
+      const isFit = isPlural ? /^(=-?\d+|zero|one|two|few|many|other)$/.test(selector) : /^[^\s{}=#,]+$/.test(selector)
       if (!isFit)
         throw new Unreadable(
           selectorAt,
@@ -272,6 +274,24 @@ class TemplateReader {
     this.blank()
     if (!this.take('}')) throw new Unreadable(openedAt, 'this brace is not closed')
   }
+}
+
+/** Where the brace is closed that opens at a place, past braces inside and what apostrophes quote; null where it is not. */
+function closingBrace(source: string, openAt: number): number | null {
+  let depth = 0
+  for (let at = openAt; at < source.length; at++) {
+    const letter = source[at]
+    if (letter === "'" && (source[at + 1] === '{' || source[at + 1] === '}')) {
+      const quoteEnd = source.indexOf("'", at + 2)
+      if (quoteEnd < 0) return null
+      at = quoteEnd
+    } else if (letter === '{') depth += 1
+    else if (letter === '}') {
+      depth -= 1
+      if (depth === 0) return at
+    }
+  }
+  return null
 }
 
 function joinWords(nodes: readonly TemplateNode[]): TemplateNode[] {

@@ -1,4 +1,6 @@
-import { formatMoney, minorDigits } from '../money.ts'
+import { formatMoney } from '../money.ts'
+import { knownLocale } from './knownLocale.ts'
+import { isCurrencyCode, minorDigits } from '../minorDigits.ts'
 
 /** An amount in minor units with its ISO 4217 currency. */
 export interface MoneyValue {
@@ -10,7 +12,7 @@ export interface MoneyValue {
 export type TemplateValue = string | number | MoneyValue
 export type TemplateValues = Readonly<Record<string, TemplateValue>>
 
-/** A value as the locale writes it where nothing else is asked for. */
+/** A value as the locale writes it where nothing else is asked for. Never throws. */
 export function plainValue(value: TemplateValue, locale: string): string {
   if (typeof value === 'string') return value
   if (typeof value === 'number') return numberFormat(locale, {}).format(value)
@@ -20,13 +22,13 @@ export function plainValue(value: TemplateValue, locale: string): string {
 /** The number in a value; null for text that is none. Money counts in its major unit. */
 export function numberIn(value: TemplateValue): number | null {
   if (typeof value === 'number') return value
-  if (typeof value === 'object') return value.amountMinor / 10 ** minorDigits(value.currency)
+  if (typeof value === 'object') return value.amountMinor / 10 ** unitDigits(value.currency)
   return value.trim() !== '' && Number.isFinite(Number(value)) ? Number(value) : null
 }
 
 /**
- * A value as a number style of ICU's writes it. Read: `integer`, `percent`, `::currency` (money's own or the
- * channel's), `::currency/EUR`, `::compact-short`, `::compact-long`, `::percent`, `::.00`. Text that is no number stays
+ * A value as a number style of ICU's writes it. Read: `integer`, `percent`, `::currency` (money's own), `::currency/EUR`
+ * (numbers that are no money; money stays in its own currency), `::compact-short`, `::compact-long`, `::percent`, `::.00`. Text that is no number stays
  * as it is.
  */
 export function styledNumber(value: TemplateValue, style: string, locale: string): string {
@@ -47,11 +49,15 @@ export function styledNumber(value: TemplateValue, style: string, locale: string
       minimumFractionDigits: skeleton.length - 1,
       maximumFractionDigits: skeleton.length - 1,
     }).format(number)
-  const currency = skeleton.split('/')[1] ?? (typeof value === 'object' ? value.currency : null)
-  return currency === null
+  // An amount stays in its own currency: written with the sign of another it would be another amount.
+  if (typeof value === 'object') return plainValue(value, locale)
+  const currency = skeleton.split('/')[1]
+  return currency === undefined
     ? numberFormat(locale, {}).format(number)
     : numberFormat(locale, { style: 'currency', currency }).format(number)
 }
+
+const unitDigits = (currency: string) => (isCurrencyCode(currency) ? minorDigits(currency) : 2)
 
 const formats = new Map<string, Intl.NumberFormat>()
 
@@ -60,7 +66,7 @@ function numberFormat(locale: string, options: Intl.NumberFormatOptions): Intl.N
   const key = locale + JSON.stringify(options)
   const known = formats.get(key)
   if (known) return known
-  const made = new Intl.NumberFormat(locale, options)
+  const made = new Intl.NumberFormat(knownLocale(locale), options)
   formats.set(key, made)
   return made
 }
@@ -70,7 +76,7 @@ const pluralRules = new Map<string, Intl.PluralRules>()
 /** Which plural case of the locale a number falls into. */
 export function pluralCase(number: number, locale: string, isOrdinal: boolean): string {
   const key = `${locale}/${isOrdinal}`
-  const rules = pluralRules.get(key) ?? new Intl.PluralRules(locale, { type: isOrdinal ? 'ordinal' : 'cardinal' })
+  const rules = pluralRules.get(key) ?? new Intl.PluralRules(knownLocale(locale), { type: isOrdinal ? 'ordinal' : 'cardinal' })
   pluralRules.set(key, rules)
   return rules.select(number)
 }

@@ -1,5 +1,5 @@
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import { minorDigits } from '../../core/money.ts'
+import { minorDigits } from '../../core/minorDigits.ts'
 import { wordsOf, type Platform } from './platform.ts'
 
 const microsOf = ({ amountMinor, currency }: { amountMinor: number; currency: string }) => ({

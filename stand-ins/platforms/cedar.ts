@@ -1,4 +1,4 @@
-import { minorDigits } from '../../core/money.ts'
+import { minorDigits } from '../../core/minorDigits.ts'
 import { momentOf, wordsOf, type Platform } from './platform.ts'
 
 function decimalOf(minor: number, currency: string): string {

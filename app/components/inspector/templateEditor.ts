@@ -156,7 +156,7 @@ function chips(known: ReadonlySet<string>): Extension {
 }
 
 /** What is wrong in a template, at the letters concerned. */
-export function diagnostics(text: string, known: ReadonlySet<string>): Diagnostic[] {
+export function diagnostics(text: string, variables: readonly VariableDeclaration[]): Diagnostic[] {
   const { nodes, problems } = parseTemplate(text)
   return [
     ...problems.map(({ at, reason }) => ({
@@ -165,23 +165,13 @@ export function diagnostics(text: string, known: ReadonlySet<string>): Diagnosti
       severity: 'error' as const,
       message: `${reason}; it is shown as typed`,
     })),
-    ...unknownIn(nodes, known).map(({ at, raw, name }) => ({
+    ...templateMistakes(nodes, variables).map(({ at, raw, reason }) => ({
       from: at,
       to: Math.min(text.length, at + raw.length),
       severity: 'warning' as const,
-      message: `this kind of event never carries {${name}}; it stays empty`,
+      message: reason,
     })),
   ]
-}
-
-function unknownIn(
-  nodes: readonly TemplateNode[],
-  known: ReadonlySet<string>,
-): { at: number; raw: string; name: string }[] {
-  return nodes.flatMap((node) => [
-    ...('name' in node && !known.has(node.name) ? [node] : []),
-    ...('options' in node ? node.options.flatMap((option) => unknownIn(option.nodes, known)) : []),
-  ])
 }
 
 function complete(context: CompletionContext, variables: readonly VariableDeclaration[]): CompletionResult | null {

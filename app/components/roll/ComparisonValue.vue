@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { minorDigits } from '../../../core/money.ts'
+import { minorDigits } from '../../../core/minorDigits.ts'
 import { largestNumber, type RuleField } from '../../../core/rules/fields.ts'
 import type { Comparison } from '../../../core/rules/schema.ts'
 import { useChannel } from '../../composables/useChannel.ts'

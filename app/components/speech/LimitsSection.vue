@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { readableRoles, type ReadableRole, type SpeechSettings } from '../../../core/speech/settings.ts'
-import { formatMoney, minorDigits } from '../../../core/money.ts'
+import { formatMoney } from '../../../core/money.ts'
+import { minorDigits } from '../../../core/minorDigits.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import { useSpeechSettings } from '../../composables/useSpeechSettings.ts'
 import ChoiceField from '../fields/ChoiceField.vue'

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { parseEventData } from '../../../../core/events/schema.ts'
-import { minorDigits } from '../../../../core/money.ts'
+import { minorDigits } from '../../../../core/minorDigits.ts'
 import { err, ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
 import { feedSource } from '../../feedSource.ts'
