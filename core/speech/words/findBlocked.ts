@@ -2,7 +2,7 @@ import { languagesOfSmallWord } from './functionWords.ts'
 import type { Lexicon, Phrase, PhraseSlot } from './lexicon.ts'
 import { runsOf } from './letterRuns.ts'
 import { likelyLanguages, type LikelyLanguages } from './sentenceLanguages.ts'
-import type { StemTrie } from './stemTrie.ts'
+import type { StemFound, StemTrie } from './stemTrie.ts'
 import { tokensOf, type Token } from './tokens.ts'
 
 /** What is not to be read, and where it is looked for. */
@@ -199,6 +199,38 @@ function isCutAt(search: Search, at: number, lexicon: Lexicon): boolean {
   })
 }
 
+/** A phrase of so many letters is one also where its words are run together. */
+const joinedLeast = 8
+
+/** Whether a word begins with a phrase whose words are run together: “suckmydick”. */
+function isJoined(search: Search, at: number, { blocked }: Lexicon): boolean {
+  const [own] = search.tokens[at]?.meanings ?? []
+  if (!own || own.letters.length < joinedLeast - 2) return false
+  const begins = new Map<number, StemFound[]>()
+  const beginningAt = (from: number) => {
+    const known = begins.get(from) ?? blocked.stems.beginningAt(own, from)
+    begins.set(from, known)
+    return known
+  }
+  const follows = (slots: readonly PhraseSlot[], index: number, from: number): boolean => {
+    const slot = slots[index]
+    if (slot === undefined) return true
+    return (
+      typeof slot !== 'string' &&
+      beginningAt(from).some(({ stem, to }) => slot.has(stem.id) && follows(slots, index + 1, to))
+    )
+  }
+  return beginningAt(0).some(({ stem, to }) =>
+    (blocked.byFirst.get(stem.id) ?? []).some(
+      (phrase) =>
+        phrase.slots.length > 1 &&
+        phrase.letters >= joinedLeast &&
+        phrase.strength === 'everywhere' &&
+        follows(phrase.slots, 1, to),
+    ),
+  )
+}
+
 /** Which tokens are fine where they stand. */
 function fineTokens(search: Search): boolean[] {
   const fine = search.tokens.map(() => false)
@@ -246,7 +278,10 @@ export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
         const spelled = spelledAt(search, at, lexicon)
         if (spelled) add(...spelled)
       }
-      const length = longestAt(search, at, lexicon.blocked.byFirst, stems) || (isCutAt(search, at, lexicon) ? 2 : 0)
+      const length =
+        longestAt(search, at, lexicon.blocked.byFirst, stems) ||
+        (isCutAt(search, at, lexicon) ? 2 : 0) ||
+        (isJoined(search, at, lexicon) ? 1 : 0)
       if (length === 0) continue
       add(at, at + length)
       at += length - 1

@@ -64,12 +64,15 @@ function isMarkedAllOver(token: string): boolean {
 const soundLeast = 4
 
 /**
- * The ways in which a word can be meant, the plain one first. Figures alone are a number, and stand for nothing.
+ * The ways in which a word can be meant, the plain one first. Figures alone are a number, and stand for no letters.
  * @param token letters with the figures and signs among them
  */
 export function meaningsOf(token: string): Meaning[] {
   const word = plainWord(token)
-  if (!/\p{L}/u.test(word)) return []
+  if (!/\p{L}/u.test(word)) {
+    const figures = word.replace(/\P{N}/gu, '')
+    return figures === '' ? [] : [{ ...runsOf(figures), isDisguise: false, isSound: false }]
+  }
   const read = (table: Record<string, string>) =>
     [...word]
       .map((letter) => table[letter] ?? letter)

@@ -38,9 +38,6 @@ const unspaced = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script
 const insideLeast = (written: string) => (/\p{Script=Thai}/u.test(written) ? 3 : 2)
 /** English alone is spelled so that it is heard in many ways. Words that sound like shorter ones are too many. */
 const isSounded = (sound: string) => /^[a-z]{3,}$/.test(sound)
-/** A phrase that is so long is one also where its words are run together. */
-const joinedLeast = 8
-
 class ShelfBuilder {
   readonly stems = new StemTrie()
   readonly byFirst = new Map<number, Phrase[]>()
@@ -96,22 +93,6 @@ class ShelfBuilder {
   }
 }
 
-const joinedMost = 60
-
-/** A phrase of plain words as one word, and as how longer ones begin; null where it is too short for that. */
-function joined(entry: WordEntry): WordEntry | null {
-  if (entry.words.length < 2 || entry.strength !== 'everywhere') return null
-  let stems: string[] = ['']
-  for (const word of entry.words) {
-    if (typeof word === 'string' || stems.length * word.anyOf.length > joinedMost) return null
-    stems = stems.flatMap((start) => word.anyOf.map(({ stem }) => start + stem))
-  }
-  const anyOf = stems
-    .filter((stem) => stem.length >= joinedLeast)
-    .map((stem) => ({ stem, startsWord: true, endsWord: false, isName: false }))
-  return anyOf.length > 0 ? { ...entry, words: [{ anyOf }] } : null
-}
-
 /** Makes word lists ready to be looked for, entry by entry: all at once would keep others waiting. */
 export class LexiconBuilder {
   private readonly sounds = new StemTrie()
@@ -127,11 +108,7 @@ export class LexiconBuilder {
     else if (entry.fine === 'folded') this.fineFolded.add(entry)
     else if (unspaced.test(stem)) {
       if ([...stem].length >= insideLeast(stem)) this.inside.push(stem.normalize('NFC').toLowerCase())
-    } else {
-      this.blocked.add(entry)
-      const asOne = joined(entry)
-      if (asOne) this.blocked.add(asOne)
-    }
+    } else this.blocked.add(entry)
   }
 
   get lexicon(): Lexicon {

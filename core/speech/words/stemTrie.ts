@@ -68,6 +68,21 @@ export class StemTrie {
     return found
   }
 
+  /** Stems of whole words that begin at a place of a word, wherever they end: what is run together has no edges. */
+  beginningAt(word: Runs, from: number): StemFound[] {
+    const found: StemFound[] = []
+    let node: number | undefined = root.fromStart
+    for (let at = from; at < word.letters.length; at++) {
+      node = this.steps.get(stepOf(node, word.letters[at] ?? ''))
+      if (node === undefined) break
+      for (const stem of this.stems.get(node) ?? []) {
+        const isStretched = fitOf(stem.runs.counts, word, from, at)
+        if (isStretched !== null) found.push({ stem, from, to: at + 1, isStretched })
+      }
+    }
+    return found
+  }
+
   private walk(start: number, word: Runs, from: number, isFree: boolean, found: StemFound[]): void {
     let node: number | undefined = start
     for (let at = from; at < word.letters.length; at++) {

@@ -248,7 +248,9 @@ kill|kil|kll|kiil|killl|hang|hnag|neck|shoot|stab|drown|poison|unalive|off|delet
 kill|hang|off|neck your|ur self|selves
 !don't|dont|not|never|nearly|almost kill|hang|stab|burn|choke|shoot|poison|gas|strangle|drown|neck yourself|urself|yourselves
 !shoot yourself in the foot
-!burn|choke|kill|delete yourself on|with|over|laughing|working|getting|for|from|out
+!burn|choke|delete yourself on|with|over|from|out
+!kill yourself laughing|working|getting
+!in|to|from|near|through|at|visit|visited|of Dildo|Twatt|Shitterton|Wank|Fucking|Condom|Intercourse|Pussy|Cock|Dick
 !hang yourself up|out
 commit suicide|seppuku|sudoku|die
 slit|cut|slash|slice|open your|ur|yer wrist|wrists|throat|veins

@@ -72,7 +72,7 @@ salope|salopes|salopiot|salopard|saloperie*|salaud|salauds|saloppe*|salopio
 !salopette*
 merd(e|es|ique|iques|eux|euse|ier|oyer|oyant|asse|aillon)|meeerde
 ~bites|bite
-!bite|bites d'amarrage|d amarrage
+!bite|bites d'amarrage / bite|bites d amarrage
 suce|sucer|suces|sucez|lèche|leche|lécher|gobe|mange|bouffe|broute|avale moi? la|ma|mon|sa|mes|une|des|les|le? bite|bites|queue|queues|couilles|teub|zob|chibre|gland|dard|boules|cul|chatte|poireau
 ma|ta|sa|grosse|petite|une bite|teub|chatte dans|est|au|sur|à|puante
 tête|tete|face de bite|cul|noeud|nœud|gland|pine|chien

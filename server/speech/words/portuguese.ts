@@ -78,7 +78,7 @@ vai|vão|vá|vao|va|ide|vais te|se|para|pra|pro|pró|ao|à|tu? a|o|todos|lá? fo
 mete|enfia|enfie|metam|enfiem|soca isso|isto|tudo|o|a? no|pelo meio|olho|teu|seu? do? cu|cú
 ~cú|cus
 cuz(ão|ões|ona|inho|inhos|udo|uda)|cusão|cuzao|cusao|olho do cu|cuzoes
-seu|sua|seus|um|uma|és|é|que|teu|este|esse|ô|ó|bando|velho|muito|grande|de|bando arrombado|arrombada|arrombados|arrombadas|arrombadinho
+seu|sua|seus|um|uma|és|que|teu|este|esse|bando|velho|muito|grande|de|bando arrombado|arrombada|arrombados|arrombadas|arrombadinho
 arrombado|arrombada do|da|de|dos caralho|merda|porra|puta|cu
 ~arrombado|arrombados
 !porta|portas|cofre|casa|janela|loja|carro foi|está|estava? arrombada|arrombadas|arrombado
@@ -88,18 +88,18 @@ boceta|bocetas|bucet(a|ão|uda)
 chupa|chupar|chupas|mama|mamar|mamas|lambe|senta|sentar|morde|engole|cala|beija|pega na|no|em|a|o|as|os|minha|meu|aqui|um|uma|me|bem|todo? na|no|minha|meu|a|o|as|os|teu|esta? pica|rola|pau|piça|caralho|cacete|pila|picha|piroca|pissa|rolas|bolas|saco|tomates|cu|grelo|xana|vara|pinto|mangueira|conas|cona
 minha|meu|tua|grande|grossa|minhas pica|rola|piroca|piça|pichota|pissa
 paneleir(o|os|a|ice|agem|ote|otes)|panelei*|panilas|panasca|panascas|paneleirote|maricona|bichona|bichonas|bichinha|viad(o|os|inho|inhos|agem|ão|ões|aço|a)|viadage*|viadin*|boiol(a|as|inha|agem)|baitol(a|as|o)|sapatona|sapatonas|sapatones|fufa|fufas|traveco|travecos|traveca|travecão|traveko|traveco|rabeta|rabetas|larilas|gayzinho|gayzão|gayzola|bichola|bichice / bambi de / boneca de merda / homossexual de merda / rabo arrombado
-sua|seu|és|é|grande|tua|suas|teu|seus|cala bicha|bichas|bichona
-sua|seu|és|é|que|teu|seus|grande|bando|seu|ô|de|cala veado|veados|veadinho|veadinhos
+sua|seu|és|grande|tua|suas|teu|seus|cala bicha|bichas|bichona
+sua|seu|és|que|teu|seus|grande|bando|seu|de|cala veado|veados|veadinho|veadinhos
 veadinho|veadagem|bicha nojenta|louca|má|feia|do|de|velha
 cabr(ão|ões|ona|onas|ao|oes|onzinho)|kabrão|kabrao
-seu|és|é|sois|grande|seus|és|que|filho|um|o|de|maior|teu corno|cornos|cornudo|cornuda|cornudos|chifrudo
+seu|és|sois|grande|seus|és|que|filho|um|o|de|maior|teu corno|cornos|cornudo|cornuda|cornudos|chifrudo
 corno manso|do|de|da|cuzão|filho
 chifrudo|chifruda
 merd(a|as|oso|osos|osa|ice|inha|inhas)|merdinh*|mierda|m3rda|merdas|esmerdad*|comerda
 ~porra|porras
 !levou|levar|deu|dar porrada
 vaca|cadela|piranha|galinha|porca|cachorra|cobra|vadia|égua|puta|biscate gorda|vadia|nojenta|safada|imunda|de|do|estúpida|puta|vagabunda|suja
-sua|és|é|essa|seu|suas|uma|que|tua|és|tua|mãe|foste vaca|cadela|piranha|porca|cachorra|vadia|vagabunda|vagabundas|vadias|rameira|galdéria|biscate|quenga|égua|ordinária|lambisgóia|jumenta|rapariga|galinha|égua
+sua|és|essa|seu|suas|uma|que|tua|és|tua|mãe|foste vaca|cadela|piranha|porca|cachorra|vadia|vagabunda|vagabundas|vadias|rameira|galdéria|biscate|quenga|égua|ordinária|lambisgóia|jumenta
 tua|sua mãe|mae|irmã|avó é|dá|chupa|mama|leva uma|a|o|no? puta|zona|cu|vaca|pau|piroca|rola|piça|caralho|piranha
 fodo|comi|como|vou|fodi|comia a|foder|comer tua|a|sua mãe|tua|sua? mãe|mae|irmã?
 come|comer|coma|comam|vai|engole|lambe comer|comem? merda|bosta
