@@ -2,6 +2,7 @@ import type { EventKind } from '../events/kinds.ts'
 import { variablesOf } from '../events/variables.ts'
 import { hasTemplate, type Part } from '../parts/part.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
+import { templateMistakes } from '../text/templateMistakes.ts'
 import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
 
 /** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
@@ -16,6 +17,15 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
       words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`,
       remedy: null,
     }))
+    for (const { type, reason } of templateMistakes(nodes, variablesOf(kinds)))
+      if (type === 'otherCurrency')
+        remarks.push({
+          type: 'templateProblem',
+          partId: part.id,
+          level: 'wrong',
+          words: `“${part.name}”: ${reason}.`,
+          remedy: null,
+        })
     const unknown = unknownVariables(nodes, kinds)
     for (const name of unknown)
       remarks.push({

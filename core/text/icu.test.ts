@@ -66,6 +66,24 @@ describe('templates forgive', () => {
     expect(ours(template, { n: 2 })).toContain(template.slice(0, 3))
   })
 
+  it.each([
+    '{n, plural, =x {none} other {#}}',
+    '{when, date, short}',
+    '{n, number, ::scientific}',
+    '{n, spellout}',
+    "{n, plural, one {it''s '{'#'}'} few}",
+  ])('and what they cannot read is not read by halves: %s', (template) =>
+    expect(ours(`so ${template} there`, { n: 2, name: 'Zoë' })).toBe(`so ${template} there`),
+  )
+  it('reads exact numbers below nought', () =>
+    expect(ours('{n, plural, =-1 {one less} other {#}}', { n: -1 })).toBe('one less'))
+  it.each(['', 'xx_YY!', 'de_DE', 'not a locale', '🥐'])('and locale %j throws nothing', (locale) => {
+    const amount = { amountMinor: 1250, currency: 'EUR' }
+    expect(ours('{n, plural, one {a} other {#}} {n, number, ::.0} {amount}', { n: 2, amount }, locale)).toContain('12')
+  })
+  it('and a currency that is none stands behind its number', () =>
+    expect(ours('{amount}', { amount: { amountMinor: 1250, currency: 'crumbs' } })).toBe('12.5 crumbs'))
+
   it('points at the letter', () => {
     expect(parseTemplate('{n, plural, ne {x} other {y}}').problems).toEqual([
       { at: 12, reason: '"ne" is not one, few, many, other or =5' },
@@ -119,7 +137,9 @@ describe('values', () => {
   it('of money are written as the locale writes money, and count in their major unit', () => {
     const amount = { amountMinor: 250_000, currency: 'EUR' }
     expect(ours('{amount}', { amount }, 'en-IE')).toBe('€2,500.00')
-    expect(ours('{amount, number, ::currency/USD}', { amount }, 'en-US')).toBe('$2,500.00')
+    // With the sign of another currency it would be another amount.
+    for (const style of ['::currency', '::currency/USD', '::currency/EUR'])
+      expect(ours(`{amount, number, ${style}}`, { amount }, 'en-IE')).toBe('€2,500.00')
     expect(ours('{amount, plural, one {euro} other {euros}}', { amount: { amountMinor: 100, currency: 'EUR' } })).toBe(
       'euro',
     )

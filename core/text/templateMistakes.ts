@@ -3,6 +3,7 @@ import type { TemplateNode } from './template.ts'
 
 /** Something in a template that is read and means something else than whoever typed it may think. */
 export interface TemplateMistake {
+  type: 'neverCarried' | 'otherCurrency'
   /** UTF-16 units from the template's start. */
   at: number
   raw: string
@@ -23,9 +24,9 @@ export function templateMistakes(
     const { at, raw, name } = node
     const variable = variables.find((each) => each.name === name)
     const mistakes: TemplateMistake[] = []
-    if (!variable) mistakes.push({ at, raw, reason: `this kind of event never carries {${name}}; it stays empty` })
+    if (!variable) mistakes.push({ type: 'neverCarried', at, raw, reason: `this kind of event never carries {${name}}; it stays empty` })
     else if (node.type === 'number' && variable.type === 'money' && node.style.startsWith('::currency/'))
-      mistakes.push({ at, raw, reason: `{${name}} is shown in its own currency and never converted; write ::currency` })
+      mistakes.push({ type: 'otherCurrency', at, raw, reason: `{${name}} is shown in its own currency and never converted; write ::currency` })
     const inside = 'options' in node ? node.options.flatMap((option) => templateMistakes(option.nodes, variables)) : []
     return [...mistakes, ...inside]
   })

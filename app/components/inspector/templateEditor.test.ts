@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { timeScale, nearest } from '../score/timeScale.ts'
 import { keyLabel } from '../../stores/commands.ts'
+import { variablesOf } from '../../../core/events/variables.ts'
 import { diagnostics } from './templateEditor.ts'
 
-const known = new Set(['name', 'months'])
+const known = variablesOf(['subscription'])
 
 describe('what the editor of words marks', () => {
   it('is nothing where all is well', () =>
@@ -17,6 +18,20 @@ describe('what the editor of words marks', () => {
     const text = '{months, plural, other {{amount}}}'
     expect(diagnostics(text, known)).toEqual([
       { from: 24, to: 32, severity: 'warning', message: 'this kind of event never carries {amount}; it stays empty' },
+    ])
+  })
+})
+
+describe('amounts', () => {
+  it('asked for in another currency are marked: none is ever converted', () => {
+    const text = 'tipped {amount, number, ::currency/EUR}, {amount, number, ::currency}'
+    expect(diagnostics(text, variablesOf(['tip']))).toEqual([
+      {
+        from: 7,
+        to: 39,
+        severity: 'warning',
+        message: '{amount} is shown in its own currency and never converted; write ::currency',
+      },
     ])
   })
 })

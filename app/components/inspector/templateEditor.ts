@@ -20,7 +20,8 @@ import {
 } from '@codemirror/view'
 import type { VariableDeclaration } from '../../../core/events/variables.ts'
 import { pageNonce } from '../../../player/textNodes.ts'
-import { parseTemplate, type TemplateNode } from '../../../core/text/template.ts'
+import { parseTemplate } from '../../../core/text/template.ts'
+import { templateMistakes } from '../../../core/text/templateMistakes.ts'
 
 export interface TemplateEditor {
   setText(text: string): void
@@ -119,7 +120,7 @@ function forVariables(variables: readonly VariableDeclaration[]): Extension {
   const known = new Set(variables.map((variable) => variable.name))
   return [
     chips(known),
-    linter((view) => diagnostics(view.state.doc.toString(), known), { delay: 250 }),
+    linter((view) => diagnostics(view.state.doc.toString(), variables), { delay: 250 }),
     autocompletion({ override: [(context) => complete(context, variables)], icons: false }),
   ]
 }
