@@ -1,7 +1,7 @@
 import type { Coverage } from './coverage.ts'
 import type { DrawnCoverage } from './isDrawn.ts'
-import { missing, type Dimension } from './space.ts'
-import type { Region } from './region.ts'
+import { isPossible, missing, type Dimension, type Space } from './space.ts'
+import type { Box, Region } from './region.ts'
 
 /** A stretch of an axis on which the same variations can play. */
 export interface AxisStretch {
@@ -11,6 +11,8 @@ export interface AxisStretch {
   ids: string[]
   /** Something on this stretch finds no variation. */
   hasGap: boolean
+  /** Not everywhere on it: where exactly hangs on another direction, as a day of the year does on a date. */
+  isPerhaps: boolean
 }
 
 /** One line of the drawing. */
@@ -57,7 +59,10 @@ export function axisOf(coverage: DrawnCoverage, wanted: number | null = null): C
     const onRow = (region: Region) =>
       facet === null || value === null
         ? region
-        : region.filter((box) => (box[facet * 2] as number) <= value && (box[facet * 2 + 1] as number) >= value)
+        : region
+            .filter((box) => (box[facet * 2] as number) <= value && (box[facet * 2 + 1] as number) >= value)
+            .map((box) => narrowed(box, facet, value, value))
+            .filter((box) => isPossible(space, box))
     // A kind that never says what the axis shows is one stretch.
     const along =
       dimension !== null && onRow(space.whole).some((box) => (box[dimension * 2 + 1] as number) > missing)
@@ -66,6 +71,7 @@ export function axisOf(coverage: DrawnCoverage, wanted: number | null = null): C
     return {
       value,
       stretches: stretchesOf(
+        space,
         along,
         variations.map(({ id, plays }) => ({ id, region: onRow(plays) })),
         onRow(gaps),
@@ -76,33 +82,50 @@ export function axisOf(coverage: DrawnCoverage, wanted: number | null = null): C
   return { dimension, facet, rows }
 }
 
+/** What of a box lies between two values of one direction. */
+const narrowed = (box: Box, dimension: number, first: number, last: number): Box => [
+  ...box.slice(0, dimension * 2),
+  Math.max(box[dimension * 2] as number, first),
+  Math.min(box[dimension * 2 + 1] as number, last),
+  ...box.slice(dimension * 2 + 2),
+]
+
 function stretchesOf(
+  space: Space,
   dimension: number | null,
   variations: readonly { id: string; region: Region }[],
   gaps: Region,
-  last: number,
+  farthest: number,
 ): AxisStretch[] {
   const at = (dimension ?? 0) * 2
-  const covers = (region: Region, first: number) =>
+  const covers = (region: Region, first: number, last: number) =>
     dimension === null
       ? region.length > 0
-      : region.some((box) => (box[at] as number) <= first && (box[at + 1] as number) >= first)
+      : region.some(
+          (box) =>
+            (box[at] as number) <= first &&
+            (box[at + 1] as number) >= first &&
+            isPossible(space, narrowed(box, dimension, first, last)),
+        )
   const cuts = new Set([0])
   if (dimension !== null) {
     for (const box of [...variations.flatMap(({ region }) => region), ...gaps]) {
       if ((box[at] as number) > missing) cuts.add(box[at] as number)
-      if ((box[at + 1] as number) < last) cuts.add((box[at + 1] as number) + 1)
+      if ((box[at + 1] as number) < farthest) cuts.add((box[at + 1] as number) + 1)
     }
   }
   const firsts = [...cuts].filter((cut) => cut >= 0).sort((a, b) => a - b)
   const stretches: AxisStretch[] = []
   firsts.forEach((first, index) => {
-    const ids = variations.filter(({ region }) => covers(region, first)).map(({ id }) => id)
-    const hasGap = covers(gaps, first)
+    const last = (firsts[index + 1] ?? farthest + 1) - 1
+    const playing = variations.filter(({ region }) => covers(region, first, last))
+    const ids = playing.map(({ id }) => id)
+    const hasGap = covers(gaps, first, last)
+    const isPerhaps = playing.some(({ region }) => !covers(region, first, first) || !covers(region, last, last))
     const before = stretches.at(-1)
-    const end = (firsts[index + 1] ?? last + 1) - 1
-    if (before && before.hasGap === hasGap && before.ids.join() === ids.join()) before.last = end
-    else stretches.push({ first, last: end, ids, hasGap })
+    if (before && before.hasGap === hasGap && before.isPerhaps === isPerhaps && before.ids.join() === ids.join())
+      before.last = last
+    else stretches.push({ first, last, ids, hasGap, isPerhaps })
   })
   return stretches
 }

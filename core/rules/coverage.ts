@@ -3,7 +3,7 @@ import type { Listener } from './fields.ts'
 import { intersect, OutOfBoxes, subtract, tidy, unite, type Box, type BoxBudget, type Region } from './region.ts'
 import { implies, shapeOf } from './implies.ts'
 import { all, any, conditionOf, find, not, stretchesOf, type Condition } from './search.ts'
-import { regionOf, spaceOf, type Space } from './space.ts'
+import { isPossible, regionOf, spaceOf, type Space } from './space.ts'
 
 /** What becomes of one variation among the others of its alert. */
 export interface VariationCoverage {
@@ -51,8 +51,9 @@ export const coverageBudget: CoverageBudget = { boxes: 8_000_000, comparisons: 2
  * wherever one of its members is the first that holds, and there each member that holds may be drawn. Boxes: at most
  * (comparisons × 2) ^ fields, in practice a few for each rule. Beyond the budget nothing is drawn, and what can be said
  * of each variation is found by search, which needs no boxes: whether it plays, who hides it, whether nothing plays
- * anywhere. The matcher and this never disagree, but for what they treat as if it had nothing to do with each other
- * (see `Dimension`).
+ * anywhere. The matcher and this never disagree about what can come. Boxes in which nothing can are left out; one in
+ * which something can is drawn whole, with what of it never comes: along an axis that is said to
+ * be perhaps (see `axisOf`).
  */
 export function coverageOf(
   listener: Listener,
@@ -72,6 +73,7 @@ export function coverageOf(
 }
 
 function drawn(space: Space, variations: readonly Ruled[], budget: BoxBudget): Coverage {
+  const possible = (region: Region) => region.filter((box) => isPossible(space, box))
   const regions = variations.map(({ rule }) => regionOf(space, rule, budget))
   const groupOf = (index: number) => variations[index]?.share?.group ?? null
 
@@ -95,18 +97,23 @@ function drawn(space: Space, variations: readonly Ruled[], budget: BoxBudget): C
     const region = regions[index] ?? []
     const group = groupOf(index)
     const won = group === null ? (firsts[index] ?? []) : intersect(region, wins.get(group) ?? [], budget)
-    const plays = tidy(won, budget)
-    const hidden = tidy(subtract(region, plays, budget), budget)
+    const whole = tidy(won, budget)
+    const plays = possible(whole)
+    const hidden = possible(tidy(subtract(region, whole, budget), budget))
     const by = variations.flatMap((other, at) =>
-      at < index && (group === null || groupOf(at) !== group) && intersect(hidden, regions[at] ?? [], budget).length > 0
+      at < index &&
+      (group === null || groupOf(at) !== group) &&
+      possible(intersect(hidden, regions[at] ?? [], budget)).length > 0
         ? [other.id]
         : [],
     )
     return { id, plays, hidden, by, state: stateOf(rule, plays.length > 0, hidden.length > 0) }
   })
-  const gaps = tidy(
-    regions.reduce<Region>((left, region) => subtract(left, region, budget), space.whole),
-    budget,
+  const gaps = possible(
+    tidy(
+      regions.reduce<Region>((left, region) => subtract(left, region, budget), space.whole),
+      budget,
+    ),
   )
   return { space, variations: covered, gaps, gap: gaps[0] ?? false }
 }

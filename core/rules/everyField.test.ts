@@ -8,9 +8,11 @@ import { comparisonsFor, faultOfRule } from './checkRule.ts'
 import { chooseVariation } from './choose.ts'
 import type { Circumstances } from './circumstances.ts'
 import type { Ruled } from './chosen.ts'
+import { coverageOf } from './coverage.ts'
 import { drawnCoverage } from '../../test/arrange/drawnCoverage.ts'
 import { exampleOf } from './exampleOf.ts'
 import { fieldsOf, type Listener, type RuleField } from './fields.ts'
+import { isDrawn } from './isDrawn.ts'
 import { boundaryRange, canMoveBoundary, movedBoundary } from './moveBoundary.ts'
 import { holdsPoint } from './region.ts'
 import { rule as ruleSchema, type Comparison, type Rule } from './schema.ts'
@@ -136,7 +138,9 @@ describe('coverage of every field there is, over several kinds', () => {
     fc.assert(
       fc.property(ruled, happened, (variations, { event, circumstances }) => {
         const values = ruleValuesOf(event, channel, circumstances, listener.offer)
-        const { space, variations: covered, gaps } = drawnCoverage(listener, variations)
+        const coverage = coverageOf(listener, variations)
+        fc.pre(isDrawn(coverage))
+        const { space, variations: covered, gaps } = coverage
         const point = pointOf(space, values)
         const { variation } = chooseVariation(variations, values, 'k')
         expect(covered.filter(({ plays }) => holdsPoint(plays, point)).map(({ id }) => id)).toEqual(
@@ -181,7 +185,8 @@ describe('coverage of every field there is, over several kinds', () => {
     fc.assert(
       fc.property(ruled, happened, (variations, { event, circumstances }) => {
         const values = ruleValuesOf(event, channel, circumstances, listener.offer)
-        const coverage = drawnCoverage(listener, variations)
+        const coverage = coverageOf(listener, variations)
+        fc.pre(isDrawn(coverage))
         const point = pointOf(coverage.space, values)
         const { variation } = chooseVariation(variations, values, 'k')
         for (const facet of facetsOf(coverage)) {

@@ -128,6 +128,9 @@ const distanceOf = (at: readonly number[], box: Box) =>
     0,
   )
 
+/** No rule asks for it: what stands between pieces must not make another one of them. */
+const betweenPieces = ' … '
+
 /** What a text has to be, or has to contain. */
 interface Wanted {
   whole: string | null
@@ -175,7 +178,7 @@ function exampleIn(
     }
   })
   for (const [id, { whole, pieces, isElsewhere }] of texts)
-    if (isElsewhere) writers[id]?.(data, whole ?? (pieces.join(' ') || 'something else'))
+    if (isElsewhere) writers[id]?.(data, whole ?? (pieces.join(betweenPieces) || 'something else'))
   if (roles.length > 0 && data.viewer) data.viewer = { ...(data.viewer as object), roles }
   const example = {
     event: { ...event, occurredAtMs, data } as CanonicalEvent,

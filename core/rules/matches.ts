@@ -1,10 +1,12 @@
+import { foldCase } from '../text/foldCase.ts'
 import { calendarSpans } from './calendar.ts'
 import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 import type { RuleValues } from './values.ts'
 
 /**
- * Whether one comparison holds. Numbers are compared as numbers, everything else as text; contained text without regard
- * to case. Of several values it is enough that one is listed.
+ * Whether one comparison holds. Numbers are compared as numbers, everything else as text: composed and without regard
+ * to case (`foldCase`), whether it has to be the whole or a part of it. Of several values it is enough that one is
+ * listed.
  */
 export function comparisonHolds(comparison: Comparison, values: RuleValues): boolean {
   const value = values[comparison.field]
@@ -33,12 +35,23 @@ export function comparisonHolds(comparison: Comparison, values: RuleValues): boo
     case 'noneOf':
       return !isListed(comparison.values, value)
     case 'contains':
-      return String(value).toLowerCase().includes(comparison.text.toLowerCase())
+      return foldCase(String(value)).includes(foldCase(comparison.text))
   }
 }
 
+/** Every decision asks the same lists; a rule is never changed in place. */
+const foldedLists = new WeakMap<readonly string[], ReadonlySet<string>>()
+
+function foldedOf(listed: readonly string[]): ReadonlySet<string> {
+  const kept = foldedLists.get(listed) ?? new Set(listed.map(foldCase))
+  foldedLists.set(listed, kept)
+  return kept
+}
+
 function isListed(listed: readonly string[], value: number | string | readonly string[]): boolean {
-  return typeof value === 'object' ? value.some((each) => listed.includes(each)) : listed.includes(String(value))
+  if (typeof value === 'object') return value.some((each) => listed.includes(each))
+  const text = String(value)
+  return listed.includes(text) || foldedOf(listed).has(foldCase(text))
 }
 
 const termHolds = (term: RuleTerm, values: RuleValues): boolean =>

@@ -141,7 +141,7 @@ interface Round {
 }
 
 function* decide(
-  { stretches, budget }: Search,
+  { space, stretches, budget }: Search,
   condition: Condition,
   near: readonly number[] | null,
   whole: Box,
@@ -155,11 +155,15 @@ function* decide(
     return near ? inside.sort((a, b) => distance(near[at] as number, a) - distance(near[at] as number, b)) : inside
   })
 
+  const spanAt = (at: number) => decided.stretches[at] ?? range(at)
+
   function* walk(elsewhere: number): Generator<Box> {
     if (budget.left < spared) return
     decided.openAt = -1
     const known = condition(decided)
     if (known === false) return
+    budget.left -= space.ties.length
+    if (!space.ties.every((tie) => tie(spanAt))) return
     const at = decided.openAt
     if (known) {
       if (elsewhere >= least) yield decided.stretches.flatMap((stretch, each) => [...(stretch ?? range(each))])

@@ -1,7 +1,9 @@
+import { foldCase } from '../text/foldCase.ts'
 import { calendarSpans, lastOnScale } from './calendar.ts'
 import { fieldOf, fieldsOf, largestNumber, saysField, type Listener, type RuleField } from './fields.ts'
 import { intersect, subtract, tidy, unite, type Box, type BoxBudget, type Region } from './region.ts'
 import { comparisonsOf, isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
+import { tiesOf, type Tie } from './ties.ts'
 import type { RuleValues } from './values.ts'
 
 /** An event that does not say a field has this value there. */
@@ -10,8 +12,8 @@ export const missing = -1
 /**
  * One direction of the space that rules divide. Numbers, money and time are themselves. A choice or a text is the place
  * of its value in `values`, and one more place for every other text. What contains a text is a direction of its own, 0
- * or 1: it is treated as if it had nothing to do with the text itself. So is each value of a set that rules ask for.
- * Day, date and weekday are treated as if they had nothing to do with each other.
+ * or 1; so is each value of a set that rules ask for. What directions have to do with each other is in the space's
+ * `ties`.
  */
 export interface Dimension {
   id: string
@@ -28,7 +30,13 @@ export interface Space {
   dimensions: readonly Dimension[]
   /** Everything that can come: a box for each kind. What a kind never says is missing there. */
   whole: Region
+  /** What holds between directions: points that break one never come. */
+  ties: readonly Tie[]
 }
+
+/** Whether anything in a box can come. */
+export const isPossible = ({ ties }: Space, box: Box): boolean =>
+  ties.every((tie) => tie((at) => [box[at * 2] as number, box[at * 2 + 1] as number]))
 
 const lastOf = (field: RuleField) =>
   field.type === 'clock' || field.type === 'season' || field.type === 'date' ? lastOnScale[field.type] : largestNumber
@@ -51,7 +59,7 @@ export function spaceOf(listener: Listener, rules: readonly (Rule | null)[]): Sp
       return [fieldOf({ kinds: [kind], offer }, field.id)?.mayBeMissing ? missing : 0, last]
     }),
   )
-  return { kinds, dimensions, whole }
+  return { kinds, dimensions, whole, ties: tiesOf(dimensions) }
 }
 
 function dimensionsOf(field: RuleField, asked: readonly Comparison[]): Dimension[] {
@@ -76,10 +84,12 @@ function dimensionsOf(field: RuleField, asked: readonly Comparison[]): Dimension
     ]
   if (field.type !== 'text') return [{ id: field.id, field, values: null, contained: null, last: lastOf(field) }]
   const texts = new Set(
-    asked.flatMap((comparison) => (comparison.is === 'contains' ? [comparison.text.toLowerCase()] : [])),
+    asked.flatMap((comparison) => (comparison.is === 'contains' ? [foldCase(comparison.text)] : [])),
   )
+  // Spelled in several ways it is one text: the first stands for all.
+  const told = [...new Map(listed.toReversed().map((value) => [foldCase(value), value])).values()].toReversed()
   return [
-    ...(listed.length > 0 ? [{ id: field.id, field, values: listed, contained: null, last: listed.length }] : []),
+    ...(told.length > 0 ? [{ id: field.id, field, values: told, contained: null, last: told.length }] : []),
     ...[...texts].map(isIn),
   ]
 }
@@ -90,9 +100,9 @@ export function pointOf({ dimensions }: Space, values: RuleValues): number[] {
     const value = values[field.id]
     if (value === undefined) return missing
     if (typeof value === 'object') return value.includes(contained ?? '') ? 1 : 0
-    if (contained !== null) return String(value).toLowerCase().includes(contained) ? 1 : 0
+    if (contained !== null) return foldCase(String(value)).includes(contained) ? 1 : 0
     if (listed === null) return typeof value === 'number' ? Math.min(last, Math.max(0, value)) : missing
-    const place = listed.indexOf(String(value))
+    const place = listed.findIndex((each) => foldCase(each) === foldCase(String(value)))
     if (place >= 0) return place
     return field.type === 'choice' ? missing : listed.length
   })
@@ -148,7 +158,7 @@ export function askedBy(space: Space, comparison: Comparison): { isAny: boolean;
 
 function isMeant(term: Comparison, field: RuleField, contained: string | null): boolean {
   if (field.type === 'set') return 'values' in term && term.values.includes(contained ?? '')
-  return contained === (term.is === 'contains' ? term.text.toLowerCase() : null)
+  return contained === (term.is === 'contains' ? foldCase(term.text) : null)
 }
 
 /** The values of its field for which a comparison holds. */
@@ -175,8 +185,8 @@ function spansOf(comparison: Comparison, { values, last }: Dimension): [first: n
       return [[1, 1]]
     case 'oneOf':
     case 'noneOf': {
-      const isWanted = (place: number) =>
-        comparison.values.includes(values?.[place] ?? '') === (comparison.is === 'oneOf')
+      const wanted = new Set(comparison.values.map(foldCase))
+      const isWanted = (place: number) => wanted.has(foldCase(values?.[place] ?? '')) === (comparison.is === 'oneOf')
       return Array.from({ length: last + 1 }, (_, place) => place)
         .filter(isWanted)
         .map((place) => [place, place])

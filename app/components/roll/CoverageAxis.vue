@@ -45,7 +45,7 @@ const facet = computed(() =>
   axis.value.facet === null ? null : (props.coverage.space.dimensions[axis.value.facet] ?? null),
 )
 const signature = (row: AxisRow) =>
-  row.stretches.map(({ first, ids, hasGap }) => `${first}:${ids.join('+')}:${hasGap}`).join()
+  row.stretches.map(({ first, ids, hasGap, isPerhaps }) => `${first}:${ids.join('+')}:${hasGap}:${isPerhaps}`).join()
 /** Rows that say the same are drawn once. */
 const rows = computed(() => {
   const { rows: all } = axis.value
@@ -63,8 +63,8 @@ const handles = computed(() => {
     .map((at) => ({ at, range: boundaryRange(props.alert.variations, id, at, at * 10 + 100) }))
 })
 const nameOf = (id: string) => props.alert.variations.find((each) => each.id === id)?.name ?? id
-const namesOf = ({ ids, hasGap }: AxisStretch) =>
-  [...ids.map(nameOf), ...(hasGap ? ['nothing plays'] : [])].join(' or ')
+const namesOf = ({ ids, hasGap, isPerhaps }: AxisStretch) =>
+  [...(isPerhaps ? ['perhaps'] : []), [...ids.map(nameOf), ...(hasGap ? ['nothing plays'] : [])].join(' or ')].join(' ')
 const valueWords = (value: number) => (field.value ? wordsOfValue(field.value, value, channel.value) : '')
 function facetWords({ value }: AxisRow): string {
   const { field: of, contained } = facet.value ?? {}

@@ -20,7 +20,7 @@ const onlyWordShare = 2
 const letterShare = 1
 const hintShare = 0.5
 /** Of the likeliest language's evidence, so much makes another one likely too. */
-const likelyRatio = 0.6
+const likelyRatio = 0.8
 const sureRatio = 0.95
 
 /** Whether a sentence may be in a language, or most likely is: as likely as in any other. */

@@ -345,5 +345,9 @@ cunt*|*cunt|*cunts|*cunty
 !cox|dix|cummings|tycoon|tycoons|fucus|fucuses|fucoid*|quaff*|phots|cushite*|cushitic*|peshitta|shittim*|blackcock*
 ?effing|arsed|hoe|hoes
 these|those|dumb|stupid|dirty hoe|hoes
+?suicide|suicidal|hitler|nazi|nazis|holocaust|genocide|rapey|gaschamber|lynch*|murderer|noose
+?white supremac*|nationalis*
+?gas chamber|chambers
+?slave|slaves|lynching
 `,
 }

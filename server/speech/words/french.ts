@@ -178,5 +178,6 @@ je|on|nous t|vous|l emmerde|emmerdons
 !familie|famille|monsieur|madame|mme|m|docteur|rue Cocu|Connard|Conard|Bite|Cul|Bonnard|Pine|Labite
 ?chiasse|foutre
 ?t'emmerde|emmerde|emmerdes|emmerdez|con|connes|cons / gros|sale|petit bâtard
+?hitler|nazi|nazis|suicid*|shoah|génocide|violeur*|pendaison|exterminer|abruti|débile mental
 `,
 }

@@ -150,5 +150,6 @@ vollspast|oberspast|totalspast|spastenkind
 !Blatte|Muckefuck*|FDP|Fuder|Pute|Puten|Puter|Putern|salopp*|spick|spicken|wog|zog|wank|wanken|wankt|Mufti
 !Java|Küken|hörig*|Luder
 ?abschaum|kameltreiber|verschlampt
+?hitler|nazi|nazis|selbstmord*|suizid*|umbringen|erhäng*|vergas*|holocaust|judenstern|abschlachten|krepier*|vollidiot*
 `,
 }

@@ -143,5 +143,6 @@ robi|zrób|zrob|zrobisz|obciągnij|robisz mi|mu|jej|nam? loda|lodzika|laskę|ga�
 !homo sapiens|erectus
 !Chojn*|chojrak*|choj*
 !brudas
+?hitler*|nazist*|samobój*|powies*|powieś*|zabij się|holokaust*|gwałci*|gazow*
 `,
 }

@@ -132,7 +132,7 @@ pula|pule|salta|salte|atira|atire|joga|jogue|lança te|se? da|do|de|pela|para|du
 atira|joga te|se para|na|no frente|debaixo|baixo do|da|dum|de comboio|trem|carro|um
 corta|corte|cortem|abre|rasga os|as|o|a|teus|seus|tuas os|teus|seus? pulsos|veias|pescoço|garganta
 morre|morra|morram|morrer|morrer logo|diabo|desgraça|seu|sua|praga|desgraçado|maldito|filho|cabrão|fdp|verme|lixo|já|cancro|miserável|nojento
-tomara|espero|desejo|quero|oxalá que tu|você|tua mãe|tua família|todos|vocês? morras|morra|morram|apodreças
+tomara|espero|desejo|quero|oxalá que tu|você|tua|todos|vocês? mãe|família? morras|morra|morram|apodreças
 acaba|acabe|termina com a? tua|sua|essa vida
 bebe|toma|beba|tome|engole lixívia|veneno|cianeto|ácido|soda|lexívia
 uma|um bala|tiro na|no|nos tua|sua|teu|seu|teus|meio? cabeça|testa|cornos
@@ -166,5 +166,6 @@ fdp|fdps|vsf|vtf
 !Pinto|Veado|Rego|Picão|Bicha ^
 !família|senhor|senhora|sr|sra|dona|dom|doutor|professor|rua ^? Pinto|Veado|Rego|Bicha|Cabrão|Porra
 !pinto amarelo|amarelos
+?hitler|nazi|nazis|nazista*|suicid*|enforca*|holocausto|estupr*|violador*|exterminar
 `,
 }

@@ -117,7 +117,7 @@ mamahuevos|monguer|mongui
 # self-harm
 mátate|matate|mátense|matense|mataos|suicídate|suicidate|suicídense|suicidense|suicidaos|ahórcate|ahorcate|ahórquense|cuélgate|cuelgate|muérete|muerete|muéranse|mueranse|degüéllate|degollate|envenénate|envenenate|desángrate|inmólate|ahógate|electrocútate
 pégate|pegate|dispárate|disparate|métete|metete un ya? tiro|plomazo|balazo
-!muérete|muerete de
+!muérete|muerete de risa|envidia|hambre|ganas|miedo|vergüenza|amor|frío|calor|gusto|asco|sueño
 !pégate|pegate a|al|con|un baño|bañito|rato
 tírate|tirate|lánzate|lanzate|arrójate|arrojate|aviéntate|aventate|salta|saltá|brinca|bótate por|de|desde|del|a|al|bajo la|el|un|una|las? ventana|ventanas|puente|balcón|balcon|tejado|edificio|tren|metro|vías|vias|azotea|precipicio|acantilado|barranco|camión|coche|terraza|quinto
 córtate|cortate|cortaos|córtese las|tus venas|muñecas
@@ -157,5 +157,6 @@ judiada judía
 !concha de|del mar|vieira|peregrino|acústica
 !pinche|pinches de cocina
 ?conchudo
+?hitler|nazi|nazis|suicid*|ahorc*|holocausto|violador*|asesin*|exterminar|imbéciles
 `,
 }

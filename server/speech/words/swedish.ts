@@ -142,5 +142,6 @@ discofitta|snedfitta|jävlafitta|horfitta|äckelfitta|fettfitta|råttfitta|bögf
 !foder|fodret|fick|ficka|fickan|fickor|fickorna|fickla*|bog|bogar|bogarna|bogen|rov|rovet|rovar|höra|höras|hör|hörde|tillhöra|förhöra|upphöra|bönhöra|åhöra|slut|slutet|sluta*|slut*|sex|sexa|sexan|sextio*|sexton*|fart|farten|farter|sambo|sambor|sambon|slag|slagen|slaget|slags|spik|spikar|spiken|skänk|skänken|skänka|skänker|böner|bönor|bönorna|kurva|kurvan|kurvor|kurvorna|puta|putar|föd*|kafferast*|titten|trav|trava|travet|slick|slicka|huj|hej|höj*|käck*|kock|kocks|kockar|dick|kukeliku|kåk*|jäva|jävig*|pitt|rövar*|knutte|knuttar|polack*|buset|bus*|löda
 !Bögel|Fitger|Kukk|Hore
 ?avskum|avskummet|pedofil|pedofiler|kuk
+?hitler*|nazist*|nazism|självmord*|förintelsen|våldtä*|gaskammar*|äckel|äckliga
 `,
 }
