@@ -51,6 +51,8 @@ export interface SoundMeasured {
     shortTermMaxLufs: number
     rangeLu: number
     truePeakDbtp: number
+    /** How loud it counts for levelling; absent in what was measured before there was such a number. */
+    levelLufs?: number | undefined
   } | null
   /** Amplitudes 0…255 of each stretch in Base64, finest first. */
   waveform: { stretchMs: number; peaks: string }[]

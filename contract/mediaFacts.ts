@@ -10,8 +10,13 @@ export function mediaUrl(id: string): string {
 }
 
 /** The level of a measured sound; null for silence. */
-export function levelOf({ loudness, durationMs }: SoundMeasured): MeasuredLevel | null {
-  return loudness && levelledBy(loudness, durationMs)
+export function levelOf({
+  loudness,
+  durationMs,
+  leadingSilenceMs,
+  trailingSilenceMs,
+}: SoundMeasured): MeasuredLevel | null {
+  return loudness && levelledBy(loudness, durationMs - leadingSilenceMs - trailingSilenceMs)
 }
 
 /** A file as the engine knows it. */

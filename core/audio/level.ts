@@ -18,18 +18,25 @@ export interface MeasuredLevel {
   truePeakDbtp: number
 }
 
-/**
- * Below this, a sound is judged by its loudest moment: in a second and a half there is no average that anybody hears.
- */
-const momentaryBelowMs = 3000
+/** What is stored of a sound's loudness; what was measured by an older program lacks the number for levelling. */
+export type StoredLoudness = Pick<Loudness, 'integratedLufs' | 'momentaryMaxLufs' | 'truePeakDbtp'> & {
+  levelLufs?: number | undefined
+}
+
+const momentaryBelowMs = 1500
+const gatedFromMs = 6000
 
 /**
- * The loudness that a file is levelled by: integrated; of a sound under three seconds the loudest 400 ms, because the
- * decay after a stroke would make it count as quiet; under 400 ms all of it.
+ * The loudness that a file is levelled by: the number that was measured for it (`LoudnessMeter.levelOf`). What was
+ * measured before there was one goes from its loudest 400 ms to its integrated loudness by its length.
+ * @param heardMs without the silence at its edges
  * @returns null for silence, which has no level
  */
-export function levelledBy(loudness: Loudness, durationMs: number): MeasuredLevel | null {
-  const lufs = durationMs < momentaryBelowMs ? loudness.momentaryMaxLufs : loudness.integratedLufs
+export function levelledBy(loudness: StoredLoudness, heardMs: number): MeasuredLevel | null {
+  const share = Math.min(1, Math.max(0, (heardMs - momentaryBelowMs) / (gatedFromMs - momentaryBelowMs)))
+  const { momentaryMaxLufs: loudest, integratedLufs } = loudness
+  const blended = share === 0 ? loudest : loudest + (integratedLufs - loudest) * share
+  const lufs = loudness.levelLufs ?? blended
   return Number.isFinite(lufs) && Number.isFinite(loudness.truePeakDbtp)
     ? { lufs, truePeakDbtp: loudness.truePeakDbtp }
     : null

@@ -282,9 +282,12 @@ describe('levelling', () => {
     rangeLu: 0,
     truePeakDbtp: -9,
   }
-  it('goes by the loudest moment below three seconds, by the whole above', () => {
-    expect(levelledBy(quiet, 2999)).toEqual({ lufs: -20, truePeakDbtp: -9 })
-    expect(levelledBy(quiet, 3000)).toEqual({ lufs: -28, truePeakDbtp: -9 })
+  it('goes by the number measured for it; before there was one, from the loudest moment to the whole', () => {
+    expect(levelledBy({ ...quiet, levelLufs: -22 }, 100)).toEqual({ lufs: -22, truePeakDbtp: -9 })
+    expect(levelledBy(quiet, 1500)).toEqual({ lufs: -20, truePeakDbtp: -9 })
+    expect(levelledBy(quiet, 6000)).toEqual({ lufs: -28, truePeakDbtp: -9 })
+    for (let ms = 0; ms < 8000; ms += 10)
+      expect(Math.abs((levelledBy(quiet, ms)?.lufs ?? 0) - (levelledBy(quiet, ms + 10)?.lufs ?? 0))).toBeLessThan(0.02)
     expect(levelledBy({ ...quiet, integratedLufs: -Infinity }, 5000)).toBeNull()
   })
   it('says what keeps a sound from its target', () => {

@@ -13,14 +13,15 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 /**
  * Integrated loudness after BS.1770-4: the mean of 400 ms blocks, of which those below −70 LUFS, and then those 10 LU
  * below the mean of the rest, do not count.
- * @param blockPowers power of each block, overlapping by three quarters
- * @returns LUFS; −Infinity when nothing is above the gate
+ * @param blockPowers power of each block, overlapping by three quarters or more
+ * @returns LUFS, −Infinity when nothing is above the gate; and how many blocks counted
  */
-export function integratedLufs(blockPowers: readonly number[]): number {
+export function gated(blockPowers: readonly number[]): { lufs: number; counted: number } {
   const heard = blockPowers.filter((power) => lufsOf(power) > silenceLufs)
-  if (heard.length === 0) return -Infinity
+  if (heard.length === 0) return { lufs: -Infinity, counted: 0 }
   const gate = powerOf(lufsOf(mean(heard)) - 10)
-  return lufsOf(mean(heard.filter((power) => power > gate)))
+  const counted = heard.filter((power) => power > gate)
+  return { lufs: lufsOf(mean(counted)), counted: counted.length }
 }
 
 /**

@@ -1,5 +1,6 @@
 import { WeightedChannel } from './kWeighting.ts'
-import { integratedLufs, loudnessRangeLu, lufsOf } from './loudness.ts'
+import { gated, loudnessRangeLu, lufsOf } from './loudness.ts'
+import { speakersOf, weightOfSpeaker, type Speaker } from './speakers.ts'
 import { TruePeakChannel } from './truePeak.ts'
 
 /** What the leveller knows of a sound. Loudness in LUFS (−Infinity for silence), range in LU. */
@@ -21,20 +22,12 @@ const hopsPerStep = 10
 const hopsPerBlock = 40
 const hopsPerShortTerm = 300
 
-/**
- * Weights of BS.1770-4 table 3, by the channel's place in the orders in which files carry them. What is more than six
- * channels has no weights there; the first six count.
- */
-const weightsByCount: Record<number, readonly number[]> = {
-  // A mono file is heard from both speakers: it counts as the two equal channels that it is played as.
-  1: [2],
-  2: [1, 1],
-  3: [1, 1, 1],
-  4: [1, 1, 1.41, 1.41],
-  5: [1, 1, 1, 1.41, 1.41],
-  // The low-frequency effects do not count.
-  6: [1, 1, 1, 0, 1.41, 1.41],
-}
+/** With so little that is loud, a sound is levelled by its loudest moment; with so much, by its gated mean. */
+const momentaryBelowS = 1.5
+const gatedFromS = 6
+
+/** A mono file is heard from both speakers: it counts as the two equal channels that it is played as. */
+const monoWeights = [2]
 
 /**
  * Loudness after ITU-R BS.1770-4 and EBU R 128, measured while samples come: nothing of the sound is kept but a hundred
@@ -51,18 +44,23 @@ export class LoudnessMeter {
   private samplesDone = 0
   private hopStart = 0
 
-  /** @param channelCount 1…8. @throws RangeError for a rate or a number of channels that cannot be. */
+  /**
+   * @param channelCount 1…8
+   * @param speakers where each channel is heard from; as in a WAV file where nothing is said
+   * @throws RangeError for a rate or a number of channels that cannot be
+   */
   constructor(
     private readonly rateHz: number,
     channelCount: number,
+    speakers: readonly Speaker[] = speakersOf('wav', channelCount),
   ) {
     if (!(rateHz >= 8000 && rateHz <= 384_000))
       throw new RangeError(`LoudnessMeter: ${rateHz} Hz is no sampling rate that sounds have (8,000 to 384,000)`)
     if (!(channelCount >= 1 && channelCount <= 8))
       throw new RangeError(`LoudnessMeter: ${channelCount} channels (1 to 8)`)
-    this.weights = weightsByCount[Math.min(6, channelCount)] ?? []
+    this.weights = channelCount === 1 ? monoWeights : speakers.map(weightOfSpeaker)
     this.weighted = this.weights.map(() => new WeightedChannel(rateHz))
-    this.peaks = Array.from({ length: channelCount }, () => new TruePeakChannel(rateHz))
+    this.peaks = Array.from({ length: channelCount }, () => new TruePeakChannel())
   }
 
   /** Takes the next samples, one array for each channel, all of one length. */
@@ -94,12 +92,44 @@ export class LoudnessMeter {
     }
     return {
       // Too short for a single block of 400 ms: all of it, without gate.
-      integratedLufs: blocks.length > 0 ? integratedLufs(blocks) : lufsOf(all),
+      integratedLufs: blocks.length > 0 ? gated(blocks).lufs : lufsOf(all),
       momentaryMaxLufs: loudest(hopsPerBlock),
       shortTermMaxLufs: loudest(hopsPerShortTerm),
       rangeLu: loudnessRangeLu(this.stretches(hopsPerShortTerm, hopsPerStep)),
       truePeakDbtp: 20 * Math.log10(Math.max(0, ...this.peaks.map((peak) => peak.end()))),
     }
+  }
+
+  /**
+   * How loud a sound counts for levelling, by one rule for short and long ones: of what is heard in it, the loudest
+   * 400 ms (all of it where that is shorter), and from there over to the gated mean of BS.1770-4 as more of it is as
+   * loud as that: at 1.5 s of blocks above the gate none, at 6 s all of it. In a second there is no average that anybody
+   * hears, and the decay after a stroke would make it count as quiet. Silence at the edges changes nothing.
+   * @param first the first sample that is heard
+   * @param last the last one
+   * @returns LUFS; −Infinity for silence
+   */
+  levelOf(first: number, last: number): number {
+    const samples = last - first + 1
+    if (samples <= 0) return -Infinity
+    const sums =
+      this.energyOfHop > 0 ? [...this.sums, (this.sums.at(-1) ?? 0) + this.energyOfHop / this.hopSamples] : this.sums
+    const from = Math.max(0, Math.floor(first / this.hopSamples))
+    const to = Math.min(sums.length - 1, Math.ceil((last + 1) / this.hopSamples))
+    const powerOf = (start: number, end: number) => Math.max(0, (sums[end] as number) - (sums[start] as number))
+    if (samples < this.hopSamples * hopsPerBlock || to - from < hopsPerBlock)
+      return lufsOf((powerOf(from, to) * this.hopSamples) / samples)
+    const blocks: number[] = []
+    for (let end = from + hopsPerBlock; end <= to; end++) blocks.push(powerOf(end - hopsPerBlock, end) / hopsPerBlock)
+    const loudest = lufsOf(blocks.reduce((most, power) => Math.max(most, power), 0))
+    const { lufs, counted } = gated(blocks)
+    const countedS = (counted + hopsPerBlock - 1) / hopsPerSecond
+    const share = Math.min(1, Math.max(0, (countedS - momentaryBelowS) / (gatedFromS - momentaryBelowS)))
+    return share === 0 ? loudest : loudest + (lufs - loudest) * share
+  }
+
+  private get hopSamples(): number {
+    return this.rateHz / hopsPerSecond
   }
 
   private endHop(hopEnd: number): void {

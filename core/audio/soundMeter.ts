@@ -1,7 +1,10 @@
 import { LoudnessMeter, type Loudness } from './loudnessMeter.ts'
+import type { Speaker } from './speakers.ts'
 
 /** Everything that is measured of a sound. */
 export interface SoundMeasurement extends Loudness {
+  /** How loud it counts for levelling: see `LoudnessMeter.levelOf`. */
+  levelLufs: number
   durationMs: number
   rateHz: number
   channelCount: number
@@ -34,12 +37,16 @@ export class SoundMeter {
   private firstHeard = -1
   private lastHeard = -1
 
-  /** @throws RangeError for a rate or a number of channels that cannot be. */
+  /**
+   * @param speakers where each channel is heard from; as in a WAV file where nothing is said
+   * @throws RangeError for a rate or a number of channels that cannot be
+   */
   constructor(
     private readonly rateHz: number,
     private readonly channelCount: number,
+    speakers?: readonly Speaker[],
   ) {
-    this.loudness = new LoudnessMeter(rateHz, channelCount)
+    this.loudness = new LoudnessMeter(rateHz, channelCount, speakers)
   }
 
   get durationMs(): number {
@@ -67,6 +74,7 @@ export class SoundMeter {
     const isSilent = this.firstHeard < 0
     return {
       ...this.loudness.end(),
+      levelLufs: isSilent ? -Infinity : this.loudness.levelOf(this.firstHeard, this.lastHeard),
       durationMs: Math.round(this.durationMs),
       rateHz: this.rateHz,
       channelCount: this.channelCount,

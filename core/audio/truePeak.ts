@@ -16,11 +16,12 @@ function rowsFor(factor: number): Float64Array[] {
   })
 }
 
-/** How often BS.1770-4 wants the signal looked at between samples: to at least 192 kHz. */
-function factorFor(rateHz: number): number {
-  if (rateHz < 96_000) return 4
-  return rateHz < 192_000 ? 2 : 1
-}
+/**
+ * How many values are looked at for each sample. BS.1770-4 asks for at least 192 kHz; four are kept at every rate,
+ * because a sound that goes up to its own limit has peaks between samples at any: at most 0.7 dB are missed at 0.45 of
+ * the rate, 0.2 dB at a quarter of it.
+ */
+const oversampling = 4
 
 const skipBlock = 64
 
@@ -36,8 +37,8 @@ export class TruePeakChannel {
   private carried = new Float32Array(halfTaps * 2 - 1)
   private highest = 0
 
-  constructor(rateHz: number) {
-    this.rows = rowsFor(factorFor(rateHz))
+  constructor() {
+    this.rows = rowsFor(oversampling)
     this.gainBound = Math.max(1, ...this.rows.map((row) => row.reduce((sum, tap) => sum + Math.abs(tap), 0)))
   }
 

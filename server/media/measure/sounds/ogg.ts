@@ -1,5 +1,6 @@
 import { OggVorbisDecoder } from '@wasm-audio-decoders/ogg-vorbis'
 import { OggOpusDecoder } from 'ogg-opus-decoder'
+import { speakersOf } from '../../../../core/audio/speakers.ts'
 import { Refusal } from '../refusal.ts'
 import { piecesOf } from './pieces.ts'
 import type { DecodedPiece } from './decode.ts'
@@ -25,14 +26,20 @@ async function* decodeOgg(bytes: Uint8Array, decoder: OggDecoder): AsyncGenerato
   try {
     for (const piece of piecesOf(bytes)) {
       const decoded = await decoder.decode(piece)
-      if (decoded.samplesDecoded > 0) yield { channels: decoded.channelData, rateHz: decoded.sampleRate }
+      if (decoded.samplesDecoded > 0) yield pieceOf(decoded)
     }
     const rest = await decoder.flush()
-    if (rest.samplesDecoded > 0) yield { channels: rest.channelData, rateHz: rest.sampleRate }
+    if (rest.samplesDecoded > 0) yield pieceOf(rest)
   } finally {
     decoder.free()
   }
 }
+
+const pieceOf = ({ channelData, sampleRate }: { channelData: Float32Array[]; sampleRate: number }): DecodedPiece => ({
+  channels: channelData,
+  rateHz: sampleRate,
+  speakers: speakersOf('vorbis', channelData.length),
+})
 
 /** Whether the last page is whole and says that it is the last (RFC 3533 § 6: flag 4). */
 function endsWithLastPage(bytes: Uint8Array): boolean {

@@ -39,7 +39,7 @@ async function meter(pieces: AsyncIterable<DecodedPiece>): Promise<SoundMeasurem
       )
     if (first.channels.length > 8)
       throw new Refusal(`The sound has ${first.channels.length} channels; eight are the most.`, 'Export it as stereo.')
-    meter ??= new SoundMeter(first.rateHz, first.channels.length)
+    meter ??= new SoundMeter(first.rateHz, first.channels.length, first.speakers)
     meter.push(piece.channels)
     if (meter.durationMs > limits.soundMs)
       throw new Refusal('The sound is longer than ten minutes.', 'Cut out the part that an alert should play.')
@@ -57,6 +57,7 @@ export function soundMeasured({
   shortTermMaxLufs,
   rangeLu,
   truePeakDbtp,
+  levelLufs,
   ...facts
 }: SoundMeasurement): SoundMeasured {
   // A click in silence may have a peak and no loudness above the gate; it is levelled by its loudest moment.
@@ -72,6 +73,7 @@ export function soundMeasured({
           shortTermMaxLufs: rounded(shortTermMaxLufs),
           rangeLu: rounded(rangeLu),
           truePeakDbtp: rounded(truePeakDbtp),
+          levelLufs: rounded(Number.isFinite(levelLufs) ? levelLufs : momentaryMaxLufs),
         },
     waveform: waveform.map(({ stretchMs, peaks }) => ({ stretchMs, peaks: Buffer.from(peaks).toString('base64') })),
   }

@@ -1,3 +1,4 @@
+import { speakersOfMask, type Speaker } from '../../../../core/audio/speakers.ts'
 import { Refusal } from '../refusal.ts'
 import type { DecodedPiece } from './decode.ts'
 
@@ -21,6 +22,7 @@ interface WavFormat {
   rateHz: number
   sampleBytes: number
   read: ReadSample
+  speakers: readonly Speaker[] | undefined
 }
 
 function readFormat(view: DataView, at: number, size: number): WavFormat {
@@ -38,7 +40,14 @@ function readFormat(view: DataView, at: number, size: number): WavFormat {
     )
   if (channels === 0 || view.getUint16(at + 12, true) !== (channels * bits) / 8)
     throw new Refusal('The WAV file’s header contradicts itself.', saveAgain)
-  return { channels, rateHz: view.getUint32(at + 4, true), sampleBytes: bits / 8, read }
+  const mask = tag === 0xfffe && size >= 24 ? view.getUint32(at + 20, true) : 0
+  return {
+    channels,
+    rateHz: view.getUint32(at + 4, true),
+    sampleBytes: bits / 8,
+    read,
+    speakers: speakersOfMask(mask, channels) ?? undefined,
+  }
 }
 
 /** RIFF WAVE with integer or floating-point samples. */
@@ -66,7 +75,7 @@ export async function* decodeWav(bytes: Uint8Array): AsyncGenerator<DecodedPiece
 
 function* samplesOf(
   view: DataView,
-  { channels, rateHz, sampleBytes, read }: WavFormat,
+  { channels, rateHz, sampleBytes, read, speakers }: WavFormat,
   from: number,
   to: number,
 ): Generator<DecodedPiece> {
@@ -81,6 +90,6 @@ function* samplesOf(
         ;(piece[channel] as Float32Array)[frame] = Number.isFinite(value) ? value : 0
       }
     }
-    yield { channels: piece, rateHz }
+    yield { channels: piece, rateHz, speakers }
   }
 }
