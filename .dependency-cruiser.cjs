@@ -11,7 +11,12 @@ module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { pathNot: '^node_modules' } } },
     forbid('core-is-alone', '^core/', '^(contract|player|app|server|demo|modules)/', 'The core knows no other room.'),
-    forbid('core-takes-two-packages', '^core/', 'node_modules/(?!zod/|mutative/|tlds/)', 'zod, mutative and the list of top-level domains only.'),
+    forbid(
+      'core-takes-two-packages',
+      '^core/',
+      'node_modules/(?!zod/|mutative/|tlds/)',
+      'zod, mutative and the list of top-level domains only.',
+    ),
     forbid('contract-on-core', '^contract/', '^(player|app|server|demo)/', 'The contract builds on the core alone.'),
     forbid(
       'player-is-small',

@@ -9,7 +9,7 @@ const coreIsPure = {
       {
         patterns: [
           {
-            regex: '^(?!\\.{1,2}/|zod$|mutative$)',
+            regex: '^(?!\\.{1,2}/|zod$|mutative$|tlds$)',
             message: 'The core is pure: it imports itself, zod, mutative and the list of top-level domains only.',
           },
           { regex: '(\\.\\./)+(app|server|player|contract|demo)/', message: 'The core knows no other room.' },

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest'
-import { blockedWords } from '../speech/blockedWords.ts'
 import { cleanSpeech } from '../speech/cleanSpeech.ts'
 import { readyRules } from '../speech/rules.ts'
 import { messagePieces } from '../text/messagePieces.ts'
@@ -52,7 +51,12 @@ describe('event data', () => {
     expect(pieces.map(({ text, emoteUrl }) => (emoteUrl ? `[${text}]` : text)).join('')).toBe(
       'so good and warm [LOAF] end',
     )
-    const spoken = cleanSpeech(message!.text, readyRules.careful, blockedWords([]), message!.emotes)
+    const spoken = cleanSpeech(
+      message!.text,
+      readyRules.careful,
+      { lexica: [], languages: ['en'], isStrict: false },
+      message!.emotes,
+    )
     expect(spoken.text).toBe('so good\tand\nwarm end')
   })
 

@@ -112,12 +112,12 @@ describe('what is known of a viewer', () => {
     fc.record({
       field: fc.constant('viewer'),
       is: fc.constant('oneOf' as const),
-      values: fc.constantFrom(['named'], ['anonymous']),
+      values: fc.constantFrom<string[]>(['named'], ['anonymous']),
     }),
     fc.record({
       field: fc.constant('visit'),
       is: fc.constantFrom('oneOf' as const, 'noneOf' as const),
-      values: fc.constantFrom(['first'], ['again']),
+      values: fc.constantFrom<string[]>(['first'], ['again']),
     }),
     fc.record({
       field: fc.constant('since'),

@@ -123,10 +123,7 @@ const cyrillicTwins = new Map(
 )
 
 /** Small capitals and other letters of our script that look like plain ones, as these. */
-export const plainLatin = (word: string): string =>
-  word
-    .replace(/[^\u0000-\u0130\u0132-\u024F]/gu, (letter) => (latin.test(letter) ? (twins[letter] ?? letter) : letter))
-    .replaceAll('ı', 'i')
+export const plainLatin = (word: string): string => word.replace(/[ıɑ-ʟᴀ-ᵥꜰꜱ]/gu, (letter) => twins[letter] ?? letter)
 
 function wordInOneScript(word: string, isAmongCyrillic: boolean): string {
   if (!latin.test(word) || !others.test(word)) return word

@@ -24,9 +24,20 @@ export function templateMistakes(
     const { at, raw, name } = node
     const variable = variables.find((each) => each.name === name)
     const mistakes: TemplateMistake[] = []
-    if (!variable) mistakes.push({ type: 'neverCarried', at, raw, reason: `this kind of event never carries {${name}}; it stays empty` })
+    if (!variable)
+      mistakes.push({
+        type: 'neverCarried',
+        at,
+        raw,
+        reason: `this kind of event never carries {${name}}; it stays empty`,
+      })
     else if (node.type === 'number' && variable.type === 'money' && node.style.startsWith('::currency/'))
-      mistakes.push({ type: 'otherCurrency', at, raw, reason: `{${name}} is shown in its own currency and never converted; write ::currency` })
+      mistakes.push({
+        type: 'otherCurrency',
+        at,
+        raw,
+        reason: `{${name}} is shown in its own currency and never converted; write ::currency`,
+      })
     const inside = 'options' in node ? node.options.flatMap((option) => templateMistakes(option.nodes, variables)) : []
     return [...mistakes, ...inside]
   })

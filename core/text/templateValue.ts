@@ -76,7 +76,8 @@ const pluralRules = new Map<string, Intl.PluralRules>()
 /** Which plural case of the locale a number falls into. */
 export function pluralCase(number: number, locale: string, isOrdinal: boolean): string {
   const key = `${locale}/${isOrdinal}`
-  const rules = pluralRules.get(key) ?? new Intl.PluralRules(knownLocale(locale), { type: isOrdinal ? 'ordinal' : 'cardinal' })
+  const rules =
+    pluralRules.get(key) ?? new Intl.PluralRules(knownLocale(locale), { type: isOrdinal ? 'ordinal' : 'cardinal' })
   pluralRules.set(key, rules)
   return rules.select(number)
 }

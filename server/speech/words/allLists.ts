@@ -1,6 +1,7 @@
 import naughty from 'naughty-words'
 import { plainEntry, readWordList, type WordEntry } from '../../../core/speech/words/wordPattern.ts'
 import { english } from './english.ts'
+import { englishHarm } from './englishHarm.ts'
 import { french } from './french.ts'
 import { german } from './german.ts'
 import { polish } from './polish.ts'
@@ -13,6 +14,7 @@ import type { WordList } from './wordList.ts'
 
 const own: readonly WordList[] = [
   english,
+  englishHarm,
   french,
   german,
   polish,

@@ -1,0 +1,122 @@
+import type { WordList } from './wordList.ts'
+import { english } from './english.ts'
+
+/** Calls to harm oneself or others, and hate, in English. */
+export const englishHarm: WordList = {
+  language: 'en',
+  endings: english.endings,
+  everyday: [],
+  mild: [],
+  lines: `
+%people = jew|jews|black|blacks|gay|gays|muslim|muslims|moslems|arab|arabs|mexicans|immigrants|migrants|refugees|whites|asians|indians|trans|transgenders|trannies|homos|homosexuals|lesbians|infidels|niggers|fags|faggots|queers|gypsies|kikes|pakis|foreigners|women|christians|zionists
+%self = yourself|urself|yaself|yourselves|yoself|youself|ur self|himself?
+
+# self-harm
+kys|kysnow|kysself|killyourself|kllyourself|hangyourself|neckyourself|killurself
+kill|kil|kll|kiil|killl|hang|hnag|neck|shoot|stab|drown|poison|unalive|off|delete|gas|choke|electrocute|strangle|suffocate|euthanise|euthanize|burn|behead|noose|rope|sudoku|gut|kys %self
+kill|hang|off|neck your|ur self|selves
+!don't|dont|not|never|nearly|almost kill|hang|stab|burn|choke|shoot|poison|gas|strangle|drown|neck yourself|urself|yourselves
+!shoot yourself in the foot
+!burn|choke|delete yourself on|with|over|from|out
+!kill yourself laughing|working|getting
+!in|to|from|near|through|at|visit|visited|of Dildo|Twatt|Shitterton|Wank|Fucking|Condom|Intercourse|Pussy|Cock|Dick
+!hang yourself up|out
+commit suicide|seppuku|sudoku|die
+slit|cut|slash|slice|open your|ur|yer wrist|wrists|throat|veins
+end|take your|ur own|pathetic|miserable|sad|worthless|shitty? life|lives|existence
+end yourself|urself|it all
+go and? die|kys|drown|choke|perish|hang|rot
+!go die hard|casting|cut
+drink|swallow|chug|inject|gargle some|a|the? bottle|cup|glass? of? bleach|antifreeze|poison|cyanide|acid|drano|detergent
+jump|leap|throw|chuck|hurl yourself|urself? off|from|under a|the|that|some|your|nearest bridge|building|cliff|roof|train|bus|balcony|rooftop|ledge|skyscraper
+jump|leap|throw|hurl yourself|urself? out of? a|the|that|your|nearest window
+jump|step|walk|run|lie in front of a|the|that? train|bus|traffic|truck|lorry|car
+walk|play in|into traffic
+eat|swallow|suck|kiss|bite a|the bullet|shotgun|gun|barrel
+!bite|bit|bites|biting the bullet
+put a bullet|gun|rope|noose in|to|around|through your|ur head|brain|skull|mouth|neck|throat
+tie|get|grab|find a|the|some|yourself a? noose|rope and hang|neck|die
+tie a? noose
+i? hope|wish|pray you|u|ur|they|your|he|she all|family|mum|mom|mother|kids? die|dies|choke|drown|crash|rot|burn|suffer|overdose
+i? hope|wish you|u|they get|catch cancer|aids|raped|shot|covid
+die|burn|rot in a car|house? fire|hell|ditch|hole|gutter
+die of|from cancer|aids
+get|catch cancer|aids and|you|bitch
+you|u|he|she deserve|deserves to die|rot|suffer|hang|burn
+you|u should|need|must|oughta just|really? to|go|be? die|kys|suicide|hang|gassed|lynched|shot|aborted|hanged
+you|u should have|of been aborted|swallowed
+!should hang out|on|up|around|in|there
+world|everyone|chat|everybody|family would|will|'d|is|be be? better|happier off? without you|u|ya
+better off without you|u
+better off dead
+nobody|noone|one would|will|'d|gonna ever|even? miss you|u|ya
+nobody|noone|one loves|wants|likes you|u just? die|kys|kill
+do|doing us|the|everyone|everybody|yourself all|world? a? favour|favor and? die|kill|jump|hang|disappear|end|stop
+uninstall|delete|quit your? life
+your|ur mother|mum|mom|parents should|shoulda have|of|'ve? aborted|swallowed
+?die|suicide|suicidal|bleach|noose|kms|unalive|kill|murder|rape you
+?kill|killing myself|him|her|them|yourself|everyone
+?keep yourself safe
+?cut|starve|hurt|harm yourself
+?stop breathing
+?drop dead
+?die already|bitch|slowly|scum|alone
+
+# hate
+heil|hail|sieg|seig|seik|zieg|hiel hitler|hitla|heil|hail
+siegheil|heilhitler|hitlerwasright|1488|rahowa
+14 88
+!in|of|since|year|the|from|until|around|before|after|between 1488
+white|aryan power|supremacy|supremacist|supremacists|genocide|ethnostate
+white|aryan pride|nation|race|master|people worldwide|forever|first|only|power|war|race|is
+!white power adapter|adaptor|cable|supply|led|light|button|cord|bank|strip|plug|lead|brick|switch|station|socket
+master|aryan race
+wpww|kkk|klux klan|racewar
+race war|wars
+day of the rope
+gas|kill|exterminate|lynch|bomb|murder|behead|slaughter|nuke|eradicate|enslave|execute|sterilize|sterilise all|the|every|those|these? dirty|filthy|fucking|of? the|those? %people
+hang|burn|shoot|rape|hate|deport|whip|stone|ban|fuck all|the|every|those|these dirty|filthy|fucking? %people
+burn|hang|shoot|hate jews|niggers|muslims|gays|fags|jew
+death to|for|upon all|the|every? the? %people
+!death to black|white spot|mould
+%people must|should|need|deserve|ought to|all|just? be|all? die|burn|hang|rot|gassed|killed|shot|hanged|exterminated|deported|lynched|enslaved
+%people to|in|into the? gas|oven|ovens|camps|chamber|chambers|gulag
+%people are|is all|just|fucking|literally|nothing|like? but|a|the? vermin|cancer|parasites|cockroaches|rats|animals|subhuman|subhumans|filth|scum|plague|inferior|apes|monkeys|degenerates|pedophiles|rapists|terrorists|savages
+%people out of|now our|my|europe|england|america|country
+no %people allowed|in here|this|my|our
+hitler|adolf was|is|were right|hero|great|based|innocent
+hitler|adolf was|is a hero|genius|saint|god
+hitler did nothing|not|no wrong|finish
+hitler had the? right|good idea|ideas
+hitler should|shoulda have|of finished|won|killed|succeeded
+hitlerdidnothing*
+love|loves|loved|miss|missed hitler
+holocaust|shoah never|didn't|didnt happened|happen|existed|exist
+holocaust|shoah is|was|were a|just|all? a? hoax|lie|fake|myth|fun|good|exaggerated
+holohoax*|holocoaster* / 6|six million wasn't|wasnt enough
+6|six gorillion
+jews|blacks|muslims|immigrants|they|you will|shall not replace us
+jews|jew|zionists control|run|own|rule|did|caused the|all|everything|9? world|media|banks|hollywood|11|everything|war
+oven|gas dodger|dodgers
+remove|purge kebab
+women|females belong|stay in the|a kitchen
+women should|are|deserve be|to|all|just? whores|property|raped|beaten|slaves|sluts
+gays|gay|homos|lesbians|trans|queers|fags burn|rot|go|should|will to|burn|rot in? hell
+god hates|hate fags|gays|jews|women|queers
+islam|judaism is a? cancer|disease|plague|evil
+fck|fcks|fcking|fckin|fcker|fckers|fckd|fcked|kaffir|kaffirs|kaffer|muthaf*|mothaf*
+!kaffir lime|limes|leaves|leaf
+cunt*|*cunt|*cunts|*cunty
+~fagot|fagots|nonce|nonces|sambo|sambos|slag|slags|spick|spicks|spik|spiks|wog|wogs|skank|skanks|skanky|negroid|negroids|lardass|lardasses|mofo|mofos|cock|cocks|cum|cums|rape|rapes|spastic|spastics|coon|coons|chink|chinks|dago|dagos|darky|darkies|darkie|golliwog|golliwogs
+!hoe down|the|garden
+!garden|dutch|rake hoe
+!nonce word|value|key|reuse
+!cox|dix|cummings|tycoon|tycoons|fucus|fucuses|fucoid*|quaff*|phots|cushite*|cushitic*|peshitta|shittim*|blackcock*
+?effing|arsed|hoe|hoes
+these|those|dumb|stupid|dirty hoe|hoes
+?suicide|suicidal|hitler|nazi|nazis|holocaust|genocide|rapey|gaschamber|lynch*|murderer|noose
+?white supremac*|nationalis*
+?gas chamber|chambers
+?slave|slaves|lynching
+`,
+}
