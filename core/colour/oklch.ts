@@ -32,8 +32,8 @@ export function linearOf(channel: number): number {
   return channel <= 0.04045 ? channel / 12.92 : ((channel + 0.055) / 1.055) ** 2.4
 }
 
-/** OKLab after Björn Ottosson, "A perceptual color space for image processing" (2020), in polar form. */
-export function oklchOf([red, green, blue]: Rgb): Oklch {
+/** OKLab after Björn Ottosson, "A perceptual color space for image processing" (2020): lightness, a, b. */
+export function oklabOf([red, green, blue]: Rgb): [lightness: number, a: number, b: number] {
   const r = linearOf(red)
   const g = linearOf(green)
   const b = linearOf(blue)
@@ -43,7 +43,13 @@ export function oklchOf([red, green, blue]: Rgb): Oklch {
   const lightness = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s
   const a = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s
   const bb = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s
-  return { l: lightness, c: Math.hypot(a, bb), h: ((Math.atan2(bb, a) * 180) / Math.PI + 360) % 360 }
+  return [lightness, a, bb]
+}
+
+/** OKLab in polar form. */
+export function oklchOf(rgb: Rgb): Oklch {
+  const [l, a, b] = oklabOf(rgb)
+  return { l, c: Math.hypot(a, b), h: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360 }
 }
 
 /** The smaller angle between two hues, 0…180. */

@@ -92,7 +92,8 @@ function styled(look: Look, path: string, value: unknown): Turning | null {
     return { path, transform: { as: 'own' }, kind: 'colour', initial: value.own }
   if ('own' in value && typeof value.own === 'object' && value.own !== null && 'family' in value.own)
     return { path, transform: { as: 'own' }, kind: 'font', initial: String(value.own.family) }
-  if ('mode' in value && value.mode === 'recolour' && 'to' in value) return styled(look, `${path}.to`, value.to)
+  if ('mode' in value && (value.mode === 'recolour' || value.mode === 'wash') && 'to' in value)
+    return styled(look, `${path}.to`, value.to)
   return null
 }
 

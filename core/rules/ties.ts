@@ -44,23 +44,28 @@ function textTie(dimensions: readonly Dimension[], fieldId: string): Tie | null 
     const text = foldCase(value)
     return parts.map((part) => (text.includes(part.text) ? 1 : 0))
   })
-  const bringsAlong = parts.map(({ text }) => parts.map((other) => text.includes(other.text)))
+  const brings = parts.flatMap(({ at, text }) =>
+    parts.filter((other) => other.at !== at && text.includes(other.text)).map((other) => [at, other.at] as const),
+  )
   return (spanAt) => {
-    if (ofField.every(({ at }) => includes(spanAt(at), missing))) return true
-    const isOpen = (part: number, value: number) => includes(spanAt(parts[part]?.at ?? 0), value)
-    const isListed = listed.some(
+    let canBeMissing = true
+    let canBeThere = true
+    for (const { at } of ofField) {
+      const [first, last] = spanAt(at)
+      if (first > missing) canBeMissing = false
+      if (last < 0) canBeThere = false
+    }
+    if (canBeMissing) return true
+    if (!canBeThere) return false
+    const isOpen = (at: number, value: number) => includes(spanAt(at), value)
+    // What must be contained brings what it contains itself.
+    const isConsistent = brings.every(([at, other]) => isOpen(at, 0) || isOpen(other, 1))
+    if (isConsistent && (whole === undefined || isOpen(whole.at, listed.length))) return true
+    return listed.some(
       (contains, place) =>
         whole !== undefined &&
-        includes(spanAt(whole.at), place) &&
-        contains.every((value, part) => isOpen(part, value)),
-    )
-    if (isListed) return true
-    if (whole !== undefined && !includes(spanAt(whole.at), listed.length)) return false
-    return bringsAlong.every(
-      (others, part) =>
-        (isOpen(part, 0) || isOpen(part, 1)) &&
-        // What must be contained brings what it contains itself.
-        (isOpen(part, 0) || others.every((isBrought, other) => !isBrought || isOpen(other, 1))),
+        isOpen(whole.at, place) &&
+        contains.every((value, part) => isOpen(parts[part]?.at ?? 0, value)),
     )
   }
 }

@@ -1,4 +1,4 @@
-import { filterOfTint } from '../../core/colour/tint.ts'
+import { filterFor } from '../washFilter.ts'
 import type { PictureState } from '../../core/parts/picture/evaluatePicture.ts'
 import { pictureRects } from '../../core/parts/picture/pictureRects.ts'
 import type { ResolvedPicture } from '../../core/parts/picture/resolvePicture.ts'
@@ -62,7 +62,7 @@ function paintOnCanvas(
       writeBox(state)
       if (!context || !picture || !rects) return
       const frame = picture.kind === 'frames' ? frameAt(picture.frames, state.frameMs) : null
-      filter = state.tint ? filterOfTint(state.tint) : ''
+      filter = filterFor(state.tint)
       const wanted = `${frame?.startsMs ?? (vector ? state.frameMs : 0)}/${filter}`
       if (wanted === painted) return
       painted = wanted
@@ -104,7 +104,7 @@ function paintSelfRunning(
     element,
     draw(state) {
       writeBox(state)
-      write('filter', (state.tint && filterOfTint(state.tint)) || 'none')
+      write('filter', filterFor(state.tint) || 'none')
     },
   }
 }

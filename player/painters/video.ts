@@ -1,4 +1,4 @@
-import { filterOfTint } from '../../core/colour/tint.ts'
+import { filterFor } from '../washFilter.ts'
 import type { PictureState } from '../../core/parts/picture/evaluatePicture.ts'
 import type { ResolvedPicture } from '../../core/parts/picture/resolvePicture.ts'
 import type { LoadedPicture } from '../preload/pictures.ts'
@@ -72,7 +72,7 @@ export function paintVideo(
     element,
     draw(state, { isRunning }) {
       writeBox(state)
-      write('filter', (state.tint && filterOfTint(state.tint)) || 'none')
+      write('filter', filterFor(state.tint) || 'none')
       if (!isRunning) {
         video.pause()
         seekTo(state.frameMs)

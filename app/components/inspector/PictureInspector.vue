@@ -31,7 +31,7 @@ function setFile(mediaId: string | null): void {
   const dominant = media.pictureOf(mediaId)?.seen?.dominant ?? null
   edit('picture', (draft) => {
     draft.mediaId = mediaId
-    if (draft.colour.mode === 'recolour')
+    if (draft.colour.mode === 'recolour' || draft.colour.mode === 'wash')
       draft.colour = dominant ? { ...draft.colour, from: dominant } : { mode: 'asIs' }
   })
 }

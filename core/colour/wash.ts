@@ -1,0 +1,45 @@
+import type { Rgb } from './oklch.ts'
+
+/**
+ * A picture in shades of one colour: what is as light as `pivot` becomes it, darker goes to black, lighter to white.
+ * Grey, white and black artwork gets a colour this way, which no turn of its hue can give it.
+ */
+export interface Wash {
+  /** 0…1 in steps of a thirty-second: the lightness (luma of gamma-encoded sRGB) that becomes the colour. */
+  pivot: number
+  rgb: Rgb
+}
+
+/** Filters read a wash from a table of so many steps; between them it is straight. */
+export const washSteps = 32
+
+/** How light a colour is to the matrices of the Filter Effects specification. */
+export const lumaOf = ([red, green, blue]: Rgb): number => 0.213 * red + 0.715 * green + 0.072 * blue
+
+/** The wash that brings artwork of one colour to another. */
+export const washTowards = (from: Rgb, to: Rgb): Wash => ({
+  pivot: Math.round(lumaOf(from) * washSteps) / washSteps,
+  rgb: to,
+})
+
+/** One channel of a wash as a table over lightness, from 0 to 1. */
+export function washTable({ pivot, rgb }: Wash, channel: 0 | 1 | 2): number[] {
+  const value = rgb[channel]
+  return Array.from({ length: washSteps + 1 }, (_, step) => {
+    const light = step / washSteps
+    // All that is there is one lightness: it becomes the colour, and what is beside it shades of it.
+    if (light <= pivot) return pivot === 0 ? value : (value * light) / pivot
+    return value + ((1 - value) * (light - pivot)) / (1 - pivot)
+  })
+}
+
+/** What a wash makes of one colour. */
+export function applyWash(rgb: Rgb, wash: Wash): Rgb {
+  const at = Math.min(1, Math.max(0, lumaOf(rgb))) * washSteps
+  const step = Math.min(washSteps - 1, Math.floor(at))
+  return ([0, 1, 2] as const).map((channel) => {
+    const table = washTable(wash, channel)
+    const [from, to] = [table[step] as number, table[step + 1] as number]
+    return from + (to - from) * (at - step)
+  }) as unknown as Rgb
+}
