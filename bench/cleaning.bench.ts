@@ -2,7 +2,8 @@
 // abuse is stopped at each strictness: on the set that ships, and on messages that nobody tuned it to, beside a
 // well-known filters for words. Of two sets the first was looked at while the steps were mended; the second was written
 // before that too, and measured once (abuse 146 of 150 at both levels, innocent 4 of 150): what that showed was mended in
-// general. The third was written before anybody looked at that, and measured once, at the end.
+// general. The third was written before anybody looked at that and measured once (146 and 147 of 150; innocent none and 2
+// of 150), the fourth before strict was made stricter; it is measured once, at the end.
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { Profanity } from '@2toad/profanity'
@@ -108,7 +109,7 @@ const languageNames: Record<string, string> = {
   sv: 'Swedish',
   ru: 'Russian',
 }
-for (const set of ['first', 'second', 'third'] as const) {
+for (const set of ['first', 'second', 'third', 'fourth'] as const) {
   const messages = readMessages(set)
   const row = (what: string, texts: readonly string[]) =>
     measured.push({

@@ -4,6 +4,7 @@ import { execFileSync, spawnSync } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
+import { SoundMeter } from '../core/audio/soundMeter.ts'
 import { LoudnessMeter, type Loudness } from '../core/audio/loudnessMeter.ts'
 import { decodeWav } from '../server/media/measure/sounds/wav.ts'
 import { wav } from '../test/media/wav.ts'
@@ -102,7 +103,7 @@ for (const path of corpus) {
   // A sound below 400 ms has no block to gate for the peer; one of ours has no such file.
   if (Number.isFinite(other.lufs) && ours.seconds >= 0.4)
     sums.lu = Math.max(sums.lu, Math.abs(other.lufs - ours.loudness.integratedLufs))
-  // From 96 kHz on the peer looks between fewer samples too; at 192 kHz neither does.
+  // From 96 kHz on the peer looks between fewer samples; at 192 kHz between none.
   if (Number.isFinite(other.peakDb)) {
     const db = Math.abs(other.peakDb - ours.loudness.truePeakDbtp)
     if (db > sums.db) sums.db = db
@@ -112,8 +113,74 @@ for (const path of corpus) {
       )
   }
 }
+/** A sine a quarter of the rate high, between whose samples its peaks lie: at most 3 dB above them. */
+const peaks = [48_000, 96_000, 192_000].map((rateHz) => {
+  const samples = Float32Array.from(
+    { length: rateHz },
+    (_, at) => 0.5 * Math.min(1, at / 2000, (rateHz - at) / 2000) * Math.sin((Math.PI * at) / 2 + Math.PI / 4),
+  )
+  const meter = new LoudnessMeter(rateHz, 1)
+  meter.push([samples])
+  const path = join(folder, `peak-${rateHz}.wav`)
+  writeFileSync(
+    path,
+    wav({
+      rateHz,
+      channels: 1,
+      bits: 24,
+      seconds: 1,
+      sampleAt: (seconds) => samples[Math.round(seconds * rateHz)] ?? 0,
+    }),
+  )
+  return {
+    what: `true peak of a sine of −6.02 dBTP at ${rateHz / 1000} kHz`,
+    figures: {
+      ours: `${meter.end().truePeakDbtp.toFixed(2)} dBTP`,
+      ...(hasPeer ? { ffmpeg: `${peer(path).peakDb.toFixed(2)} dBTP` } : {}),
+    },
+  }
+})
+
+/** How far the level moves where a sound gets a hundredth longer, or has silence around it. */
+function levelAt(shape: (seconds: number) => number, lengthMs: number, beforeMs = 0, afterMs = 0): number {
+  const rateHz = 16_000
+  const [before, heard, after] = [beforeMs, lengthMs, afterMs].map((ms) => Math.round((ms * rateHz) / 1000)) as [
+    number,
+    number,
+    number,
+  ]
+  const samples = new Float32Array(before + heard + after)
+  for (let at = 0; at < heard; at++) samples[before + at] = shape(at / rateHz)
+  const meter = new SoundMeter(rateHz, 1)
+  meter.push([samples])
+  return meter.end().levelLufs
+}
+const chime = (seconds: number) => 0.7 * Math.exp(-seconds * 1.6) * Math.sin(2 * Math.PI * 900 * seconds)
+const tone = (seconds: number) => 0.4 * Math.sin(2 * Math.PI * 700 * seconds)
+const steps = [chime, tone].map((shape) => {
+  let [longest, last] = [0, levelAt(shape, 60)]
+  for (let lengthMs = 60; lengthMs < 9000; lengthMs += Math.max(10, lengthMs * 0.01)) {
+    const level = levelAt(shape, lengthMs)
+    longest = Math.max(longest, Math.abs(level - last))
+    last = level
+  }
+  const padded = [80, 300, 700, 2990, 3000, 5000].flatMap((lengthMs) =>
+    [0, 33, 400, 1777].flatMap((beforeMs) =>
+      [0, 77, 2500].map((afterMs) => Math.abs(levelAt(shape, lengthMs, beforeMs, afterMs) - levelAt(shape, lengthMs))),
+    ),
+  )
+  return {
+    what: `largest step of the level, ${shape.name}`,
+    figures: {
+      'a hundredth longer': `${longest.toFixed(2)} dB`,
+      'silence around': `${Math.max(...padded).toFixed(2)} dB`,
+    },
+  }
+})
 rmSync(folder, { recursive: true, force: true })
 report('loudness', [
+  ...peaks,
+  ...steps,
   {
     what: `ours, ${corpus.length} files, ${Math.round(sums.seconds)} s of sound`,
     figures: { 'seconds a second': (sums.seconds / sums.oursS).toFixed(0) },

@@ -1,11 +1,22 @@
 // Reading texts aloud: how long until the voice is there, how much faster than it will be heard, and what its process
-// needs in memory; and how long a voice goes on after somebody at the desk has silenced it.
+// needs in memory; that nothing is heard for longer than it may be; and how long a voice goes on after somebody at the desk has silenced it.
 import { spawn } from 'node:child_process'
-import { availableParallelism } from 'node:os'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { availableParallelism, tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { setTimeout } from 'node:timers/promises'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
+import { randomAt } from '../core/random.ts'
+import { cleanSpeech } from '../core/speech/cleanSpeech.ts'
+import { readyRules, strictnesses } from '../core/speech/rules.ts'
+import { secondsOf } from '../core/speech/secondsOf.ts'
+import { usualVoice } from '../core/speech/voiceChoice.ts'
 import { EngineProcess } from '../server/speech/engine.ts'
+import { SpeechEngines } from '../server/speech/engines.ts'
+import { Speaker } from '../server/speech/speaker.ts'
+import { SpeechCache } from '../server/speech/speechCache.ts'
+import { blockedFor } from '../server/speech/wordLists.ts'
 import { recordSpeech } from '../server/speech/recordSpeech.ts'
 import { boxOnAir } from '../test/arrange/boxOnAir.ts'
 import { untilState } from '../test/arrange/fixtures.ts'
@@ -78,6 +89,74 @@ for (const { name, voice } of [
   })
   engine.close()
 }
+
+/** Ten thousand texts that try to be heard for long, by chance and the same ones in every run. */
+const hostilePieces = [
+  'bcdfghjklmnp ',
+  '4x7k9q2w8e ',
+  'MDCLXVIII ',
+  '一二三四五六七八九',
+  '&#x41;&amp;',
+  'w w w ',
+  '8h3k-9d2j-4f7s ',
+  '{}[]<>*&^%$#@ ',
+  'supercalifragilistic',
+  'zwölf ',
+  'ha',
+  'x²√∑∞ ',
+  '½¾⅜ ',
+  'nine million ',
+  '🔥🥐',
+  'krkrkrkr ',
+  '٣٤٥ ',
+  'https ',
+  'ß',
+  'Ω',
+  'one and ',
+  '...!?',
+] as const
+let draws = 0
+const hostile = Array.from({ length: 10_000 }, () => {
+  const pieces = Array.from({ length: 4 + Math.floor(randomAt(11, draws++) * 60) }, () => {
+    const piece = hostilePieces[Math.floor(randomAt(11, draws++) * hostilePieces.length)] ?? ''
+    return piece.repeat(1 + Math.floor(randomAt(11, draws++) * 4))
+  })
+  return pieces.join('')
+})
+const folder = mkdtempSync(join(tmpdir(), 'thundercrest-speech-'))
+const reader = new EngineProcess([
+  process.execPath,
+  fileURLToPath(new URL('../engines/espeak-ng/main.mjs', import.meta.url)),
+])
+const speaker = new Speaker(new SpeechEngines(new Map([['espeak-ng', reader]])), new SpeechCache(folder, 'bench'), {
+  guess: async (texts, own) => texts.map(() => own),
+})
+const spokenMost = 60
+for (const level of strictnesses) {
+  const rules = readyRules[level]
+  const cleaned = hostile.map((text) => cleanSpeech(text, rules, blockedFor(rules, ['en'])))
+  const longest = cleaned
+    .filter(({ spoken }) => spoken !== '')
+    .sort((a, b) => secondsOf(b.spoken) - secondsOf(a.spoken))
+    .slice(0, spokenMost)
+  const heardMs: number[] = []
+  let isCut = 0
+  for (const each of longest) {
+    const { made, cut } = await speaker.speakWithin('message', { ...each, voice: usualVoice }, rules)
+    if (made.ok) heardMs.push(made.value.durationMs)
+    if (cut.length > 0) isCut += 1
+  }
+  measured.push({
+    what: `${level}: of 10,000 hostile texts the ${longest.length} that would take longest`,
+    figures: {
+      heard: `${(Math.max(...heardMs) / 1000).toFixed(2)} s`,
+      limit: `${rules.maxSeconds} s`,
+      'cut by the measured sound': isCut,
+    },
+  })
+}
+reader.close()
+rmSync(folder, { recursive: true, force: true })
 
 /** Tells when each stretch of 128 samples that leaves the page is over, and how loud it was. */
 async function watchOutput(page: Page): Promise<void> {

@@ -1,6 +1,6 @@
 import type { Box } from './region.ts'
 import { isComparison, type Rule, type RuleTerm } from './schema.ts'
-import { askedBy, missing, type Space } from './space.ts'
+import { askedBy, missing, tiesIn, type Space } from './space.ts'
 
 /** What is known of a condition while only some directions are decided; null: it still depends. */
 export type Known = boolean | null
@@ -156,14 +156,15 @@ function* decide(
   })
 
   const spanAt = (at: number) => decided.stretches[at] ?? range(at)
+  const ties = tiesIn(space)
 
   function* walk(elsewhere: number): Generator<Box> {
     if (budget.left < spared) return
     decided.openAt = -1
     const known = condition(decided)
     if (known === false) return
-    budget.left -= space.ties.length
-    if (!space.ties.every((tie) => tie(spanAt))) return
+    budget.left -= ties.length
+    if (!ties.every((tie) => tie(spanAt))) return
     const at = decided.openAt
     if (known) {
       if (elsewhere >= least) yield decided.stretches.flatMap((stretch, each) => [...(stretch ?? range(each))])

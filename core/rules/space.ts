@@ -12,8 +12,7 @@ export const missing = -1
 /**
  * One direction of the space that rules divide. Numbers, money and time are themselves. A choice or a text is the place
  * of its value in `values`, and one more place for every other text. What contains a text is a direction of its own, 0
- * or 1; so is each value of a set that rules ask for. What directions have to do with each other is in the space's
- * `ties`.
+ * or 1; so is each value of a set that rules ask for. What directions have to do with each other is in `tiesIn`.
  */
 export interface Dimension {
   id: string
@@ -30,13 +29,21 @@ export interface Space {
   dimensions: readonly Dimension[]
   /** Everything that can come: a box for each kind. What a kind never says is missing there. */
   whole: Region
-  /** What holds between directions: points that break one never come. */
-  ties: readonly Tie[]
+}
+
+/** Beside the spaces: these are plain data, which go from workers to pages. */
+const knownTies = new WeakMap<Space['dimensions'], readonly Tie[]>()
+
+/** What holds between the directions of a space: points that break a tie never come. */
+export function tiesIn({ dimensions }: Space): readonly Tie[] {
+  const ties = knownTies.get(dimensions) ?? tiesOf(dimensions)
+  knownTies.set(dimensions, ties)
+  return ties
 }
 
 /** Whether anything in a box can come. */
-export const isPossible = ({ ties }: Space, box: Box): boolean =>
-  ties.every((tie) => tie((at) => [box[at * 2] as number, box[at * 2 + 1] as number]))
+export const isPossible = (space: Space, box: Box): boolean =>
+  tiesIn(space).every((tie) => tie((at) => [box[at * 2] as number, box[at * 2 + 1] as number]))
 
 const lastOf = (field: RuleField) =>
   field.type === 'clock' || field.type === 'season' || field.type === 'date' ? lastOnScale[field.type] : largestNumber
@@ -59,7 +66,7 @@ export function spaceOf(listener: Listener, rules: readonly (Rule | null)[]): Sp
       return [fieldOf({ kinds: [kind], offer }, field.id)?.mayBeMissing ? missing : 0, last]
     }),
   )
-  return { kinds, dimensions, whole, ties: tiesOf(dimensions) }
+  return { kinds, dimensions, whole }
 }
 
 function dimensionsOf(field: RuleField, asked: readonly Comparison[]): Dimension[] {

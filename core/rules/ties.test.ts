@@ -189,6 +189,8 @@ describe('day, date and weekday', () => {
       },
     ])
     if (!isDrawn(coverage)) throw new Error('it should be drawn')
+    // It is computed by a worker and drawn by a page.
+    expect(axisOf(structuredClone(coverage))).toEqual(axisOf(coverage))
     const [row] = axisOf(coverage).rows
     expect(row?.stretches.map(({ ids, isPerhaps }) => [ids.join('+'), isPerhaps])).toEqual([
       ['', false],

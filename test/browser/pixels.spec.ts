@@ -129,22 +129,35 @@ test('a picture is recoloured as the engine computed it', async ({ page, demo, s
   const picture = score.parts.find((part) => part.kind === 'picture')
   if (picture?.kind !== 'picture') throw new Error('it has one')
   // One flat colour, so that the drawn pixel can be compared with the computed one.
-  const flat = await page.evaluate(() => {
-    const canvas = document.createElement('canvas')
-    canvas.width = canvas.height = 8
-    const context = canvas.getContext('2d')
-    if (context) context.fillStyle = '#C9853F'
-    context?.fillRect(0, 0, 8, 8)
-    return canvas.toDataURL()
-  })
-  const { applyTint, tintTowards } = await import('../../core/colour/tint.ts')
+  const flatOf = (hex: string) =>
+    page.evaluate((colour) => {
+      const canvas = document.createElement('canvas')
+      canvas.width = canvas.height = 8
+      const context = canvas.getContext('2d')
+      if (context) context.fillStyle = colour
+      context?.fillRect(0, 0, 8, 8)
+      return canvas.toDataURL()
+    }, hex)
+  const { applyTint, noTint, tintTowards } = await import('../../core/colour/tint.ts')
+  const { washTowards } = await import('../../core/colour/wash.ts')
   const { rgbOfHex } = await import('../../core/colour/oklch.ts')
   await openHarness(page, demo)
-  for (const wanted of ['#5AA4D6', '#4E9B74', '#FFC247', '#8A4FBF']) {
-    const tint = tintTowards(rgbOfHex('#C9853F'), rgbOfHex(wanted))
+  const crust = '#C9853F'
+  const turned = ['#5AA4D6', '#4E9B74', '#FFC247', '#8A4FBF'].map((wanted) => ({
+    from: crust,
+    wanted,
+    tint: tintTowards(rgbOfHex(crust), rgbOfHex(wanted)),
+  }))
+  // What has no hue to turn is brought to shades of the wanted colour.
+  const washed = ['#F4F4F4', '#7F7F7F', '#141414'].map((from) => ({
+    from,
+    wanted: '#C4503A',
+    tint: { ...noTint, wash: washTowards(rgbOfHex(from), rgbOfHex('#C4503A')) },
+  }))
+  for (const { from, wanted, tint } of [...turned, ...washed]) {
     await loadScore(page, {
       ...score,
-      media: { flat: { url: flat, mime: 'image/png' } },
+      media: { flat: { url: await flatOf(from), mime: 'image/png' } },
       parts: [
         {
           ...picture,
@@ -162,11 +175,11 @@ test('a picture is recoloured as the engine computed it', async ({ page, demo, s
       ...(document.querySelector<HTMLCanvasElement>('[data-part=picture]')?.getContext('2d')?.getImageData(50, 50, 1, 1)
         .data ?? []),
     ])
-    const computed = applyTint(rgbOfHex('#C9853F'), tint).map((channel) => channel * 255)
+    const computed = applyTint(rgbOfHex(from), tint).map((channel) => channel * 255)
     for (const index of [0, 1, 2])
       expect(
         Math.abs((drawn[index] ?? 0) - (computed[index] ?? 255)),
-        `${wanted}, channel ${index}`,
+        `${from} to ${wanted}, channel ${index}`,
       ).toBeLessThanOrEqual(3)
   }
 })
