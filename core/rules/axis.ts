@@ -1,6 +1,7 @@
 import type { Coverage } from './coverage.ts'
 import type { DrawnCoverage } from './isDrawn.ts'
-import { isPossible, missing, type Dimension, type Space } from './space.ts'
+import { missing, type Dimension } from './dimension.ts'
+import { isPossible, type Space } from './space.ts'
 import type { Box, Region } from './region.ts'
 
 /** A stretch of an axis on which the same variations can play. */

@@ -6,7 +6,8 @@ import { chosenWhere, type Ruled } from './chosen.ts'
 import type { Listener } from './fields.ts'
 import type { Box } from './region.ts'
 import { boxesWhere, conditionOf, stretchesOf } from './search.ts'
-import { missing, pointOf, spaceOf, type Dimension, type Space } from './space.ts'
+import { missing, type Dimension } from './dimension.ts'
+import { pointOf, spaceOf, type Space } from './space.ts'
 import { ruleValuesOf, type ChannelContext } from './values.ts'
 
 /** Something that could happen, with what surrounds it. */

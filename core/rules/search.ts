@@ -1,6 +1,7 @@
 import type { Box } from './region.ts'
 import { isComparison, type Rule, type RuleTerm } from './schema.ts'
-import { askedBy, missing, tiesIn, type Space } from './space.ts'
+import { missing } from './dimension.ts'
+import { askedBy, tiesIn, type Space } from './space.ts'
 
 /** What is known of a condition while only some directions are decided; null: it still depends. */
 export type Known = boolean | null

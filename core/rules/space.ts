@@ -1,28 +1,11 @@
 import { foldCase } from '../text/foldCase.ts'
 import { calendarSpans, lastOnScale } from './calendar.ts'
 import { fieldOf, fieldsOf, largestNumber, saysField, type Listener, type RuleField } from './fields.ts'
+import { missing, type Dimension } from './dimension.ts'
 import { intersect, subtract, tidy, unite, type Box, type BoxBudget, type Region } from './region.ts'
 import { comparisonsOf, isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
 import { tiesOf, type Tie } from './ties.ts'
 import type { RuleValues } from './values.ts'
-
-/** An event that does not say a field has this value there. */
-export const missing = -1
-
-/**
- * One direction of the space that rules divide. Numbers, money and time are themselves. A choice or a text is the place
- * of its value in `values`, and one more place for every other text. What contains a text is a direction of its own, 0
- * or 1; so is each value of a set that rules ask for. What directions have to do with each other is in `tiesIn`.
- */
-export interface Dimension {
-  id: string
-  field: RuleField
-  /** Null for what is ordered, and for what is 0 or 1. */
-  values: readonly string[] | null
-  /** The text that is contained, or the value that is in a set; null where the field itself is meant. */
-  contained: string | null
-  last: number
-}
 
 export interface Space {
   kinds: Listener['kinds']

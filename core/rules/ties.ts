@@ -1,15 +1,12 @@
 import { foldCase } from '../text/foldCase.ts'
 import { calendarDay } from '../time/localMoment.ts'
-import type { Dimension } from './space.ts'
+import { missing, type Dimension } from './dimension.ts'
 
 /** From where to where a direction is left open: both included. */
 export type SpanAt = (at: number) => readonly [first: number, last: number]
 
 /** Whether directions that depend on each other can all lie in their spans at once. */
 export type Tie = (spanAt: SpanAt) => boolean
-
-/** An event that does not say a field has this value there. */
-const missing = -1
 
 const includes = ([first, last]: readonly [number, number], value: number) => value >= first && value <= last
 

@@ -1,6 +1,7 @@
 import { largestNumber } from './fields.ts'
 import type { Box } from './region.ts'
-import { missing, type Dimension, type Space } from './space.ts'
+import { missing, type Dimension } from './dimension.ts'
+import type { Space } from './space.ts'
 import { wordsOfValue, type RuleLocale } from './words.ts'
 
 /**

@@ -141,7 +141,7 @@ function longestAt(
 
 function slotFits(slot: PhraseSlot, token: Token | undefined, found: Found | undefined): 'plain' | 'disguised' | null {
   if (!token) return null
-  if (slot === 'any') return 'plain'
+  if (slot === 'anyWord') return 'plain'
   if (slot === 'name') return token.isCapitalised ? 'plain' : null
   let fits: 'plain' | 'disguised' | null = null
   for (const [id, isDisguised] of found ?? []) {

@@ -4,7 +4,7 @@ import { StemTrie } from './stemTrie.ts'
 import type { EntryStrength, PhraseWord, WordEntry, WordPattern } from './wordPattern.ts'
 
 /** Any of some stems, by their ids, any word at all, or one that is written like a name. */
-export type PhraseSlot = ReadonlySet<number> | 'any' | 'name'
+export type PhraseSlot = ReadonlySet<number> | 'anyWord' | 'name'
 
 /** Words one after another that are blocked, or fine. */
 export interface Phrase {
@@ -53,7 +53,7 @@ class ShelfBuilder {
   add({ words, strength, language }: WordEntry): void {
     const slots = words.map((word) => this.slotOf(word, strength, language))
     const [first] = slots
-    if (!first || first === 'any' || first === 'name') return
+    if (!first || first === 'anyWord' || first === 'name') return
     const letters = words.reduce(
       (sum, word) => sum + (typeof word === 'string' ? 0 : Math.min(...word.anyOf.map(({ stem }) => stem.length))),
       0,

@@ -8,7 +8,7 @@ export interface WordPattern {
 }
 
 /** What one word of a phrase may be: any of some patterns, any word at all, or any that is written like a name. */
-export type PhraseWord = { anyOf: readonly WordPattern[] } | 'any' | 'name'
+export type PhraseWord = { anyOf: readonly WordPattern[] } | 'anyWord' | 'name'
 
 /** When an entry holds: in every text, in sentences of its own language, in these and only where a channel is strict. */
 export type EntryStrength = 'everywhere' | 'inLanguage' | 'strict'
@@ -91,7 +91,7 @@ export function readWordList(list: string, language: string | null, endings: rea
   // Groups of people and the like stand in many lines: read once, so that they are one thing.
   const known = new Map<string, PhraseWord>()
   const wordOf = (written: string, isFine: boolean): PhraseWord => {
-    if (written === '_') return 'any'
+    if (written === '_') return 'anyWord'
     if (written === '^') return 'name'
     const key = `${isFine ? '!' : ''}${written}`
     const word = known.get(key) ?? { anyOf: patternsOf(written, endings, isFine) }
