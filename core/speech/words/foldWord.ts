@@ -31,6 +31,8 @@ const leet: Record<string, string> = {
   '+': 't',
 }
 const otherLeet: Record<string, string> = { ...leet, 1: 'l', '|': 'l', '!': 'l', '@': 'o' }
+/** A v among consonants is a u. */
+const withU = (word: string) => word.replace(/(?<=^[^aeiouyv]{1,3})v(?=[^aeiouyv])/g, 'u')
 
 const cyrillicLeet: Record<string, string> = { 0: 'о', 1: 'и', 3: 'з', 4: 'ч', 6: 'б', 9: 'я', '@': 'а', $: 'с' }
 
@@ -80,7 +82,9 @@ export function meaningsOf(token: string): Meaning[] {
       .replace(/[^\p{L}\p{N}]/gu, '')
   const own = read({})
   const isOdd = isMarkedAllOver(token)
-  const readings = /\p{Script=Cyrillic}/u.test(word) ? [read(cyrillicLeet)] : [read(leet), read(otherLeet)]
+  const readings = /\p{Script=Cyrillic}/u.test(word)
+    ? [read(cyrillicLeet)]
+    : [read(leet), read(otherLeet), withU(read(leet))]
   const meanings = [...new Set([own, ...readings])]
     .filter((meaning) => meaning !== '')
     .map((meaning) => ({ ...runsOf(meaning), isDisguise: meaning !== own || isOdd, isSound: false }))

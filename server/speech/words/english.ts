@@ -163,7 +163,7 @@ cocksuck*|cockhead*|cockface*|cockblock*|cockwomble*|cockgobbl*|cockmongl*|*cock
 you|u|absolute|total|complete|little|stupid|massive|such|right|utter|pompous a? prick|pricks
 arse|arses|*arsehole*|arseface*|arsewipe*|arselick*|arsebandit*|asshole*|*asshole*|asshat*|asswipe*|assclown*|asslick*|assfuck*|assmunch*|assface*|assbag*|jackass*|dumbass*|fatass*|arsewit*|azzhole*|ahole
 ~ass
-bollock|bollocks|bollox|bellend*|bell end|knobhead*|knobend*|knobjock*|knob head|end|knobber*|minge|minger*|clunge*|gobshite*|pisshead*|pissflap*|piss|pisses|pissing|pissy|pissoff
+bollock|bollocks|bollox|bellend*|knobhead*|knobend*|knobjock*|knobber*|minge|minger*|clunge*|gobshite*|pisshead*|pissflap*|piss|pisses|pissing|pissy|pissoff
 !piss take
 tosser*|tossbag|tosspot
 cumshot*|cumdump*|cumming|cumstain*|cumbucket*|cumguzzl*|cumslut*|cumrag*|jizz*|jism|splooge*|spooge*
@@ -212,7 +212,7 @@ tranny|trannie|trannies|trannys|tr4nn*|shemale*|ladyboy*|heshe|troon|troons / sh
 retard|retards|retarded|retart|libtard*|rtard*|r3tard*|reetard*
 !fire|flame|acid retardant*
 ~spaz|spazz|spaz(zed|zing|es)|spacker|spackers|spakker*
-~mong|mongs|mongy|mongol face|mongoloid*
+~mong|mongs|mongy
 mongoloid*|windowlicker*|downie|downies / window licker|lickers
 !window licker|lickers twin
 chinky|chinkie|chinkies|chinaman|chinamen|gook|gooks|chingchong*|zipperhead*|slanteye* / ching chong|chang chong|chang? / slant|slanty|slit eye|eyes|eyed / jap|japs|nip|nips bastard|bastards
@@ -240,5 +240,11 @@ you|u|this|that|an autistic|aspie|autist|downs|disabled retard|freak|bitch|basta
 sperg|spergs
 ?homo|homos|jap|japs|greaser|chav|chavs|injun*|cuck|cucks|spazzy / uncle tom
 
+bell|knob end|head|ends|heads
+typical|sneaky|greedy|lying|evil|rich|bloody|fat|ugly|dumb jew|jews
+jew|jews trick|tricks|rat|rats|nose|noses|money|lover|boy|scum|gold
+wanna|want|gonna|going|please|come|u|you|let me|to? suck|lick|gargle|fondle|stroke them|it|these|me|my|mine balls?|dick?|cock?|nuts?
+my|these|your balls|nuts|ballsack itch|hang|stink|sweaty
+suck|lick|swallow|gargle my|these|deez balls|nuts|ballsack
 `,
 }

@@ -54,7 +54,7 @@ nobody|noone|one loves|wants|likes you|u just? die|kys|kill
 do|doing us|the|everyone|everybody|yourself all|world? a? favour|favor and? die|kill|jump|hang|disappear|end|stop
 uninstall|delete|quit your? life
 your|ur mother|mum|mom|parents should|shoulda have|of|'ve? aborted|swallowed
-?die|suicide|suicidal|bleach|noose|kms|unalive|kill|murder|rape you
+?kms|unalive / kill|murder|rape you
 ?kill|killing myself|him|her|them|yourself|everyone
 ?keep yourself safe
 ?cut|starve|hurt|harm yourself
@@ -71,7 +71,7 @@ white|aryan power|supremacy|supremacist|supremacists|genocide|ethnostate
 white|aryan pride|nation|race|master|people worldwide|forever|first|only|power|war|race|is
 !white power adapter|adaptor|cable|supply|led|light|button|cord|bank|strip|plug|lead|brick|switch|station|socket
 master|aryan race
-wpww|kkk|klux klan|racewar
+wpww|kkk|racewar / klux klan
 race war|wars
 day of the rope
 gas|kill|exterminate|lynch|bomb|murder|behead|slaughter|nuke|eradicate|enslave|execute|sterilize|sterilise all|the|every|those|these? dirty|filthy|fucking|of? the|those? %people

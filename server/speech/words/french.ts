@@ -67,7 +67,7 @@ putain|putains|pute|putes|puteput|petasse*|*filsdepute*|ptn|putes|poufiass*|pouf
 fils|fille|enfant|enfants|fis|fiston|bande|filles de|d|2 ta? pute|putes|putain|salope|chien|chienne|tepu|chiens|catin|pûte|putte|enculé
 fdp|ntm|fdpt|tmtc fdp|ntr|ntgm|nique
 niktamer*|niketamer*|niquetamer*|nikta*|niktarace / nike ta / nick ta
-nique|nike|nik|niq|niquez|niquer|nick ta|sa|vos|leur|tes|ton|tous|vous|bien? mère|mere|mer|maman|race|morts|soeur|sœur|daronne|grand|gran
+nique|nik|niq|niquez|niquer|nick ta|sa|vos|leur|tes|ton|tous|vous|bien? mère|mere|mer|maman|race|morts|soeur|sœur|daronne|grand|gran
 salope|salopes|salopiot|salopard|saloperie*|salaud|salauds|saloppe*|salopio
 !salopette*
 merd(e|es|ique|iques|eux|euse|ier|oyer|oyant|asse|aillon)|meeerde
@@ -141,7 +141,7 @@ personne ne? te|t|vous regretterait|regrettera|regretterais|pleurera|aime|manque
 le? monde|tout serait|irait|monde|vivrait mieux|serait sans|mieux toi|sans toi?
 prends|prend|achète|trouve|attache une|la corde et|pour|autour
 une balle dans la|ta tête
-?suicide|meurs|mourez|mort|pends toi|suicider|tuer|buter|veines|corde
+?pends toi
 ?je vais te tuer|buter|crever
 
 # hate
@@ -178,6 +178,7 @@ je|on|nous t|vous|l emmerde|emmerdons
 !familie|famille|monsieur|madame|mme|m|docteur|rue Cocu|Connard|Conard|Bite|Cul|Bonnard|Pine|Labite
 ?chiasse|foutre
 ?t'emmerde|emmerde|emmerdes|emmerdez|con|connes|cons / gros|sale|petit bâtard
-?hitler|nazi|nazis|suicid*|shoah|génocide|violeur*|pendaison|exterminer|abruti|débile mental
+?hitler|nazi|nazis|suicid*|shoah|génocide|violeur*|pendaison|exterminer / débile mental
+juif|juifs|arabe|arabes|noir|noirs|gitan|gitans|rom|roms|migrant|migrants|musulman|musulmans puant*|dégueulasse*|voleur*|pourri*|crasseux|répugnant*
 `,
 }

@@ -60,7 +60,7 @@ nutte|nutten|nuttensohn*|nuttenkind*|nuttig*|bitchschlampe|flittchen
 spasten|spasti|spastis|spacko*|spackos|vollspast*|spazten|spassti*
 mongokind*|vollmongo*|mongoloid*|mongofresse|downie|downies|behindi|behindis
 !mongo db|shell|atlas
-du|ihr|bist|seid|so|voll|echt|total ein|ihr|alle? behindert|behinderter|behinderte|behindert|mongoloid
+du|ihr|bist|seid|so|voll|echt|total|ein alle? behindert|behinderter|behinderte|behindert|mongoloid
 *schei(ss|ß)*|schais*|scheis|scheise|scheisze*|sheiss*|scheiz / schiess dreck
 !bescheis* uns nicht
 kacke|kackbratze*|kackvogel*|kackfresse*|verkackt*|kackwurst*|*kackbratze|kackboon|kackbrat*|kackstelze
@@ -108,7 +108,7 @@ keiner|niemand würde|wird|vermisst dich|euch vermissen
 ich? hoffe|hoff du|ihr stirbst|verreckst|krepierst|sterbt|verreckt
 die? welt|alle wäre|ist|wären ohne dich besser|glücklicher
 kugel|strick in|um den|deinen kopf|hals
-?selbstmord|suizid|umbringen|ritz dich|strick
+?selbstmord|suizid|umbringen / ritz dich
 ?ich bring dich|euch um
 
 # hate
@@ -139,7 +139,7 @@ hitler war ein guter|held|genie|großer|toller
 weiße|weisse|weißer|arische macht|rasse|vorherrschaft|widerstand
 herrenrasse|rassenschande|rassenkrieg|umvolkung|volksverräter*|volkstod
 geh|geht|verpiss|haut|hau zurück|dich|ab nach|in|dahin|dein|ab? afrika|anatolien|türkei|dein|polen|syrien|busch|dschungel land?
-~hure|huren|transe|transen|assi|assis|mongo|mongos|titten|tittchen|titte|bumsen|bumst|pissen|pisse|piss|pisser|pisst|penner|pennern|kack|kacken|hurens
+~hure|huren|transe|transen|assi|assis|mongo|mongos|titten|tittchen|titte|bumsen|bumst|pissen|pisse|piss|pisst|penner|pennern|kack|kacken|hurens
 schlampe|schlampen|drecksschlampe*|bitchschlampe|*schlampensohn|untermensch|untermenschen|bastarde|bastarden
 wichser*|*oberwichser*|dummwichser*|kackwichser*|*hurenwichser|megawichser*
 mutterficker*|hundeficker*|arschficker*|ziegenficker*|kinderficker*|mudderficker*|schwanzficker|tierficker*|leichenficker*
@@ -151,5 +151,7 @@ vollspast|oberspast|totalspast|spastenkind
 !Java|Küken|hörig*|Luder
 ?abschaum|kameltreiber|verschlampt
 ?hitler|nazi|nazis|selbstmord*|suizid*|umbringen|erhäng*|vergas*|holocaust|judenstern|abschlachten|krepier*|vollidiot*
+Juden|Türken|Ausländer|Kanaken|Zigeuner|Moslems|Araber|Neger stinken|stinkt|klauen
+pisser|pissern|titten
 `,
 }

@@ -46,14 +46,14 @@ dziwk*|*dziwk*|dziwka|dziffk*|zdzir*|lafirynd*|ladacznic*|kurtyzan*|szmata|szmat
 !stara|brudna|mokra|podłogowa|sucha|czysta|do szmata
 !szmata|szmaty|szmatka do
 ty|wy|stara|głupia|jebana|tępa|tania|zamknij|milcz|ta|twoja|co|zwykła|w|mać|ale|won suko|suka|suki|szmato|szmata|suczko|krowo|świnio|ciota|cioto|pało
-suko|suczko|ty suka|sukinsyn*|sukinkot*|sukisyn*|skurwiel*
+suko|suczko|sukinsyn*|sukinkot*|sukisyn*|skurwiel*
 ~ciota|cioty|ciotą
 cioto|cwel*|cwelu|cwele|*cweli*|parówo|frajerze|frajerzyno|lachociąg*|lachociag*|obciągar*|obciągnij|obciągaj|obciąga|obciagnij|obciagaj / konfident jebany / zrób laskę
 fiut|fiuta|fiucie|fiuty|fiutem|fiutów|kutas|kutasa|kutasie|kutasy|kutasem|kutasów|kutasik*|kutafon*|kutaf*|chujek|knaga|pytong / pyta jebana / faja ci
 !kutas* przy|na|od? pasie|czapce|szabli
 ssij|liż|liz|ciągnij|ciagnij|possij|wyssij|zrób|opierdol|weź|bierz|possaj|polizaj|obciągnij mi|mojego|moją|do|go? pałę|pale|pałe|pała|druta|chuja|kutasa|fiuta|jaja|laskę|loda|gałę|rowa|dupę|cipkę|cipę|kule|knagę|buzi
 pocałuj|pocaluj|całuj|cmoknij|liż|wyliż|kopnij mnie|mi|się|mój|nas w? dupę|dupe|rów|dupsko|trąbkę
-w|do|z|po|na dupę|dupe|dupie|dupy|dupsko|dupą jebany|ci|cię|się|sobie|cie|wsadź|wsadz|włóż|kop
+w|do|z|po|na dupę|dupe|dupie|dupy|dupsko|dupą ci|cię|się|sobie|cie
 wsadź|wsadz|włóż|wal|wciśnij|daj|wpakuj sobie|se|mu|ci|to? w? dupę|dupe|dupsko|odbyt
 dupojeb*|dupoliz*|dupodaj*|dupcyng*|dupcz*|dziwkarz* / dupcia jebana / dupka jebana / dupsko tłuste
 ruchać|rucham|ruchasz|ruchają|ruchał|ruchała|ruchałem|ruchali|ruchaj|ruchanie|ruchan*|wyrucha*|zrucha*|przerucha*|poruchać|ruchacz*|wyruch*|ruchniesz
@@ -84,7 +84,7 @@ ty|jebany|jebane|same|zwykły|wy|jebani|stary|jak|każdy|głupi|jesteś|to|bić|
 jebany|jebani|brudny|brudni|parszywy|parszywi|pierdolony|śmierdzący|śmierdzące|wstrętny|obleśny|głupi|zasrany|zasrani|pieprzony żyd|żydzi|żydzie|żydy|murzyn|murzyni|cygan|cyganie|cygany|ukrainiec|ukraińcy|arab|arabowie|niemiec|niemcy|szwab|szwaby|rusek|ruscy|czarnuch|turek|turki|ciapak|pedał|muzułmanin|azjata|chińczyk|hindus|zyd|zydzi
 ciapat*|ciapak*|ciapol*|czarnuch*|czarnuh*|smoluch*|makaku|żółtek|żółtki|żółtku|skośnook*|skośny|kitajc*|kacap|kacapy|kacapie|kacapów|kacapski*|szkop|szkopy|szwab|szwaby|szkopsk*|szwabsk*|upaina*|upadlin*|ukropy|ukrop|arabus*|islamol|kozojeb*|kozojebc*|wielbłądojeb*|cyganich*|cyganuch*|podludzi*|podczłowiek* / murzyński (ryj|pies) / murzynek jebany / bambo jebany / bambus(y|ie|) jebany / asfalt jebany / małpo czarna / czarna małpo / skośne ryje / rusek jebany / helmut jebany / pepik jebany / ukrain(iec|ka) jebany / beduin jebany / rumun jebany / cygan jebany
 ~murzyn|murzyni|murzyna|murzynów|murzynem|murzynie
-down|downie|downy|downem|downa|mongole|mongoł|mongolizm|debil upośledzony|jebany
+downie|mongole
 ty|jesteś|jak|zwykły|jebany|wy|głupi|co|same|sam|mały|z|tępy|to downie|down|downem|downy|upośledzony|upośledzeni|autysto|autysta|autystą|kaleko|kaleka|mongole|niedorozwoj*|downa
 upośledzon(y|a|e|ych) jesteś|debil|umysłowo|kurwa|idiot(a|o)|streamer|kretyn|down|psychicznie|bachor|śmieciu|cwelu
 niedorozwoj*|niedorozwinięt*|upośledzeniec*|upośledź*
@@ -112,7 +112,7 @@ nikt cię|cie nie kocha
 na stryczek z
 idź|idz|idźcie się|sie? umrzeć|zdechnąć|zdychać|zabić|powiesić|utopić|umrzyj|zabij|powieś
 powinieneś|powinnaś|musisz|powinniście się|sie|już? zabić|powiesić|umrzeć|zdechnąć|utopić
-?samobójstwo|zdechł|sznur|umrzyj|zabić|śmierć|zabiję cię|zabije cie|trup
+?samobójstwo|zdechł / zabiję|zabije cię|cie
 
 # hate
 %people do|won|precz|out|na|w|pod|raus|wypierdalać|wynocha|wypad|spierdalać gazu|gaz|pieca|piec|wora|ziemi|won|z|komory|komór|gazowni|obozu|auschwitz|izraela|ścianę|mur|szubienicę|stos|drzewo|łopaty|piach|ukrainy|oświęcimia|polski|pieców|afryki|piachu|lasu|kołchozu|klatki|paki
@@ -143,6 +143,7 @@ robi|zrób|zrob|zrobisz|obciągnij|robisz mi|mu|jej|nam? loda|lodzika|laskę|ga�
 !homo sapiens|erectus
 !Chojn*|chojrak*|choj*
 !brudas
-?hitler*|nazist*|samobój*|powies*|powieś*|zabij się|holokaust*|gwałci*|gazow*
+?hitler*|nazist*|samobój*|powies*|powieś*|holokaust*|gwałci*|gazow*
+żydzi|żyd|cyganie|cygan|murzyn|murzyni|ukraińcy|arab|araby śmierdz*|brudn*|wszaw*|złodzieje|parszyw*
 `,
 }

@@ -77,7 +77,7 @@ vai|vão|vá|vao|va|ide|vamos|vais|vas|mandar|manda|mandei|vá tomar|tomá|toma|
 vai|vão|vá|vao|va|ide|vais te|se|para|pra|pro|pró|ao|à|tu? a|o|todos|lá? foder|fuder|fode|merda|caralho|puta
 mete|enfia|enfie|metam|enfiem|soca isso|isto|tudo|o|a? no|pelo meio|olho|teu|seu? do? cu|cú
 ~cú|cus
-cuz(ão|ões|ona|inho|inhos|udo|uda)|cusão|cuzao|cusao|olho do cu|cuzoes
+cuz(ão|ões|ona|inho|inhos|udo|uda)|cusão|cuzao|cusao|cuzoes / olho do cu
 seu|sua|seus|um|uma|és|que|teu|este|esse|bando|velho|muito|grande|de|bando arrombado|arrombada|arrombados|arrombadas|arrombadinho
 arrombado|arrombada do|da|de|dos caralho|merda|porra|puta|cu
 ~arrombado|arrombados
@@ -131,7 +131,7 @@ matar|suicidar|enforcar te
 pula|pule|salta|salte|atira|atire|joga|jogue|lança te|se? da|do|de|pela|para|dum|duma um|uma|baixo|a? ponte|janela|prédio|penhasco|telhado|terraço|varanda|comboio|trem|precipício|viaduto
 atira|joga te|se para|na|no frente|debaixo|baixo do|da|dum|de comboio|trem|carro|um
 corta|corte|cortem|abre|rasga os|as|o|a|teus|seus|tuas os|teus|seus? pulsos|veias|pescoço|garganta
-morre|morra|morram|morrer|morrer logo|diabo|desgraça|seu|sua|praga|desgraçado|maldito|filho|cabrão|fdp|verme|lixo|já|cancro|miserável|nojento
+morre|morra|morram logo|diabo|desgraça|seu|sua|praga|desgraçado|maldito|filho|cabrão|fdp|verme|lixo|já|cancro|miserável|nojento
 tomara|espero|desejo|quero|oxalá que tu|você|tua|todos|vocês? mãe|família? morras|morra|morram|apodreças
 acaba|acabe|termina com a? tua|sua|essa vida
 bebe|toma|beba|tome|engole lixívia|veneno|cianeto|ácido|soda|lexívia
@@ -167,5 +167,7 @@ fdp|fdps|vsf|vtf
 !família|senhor|senhora|sr|sra|dona|dom|doutor|professor|rua ^? Pinto|Veado|Rego|Bicha|Cabrão|Porra
 !pinto amarelo|amarelos
 ?hitler|nazi|nazis|nazista*|suicid*|enforca*|holocausto|estupr*|violador*|exterminar
+seu|sua|seus macaco|macaca|macacos|preto|preta|escurinho|crioulo|cigano
+judeu|judeus|cigano|ciganos|preto|pretos|preta|negro|indiano|brasileiro nojent*|imund*|fedorent*|porco|porcos|ladrão|ladrões|safado|burro
 `,
 }

@@ -94,13 +94,13 @@ tu|su|vuestra|tus puta|putisima|putísima|reputa? madre|hermana|vieja es|la|en|s
 tu puta|putísima|reputísima madre|vida|cara|calavera
 eres|es|sos|son|sois|tremenda|menuda|vaya|so|pedazo|pinche|ella|esa|maldita|cállate una|un|de|la|unas|mas|muy? zorra|zorras|perra|perras|guarra|guarras|furcia|ramera|cerda|puerca|golfa|zorrón
 zorra|perra|guarra|cerda|furcia|golfa asquerosa|inmunda|barata|sucia|de mierda|estúpida|malnacida|arrastrada
-furcia|furcias|guarra|zorrón|zorrita|malnacid(o|a|os|as)|maldito bastardo|bastardos
-tonto|tonta|tontos|imbecil|imbécil|idiota|subnormal|puto|caraculo|cara del|de culo|los|polla|cojones|verga|mierda|cojones
+furcia|furcias|zorrón|malnacid(o|a|os|as) / maldito|malditos bastardo|bastardos
+tonto|tonta|tontos|imbecil|imbécil|idiota|subnormal|cara del|de los? culo|polla|cojones|verga|mierda / caraculo
 cara de culo|polla|verga|chimba|mierda|pito|picha
 métete|metete la|tu lengua por
 subnormal profundo|de
 ~subnormal|subnormales
-tetas|tetona|tetonas|tetotas|pajote|paja(s|) mental
+tetona|tetonas|tetotas|pajote
 ?cojones|carajo|coñazo|boludo|boluda|boludos|cagón|pedo|pedos|huevón|weon|weón
 
 # slurs
@@ -158,5 +158,7 @@ judiada judía
 !pinche|pinches de cocina
 ?conchudo
 ?hitler|nazi|nazis|suicid*|ahorc*|holocausto|violador*|asesin*|exterminar|imbéciles
+%grupo = moro|moros|mora|negro|negros|negra|negras|gitano|gitanos|gitana|judío|judíos|judia|judios|judía|chino|chinos|musulmán|musulmanes|indio|indios|inmigrante|inmigrantes|árabe|árabes|rumanos|mexicano|mexicanos|venezolano|venezolanos|gay|gays|lesbiana|lesbianas
+%grupo asqueros*|repugnant*|inmund*|sucio|sucios|sucia|cochin*|apestos*|ladron*|invasor*|basura|hediond*|pestilent*
 `,
 }

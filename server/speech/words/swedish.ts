@@ -143,5 +143,6 @@ discofitta|snedfitta|jävlafitta|horfitta|äckelfitta|fettfitta|råttfitta|bögf
 !Bögel|Fitger|Kukk|Hore
 ?avskum|avskummet|pedofil|pedofiler|kuk
 ?hitler*|nazist*|nazism|självmord*|förintelsen|våldtä*|gaskammar*|äckel|äckliga
+judar|zigenare|negrer|araber|muslimer|somalier|romer stinker|luktar
 `,
 }
