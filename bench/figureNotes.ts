@@ -29,10 +29,12 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   ],
   recolour: ['An animated WebP of 400 px with 20 frames; the peer writes the picture anew in the colour (sharp).'],
   cleaning: [
-    'One thread, with the lists that a channel in English has. The set that ships was at hand while the steps were written. Of the messages that nobody tuned it to (`bench/heldOutMessages.ts`) the first batch was measured once and then mended by its causes; the second was written after that and only measured. Words are drawn by chance from seven lists. The peer is obscenity.',
-    'What it does not find: words run into others, short ones cut in two (“my pen is blue” would be one), addresses told in words. What it touches wrongly: people called Dick, hens and cocks, a German word that is an English slur, and texts with addresses of machines in them.',
+    'One thread, with the lists that a channel in English has. Four sets of 150 abusive and 150 innocent messages in eight languages (`bench/messages`), each written before anybody had looked at what the one before it showed: the first was at hand all the time; the others were measured once, looked at, and mended in general. Unseen they gave, abuse at careful and strict and innocent ones at both, of 150: the second 146, 146, 4, 4; the third 146, 147, 0, 2; the fourth 140, 140, 1, 1. Only the rows of the fourth are of messages that nobody had seen. The aims of 97 and 99 % of abuse are not reached on these; those of 2 and 6 % of innocent ones are.',
+    'The peers look at words alone: obscenity at English, @2toad/profanity at six languages. The older sets and words in disguise are below (`bench/heldOutMessages.ts`); words are drawn by chance from seven lists, of those that are blocked as they are. Dictionaries are Debian’s: what of them is blocked is crude or a slur itself.',
   ],
-  speech: ['Voices are programs of their own, and have the priority of whoever waits for them.'],
+  speech: [
+    'Voices are programs of their own, and have the priority of whoever waits for them. Hostile texts are of figures, codes, numerals of several scripts, entities, consonants and signs, drawn by chance; of all of them those that would take longest are spoken.',
+  ],
   adapters: ['One thread; from the text of deliveries of fifty.'],
   'player-fps': [
     '1920 × 1080. Without a GPU fifty turning pictures do not reach 60 frames a second; the state of such a scene takes a tenth of a millisecond, all the rest is drawing.',
