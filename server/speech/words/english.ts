@@ -163,7 +163,7 @@ cocksuck*|cockhead*|cockface*|cockblock*|cockwomble*|cockgobbl*|cockmongl*|*cock
 you|u|absolute|total|complete|little|stupid|massive|such|right|utter|pompous a? prick|pricks
 arse|arses|*arsehole*|arseface*|arsewipe*|arselick*|arsebandit*|asshole*|*asshole*|asshat*|asswipe*|assclown*|asslick*|assfuck*|assmunch*|assface*|assbag*|jackass*|dumbass*|fatass*|arsewit*|azzhole*|ahole
 ~ass
-bollock|bollocks|bollox|bellend*|knobhead*|knobend*|knobjock*|knobber*|minge|minger*|clunge*|gobshite*|pisshead*|pissflap*|piss|pisses|pissing|pissy|pissoff
+bollock|bollocks|bollox|bellend|bellends|knobhead*|knobend*|knobjock*|knobber*|minge|minger*|clunge*|gobshite*|pisshead*|pissflap*|piss|pisses|pissing|pissy|pissoff
 !piss take
 tosser*|tossbag|tosspot
 cumshot*|cumdump*|cumming|cumstain*|cumbucket*|cumguzzl*|cumslut*|cumrag*|jizz*|jism|splooge*|spooge*
@@ -246,5 +246,8 @@ jew|jews trick|tricks|rat|rats|nose|noses|money|lover|boy|scum|gold
 wanna|want|gonna|going|please|come|u|you|let me|to? suck|lick|gargle|fondle|stroke them|it|these|me|my|mine balls?|dick?|cock?|nuts?
 my|these|your balls|nuts|ballsack itch|hang|stink|sweaty
 suck|lick|swallow|gargle my|these|deez balls|nuts|ballsack
+assblast*|asskiss*|assbandit*|assclow*|arsebadger*|arsehead*|ballbag*|ballsack*|buttface*|buttmunch*|buttpirat*|buttstain*|buttmuch|cockmunch*|cocknose*|cocklick*|cocksmok*|cockrid*|cocktease*|cumbubbl*|cumwipe*|cumfest|cumjockey|dickbrain*|dickforbrain*|dripdick*|limpdick*|hosejob*|jizstain|jizbreath|jizz|nutsack*|nutsuck*|peckerwood*|twunt*|choad|chode|muffdiv*|titwank*|poontang|kooch|nastyslut|easyslut|whoreson*|crackwhore*|turdburgl*|shagger*|bumfuck*|bumbandit*|slutbag*|fuckwit*|shitebag*|gobshit*|knobjockey*|minge|cuntish
+niggar|niggars|niggor|niggors|niggur|niggurs|nigar|nigars|nigress|nigette|kigger|mgger|nlgger|datnigga|mooncricket*|burrhead*|bluegum|bluegums|buddhahead*|dothead*|diaperhead*|currymunch*|darkey|darkeys|japcrap|jigarooni*|jijjiboo*|junglebunn*|porchmonkey*|spaghettibend*|timbernigg*|halfbreed|honkie|honkies|slopehead*|squarehead|towelhead*|cameljock*|dunecoon*|zigabo*
+curry muncher|munchers / pillow|carpet biter|biters|muncher|munchers / pancake face|faces / dot head|heads / burr head|heads
 `,
 }

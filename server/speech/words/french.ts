@@ -180,5 +180,9 @@ je|on|nous t|vous|l emmerde|emmerdons
 ?t'emmerde|emmerde|emmerdes|emmerdez|con|connes|cons / gros|sale|petit bâtard
 ?hitler|nazi|nazis|suicid*|shoah|génocide|violeur*|pendaison|exterminer / débile mental
 juif|juifs|arabe|arabes|noir|noirs|gitan|gitans|rom|roms|migrant|migrants|musulman|musulmans puant*|dégueulasse*|voleur*|pourri*|crasseux|répugnant*
+encul*|enkul*|branlo|branlott*|branlée|chiennass*|connasse*|ducon|duconn*|dugland*|emmanché|emmanchée|enfoir*|fouteur*|foutriquet*|gniouf*|gnoul|gnoule|gnoules|gougnote*|gougnott*|imbaisable|journalope*|roubignol*|zob|zobi|charmouta*|bosnioul*|boucaque|boucaques|boukak*|souchien*|sarce|mollard|couillu|schnek|chibre|tassepé|sucemabite|vatefaire*|fisdepute|filsdeput*|mèredepute|tabarnak*|câliss*|caliss*
+dans ton|son|mon cul / fils de garce|bâtard / fils de ta race / face de pet / peau de zob / trou de balle
+~baise|baiseur|baiseuse|osti|ostie|crisse
+!baise|baiser|baisers ta|la|sa|leur|une|ma|mon main|joue|front
 `,
 }

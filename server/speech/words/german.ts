@@ -153,5 +153,7 @@ vollspast|oberspast|totalspast|spastenkind
 ?hitler|nazi|nazis|selbstmord*|suizid*|umbringen|erhäng*|vergas*|holocaust|judenstern|abschlachten|krepier*|vollidiot*
 Juden|Türken|Ausländer|Kanaken|Zigeuner|Moslems|Araber|Neger stinken|stinkt|klauen
 pisser|pissern|titten
+muschileck*|tittenfick*|sackratte*|fingerfick*|fistfick*|faustfick*|schwanzsaug*|schwanzkopf*|cyberfick*|hurensack|verhur*|hodenkobold*|pissflitsch*|analritter*|arschkrampe*|arschnas*|arschwisch*|kackhaufen|rotzfotz*|rotzgör*|spermaschluck*|puffmutter|bordsteinschwalbe|untermenschlich
+?beschissen|verarschen|verarscht|mistvieh|mistkerl|mistkerle|kotzbrocken|schweinehund|abschaum
 `,
 }

@@ -84,7 +84,8 @@ ty|jebany|jebane|same|zwykły|wy|jebani|stary|jak|każdy|głupi|jesteś|to|bić|
 jebany|jebani|brudny|brudni|parszywy|parszywi|pierdolony|śmierdzący|śmierdzące|wstrętny|obleśny|głupi|zasrany|zasrani|pieprzony żyd|żydzi|żydzie|żydy|murzyn|murzyni|cygan|cyganie|cygany|ukrainiec|ukraińcy|arab|arabowie|niemiec|niemcy|szwab|szwaby|rusek|ruscy|czarnuch|turek|turki|ciapak|pedał|muzułmanin|azjata|chińczyk|hindus|zyd|zydzi
 ciapat*|ciapak*|ciapol*|czarnuch*|czarnuh*|smoluch*|makaku|żółtek|żółtki|żółtku|skośnook*|skośny|kitajc*|kacap|kacapy|kacapie|kacapów|kacapski*|szkop|szkopy|szwab|szwaby|szkopsk*|szwabsk*|upaina*|upadlin*|ukropy|ukrop|arabus*|islamol|kozojeb*|kozojebc*|wielbłądojeb*|cyganich*|cyganuch*|podludzi*|podczłowiek* / murzyński (ryj|pies) / murzynek jebany / bambo jebany / bambus(y|ie|) jebany / asfalt jebany / małpo czarna / czarna małpo / skośne ryje / rusek jebany / helmut jebany / pepik jebany / ukrain(iec|ka) jebany / beduin jebany / rumun jebany / cygan jebany
 ~murzyn|murzyni|murzyna|murzynów|murzynem|murzynie
-downie|mongole
+downie
+~mongole
 ty|jesteś|jak|zwykły|jebany|wy|głupi|co|same|sam|mały|z|tępy|to downie|down|downem|downy|upośledzony|upośledzeni|autysto|autysta|autystą|kaleko|kaleka|mongole|niedorozwoj*|downa
 upośledzon(y|a|e|ych) jesteś|debil|umysłowo|kurwa|idiot(a|o)|streamer|kretyn|down|psychicznie|bachor|śmieciu|cwelu
 niedorozwoj*|niedorozwinięt*|upośledzeniec*|upośledź*
@@ -145,5 +146,6 @@ robi|zrób|zrob|zrobisz|obciągnij|robisz mi|mu|jej|nam? loda|lodzika|laskę|ga�
 !brudas
 ?hitler*|nazist*|samobój*|powies*|powieś*|holokaust*|gwałci*|gazow*
 żydzi|żyd|cyganie|cygan|murzyn|murzyni|ukraińcy|arab|araby śmierdz*|brudn*|wszaw*|złodzieje|parszyw*
+matkojeb*|kurestw*|samojebk*|skurvysyn*|govno|gavno|kutafon*|chujoz*|ciulu|ciul|ciule|jebaka*|pizdokl*|cipokl*|dupojad*|sraluch*|srajdup*|kurwiarz*|dziwkarz*|pierdziel*|obsraniec*|zasraniec*
 `,
 }

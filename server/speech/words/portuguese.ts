@@ -169,5 +169,7 @@ fdp|fdps|vsf|vtf
 ?hitler|nazi|nazis|nazista*|suicid*|enforca*|holocausto|estupr*|violador*|exterminar
 seu|sua|seus macaco|macaca|macacos|preto|preta|escurinho|crioulo|cigano
 judeu|judeus|cigano|ciganos|preto|pretos|preta|negro|indiano|brasileiro nojent*|imund*|fedorent*|porco|porcos|ladrão|ladrões|safado|burro
+bosset*|busset*|bussang*|checheca|chereca|xerereca|xexeca|xota|xotas|xibiu|xibu|kenga|machona|badalhoc*|pepeka|brioco|caralhada|putedo|fodilh*|merdolas|cagalh*|cornalhão|panasqu*|paneleiric*|viadag*|bostinha|escrot(o|a|os|as)|arrombadinh*
+pita|puta que te|o|vos|me pariu / cabeça de pau|piça|pica / boca|cara de merda|cu|pau
 `,
 }

@@ -160,5 +160,7 @@ judiada judía
 ?hitler|nazi|nazis|suicid*|ahorc*|holocausto|violador*|asesin*|exterminar|imbéciles
 %grupo = moro|moros|mora|negro|negros|negra|negras|gitano|gitanos|gitana|judío|judíos|judia|judios|judía|chino|chinos|musulmán|musulmanes|indio|indios|inmigrante|inmigrantes|árabe|árabes|rumanos|mexicano|mexicanos|venezolano|venezolanos|gay|gays|lesbiana|lesbianas
 %grupo asqueros*|repugnant*|inmund*|sucio|sucios|sucia|cochin*|apestos*|ladron*|invasor*|basura|hediond*|pestilent*
+chupapol*|soplapol*|carapij*|carapoll*|caragilip*|culopoll*|pichabrav*|pollopera|pollatriste|sorete|soretes|culead*|culear|garchar|garcha|cabronaz*|cabronad*|hijueputa*|mamerto|mamavergas|lamepoll*|tragapoll*|tocapelotas|comepin*|pinchaculos|bufarrón|culiar|singao|singada|bicharraco|pajuo|pajúo|mamabicho|coñazo|conchetumare|ctmre|pelotudazo|boludón
+!enculatar|enculpar
 `,
 }

@@ -144,5 +144,6 @@ discofitta|snedfitta|jävlafitta|horfitta|äckelfitta|fettfitta|råttfitta|bögf
 ?avskum|avskummet|pedofil|pedofiler|kuk
 ?hitler*|nazist*|nazism|självmord*|förintelsen|våldtä*|gaskammar*|äckel|äckliga
 judar|zigenare|negrer|araber|muslimer|somalier|romer stinker|luktar
+kukskalle*|kukfitta|fittkuk|fittnuna|fittansikte|fittmongo*|horkuk|hormongo*|horfitt*|knullnuna|rövkuk|rövfitta|rövprick|pungråtta*|pungkula|skithora|skitfitta|äckelkuk|mongojävel|cpunge|blattekuk|jävlablatt*|kärringfitta|analkuk|bajsjävel
 `,
 }
