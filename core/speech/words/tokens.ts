@@ -17,6 +17,8 @@ export interface Token {
 
 /** Letters with the figures and signs among them that may stand for letters, or for letters left out. */
 const tokenPattern = /[\p{L}\p{N}][\p{L}\p{M}\p{N}@$!|€+'’*#]*|[@$][\p{L}\p{M}\p{N}@$!|€+'’*#]+/gu
+/** What French and Italian leave off before a vowel: “d’attardé” is that word too. */
+const elided = /^(?:[cdjlmnst]|qu|all|dell|dall|nell|un)['’](?=\p{L}{2})/iu
 /** What ends a sentence ends no word. */
 const atTheEnd = "!+'’|#"
 
@@ -32,7 +34,9 @@ export function tokensOf(text: string): Token[] {
       small: bare.normalize('NFC').toLowerCase(),
       isCapitalised: /^\p{Lu}[^\p{Lu}]*\p{Ll}/u.test(bare),
       isLetter: [...bare].length === 1,
-      meanings: meaningsOf(bare.replace(/[*#]/g, '')),
+      meanings: [bare, bare.replace(elided, '')]
+        .filter((each, index) => index === 0 || each !== bare)
+        .flatMap((each) => meaningsOf(each.replace(/[*#]/g, ''))),
       gaps: /[*#]/.test(bare) ? [...plainWord(bare).replaceAll('#', '*')] : null,
     }
   })

@@ -249,5 +249,7 @@ suck|lick|swallow|gargle my|these|deez balls|nuts|ballsack
 assblast*|asskiss*|assbandit*|assclow*|arsebadger*|arsehead*|ballbag*|ballsack*|buttface*|buttmunch*|buttpirat*|buttstain*|buttmuch|cockmunch*|cocknose*|cocklick*|cocksmok*|cockrid*|cocktease*|cumbubbl*|cumwipe*|cumfest|cumjockey|dickbrain*|dickforbrain*|dripdick*|limpdick*|hosejob*|jizstain|jizbreath|jizz|nutsack*|nutsuck*|peckerwood*|twunt*|choad|chode|muffdiv*|titwank*|poontang|kooch|nastyslut|easyslut|whoreson*|crackwhore*|turdburgl*|shagger*|bumfuck*|bumbandit*|slutbag*|fuckwit*|shitebag*|gobshit*|knobjockey*|minge|cuntish
 niggar|niggars|niggor|niggors|niggur|niggurs|nigar|nigars|nigress|nigette|kigger|mgger|nlgger|datnigga|mooncricket*|burrhead*|bluegum|bluegums|buddhahead*|dothead*|diaperhead*|currymunch*|darkey|darkeys|japcrap|jigarooni*|jijjiboo*|junglebunn*|porchmonkey*|spaghettibend*|timbernigg*|halfbreed|honkie|honkies|slopehead*|squarehead|towelhead*|cameljock*|dunecoon*|zigabo*
 curry muncher|munchers / pillow|carpet biter|biters|muncher|munchers / pancake face|faces / dot head|heads / burr head|heads
+!hen|hens|chicken|chickens|coop|ducks and|or|with one|a|the|two|some? cock|cocks
+!Dick|Fanny|Randy|Willy and|& ^
 `,
 }

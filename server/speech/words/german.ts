@@ -155,5 +155,6 @@ Juden|Türken|Ausländer|Kanaken|Zigeuner|Moslems|Araber|Neger stinken|stinkt|kl
 pisser|pissern|titten
 muschileck*|tittenfick*|sackratte*|fingerfick*|fistfick*|faustfick*|schwanzsaug*|schwanzkopf*|cyberfick*|hurensack|verhur*|hodenkobold*|pissflitsch*|analritter*|arschkrampe*|arschnas*|arschwisch*|kackhaufen|rotzfotz*|rotzgör*|spermaschluck*|puffmutter|bordsteinschwalbe|untermenschlich
 ?beschissen|verarschen|verarscht|mistvieh|mistkerl|mistkerle|kotzbrocken|schweinehund|abschaum
+spast|spasts|vollspast|spastenhaft
 `,
 }

@@ -84,7 +84,8 @@ méteme|métete|metete|metetelo|métetelo|meter|métanselo por el|por el? culo|o
 ~cojones|cojón
 vete|vayan|váyanse|vayanse|iros|idos|ve|ándate|andate|anda|vayase a|al|ala la|tomar|que? mierda|culo|carajo|chingada|verga|infierno|concha|joder|por|cagar|coño|follen|puta
 tomar|dar|dan|den|da|toma por el? culo|saco|ojete|orto
-me|nos cago|cagamos|kago en|n|enla tu|la|su|vuestra|dios|tus|los|toda|todos|vuestros|sus|el|cristo|todo|vuestra|san|las? *
+me|nos cago|cagamos|kago en|n|enla tu|la|su|vuestra|dios|tus|los|toda|todos|vuestros|sus|cristo|todo|vuestra|san|las
+me cago en el _
 ~cagar|cagada|cagaste|cagón|cagarse|cagado|cagando
 ~follar|follarte|follarse|follarme|follada|follado|follad|follas|follo|follamos|follador|folladora|folladores|fóllate|follate
 a la mierda
@@ -107,7 +108,7 @@ tetona|tetonas|tetotas|pajote
 maric(a|as|o|on|ón|ones|ona|onas|onazo|onazos|oncete|oncito|oncit*|onson)|marikon*|marik(a|as)|*maricon*|mariposón|sarasa|bujarra|bujarron*|bujarrón|joto|jotos|jotito|jotón|mampo|trolazo|cacorro*|tortillera|tortilleras|bollera|bolleras|marimacho|marimach*|machorra|travelo|travelos|travolo|traveco|travuco|travucos|tragasables|comealmohadas|muerdealmohadas|soplanucas|rompeculos|sidos(o|a|os|as) / puñal joto / loca de mierda / invertido de
 !maricastaña
 sudaca|sudacas|sudakas|guachupin*|machupichu|panchito|panchitos|payoponi|payoponis|moraco|morancos|moraca|negrata|negratas|tiraflechas|boliguayo|veneco|venecos|veneca|venecas|venezorra|gitanaco|gitanac*|judiaco / espalda mojada / indio pata / guiri|cholo|bolita|paragua de mierda
-perro|puerco|cerdo|sucio|maldito|malditos|puto|puta|putos|putas|asqueroso|asquerosos|jodidos|jodido|inmundos|inmundo|sucios|cochinos|cochino|malditas moro|moros|mora|negro|negros|negra|negras|gitano|gitanos|gitana|judío|judíos|judia|judios|chino|chinos|musulman|musulmán|musulmanes|indio|indios|inmigrantes|sudaca|árabes|panchos|maricones|rumanos|mexicano|mexicanos|venezolanos|gays|mono
+maldito|malditos|puto|puta|putos|putas|asqueroso|asquerosos|jodidos|jodido|inmundos|inmundo|sucios|cochinos|cochino|malditas moro|moros|mora|negro|negros|negra|negras|gitano|gitanos|gitana|judío|judíos|judia|judios|chino|chinos|musulman|musulmán|musulmanes|indio|indios|inmigrantes|sudaca|árabes|panchos|maricones|rumanos|mexicano|mexicanos|venezolanos|gays|mono
 negro|negra|negros|negras|moro|moros|mora|gitano|gitanos|judio|judío|judíos|chino|chinos|indio|indios|mono|monos|gay|gays|blancos|latinos|mexicano|extranjeros|inmigrantes|cholo|lesbiana|trans|gordo|gorda|viejo de mierda|m1erda|mrda|kaka|porquería
 mongoloide* / retrasado|retrasada|retrasados|retardado|mongol mental|mentales / retrasado|retrasada|retrasados|mongol|mongolo de mierda|m
 eres|es|sos|sois|son|pareces|puto|pinche|pedazo|menudo|este|ese|maldito un|una|unos|de|tremendo? mongol|mongola|mongolo|mongolico|mongólico|mogólico|mongólica|mongolicos|retrasado|retrasada|retrasados|retardado|retardada|autista|autistas|downie|subnormal|subnormales|minusválido|tarado|mono|simio
