@@ -5,7 +5,7 @@ import type { Rgb } from './oklch.ts'
  * Grey, white and black artwork gets a colour this way, which no turn of its hue can give it.
  */
 export interface Wash {
-  /** 0…1 in steps of a thirty-second: the lightness (luma of gamma-encoded sRGB) that becomes the colour. */
+  /** 0…1: the lightness (luma of gamma-encoded sRGB) that becomes the colour. */
   pivot: number
   rgb: Rgb
 }
@@ -18,18 +18,20 @@ export const lumaOf = ([red, green, blue]: Rgb): number => 0.213 * red + 0.715 *
 
 /** The wash that brings artwork of one colour to another. */
 export const washTowards = (from: Rgb, to: Rgb): Wash => ({
-  pivot: Math.round(lumaOf(from) * washSteps) / washSteps,
+  pivot: lumaOf(from),
   rgb: to,
 })
 
-/** One channel of a wash as a table over lightness, from 0 to 1. */
+/**
+ * One channel of a wash as a table over lightness, from 0 to 1. The steps on both sides of the pivot are the colour
+ * itself, so that it is met exactly wherever the pivot lies between them.
+ */
 export function washTable({ pivot, rgb }: Wash, channel: 0 | 1 | 2): number[] {
   const value = rgb[channel]
+  const [below, above] = [Math.floor(pivot * washSteps), Math.ceil(pivot * washSteps)]
   return Array.from({ length: washSteps + 1 }, (_, step) => {
-    const light = step / washSteps
-    // All that is there is one lightness: it becomes the colour, and what is beside it shades of it.
-    if (light <= pivot) return pivot === 0 ? value : (value * light) / pivot
-    return value + ((1 - value) * (light - pivot)) / (1 - pivot)
+    if (step < below) return (value * step) / below
+    return step > above ? value + ((1 - value) * (step - above)) / (washSteps - above) : value
   })
 }
 
