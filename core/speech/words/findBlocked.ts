@@ -152,7 +152,11 @@ function slotFits(slot: PhraseSlot, token: Token | undefined, found: Found | und
   return fits
 }
 
-const isSingle = ({ slots }: Phrase) => slots.length === 1
+/** Whether a stem is blocked as a word of its own where it was found. */
+const isBlockedAlone = (search: Search, at: number, { blocked }: Lexicon, stemId: number, isDisguise: boolean) =>
+  (blocked.byFirst.get(stemId) ?? []).some(
+    (phrase) => phrase.slots.length === 1 && search.holds(phrase, at, isDisguise),
+  )
 
 /** Single letters one after another that make a blocked word: which of them, as places of tokens. */
 function spelledAt(search: Search, at: number, lexicon: Lexicon): [from: number, to: number] | null {
@@ -169,9 +173,7 @@ function spelledAt(search: Search, at: number, lexicon: Lexicon): [from: number,
   let widest: [number, number] | null = null
   for (const { stem, from, to } of lexicon.blocked.stems.find(runs, true)) {
     const [first, last] = [at + (starts[from] ?? 0), at + (starts[to] ?? 0)]
-    const holds = (lexicon.blocked.byFirst.get(stem.id) ?? []).some(
-      (phrase) => isSingle(phrase) && search.holds(phrase, at, true),
-    )
+    const holds = isBlockedAlone(search, at, lexicon, stem.id, true)
     if (holds && (!widest || last - first > widest[1] - widest[0])) widest = [first, last]
   }
   return widest
@@ -190,12 +192,7 @@ function isCutAt(search: Search, at: number, lexicon: Lexicon): boolean {
   const runs = runsOf(word)
   return lexicon.blocked.stems.find(runs).some(({ stem, from, to, isStretched }) => {
     const isWhole = from === 0 && to === runs.letters.length && stem.runs.letters.length === runs.letters.length
-    return (
-      isWhole &&
-      !isStretched &&
-      middle > 0 &&
-      (lexicon.blocked.byFirst.get(stem.id) ?? []).some((phrase) => isSingle(phrase) && search.holds(phrase, at, false))
-    )
+    return isWhole && !isStretched && middle > 0 && isBlockedAlone(search, at, lexicon, stem.id, false)
   })
 }
 
