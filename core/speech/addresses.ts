@@ -40,7 +40,7 @@ function isNamed(word: string): boolean {
 }
 
 /** Words with the spaces between them: what is joined again is what it was. */
-const pieces = (text: string) => text.split(/(\s+)/u)
+export const pieces = (text: string) => text.split(/(\s+)/u)
 
 /**
  * A word without the brackets and stops around it. Letter by letter: an expression for the end would try every place of

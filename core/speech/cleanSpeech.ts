@@ -1,4 +1,4 @@
-import { easeAddresses } from './addresses.ts'
+import { easeAddresses, pieces } from './addresses.ts'
 import { easeNumbers } from './numbers.ts'
 import { findBlocked, type BlockedWords } from './words/findBlocked.ts'
 import type { SpeechRules } from './rules.ts'
@@ -38,9 +38,6 @@ export interface CleanedSpeech {
   /** Why nothing is read; null where something is. */
   refusal: string | null
 }
-
-/** Words with the spaces between them: what is joined again is what it was. */
-const pieces = (text: string) => text.split(/(\s+)/u)
 
 /** An emoji with all that belongs to it: skin, sex, families, flags, figures in boxes. */
 const emoji =
