@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { eventKinds } from '../core/events/kinds.ts'
 import { sampleEvent, sampleNames, type SampleName } from '../core/events/sampleEvent.ts'
-import { variablesOf } from '../core/events/variables.ts'
 import { isShelved } from '../core/look/fontShelf.ts'
 import { contrast } from '../core/colour/contrast.ts'
 import { dialProblems } from '../core/pack/turnDials.ts'
 import { neededMedia } from '../core/pack/manifest.ts'
 import { coverageOf } from '../core/rules/coverage.ts'
-import { variablesIn } from '../core/remarks/content.ts'
+import { unknownVariables } from '../core/remarks/content.ts'
 import { resolveScore } from '../core/score/resolve.ts'
 import { parseTemplate } from '../core/text/template.ts'
 import { render, sampleRateHz } from '../demo/media/voices.ts'
@@ -84,15 +83,12 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
           rule?.of.flatMap((term) =>
             'field' in term && term.field === 'kind' && term.is === 'oneOf' ? term.values : [],
           ) ?? []
-        const known = new Set(
-          variablesOf(asked.length > 0 ? alert.kinds.filter((kind) => asked.includes(kind)) : alert.kinds).map(
-            ({ name }) => name,
-          ),
-        )
+        const kinds = asked.length > 0 ? alert.kinds.filter((kind) => asked.includes(kind)) : alert.kinds
         for (const part of composition.parts) {
           if (part.kind !== 'line' && part.kind !== 'ticker') continue
-          expect(parseTemplate(part.template).problems).toEqual([])
-          expect([...variablesIn(parseTemplate(part.template).nodes)].filter((name) => !known.has(name))).toEqual([])
+          const { nodes, problems } = parseTemplate(part.template)
+          expect(problems).toEqual([])
+          expect(unknownVariables(nodes, kinds)).toEqual([])
         }
       }
     }

@@ -1,5 +1,5 @@
 import { filterOfTint, type Tint } from '../core/colour/tint.ts'
-import { washTable } from '../core/colour/wash.ts'
+import { lumaShares, washTable } from '../core/colour/wash.ts'
 
 const svgNames = 'http://www.w3.org/2000/svg'
 const made = new Map<string, SVGSVGElement>()
@@ -12,7 +12,7 @@ function filterElement(id: string, wash: NonNullable<Tint['wash']>): SVGSVGEleme
     for (const [key, value] of Object.entries(of)) element.setAttribute(key, value)
     return element
   }
-  const luma = '.213 .715 .072 0 0 '
+  const luma = `${lumaShares.join(' ')} 0 0 `
   const filter = make('filter', { id, 'color-interpolation-filters': 'sRGB' })
   const transfer = make('feComponentTransfer')
   for (const [channel, name] of (['feFuncR', 'feFuncG', 'feFuncB'] as const).entries())

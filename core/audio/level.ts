@@ -23,8 +23,18 @@ export type StoredLoudness = Pick<Loudness, 'integratedLufs' | 'momentaryMaxLufs
   levelLufs?: number | undefined
 }
 
-const momentaryBelowMs = 1500
-const gatedFromMs = 6000
+const momentaryBelowS = 1.5
+const gatedFromS = 6
+
+/**
+ * One number for short and long sounds: the loudest 400 ms up to 1.5 s, the gated mean from 6 s on, and from one over to
+ * the other between them.
+ * @param seconds of it that are loud
+ */
+export function blendedLufs(loudest: number, gated: number, seconds: number): number {
+  const share = Math.min(1, Math.max(0, (seconds - momentaryBelowS) / (gatedFromS - momentaryBelowS)))
+  return share === 0 ? loudest : loudest + (gated - loudest) * share
+}
 
 /**
  * The loudness that a file is levelled by: the number that was measured for it (`LoudnessMeter.levelOf`). What was
@@ -33,10 +43,8 @@ const gatedFromMs = 6000
  * @returns null for silence, which has no level
  */
 export function levelledBy(loudness: StoredLoudness, heardMs: number): MeasuredLevel | null {
-  const share = Math.min(1, Math.max(0, (heardMs - momentaryBelowMs) / (gatedFromMs - momentaryBelowMs)))
-  const { momentaryMaxLufs: loudest, integratedLufs } = loudness
-  const blended = share === 0 ? loudest : loudest + (integratedLufs - loudest) * share
-  const lufs = loudness.levelLufs ?? blended
+  const { momentaryMaxLufs, integratedLufs, levelLufs } = loudness
+  const lufs = levelLufs ?? blendedLufs(momentaryMaxLufs, integratedLufs, heardMs / 1000)
   return Number.isFinite(lufs) && Number.isFinite(loudness.truePeakDbtp)
     ? { lufs, truePeakDbtp: loudness.truePeakDbtp }
     : null

@@ -1,4 +1,5 @@
 import { WeightedChannel } from './kWeighting.ts'
+import { blendedLufs } from './level.ts'
 import { gated, loudnessRangeLu, lufsOf } from './loudness.ts'
 import { speakersOf, weightOfSpeaker, type Speaker } from './speakers.ts'
 import { TruePeakChannel } from './truePeak.ts'
@@ -21,10 +22,6 @@ const hopsPerSecond = 100
 const hopsPerStep = 10
 const hopsPerBlock = 40
 const hopsPerShortTerm = 300
-
-/** With so little that is loud, a sound is levelled by its loudest moment; with so much, by its gated mean. */
-const momentaryBelowS = 1.5
-const gatedFromS = 6
 
 /** A mono file is heard from both speakers: it counts as the two equal channels that it is played as. */
 const monoWeights = [2]
@@ -124,8 +121,7 @@ export class LoudnessMeter {
     const loudest = lufsOf(blocks.reduce((most, power) => Math.max(most, power), 0))
     const { lufs, counted } = gated(blocks)
     const countedS = (counted + hopsPerBlock - 1) / hopsPerSecond
-    const share = Math.min(1, Math.max(0, (countedS - momentaryBelowS) / (gatedFromS - momentaryBelowS)))
-    return share === 0 ? loudest : loudest + (lufs - loudest) * share
+    return blendedLufs(loudest, lufs, countedS)
   }
 
   private get hopSamples(): number {

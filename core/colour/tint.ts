@@ -1,5 +1,5 @@
 import { oklabOf, oklchOf, type Rgb } from './oklch.ts'
-import { applyWash, type Wash } from './wash.ts'
+import { applyWash, lumaOf, type Wash } from './wash.ts'
 
 /**
  * What is done to a picture's colours: the hue is turned, saturation and brightness are multiplied. Neutral: 0, 1, 1.
@@ -15,8 +15,11 @@ export interface Tint {
 export const noTint: Readonly<Tint> = { hueDeg: 0, saturation: 1, brightness: 1 }
 
 export function isNeutral(tint: Tint): boolean {
-  return !tint.wash && tint.hueDeg % 360 === 0 && tint.saturation === 1 && tint.brightness === 1
+  return !tint.wash && turnsNothing(tint)
 }
+
+const turnsNothing = ({ hueDeg, saturation, brightness }: Tint) =>
+  hueDeg % 360 === 0 && saturation === 1 && brightness === 1
 
 /** Two tints one after the other, as one. Exact for saturation and brightness; angles add. */
 export function combineTints(first: Tint, second: Tint): Tint {
@@ -34,7 +37,7 @@ export function combineTints(first: Tint, second: Tint): Tint {
  * which only a filter of a page's own can be (`player/washFilter.ts`).
  */
 export function filterOfTint(tint: Tint): string {
-  if (isNeutral({ ...noTint, hueDeg: tint.hueDeg, saturation: tint.saturation, brightness: tint.brightness })) return ''
+  if (turnsNothing(tint)) return ''
   const rounded = (value: number) => Math.round(value * 1000) / 1000
   return `hue-rotate(${rounded(tint.hueDeg)}deg) saturate(${rounded(tint.saturation)}) brightness(${rounded(tint.brightness)})`
 }
@@ -68,7 +71,7 @@ export function applyTint(rgb: Rgb, tint: Tint): Rgb {
     ),
   ]
   const s = tint.saturation
-  const grey = 0.213 * turned[0] + 0.715 * turned[1] + 0.072 * turned[2]
+  const grey = lumaOf(turned)
   return turned.map((channel) => clamp(clamp(grey + (channel - grey) * s) * tint.brightness)) as unknown as Rgb
 }
 

@@ -4,7 +4,7 @@ import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { eventKinds, type EventKind } from '../events/kinds.ts'
 import { variablesOfKind } from '../events/variables.ts'
-import { variablesIn } from '../remarks/content.ts'
+import { unknownVariables } from '../remarks/content.ts'
 import { parseTemplate } from '../text/template.ts'
 import { changeBox } from './change.ts'
 import { applyPatches } from './applyPatches.ts'
@@ -54,10 +54,7 @@ describe('words for another kind of event', () => {
     fc.assert(
       fc.property(words, anyKind, (template, kind) => {
         const reworded = rewordFor(template, kind)
-        const carried = variablesOfKind[kind].map(({ name }) => name)
-        expect(
-          [...variablesIn(parseTemplate(reworded.template).nodes)].filter((name) => !carried.includes(name)),
-        ).toEqual([])
+        expect(unknownVariables(parseTemplate(reworded.template).nodes, [kind])).toEqual([])
         expect(rewordFor(reworded.template, kind)).toEqual({ template: reworded.template, changes: [] })
       }),
     )

@@ -2,7 +2,7 @@ import type { EventKind } from '../events/kinds.ts'
 import { variablesOf } from '../events/variables.ts'
 import { hasTemplate, type Part } from '../parts/part.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
-import { templateMistakes } from '../text/templateMistakes.ts'
+import { templateMistakes, type TemplateMistake } from '../text/templateMistakes.ts'
 import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
 
 /** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
@@ -17,7 +17,8 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
       words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`,
       remedy: null,
     }))
-    for (const { type, reason } of templateMistakes(nodes, variablesOf(kinds)))
+    const mistakes = templateMistakes(nodes, variablesOf(kinds))
+    for (const { type, reason } of mistakes)
       if (type === 'otherCurrency')
         remarks.push({
           type: 'templateProblem',
@@ -26,8 +27,7 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
           words: `“${part.name}”: ${reason}.`,
           remedy: null,
         })
-    const unknown = unknownVariables(nodes, kinds)
-    for (const name of unknown)
+    for (const name of neverCarried(mistakes))
       remarks.push({
         type: 'unknownVariable',
         partId: part.id,
@@ -40,19 +40,12 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
 }
 
 /** The variables that a template names and that events of these kinds never carry. */
-export function unknownVariables(nodes: readonly TemplateNode[], kinds: readonly EventKind[]): string[] {
-  const known = new Set(variablesOf(kinds).map(({ name }) => name))
-  return [...variablesIn(nodes)].filter((name) => !known.has(name))
-}
+export const unknownVariables = (nodes: readonly TemplateNode[], kinds: readonly EventKind[]): string[] =>
+  neverCarried(templateMistakes(nodes, variablesOf(kinds)))
 
-/** Every variable that a template names, at any depth. */
-export function variablesIn(nodes: readonly TemplateNode[], found = new Set<string>()): Set<string> {
-  for (const node of nodes) {
-    if ('name' in node) found.add(node.name)
-    if ('options' in node) for (const option of node.options) variablesIn(option.nodes, found)
-  }
-  return found
-}
+const neverCarried = (mistakes: readonly TemplateMistake[]) => [
+  ...new Set(mistakes.filter(({ type }) => type === 'neverCarried').map(({ name }) => name)),
+]
 
 /** Parts without a file, and parts that nobody will ever see or hear. */
 export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {

@@ -51,9 +51,9 @@ export const coverageBudget: CoverageBudget = { boxes: 8_000_000, comparisons: 2
  * wherever one of its members is the first that holds, and there each member that holds may be drawn. Boxes: at most
  * (comparisons × 2) ^ fields, in practice a few for each rule. Beyond the budget nothing is drawn, and what can be said
  * of each variation is found by search, which needs no boxes: whether it plays, who hides it, whether nothing plays
- * anywhere. The matcher and this never disagree about what can come. Boxes in which nothing can are left out; one in
- * which something can is drawn whole, with what of it never comes: along an axis that is said to
- * be perhaps (see `axisOf`).
+ * anywhere. The matcher and this never disagree about what can come. A box in which nothing ever
+ * comes is left out; one of which only a part can come is drawn whole, and the axis that it lies along says *perhaps*
+ * (see `axisOf`).
  */
 export function coverageOf(
   listener: Listener,

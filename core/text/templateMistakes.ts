@@ -7,6 +7,8 @@ export interface TemplateMistake {
   /** UTF-16 units from the template's start. */
   at: number
   raw: string
+  /** The variable’s name. */
+  name: string
   /** A sentence without its stop. */
   reason: string
 }
@@ -29,6 +31,7 @@ export function templateMistakes(
         type: 'neverCarried',
         at,
         raw,
+        name,
         reason: `this kind of event never carries {${name}}; it stays empty`,
       })
     else if (node.type === 'number' && variable.type === 'money' && node.style.startsWith('::currency/'))
@@ -36,6 +39,7 @@ export function templateMistakes(
         type: 'otherCurrency',
         at,
         raw,
+        name,
         reason: `{${name}} is shown in its own currency and never converted; write ::currency`,
       })
     const inside = 'options' in node ? node.options.flatMap((option) => templateMistakes(option.nodes, variables)) : []
