@@ -17,15 +17,25 @@ export interface BlockedWords {
 /** A stretch of a text, from one letter to before another; in UTF-16 units. */
 export type Stretch = readonly [from: number, to: number]
 
-/** Stems that a word may be, each with whether it was only found in disguise. */
-type Found = ReadonlyMap<number, boolean>
+/** How a stem was found: as it is, in disguise, or as the beginning of a longer word; the surer one first. */
+const sights = ['plain', 'disguised', 'longer'] as const
+type Sight = (typeof sights)[number]
+const lessSure = (a: Sight, b: Sight): Sight => (sights.indexOf(a) > sights.indexOf(b) ? a : b)
 
-/** Shorter words of other languages, disguised, may be anything. */
-const disguisedLeast = 4
+/** Stems that a word may be, each with how it was found. */
+type Found = ReadonlyMap<number, Sight>
+
+/** Keeps the surest way in which a stem was found. */
+function keepSurest(found: Map<number, Sight>, id: number, sight: Sight): void {
+  const kept = found.get(id)
+  if (kept === undefined || lessSure(kept, sight) === kept) found.set(id, sight)
+}
+
+/** Shorter words of other languages, disguised, may be anything; where a channel is strict, that is risked. */
+const disguisedLeast = { careful: 4, strict: 3 }
 /** Words in two pieces are looked for up to this length of the first; both pieces are no small words. */
 const pieceMost = 4
 const cutLeast = 4
-const spelledMost = 2000
 /** At least so many letters must be there for the rest to be guessed. */
 const gapLettersLeast = 2
 
@@ -48,6 +58,10 @@ class Search {
     })
   }
 
+  isSameSentence(at: number, other: number): boolean {
+    return this.sentences[at] === this.sentences[other]
+  }
+
   /** @param isSure whether nothing else may be likelier */
   isLikely(at: number, language: string, isSure: boolean): boolean {
     const sentence = this.sentences[at] ?? 0
@@ -63,28 +77,34 @@ class Search {
   }
 
   /** Whether a phrase counts where it was found. */
-  holds({ strength, language, letters }: Phrase, at: number, isDisguise: boolean, isFine = false): boolean {
+  holds({ strength, language, letters }: Phrase, at: number, sight: Sight, isFine = false): boolean {
     if (strength === 'strict' && !this.blocked.isStrict) return false
-    if (strength === 'everywhere' || language === null) return true
-    return (isDisguise && letters >= disguisedLeast) || this.isLikely(at, language, !isFine)
+    if (language === null || (strength === 'everywhere' && sight !== 'longer')) return true
+    const least = this.blocked.isStrict ? disguisedLeast.strict : disguisedLeast.careful
+    return (
+      (sight === 'disguised' && letters >= least && !isFine) ||
+      this.isLikely(at, language, !isFine && !this.blocked.isStrict)
+    )
   }
 }
 
 /** The stems that a word is, by what it may mean; how it sounds counts where English may be spoken. */
 function stemsOf(search: Search, at: number, lexicon: Lexicon): Found {
-  const found = new Map<number, boolean>()
+  const found = new Map<number, Sight>()
   const token = search.tokens[at]
   for (const meaning of token?.meanings ?? []) {
     if (meaning.isSound && !search.isLikely(at, 'en', false)) continue
     const trie = meaning.isSound ? lexicon.sounds : lexicon.blocked.stems
-    for (const { stem, isStretched } of trie.find(meaning)) {
-      const isDisguise = meaning.isDisguise || isStretched
-      found.set(stem.id, (found.get(stem.id) ?? true) && isDisguise)
+    const edges = search.blocked.isStrict && !meaning.isSound ? 'endFree' : 'kept'
+    for (const { stem, to, isStretched } of trie.find(meaning, edges)) {
+      const sight: Sight = meaning.isDisguise || isStretched ? 'disguised' : 'plain'
+      const isLonger = stem.endsWord && to < meaning.letters.length
+      keepSurest(found, stem.id, isLonger ? 'longer' : sight)
     }
   }
-  if (token) for (const id of stemsBehindAddress(token, lexicon)) found.set(id, found.get(id) ?? true)
+  if (token) for (const id of stemsBehindAddress(token, lexicon)) keepSurest(found, id, 'disguised')
   if (token?.gaps && token.gaps.filter((letter) => letter !== '*').length >= gapLettersLeast)
-    for (const { id } of lexicon.blocked.stems.findWithGaps(token.gaps)) found.set(id, found.get(id) ?? true)
+    for (const { id } of lexicon.blocked.stems.findWithGaps(token.gaps)) keepSurest(found, id, 'disguised')
   return found
 }
 
@@ -108,10 +128,13 @@ function stemsBehindAddress(token: Token, lexicon: Lexicon): number[] {
     .map(({ stem }) => stem.id)
 }
 
-function writtenStems(token: Token, stems: StemTrie): Found {
-  const found = new Map<number, boolean>()
-  for (const { stem, isStretched } of stems.find(runsOf(token.small)))
-    if (!isStretched && (!stem.isName || token.isCapitalised)) found.set(stem.id, false)
+/** The stems that a word is as it is written, or as it is written in plain letters. */
+function writtenStems({ small, isCapitalised, meanings: [own] }: Token, stems: StemTrie, isFolded: boolean): Found {
+  const word = isFolded ? own : runsOf(small)
+  const found = new Map<number, Sight>()
+  if (!word || (isFolded && own?.isDisguise)) return found
+  for (const { stem, isStretched } of stems.find(word))
+    if ((isFolded || !isStretched) && (!stem.isName || isCapitalised)) found.set(stem.id, 'plain')
   return found
 }
 
@@ -124,45 +147,62 @@ function longestAt(
   isFine = false,
 ): number {
   let longest = 0
-  for (const [id, isDisguised] of stems[at] ?? [])
+  for (const [id, first] of stems[at] ?? [])
     for (const phrase of byFirst.get(id) ?? []) {
-      if (phrase.slots.length <= longest) continue
-      let isDisguise = isDisguised
+      if (phrase.isNear || phrase.slots.length <= longest) continue
+      let sight = first
       const follows = phrase.slots.every((slot, index) => {
         if (index === 0) return true
         const fits = slotFits(slot, search.tokens[at + index], stems[at + index])
-        isDisguise ||= fits === 'disguised'
+        if (fits !== null) sight = lessSure(sight, fits)
         return fits !== null
       })
-      if (follows && search.holds(phrase, at, isDisguise, isFine)) longest = phrase.slots.length
+      if (follows && search.holds(phrase, at, sight, isFine)) longest = phrase.slots.length
     }
   return longest
 }
 
-function slotFits(slot: PhraseSlot, token: Token | undefined, found: Found | undefined): 'plain' | 'disguised' | null {
+/** From one word to another, so many are close. */
+const nearMost = 8
+
+/** The words of a phrase around one word, in any order: from the first of them to behind the last. */
+function nearAt(search: Search, at: number, { blocked }: Lexicon, stems: readonly Found[]): Stretch | null {
+  for (const [id, sight] of stems[at] ?? [])
+    for (const phrase of blocked.byFirst.get(id) ?? []) {
+      if (!phrase.isNear || !search.holds(phrase, at, sight)) continue
+      const places = phrase.slots.map((slot, index) => {
+        if (index === 0) return at
+        for (let away = 1; away <= nearMost; away++)
+          for (const place of [at + away, at - away])
+            if (search.isSameSentence(at, place) && slotFits(slot, search.tokens[place], stems[place]) !== null)
+              return place
+        return null
+      })
+      const found = places.filter((place) => place !== null)
+      if (found.length === places.length) return [Math.min(...found), Math.max(...found) + 1]
+    }
+  return null
+}
+
+function slotFits(slot: PhraseSlot, token: Token | undefined, found: Found | undefined): Sight | null {
   if (!token) return null
   if (slot === 'anyWord') return 'plain'
   if (slot === 'name') return token.isCapitalised ? 'plain' : null
-  let fits: 'plain' | 'disguised' | null = null
-  for (const [id, isDisguised] of found ?? []) {
-    if (!slot.has(id)) continue
-    if (!isDisguised) return 'plain'
-    fits = 'disguised'
-  }
-  return fits
+  let surest: Sight | null = null
+  for (const [id, sight] of found ?? [])
+    if (slot.has(id) && (surest === null || lessSure(surest, sight) === surest)) surest = sight
+  return surest
 }
 
 /** Whether a stem is blocked as a word of its own where it was found. */
-const isBlockedAlone = (search: Search, at: number, { blocked }: Lexicon, stemId: number, isDisguise: boolean) =>
-  (blocked.byFirst.get(stemId) ?? []).some(
-    (phrase) => phrase.slots.length === 1 && search.holds(phrase, at, isDisguise),
-  )
+const isBlockedAlone = (search: Search, at: number, { blocked }: Lexicon, stemId: number, sight: Sight) =>
+  (blocked.byFirst.get(stemId) ?? []).some((phrase) => phrase.slots.length === 1 && search.holds(phrase, at, sight))
 
 /** Single letters one after another that make a blocked word: which of them, as places of tokens. */
 function spelledAt(search: Search, at: number, lexicon: Lexicon): [from: number, to: number] | null {
   let word = ''
   let end = at
-  while (end < search.tokens.length && end < at + spelledMost && search.tokens[end]?.isLetter) {
+  while (search.tokens[end]?.isLetter) {
     word += search.tokens[end]?.meanings[0]?.letters[0] ?? '-'
     end += 1
   }
@@ -171,9 +211,9 @@ function spelledAt(search: Search, at: number, lexicon: Lexicon): [from: number,
   const starts = [0]
   for (const count of runs.counts) starts.push((starts.at(-1) ?? 0) + count)
   let widest: [number, number] | null = null
-  for (const { stem, from, to } of lexicon.blocked.stems.find(runs, true)) {
+  for (const { stem, from, to } of lexicon.blocked.stems.find(runs, 'free')) {
     const [first, last] = [at + (starts[from] ?? 0), at + (starts[to] ?? 0)]
-    const holds = isBlockedAlone(search, at, lexicon, stem.id, true)
+    const holds = isBlockedAlone(search, at, lexicon, stem.id, 'disguised')
     if (holds && (!widest || last - first > widest[1] - widest[0])) widest = [first, last]
   }
   return widest
@@ -187,12 +227,11 @@ function isCutAt(search: Search, at: number, lexicon: Lexicon): boolean {
   const isShort = first.small.length <= pieceMost
   if (isShort && [first, second].some(({ small }) => languagesOfSmallWord(small).length > 0)) return false
   const word = textOf(first) + textOf(second)
-  const middle = textOf(first).length
   if (word.length < (isShort ? cutLeast : 7)) return false
   const runs = runsOf(word)
   return lexicon.blocked.stems.find(runs).some(({ stem, from, to, isStretched }) => {
     const isWhole = from === 0 && to === runs.letters.length && stem.runs.letters.length === runs.letters.length
-    return isWhole && !isStretched && middle > 0 && isBlockedAlone(search, at, lexicon, stem.id, false)
+    return isWhole && !isStretched && isBlockedAlone(search, at, lexicon, stem.id, 'plain')
   })
 }
 
@@ -221,6 +260,7 @@ function isJoined(search: Search, at: number, { blocked }: Lexicon): boolean {
     (blocked.byFirst.get(stem.id) ?? []).some(
       (phrase) =>
         phrase.slots.length > 1 &&
+        !phrase.isNear &&
         phrase.letters >= joinedLeast &&
         phrase.strength === 'everywhere' &&
         follows(phrase.slots, 1, to),
@@ -237,11 +277,7 @@ function fineTokens(search: Search): boolean[] {
       [fineFolded, true],
     ] as const) {
       if (byFirst.size === 0) continue
-      const found = search.tokens.map((token): Found => {
-        if (!isFolded) return writtenStems(token, stems)
-        const [own] = token.meanings
-        return own && !own.isDisguise ? new Map(stems.find(own).map(({ stem }) => [stem.id, false])) : new Map()
-      })
+      const found = search.tokens.map((token) => writtenStems(token, stems, isFolded))
       for (let at = 0; at < search.tokens.length; at++) {
         const length = longestAt(search, at, byFirst, found, true)
         fine.fill(true, at, at + length)
@@ -271,6 +307,8 @@ export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
       found.push([first.at, last.end])
     }
     for (let at = 0; at < tokens.length; at++) {
+      const near = nearAt(search, at, lexicon, stems)
+      if (near) add(...near)
       if (tokens[at]?.isLetter && !tokens[at - 1]?.isLetter) {
         const spelled = spelledAt(search, at, lexicon)
         if (spelled) add(...spelled)

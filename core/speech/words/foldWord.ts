@@ -31,7 +31,7 @@ const leet: Record<string, string> = {
   '+': 't',
 }
 const otherLeet: Record<string, string> = { ...leet, 1: 'l', '|': 'l', '!': 'l', '@': 'o' }
-/** A v among consonants is a u. */
+/** A v between consonants at a word's beginning is a u: “fvck”. Further in, the word is another one: “improvs”. */
 const withU = (word: string) => word.replace(/(?<=^[^aeiouyv]{1,3})v(?=[^aeiouyv])/g, 'u')
 
 const cyrillicLeet: Record<string, string> = { 0: 'о', 1: 'и', 3: 'з', 4: 'ч', 6: 'б', 9: 'я', '@': 'а', $: 'с' }

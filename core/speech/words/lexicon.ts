@@ -9,6 +9,8 @@ export type PhraseSlot = ReadonlySet<number> | 'anyWord' | 'name'
 /** Words one after another that are blocked, or fine. */
 export interface Phrase {
   slots: readonly PhraseSlot[]
+  /** Its words stand close to each other, in any order. */
+  isNear: boolean
   strength: EntryStrength
   language: string | null
   /** How many letters its shortest wording has. */
@@ -38,6 +40,7 @@ const unspaced = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script
 const insideLeast = (written: string) => (/\p{Script=Thai}/u.test(written) ? 3 : 2)
 /** English alone is spelled so that it is heard in many ways. Words that sound like shorter ones are too many. */
 const isSounded = (sound: string) => /^[a-z]{3,}$/.test(sound)
+
 class ShelfBuilder {
   readonly stems = new StemTrie()
   readonly byFirst = new Map<number, Phrase[]>()
@@ -50,7 +53,7 @@ class ShelfBuilder {
     private readonly sounds: StemTrie | null = null,
   ) {}
 
-  add({ words, strength, language }: WordEntry): void {
+  add({ words, strength, language, isNear = false }: WordEntry): void {
     const slots = words.map((word) => this.slotOf(word, strength, language))
     const [first] = slots
     if (!first || first === 'anyWord' || first === 'name') return
@@ -58,7 +61,7 @@ class ShelfBuilder {
       (sum, word) => sum + (typeof word === 'string' ? 0 : Math.min(...word.anyOf.map(({ stem }) => stem.length))),
       0,
     )
-    const phrase = { slots, strength, language, letters }
+    const phrase = { slots, isNear, strength, language, letters }
     for (const id of first) {
       const phrases = this.byFirst.get(id)
       if (phrases) phrases.push(phrase)

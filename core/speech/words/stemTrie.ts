@@ -21,7 +21,9 @@ export interface StemFound {
   isStretched: boolean
 }
 
-/** How the edges of words are held to: as the stem says, or not at all where it is long enough to be no accident. */
+/** Whether words begin and end where the stem says: stems of `freeLeast` letters and more may be freed of either. */
+export type WordEdges = 'kept' | 'endFree' | 'free'
+/** So many letters are no accident wherever they stand. */
 const freeLeast = 5
 /** A shorter stem, with letters of it left out, is the beginning of too many words. */
 const gapStemLeast = 4
@@ -57,13 +59,13 @@ export class StemTrie {
     this.branches = null
   }
 
-  /** @param isFree edges of words count for short stems alone: of letters told one by one nobody knows where words end */
-  find(word: Runs, isFree = false): StemFound[] {
+  /** @param edges free where nobody knows where words end: among letters told one by one */
+  find(word: Runs, edges: WordEdges = 'kept'): StemFound[] {
     const found: StemFound[] = []
-    this.walk(root.fromStart, word, 0, isFree, found)
+    this.walk(root.fromStart, word, 0, edges, found)
     for (let from = 0; from < word.letters.length; from++) {
-      this.walk(root.anywhere, word, from, isFree, found)
-      if (isFree && from > 0) this.walk(root.fromStart, word, from, isFree, found)
+      this.walk(root.anywhere, word, from, edges, found)
+      if (edges === 'free' && from > 0) this.walk(root.fromStart, word, from, edges, found)
     }
     return found
   }
@@ -71,27 +73,21 @@ export class StemTrie {
   /** Stems of whole words that begin at a place of a word, wherever they end: what is run together has no edges. */
   beginningAt(word: Runs, from: number): StemFound[] {
     const found: StemFound[] = []
-    let node: number | undefined = root.fromStart
-    for (let at = from; at < word.letters.length; at++) {
-      node = this.steps.get(stepOf(node, word.letters[at] ?? ''))
-      if (node === undefined) break
-      for (const stem of this.stems.get(node) ?? []) {
-        const isStretched = fitOf(stem.runs.counts, word, from, at)
-        if (isStretched !== null) found.push({ stem, from, to: at + 1, isStretched })
-      }
-    }
+    this.walk(root.fromStart, word, from, 'runTogether', found)
     return found
   }
 
-  private walk(start: number, word: Runs, from: number, isFree: boolean, found: StemFound[]): void {
+  private walk(start: number, word: Runs, from: number, edges: WordEdges | 'runTogether', found: StemFound[]): void {
     let node: number | undefined = start
     for (let at = from; at < word.letters.length; at++) {
       node = this.steps.get(stepOf(node, word.letters[at] ?? ''))
       if (node === undefined) return
       for (const stem of this.stems.get(node) ?? []) {
-        const isLoose = isFree && stem.runs.counts.reduce((sum, count) => sum + count, 0) >= freeLeast
-        if (stem.startsWord && from > 0 && !isLoose) continue
-        if (stem.endsWord && at < word.letters.length - 1 && !isLoose) continue
+        const isLong = stem.runs.counts.reduce((sum, count) => sum + count, 0) >= freeLeast
+        const isFree = edges === 'runTogether' || (edges === 'free' && isLong)
+        const endsFree = isFree || (edges === 'endFree' && isLong)
+        if (stem.startsWord && from > 0 && !isFree) continue
+        if (stem.endsWord && at < word.letters.length - 1 && !endsFree) continue
         const fit = fitOf(stem.runs.counts, word, from, at)
         if (fit !== null) found.push({ stem, from, to: at + 1, isStretched: fit })
       }

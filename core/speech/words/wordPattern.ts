@@ -17,6 +17,8 @@ export type EntryStrength = 'everywhere' | 'inLanguage' | 'strict'
 export interface WordEntry {
   /** Words one after another; those that may be missing were multiplied out. */
   words: readonly PhraseWord[]
+  /** Not one after another, but close to each other in one sentence, in any order. */
+  isNear?: boolean
   /**
    * Fine where it stands, as it is written or however it is meant: what lies inside of it is not blocked. Null: blocked.
    */
@@ -78,11 +80,11 @@ function withoutOptional(words: readonly string[]): string[][] {
 /**
  * Reads a word list. A line is a phrase of one or more words. `|` stands between alternatives, `(a|b)` between endings,
  * `*` before or behind a stem for any other letters, `+` behind it for the language's usual endings, `?` behind a word
- * that may be missing, `_` for any word, `^` for one that is written like a name, ` / ` between phrases. A line
- * `%name = a|b` gives alternatives a name. Before a line `!` says that it is
- * fine, `~` that it holds only in sentences of the list's language, `?` that it holds only there and only where a channel is strict;
- * what follows `#` is a remark. What is fine and
- * begins with a capital is fine as a name alone.
+ * that may be missing, `_` for any word, `^` for one that is written like a name, ` / ` between phrases, ` & ` between
+ * words that stand close to each other in one sentence, in any order. A line `%name = a|b` gives alternatives a name.
+ * Before a line `!` says that it is fine, `~` that it holds only in sentences of the list's language, `?` that it holds
+ * only there and only where a channel is strict; what follows `#` is a remark. What is fine and begins with a capital is
+ * fine as a name alone.
  * @param endings what `+` stands for
  * @throws {Error} where a line multiplies out to more than four hundred phrases
  */
@@ -111,14 +113,17 @@ export function readWordList(list: string, language: string | null, endings: rea
     // What is an everyday word in one language may be none in another; English is said everywhere.
     const isLocal = marks.includes('~') || (isFine && language !== 'en' && language !== null)
     const strength = isLocal ? 'inLanguage' : 'everywhere'
-    const phrases = rest
-      .replace(/%(\w+)/gu, (_name, name: string) => macros.get(name) ?? '')
+    const said = rest.replace(/%(\w+)/gu, (_name, name: string) => macros.get(name) ?? '')
+    const isNear = said.includes(' & ')
+    const phrases = said
+      .replaceAll(' & ', ' ')
       .split(' / ')
       .flatMap((phrase) => withoutOptional(phrase.trim().split(/\s+/u)))
       .filter((words) => words.length > 0 && words[0] !== '')
     if (phrases.length > expansionsMost) throw new Error(`This line of a word list says too much: ${written}`)
     return phrases.map((words) => ({
       words: words.map((word) => wordOf(word, isFine)),
+      ...(isNear ? { isNear } : {}),
       fine: isFine ? 'asWritten' : null,
       strength: marks.includes('?') ? 'strict' : strength,
       language,

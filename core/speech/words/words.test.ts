@@ -19,6 +19,8 @@ burn all|the? %people
 crumbcake please
 nut(loaf|bun)
 ?daft
+?you|your & burnt|burn
+?pastr(y|ies)
 ~plum
 `,
   'en',
@@ -47,6 +49,21 @@ describe('a word list', () => {
   it('has entries for strict channels alone', () => {
     expect(found('that is daft')).toEqual([])
     expect(found('that is daft', { isStrict: true })).toEqual(['daft'])
+  })
+  it.each([
+    ['your bread is burnt', ['your bread is burnt']],
+    ['burn it, you did', ['burn it, you']],
+    ['you are nice. It was burnt', []],
+    ['you and I and he and she and they and we burn', []],
+    ['it is burnt', []],
+  ])('has words that hold close to each other, in any order: %j', (text, expected) => {
+    expect(found(text, { isStrict: true })).toEqual(expected)
+    expect(found(text)).toEqual([])
+  })
+  it('of strict channels holds also at the beginning of longer words, in its language', () => {
+    expect(found('the bollocksing pastrylike thing', { isStrict: true })).toEqual(['bollocksing', 'pastrylike'])
+    expect(found('the bollocksing pastrylike thing')).toEqual([])
+    expect(found('det är bollocksing på svenska', { isStrict: true })).toEqual([])
   })
   it('holds in sentences of its language', () => {
     expect(found('the plum is here')).toEqual(['plum'])

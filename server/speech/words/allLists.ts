@@ -8,6 +8,7 @@ import { polish } from './polish.ts'
 import { portuguese } from './portuguese.ts'
 import { russian } from './russian.ts'
 import { spanish } from './spanish.ts'
+import { strictLists } from './strictly.ts'
 import { swedish } from './swedish.ts'
 import { transliterated } from './transliterated.ts'
 import type { WordList } from './wordList.ts'
@@ -23,6 +24,7 @@ const own: readonly WordList[] = [
   spanish,
   swedish,
   transliterated,
+  ...strictLists,
 ]
 
 /** The languages that there are lists for. */

@@ -38,6 +38,17 @@ describe('the word lists', () => {
     for (const text of ['hurensohn', 'skurwysyny', 'пиздец', 'hijoputa', 'enculé', 'filhodaputa', 'jävlar'])
       expect(findBlocked(text, blockedFor(readyRules.careful, ['en'])).length).toBe(1)
   })
+  it.each(['what a moron', 'you smell', 'so ein Trottel', 'qué asqueroso', 'quel crétin', 'co za matoł', 'какой урод'])(
+    'block at strict what they let through at careful: %j',
+    (text) => {
+      expect(cleaned(text, 'careful').outcome).toBe('kept')
+      expect(cleaned(text, 'strict').outcome).toBe('refused')
+    },
+  )
+  it('leave idioms at strict', () => {
+    for (const text of ['I would die for one', 'ich sterbe vor Hunger', 'umieram z głodu', 'jag dör av hunger'])
+      expect(cleaned(text, 'strict').outcome).toBe('kept')
+  })
   it('made ready before they are needed are the same', async () => {
     await prepareLists()
     expect(findBlocked('bollocks', blockedFor(readyRules.careful, ['en'])).length).toBe(1)
