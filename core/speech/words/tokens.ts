@@ -24,8 +24,10 @@ const atTheEnd = "!+'’|#"
 
 export function tokensOf(text: string): Token[] {
   return [...text.matchAll(tokenPattern)].map(({ 0: token, index }) => {
+    // Between stars a word is stressed: none of its letters is left out.
+    const ends = text[index - 1] === '*' ? `${atTheEnd}*` : atTheEnd
     let to = token.length
-    while (to > 1 && atTheEnd.includes(token[to - 1] ?? '')) to -= 1
+    while (to > 1 && ends.includes(token[to - 1] ?? '')) to -= 1
     // “Who’re” is who, and no other word.
     const bare = token.slice(0, to).replace(/(?<=\p{L})['’](?:s|re|d|ll|ve|m|t)$/iu, '')
     return {

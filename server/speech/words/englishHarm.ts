@@ -46,6 +46,11 @@ you|u|he|she deserve|deserves to die|rot|suffer|hang|burn
 you|u should|need|must|oughta just|really? to|go|be? die|kys|suicide|hang|gassed|lynched|shot|aborted|hanged
 you|u should have|of been aborted|swallowed
 !should hang out|on|up|around|in|there
+you|u|he|she|they should|ought to? be|drop dead
+wish|hope|if you|u were|was|are|get|end dead
+die|rot alone|slowly|painfully|already|now|bitch|scum
+why are|aren't|arent|won't|wont|don't|dont|not|you|u|just you|u|just|die dead|die|yet
+do the|everyone|us a favour|favor and? die
 world|everyone|chat|everybody|family would|will|'d|is|be be? better|happier off? without you|u|ya
 better off without you|u
 better off dead
@@ -83,6 +88,8 @@ death to|for|upon all|the|every? the? %people
 %people to|in|into the? gas|oven|ovens|camps|chamber|chambers|gulag
 %people are|is all|just|fucking|literally|nothing|like? but|a|the? vermin|cancer|parasites|cockroaches|rats|animals|subhuman|subhumans|filth|scum|plague|inferior|apes|monkeys|degenerates|pedophiles|rapists|terrorists|savages
 %people out of|now our|my|europe|england|america|country
+whites|aryans|christians only|first
+keep|make|make our|the|this|my? country|europe|america|england|chat|stream white|pure|aryan
 no %people allowed|in here|this|my|our
 hitler|adolf was|is|were right|hero|great|based|innocent
 hitler|adolf was|is a hero|genius|saint|god

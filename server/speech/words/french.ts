@@ -135,12 +135,18 @@ jette|jetez|balance|saute|sautez|lance|défenestre toi|vous? par|du|d'un|sous|de
 ouvre|tranche|taille|coupe|ouvres|entaille toi|vous les|tes veines|poignets
 mets|met fin à|a tes|ta|tes jours|vie
 finis|finit en avec la vie
-avale|bois|buvez|boit de|du|un|l|verre|litre? de|la|l|d? javel|eau de javel|poison|destop|désherbant|mort-aux-rats|acide
+avale|bois|buvez|boit de|du|un|l|verre|litre? de|la|l|d|eau? de? javel|poison|destop|désherbant|mort-aux-rats|acide
 j'espère|espère|espere|jespere|j'espere|souhaite|vivement que|qu tu|ta|il|elle|vous|t vas|mère|va|famille|allez|te|toute|la|finir|faire? crever|mourir|crèves|crève|meurs|meurt|meures|mourras|brûles|suicides|cancer|crevez|violer|creve
 personne ne? te|t|vous regretterait|regrettera|regretterais|pleurera|aime|manquera
 le? monde|tout serait|irait|monde|vivrait mieux|serait sans|mieux toi|sans toi?
 prends|prend|achète|trouve|attache une|la corde et|pour|autour
 une balle dans la|ta tête
+devrais|devriez|mérites|mériterais|mérite d? être mort|morte|crevé
+chope|attrape|choppe un|le|ton cancer|sida
+qu|que tu|vous crèves|creviez|meures
+plus|mieux si|quand tu|vous étais|étiez|seras|serez mort|morte|morts
+personne te|t|vous regretterait|regrettera|pleurera|aime
+laisse|laissez toi|vous mourir|crever
 ?pends toi
 ?je vais te tuer|buter|crever
 

@@ -104,6 +104,11 @@ mach|macht schluss|ende mit deinem|eurem leben
 beende|beendet dein|euer leben
 begeh|begehe|begeht selbstmord|suizid
 trink|trinkt|sauf|schluck|exe bleichmittel|chlor|chlorreiniger|gift|rohrreiniger|abflussreiniger
+du|ihr solltest|solltet|müsstest|gehörst|gehört|wärst|wärt|bist doch|besser|lieber|am|besten|längst? tot|tod|erschossen|vergast|aufgehängt|abgetrieben sein|besser|dran|gehört|bald?
+krieg|kriegt|bekomm|bekommt|hol dir? doch? krebs|aids
+hätte deine|dich mutter|man? dich|besser|bloß|nur? abgetrieben|abtreiben
+hoffentlich stirbst|verreckst|krepierst|erstickst|krepiert|stirbt|bekommst du|ihr|er|sie
+hoffentlich bekommst|kriegst du krebs|aids
 keiner|niemand würde|wird|vermisst dich|euch vermissen
 ich? hoffe|hoff du|ihr stirbst|verreckst|krepierst|sterbt|verreckt
 die? welt|alle wäre|ist|wären ohne dich besser|glücklicher
@@ -123,7 +128,7 @@ tod|hass den|allen|dem|der|die? %people|islam|israel
 tod|nieder den|mit %people
 %people gehören|müssen|sollen|sollten vergast|verbrannt|raus|weg|getötet|ins|sterben|verrecken|ausgerottet|erschossen|an|abgeschoben|eingesperrt|gehängt|gas
 %people sind|ist alle|nur|keine|der|abschaum? untermenschen|abschaum|ungeziefer|ratten|parasiten|dreck|tiere|vieh|affen|müll|krebs|pest|kriminelle|vergewaltiger|schmarotzer
-deutschland|deutschland|österreich den deutschen|österreichern
+deutschland|österreich|europa nur|gehört? den|für deutschen|österreichern|deutsche|weißen|weiße
 deutschland erwache
 ausländer|kanaken|türken|juden raus
 blut und ehre|boden

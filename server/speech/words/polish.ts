@@ -102,6 +102,7 @@ zdychaj|zdychajcie|zdechnij|zdechnijcie|zdechniesz|sczeźnij|sczeznij|zdechlaku|
 popełnij|popełnijcie|popelnij|strzel|zrób|palnij samobójstwo|samobója|samobójstwo|sobie|se|eutanazję w|z? łeb|głowę|skroń|bani|baniak?
 palnij|strzel sobie|se w łeb|głowę|skroń|czaszkę
 żebyś|zebys|obyś|obys|oby|niech kurwa|ty|twoja|stara|matka|wszyscy|tylko? zdechł|umarł|zdechła|umarła|zdechli|umarli|zdechl|umarl
+oby|żeby|żebyś|obyś|niech|zebys|obys cię|cie|was|go|ją|ich|ciebie|ci|dostał|dostała|miał|zachorował rak|raka|szlag|trafił|zdechł|zdechła|śmierć|tramwaj|pociąg|na zeżarł|trafi|trafił|zabrał|wziął|dopadł|potrącił|przejechał|raka?
 mam nadzieję że|ze umrzesz|zdechniesz|zdechnie|umrze
 życzę|zycze ci|wam raka|śmierci|żebyś
 odbierz|skończ|zakończ|skoncz|zakoncz|odbierzcie|zakończ sobie|ze|swoje|z|to|swój|swoim? życie|życiem|żywot|zycie|zyciem|żywotem
@@ -119,7 +120,8 @@ powinieneś|powinnaś|musisz|powinniście się|sie|już? zabić|powiesić|umrze�
 %people do|won|precz|out|na|w|pod|raus|wypierdalać|wynocha|wypad|spierdalać gazu|gaz|pieca|piec|wora|ziemi|won|z|komory|komór|gazowni|obozu|auschwitz|izraela|ścianę|mur|szubienicę|stos|drzewo|łopaty|piach|ukrainy|oświęcimia|polski|pieców|afryki|piachu|lasu|kołchozu|klatki|paki
 %people won|precz|out|raus|wypierdalać|wynocha|wypad|spierdalać
 zabić|zabijać|mordować|gazować|zagazować|spalić|palić|wieszać|rozstrzelać|deportować|bić|wyrżnąć|wymordować|śmierć|smierc|powiesić|precz|won wszystkich|wszystkie|tych|te|wszystkim|tym|ze|z? jebanych|brudnych|wszystkimi? %people
-polska|europa dla polaków|polakow|białych|bialych|europejczyków
+polska|europa tylko|jest|wyłącznie? dla tylko? polaków|polakow|białych|bialych|europejczyków
+tylko|wyłącznie dla białych|bialych
 sieg|heil|zig|hajl|hail|chwała|sig|zyg heil|hitler|hail|hitlerowi|hajl
 biała rasa|europa|duma
 biała|biala siła|sila|potęga|duma

@@ -137,6 +137,10 @@ acaba|acabe|termina com a? tua|sua|essa vida
 bebe|toma|beba|tome|engole lixívia|veneno|cianeto|ácido|soda|lexívia
 uma|um bala|tiro na|no|nos tua|sua|teu|seu|teus|meio? cabeça|testa|cornos
 dá|dê|da|mete|enfia um|uma tiro|bala na|nos|em|no própria? cabeça|boca|cornos|miolos|testa
+devias|deverias|deveria|devia|podias|mereces|merecias|merece estar|ser? morto|morta|morrer
+tomara|oxalá|espero|que que|tenhas|apanhes|tenha|pegue|te|um|tu? tenhas|apanhes|um|pegue|dê? cancro|câncer|sida
+ninguém|ninguem vai|sentiria|sente|sentirá|ia|iria|quer|gosta sentir|ter|de? a|tua|sua|ti|você tua|sua|ti|falta? falta|saudades|saudade|morre|mata?
+!ninguém|ninguem quer|gosta|sente de? ti|você|a
 ninguém|ninguem vai|ia|iria sentir|ter a? tua|sua falta|saudades
 o|todo? mundo|todos seria|estaria|ficaria|ficava|era|estavam|melhor bem|muito? melhor sem ti|você|vc|te
 ?suicídio|suicidio|enforcar|enforca

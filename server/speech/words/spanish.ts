@@ -129,6 +129,8 @@ bebe|toma|trágate|bébete|tómate lejía|cloro|veneno|lejia|ácido|raticida
 ojalá|ojala|espero|deseo|quiero que? te|se|os|tu|su|le|todos|toda|vuestra|ustedes|y? madre|familia|te? mueras|muera|maten|mates|mate|atropelle|atropellen|muráis|murais|mueran|suicides|ahorques|pudras|violen|cáncer|cancer|entierren
 te|os deseo lo? un|el|la|peor|que? muerte|cáncer|cancer|mueras
 deberías|deberias|debes|debería|anda|ve|vete|vayan que|a|de? morir|morirte|suicidarte|matarte|ahorcarte|colgarte|morirse|suicidarse
+deberías|deberias|debes|debieras|mereces|merecéis|merecen estar|ser? muerto|muerta|muertos|morir|morirte|violada|violado
+ojalá|ojala|espero|que te|os|tengas|le|agarres|dé|de|pille|atropelle|mate|parta|coja un|el|una|cáncer|cancer|camión|coche|rayo|tren|bus|sida camión|coche|tren|cáncer|cancer|rayo|bus|sida?
 nadie te|os va|extrañaría|quiere|extrañará|echará a|vivo|viva|de extrañar|llorar|menos|vivo|viva?
 el mundo|todos sería|seria|estaría|estaríamos|estarían mejor sin ti|vos|usted
 haznos|haz|hazle|háganos un|el|al favor|mundo y? mátate|muérete|suicídate|matarte|muere|cuélgate
@@ -143,6 +145,9 @@ fuera %people
 %people al|a|para|en|fuera|de la|las|los|el|su|vuelta|aquí|españa? horno|hornos|gas|cámara|cámaras|camara|hoguera|paredón|fosa|áfrica|país|pais|tierra|selva|casa de gas|mierda?
 %people son|sois|es todos|todas|unos|solo|una|puros|lo? unos? ratas|basura|escoria|plaga|cáncer|parásitos|parasitos|cucarachas|animales|monos|inferiores|ladrones|delincuentes|violadores|subhumanos|simios|mierda|terroristas|enfermos|peste|lacra
 vuelve|vuélvete|vuelvete|vete|regresa|regrésate|lárgate|largate|regresen|volved a|para|pa tu|africa|áfrica|su|vuestro|tu puto? país|pais|tierra|selva|patera|moro|rancho|marruecos
+españa|europa|méxico solo|sólo|es|para|pa|sin para|los|blancos|moros|inmigrantes|negros|gitanos los|blancos|españoles|inmigrantes? blancos|españoles?
+!españa es|para|sin para|los? los?
+solo|sólo blancos|arios
 arriba|viva|heil|jail|hail|grande|gracias hitler|franco|pinochet|videla|kkk
 hitler|franco|adolf tenía|tenia|no|se|fue|debió|era|vive|mató quedó|razón|razon|hizo|un|mato|acabar|terminar|héroe|nada|pocos|poco? corto|nada|héroe|genio|dios|grande|pocos|judíos|malo?
 poder|orgullo|supremacía|raza|fuerza blanco|blanca|aria|superior|inferior|ario

@@ -47,6 +47,7 @@ export const strictLists: readonly WordList[] = [
 !dying|died of|from|with laughter|laughing
 !die hard|casting
 !retardant*|cockscomb*|cocksure*|cockswain*|drapes|draped|coonskin*|injunct*
+!knock|knocks|knocked|knocking it|them|em|him|her dead
 !Dickson*|Dickens*|Dickinson*|Penistone
 !dead good|nice|easy|simple|lovely|on|centre|center|dough|yeast|starter|battery|line|lift|sea|heat
 `,
@@ -54,7 +55,7 @@ export const strictLists: readonly WordList[] = [
   strictly(
     german,
     `
-%dir = du|dich|dir|dein|deine|deiner|deinem|deinen|ihr|euch|euer|eure|bist|seid|streamer|streamerin|mods|mutter
+%dir = hoffentlich|solltest|solltet|müsstest|könntest|verdienst|du|dich|dir|dein|deine|deiner|deinem|deinen|ihr|euch|euer|eure|bist|seid|streamer|streamerin|mods|mutter
 %gruppe = Juden|Jude|Jüdin|jüdisch*|Moslem*|Muslim*|Islam|Türk*|Araber*|arabisch*|Ausländer*|Flüchtling*|Asylant*|Asylbewerber*|Migrant*|Zuwanderer|Schwarze|Schwarzen|Schwarzer|Neger*|Schwule*|Schwuler|Lesben|Lesbe|Transen|Trans|Homos|Homosexuell*|Zigeuner*|Roma|Polacken|Behinderte|Behinderten|Afrikaner*|Syrer*|Afghanen
 ?scheiss*|schiss|furz*|fürz*|pisse*|piss*|verflucht*|drecks*|dreckig*|dreckskerl*|schweinisch*|depp|deppen|trottel*|vollpfosten|dummkopf*|bekloppt*|bescheuert*|hohlkopf*|schwachkopf*|schwachsinn*|vollidiot*|penner*|asozial*|abschaum|versager*|spast*|behindert*|mongo*|krüppel*|missgeburt*|schlamp*|flittchen|nutte*|hure*|huren*|luder*|tussi*|fettsack|fettwanst|ekelhaft*|widerlich*|eklig*|wertlos*|erbärmlich*|fresse|maul|schnauze
 ?titt*|nippel|porno*|porn|pimmel*|hoden*|vagina*|muschi*|möse*|ficken*|fick*|bumsen|notgeil*|aufgeil*|wichs*|onan*|orgasm*|befriedig*|vergewaltig*|pädo*|puff|bordell*|prostituiert*|pervers*
@@ -68,13 +69,13 @@ export const strictLists: readonly WordList[] = [
 ?frauen|weiber & küche|herd|maul
 ?keiner|niemand|alle|jeder & mag|liebt|vermisst|hasst|braucht dich|euch
 !zum sterben schön
-!assist*|Blatt*|Blätt*|Vergaser*|Mongolei
+!assist*|Blatt*|Blätt*|Vergaser*|Mongolei|Titting*|Wichsenstein*
 `,
   ),
   strictly(
     spanish,
     `
-%ti = tú|te|ti|tu|tus|vos|eres|sos|sois|os|vuestra|usted|ustedes|streamer|mods|madre
+%ti = tú|te|ti|tu|tus|vos|eres|sos|sois|os|vuestra|usted|ustedes|streamer|mods|madre|deberías|debes|debieras|mereces|merecéis|podrías|vas|estás|estarías|ojalá|espero
 %grupo = moro|moros|mora|moras|negros|negras|gitano|gitanos|gitana|gitanas|judío|judíos|judia|judios|judía|musulmán|musulmanes|islam|inmigrante|inmigrantes|extranjeros|árabes|sudaca|sudacas|maricones|gays|homosexuales|lesbianas|trans|travestis|refugiados|indios|venezolanos|haitianos|menas
 ?cag(a|o|ar|ado|ada|ón|ona|aste|an|as|amos|ue)|mierd*|pedorr*|meado|meón|joder*|jod(a|e|o|an|en|ido|ida|idos|idas|iste|er|erte)|jódete|cojon*|carajo*|malnacid*|put*|ramera*|furcia*|prostitut*|prostíbulo*|imbécil*|imbecil*|estúpid*|estupid*|tontaco|lerd(o|a)|subnormal*|anormal*|mongol|mongola|mongólic*|mogólic*|tarad(o|a|os|as)|cretin*|inútil*|fracasad*|escoria|asquer*|repugn*|desgraciad*|patétic*|huev(ón|on|ones|ona)|weon*|weón|mamón*|mamon*|mamad*|mamar|mames|pendej*|cabron*|cabrón*|gilip*|capull*|soplap*|cállate|callate
 ?pezón*|pezon*|porno*|pene|pija|verga|vergas|polla|pollas|testícul*|vagina*|chocho*|chochete|follar*|pajer*|masturb*|semen|esperma|orgasm*|cachond*|violad*|violar|pederast*|pedófil*|pedofil*|pervertid*
@@ -92,11 +93,11 @@ export const strictLists: readonly WordList[] = [
   strictly(
     french,
     `
-%toi = tu|te|toi|t|ton|ta|tes|vous|votre|vos|streamer|streameur|streameuse|modos|mère
+%toi = devrais|devriez|mérites|mériterais|pourrais|vas|espère|souhaite|tu|te|toi|t|ton|ta|tes|vous|votre|vos|streamer|streameur|streameuse|modos|mère
 %groupe = juif|juifs|juive|juives|arabe|arabes|musulman|musulmans|musulmane|islam|noirs|nègre|nègres|immigré|immigrés|immigration|migrant|migrants|étrangers|roms|gitan|gitans|manouches|pédés|pd|gays|gay|homos|homosexuels|lesbiennes|trans|travelos|handicapés|réfugiés|africains|maghrébins|algériens|marocains|turcs
 ?caca|piss(e|er|es|eux|ous)|prout*|chi(é|er|ant|ante|ants|otte|ottes|asse|es)|chie|emmerd*|foutre|fout(u|ue|us|aise|aises|ez)|putain*|put(e|es)|connes|conn(ard|asse|erie|eries)*|couill*|salop*|salaud*|salopard*|salope*|traîn(ée|ées)|pouff*|pétass*|grognass*|catin*|prostitu*|bâtard*|batard*|enfoir*|ordur*|raclure*|crevure*|crevard*|charogn*|crétin*|imbécil*|débil*|abruti*|clochard*|pathétiqu*|dégueul*|dégoût*|immond*|laideron*|truie*|cassos|attard*|mongol*|triso*|gogol*|taré*|tarée*|gueul*|dégage*
 ?nichon*|téton*|nibard*|porno*|pénis|bite*|zizi|zob*|vagin*|foufoune*|baise*|bais(er|é|ée|ez|ent)|niqu*|suc(e|er|es|ez|eur|euse)|branl*|masturb*|éjacul*|sperm*|orgasm*|viol(er|é|ée|eur|eurs|ez)|pédophil*|pédo|pédos|pervers*|cochonne
-?nazi*|hitler*|führer|shoah|holocaust*|génocid*|auschwitz|gazer*|suprémac*|facho*|fascis*|aryen*|youp*|youtr*
+?nazi*|hitler*|führer|shoah|holocaust*|génocid*|auschwitz|gazer*|suprémac*|facho*|fascis*|aryen*|youpin*|youpine*|youtr*
 ?suicid*|égorg*|étrangl*|empoisonn*|buter*|flingu*
 ?pédé*|pd|tapett*|tantouz*|tarlouz*|gouin*|travelo*|transexuel*|bamboul*|bougnoul*|bicot*|crouill*|niak*|niakou*|chinetoqu*|bridé*|rebeu*|racaill*|macaqu*
 ?%toi & mort|morte|morts|tuer|tue|pendre|pends|crever|crève|javel|veines|poison|flingue|déteste|détestons|hais|haïr|haine|déchet|déchets|poubelle|inutile|moche|pue|pues|clown|ridicule|avorter|avorté*
@@ -112,7 +113,7 @@ export const strictLists: readonly WordList[] = [
   strictly(
     portuguese,
     `
-%ti = tu|te|ti|teu|tua|teus|tuas|você|vocês|vc|vcs|seu|sua|seus|suas|és|streamer|mods|mãe
+%ti = devias|deverias|deveria|mereces|podias|vais|tomara|oxalá|espero|tu|te|ti|teu|tua|teus|tuas|você|vocês|vc|vcs|seu|sua|seus|suas|és|streamer|mods|mãe
 %grupo = judeu|judeus|judia|cigano|ciganos|cigana|pretos|negros|preto|negro|muçulmano|muçulmanos|árabes|islão|islã|imigrante|imigrantes|estrangeiros|gays|gay|bichas|viados|paneleiros|lésbicas|travestis|trans|homossexuais|nordestinos|brasileiros|brasucas|indianos|monhés|africanos|refugiados|índios
 ?cuz*|bunda*|bundão|cag(a|ar|ado|ão|ona|alhão|aste|ou)|merd*|bost*|mij(o|a|ar|ado|ão)|foda*|fod(e|er|ido|ida|idos|idas|i|eu|as|am|asse|ase)|fud*|porra*|caralh*|carai|put(a|as|o|os|inha|ona|aria|edo)|vadi(a|as)|vagabund*|piranha*|quenga*|cadela*|cabrão|cabrões|galdéri*|rameir*|prostitut*|corn(o|os|udo|udos)|chifrud*|imbecil*|imbecis|estúpid*|estupid*|otári*|babac*|anormal*|retardad*|mongol*|demente*|débil|inútil*|inúteis|fracassad*|nojent*|asqueros*|imund*|escrot*|ranhos*|balofo*|verme*|desgraçad*|miseráve*|patétic*
 ?mamad*|tet(a|as)|peitão|nude*|nudes|porn*|pénis|pênis|pauz*|piça*|piroca*|caceta|colhõ*|vagina*|cona|conas|xota*|xana|buceta*|boceta*|perereca|ppk|punhet*|bronha|masturb*|esporr*|orgasm*|tesão|tesud*|safad*|taras|tarad*|estupr*|violad*|violar|pedófil*|pedofil*|pervertid*
@@ -131,7 +132,7 @@ export const strictLists: readonly WordList[] = [
   strictly(
     polish,
     `
-%ty = ty|ci|cię|ciebie|tobie|cie|wy|was|wam|twój|twoja|twoje|twojej|twoją|wasz|wasza|jesteś|jesteście|streamer|streamerka|modzi|matka
+%ty = powinieneś|powinnaś|musisz|mógłbyś|oby|obyś|żebyś|niech|ty|ci|cię|ciebie|tobie|cie|wy|was|wam|twój|twoja|twoje|twojej|twoją|wasz|wasza|jesteś|jesteście|streamer|streamerka|modzi|matka
 %grupa = żyd|żydzi|żydów|żydy|żydom|żydowsk*|murzyn*|czarni|czarnych|cygan*|cyganów|arab*|muzułman*|islam*|ukrai*|imigran*|uchodźc*|uchodzc*|gej|geje|gejów|lesb*|pedał*|trans*|niepełnosprawn*|kacap*|ruscy|ruskich|niemcy|szwab*|azjat*
 ?dup(a|y|ę|ie|ą|sko|cia|ek|ku|ki)|gówn*|gowno|sra(ć|m|sz|nie|ka|czka|ją|ł)|srac|zasran*|osran*|szcz(ać|yny|asz|am)|pierd*|psiakrew|zajebi*|wkurw*|wnerw*|debil*|kretyn*|imbecyl*|głąb*|tępak*|tęp(y|a|aku)|tuman*|matoł*|ćwok*|bałwan*|dureń|durni*|frajer*|ciot*|cipk*|cip(a|o|y|ę)|śmieciu|ścierw*|gnoj*|gnój|szuj*|bydlak*|suk(a|o|i|ę|in*)|dziwk*|zdzir*|szmat(a|o|y)|lafirynd*|latawic*|prostytut*|burdel*|obrzydliw*|żałosn*|bezwartościow*|nieudaczni*|przegryw|przegrywie|upośledz*|niedorozw*|downie|downem|mongoł|mongole|kalek*|morda|mordę|ryj*|stul
 ?cyc(ki|ek|ków|e|atą|ata)|porno*|penis*|kutas*|fiut*|chuj*|moszn*|wagin*|cip*|pizd*|ruch(ać|am|a|anie|aj|asz|ał)|pieprz(yć|ę|y|ył|ona|ony|eni)|bzyk*|dyma(ć|m|j|ł)|masturb*|orgazm*|sperm*|obciąg*|ssij|gwałt*|gwałc*|zgwałc*|pedofil*|zbocz*|perwers*
@@ -151,7 +152,7 @@ export const strictLists: readonly WordList[] = [
   strictly(
     swedish,
     `
-%du = du|dig|din|ditt|dina|ni|er|era|ert|streamer|streamern|modsen|morsa|mamma
+%du = hoppas|önskar|du|dig|din|ditt|dina|ni|er|era|ert|streamer|streamern|modsen|morsa|mamma
 %grupp = jude|judar|judarna|judisk*|muslim*|muslimer|islam|arab|araber|svarta|neger|negrer|invandrar*|invandrare|flykting*|blattar|zigenar*|romer|bög|bögar|flator|homo*|transor|trans*|somali*|afghan*|utlänning*|asylsök*|funktionshindra*
 ?skit|skiten|pruttar|pissa*|piss|piss(ar|ade|ig)|fanskap*|jävl*|jävel*|förbannad*|förban*|arsle*|arsel|röv*|dumskalle*|korkad*|puckad*|pucko*|cp|mongo*|efterbliv*|utvecklingsstör*|sinnessjuk*|dåre*|tönt*|loser*|vidrig*|patetisk*|värdelös*|fetto*|tjockis*|subba*|slampa*|slyn*|hora*|horor|horunge*|luder|hynd*|fnask*|prostitu*|bordell*|avskum*|patrask|ohyra|käft*|käften|truten
 ?tutt*|pattar*|porr*|penis*|kuk*|snopp*|pung*|pitt|fitt*|snippa*|vagina*|knull*|runk*|onaner*|orgasm*|kåt|kåta|våldt*|pedofil*|pedo|pervers*|snusk*
@@ -165,12 +166,13 @@ export const strictLists: readonly WordList[] = [
 ?ingen|alla & gillar|älskar|saknar|hatar dig|er
 !dör|dö av|efter skratt|hunger|nyfikenhet|törst|lycka|tristess|längtan|att
 !trans(port*|akt*|aktion*|fer*|mission*)
+!Fittja*
 `,
   ),
   strictly(
     russian,
     `
-%ты = ты|тебя|тебе|тобой|твой|твоя|твоё|твое|твою|твоей|твои|вы|вас|вам|ваш|ваша|вашу|стример|стримерша|модеры|мать|мамка
+%ты = чтоб|пусть|надеюсь|желаю|ты|тебя|тебе|тобой|твой|твоя|твоё|твое|твою|твоей|твои|вы|вас|вам|ваш|ваша|вашу|стример|стримерша|модеры|мать|мамка
 %группа = еврей|еврее*|евреи|евреев|жид|жиды|жидов|негр|негры|негров|негрит*|чёрные|черные|чёрных|черных|цыган*|араб|арабы|арабов|мусульман*|ислам*|мигрант*|кавказ*|чурк*|хачи|хачей|хачам|таджик*|узбек*|азиат*|китайц*|гей|геи|геев|лесби*|пидор*|транс|трансы|трансов|трансгенд*|инвалид*|хохл*|хохол|укр|укры|украин*|москал*|русских|понаех*
 ?жоп*|задниц*|говн*|гавн*|дерьм*|сра(ть|ный|ная|ные|ка|л|ла|ки)|сру|сцы|ссать|ссы|ссыт|ссу|ссыкл*|пердеть|перд*|пернуть|чертов*|чёртов*|хер*|нахер|дурацк*|дебил*|кретин*|имбецил*|туп(ица|орыл*|ень)|тупиц*|болван*|скотин*|тварь|твари|мраз*|мерзк*|мерзав*|мерзос*|урод|урода|уроды|уродов|уродин*|уродлив*|уродец|ублюд*|подонк*|подонок|сволоч*|гадин*|гнида|гниды|падл*|стерв*|шлюх*|шалав*|проститут*|путана|путаны|потаск*|бордел*|жиртрест*|лох|лохи|лоха|лошар*|неудачник*|ничтож*|убог*|отстой|отброс|отбросы|даун*|аутист*|дегенерат*|выродок|выродк*|придур*|шизо*|чмо*|шмар*|заткн*
 ?титьк*|порно*|порн*|пенис*|мошонк*|вагин*|трах*|переспать|дроч*|мастурб*|онани*|оргазм*|сперм*|минет*|отсос*|соси|сосать|изнасил*|насиловать|педофил*|извращ*|возбужд*

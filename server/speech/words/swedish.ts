@@ -103,6 +103,9 @@ du|ni borde|ska|måste|förtjänar|bör att|bara|verkligen|fan? dö|aborterats|a
 du|ni borde|ska|måste|bör|kan döda|hänga|dränka|skjuta dig|er
 du|ni borde|kan|ska ta livet|självmord
 
+du|ni|han|hon borde|skulle|förtjänar|förtjänade att? vara|ha|bli död|dött|döda|dödad|skjuten|gasad|hängd
+få|hoppas|fick du? cancer|aids
+hoppas att? du|ni får|fick|drabbas|dör av|i? cancer|aids
 ingen skulle|kommer|hade att? sakna|saknat dig|er
 världen|alla vore|är|blir|mår|hade bättre utan dig|er
 
@@ -127,7 +130,7 @@ döda|gasa|bränn|häng|skjut|utrota|mörda|slakta|spräng|hata|deportera|kasta|
 %people är bara|alla|som|inga? råttor|ohyra|parasiter|avskum|djur|apor|cancer|pest|kackerlackor|svin|undermänniskor|terrorister
 död|döden|hängsnara|rep åt|till|över alla|de|den|dom|varje? %people|islam|israel|muslimska
 bevara|håll|rädda sverige svenskt|vitt|rent
-sverige|europa åt vita|svenskar
+sverige|europa|norden bara|är? åt|för bara? vita|svenskar|svenskarna
 
 sverige åt svenskarna
 hitler|adolf hade rätt
