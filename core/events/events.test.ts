@@ -54,7 +54,7 @@ describe('event data', () => {
     const spoken = cleanSpeech(
       message!.text,
       readyRules.careful,
-      { lexica: [], languages: ['en'], isStrict: false },
+      { lexica: [], languages: ['en'], strictly: null },
       message!.emotes,
     )
     expect(spoken.text).toBe('so good\tand\nwarm end')

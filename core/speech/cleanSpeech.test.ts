@@ -14,7 +14,7 @@ const blockedOf = (words: readonly string[], language: string | null = null): Bl
     lexiconOf(words.flatMap((each) => plainEntry(each, language, language ? 'inLanguage' : 'everywhere') ?? [])),
   ],
   languages: ['en'],
-  isStrict: false,
+  strictly: null,
 })
 
 /** The lists of a channel that is heard in these languages. */

@@ -5,7 +5,7 @@ const longNumber = 'a very long number'
 const figuresIn = (text: string) => text.match(/\p{Nd}/gu)?.length ?? 0
 
 /** Days and times: 24/12/2026, 2026-12-24, 3.5.26, 19:30, 3:58:21. */
-const date = String.raw`(?:\d{4}\s?[-–/]\s?\d{4}|\d{1,2}[./-]\d{1,2}[./-](?:\d{4}|\d{2})|\d{4}[./ -]\d{1,2}[./ -]\d{1,2})`
+const date = String.raw`(?:\d{4}\s?[-–/]\s?\d{4}|\d{1,2}[./-]\d{1,2}(?:[./-]\d{2}|[./ -]\d{4})|\d{4}[./ -]\d{1,2}[./ -]\d{1,2})`
 const time = String.raw`\d{1,2}[:.h]\d{2}(?::\d{2})?`
 /** Results of games, one or several sets of them: 3-2, 21:17. */
 const score = String.raw`\d{1,3}\s?[-–:]\s?\d{1,3}`

@@ -4,7 +4,7 @@ import type { BlockedWords } from '../../core/speech/words/findBlocked.ts'
 import { plainEntry } from '../../core/speech/words/wordPattern.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
 import { dropOldest } from '../system/dropOldest.ts'
-import { wordLists } from './words/allLists.ts'
+import { ownLanguages, wordLists } from './words/allLists.ts'
 
 export { listedLanguages } from './words/allLists.ts'
 
@@ -53,5 +53,9 @@ export function blockedFor(
   languages: readonly string[],
 ): BlockedWords {
   lists ??= lexiconOf([...wordLists()].flat())
-  return { lexica: [lists, ownLexicon(ownBlocked, allowed)], languages, isStrict: blocked === 'refuse' }
+  return {
+    lexica: [lists, ownLexicon(ownBlocked, allowed)],
+    languages,
+    strictly: blocked === 'refuse' ? { languages: ownLanguages } : null,
+  }
 }

@@ -1,7 +1,7 @@
 import { languagesOfSmallWord } from './functionWords.ts'
 import type { Lexicon, Phrase, PhraseSlot } from './lexicon.ts'
 import { runsOf } from './letterRuns.ts'
-import { likelyLanguages, type LikelyLanguages } from './sentenceLanguages.ts'
+import { likelyLanguages, type LanguageDoubt, type LikelyLanguages } from './sentenceLanguages.ts'
 import type { StemFound, StemTrie } from './stemTrie.ts'
 import { tokensOf, type Token } from './tokens.ts'
 
@@ -10,8 +10,8 @@ export interface BlockedWords {
   lexica: readonly Lexicon[]
   /** BCP 47's first part: the channel's language, and that in which the whole message seems to be. */
   languages: readonly string[]
-  /** Entries that only strict channels block hold too. */
-  isStrict: boolean
+  /** Entries that only strict channels block hold too, and those of these languages where nothing tells of any. */
+  strictly: { languages: readonly string[] } | null
 }
 
 /** A stretch of a text, from one letter to before another; in UTF-16 units. */
@@ -62,8 +62,7 @@ class Search {
     return this.sentences[at] === this.sentences[other]
   }
 
-  /** @param isSure whether nothing else may be likelier */
-  isLikely(at: number, language: string, isSure: boolean): boolean {
+  isLikely(at: number, language: string, doubt: LanguageDoubt): boolean {
     const sentence = this.sentences[at] ?? 0
     const kept =
       this.likely.get(sentence) ??
@@ -71,20 +70,22 @@ class Search {
         this.tokens.filter((_token, index) => this.sentences[index] === sentence).map(({ small }) => small),
         this.tokens.map(({ small }) => small),
         this.blocked.languages,
+        this.blocked.strictly?.languages,
       )
     this.likely.set(sentence, kept)
-    return kept(language, isSure)
+    return kept(language, doubt)
   }
 
   /** Whether a phrase counts where it was found. */
   holds({ strength, language, letters }: Phrase, at: number, sight: Sight, isFine = false): boolean {
-    if (strength === 'strict' && !this.blocked.isStrict) return false
+    const { strictly } = this.blocked
+    if (strength === 'strict' && !strictly) return false
     if (language === null || (strength === 'everywhere' && sight !== 'longer')) return true
-    const least = this.blocked.isStrict ? disguisedLeast.strict : disguisedLeast.careful
-    return (
-      (sight === 'disguised' && letters >= least && !isFine) ||
-      this.isLikely(at, language, !isFine && !this.blocked.isStrict)
-    )
+    if (isFine) return this.isLikely(at, language, 'likely')
+    if (sight === 'disguised' && letters >= (strictly ? disguisedLeast.strict : disguisedLeast.careful)) return true
+    // Of a longer word it must be told that it is in that language.
+    const doubt = sight === 'longer' ? 'likely' : 'possible'
+    return this.isLikely(at, language, strictly ? doubt : 'sure')
   }
 }
 
@@ -93,9 +94,9 @@ function stemsOf(search: Search, at: number, lexicon: Lexicon): Found {
   const found = new Map<number, Sight>()
   const token = search.tokens[at]
   for (const meaning of token?.meanings ?? []) {
-    if (meaning.isSound && !search.isLikely(at, 'en', false)) continue
+    if (meaning.isSound && !search.isLikely(at, 'en', 'likely')) continue
     const trie = meaning.isSound ? lexicon.sounds : lexicon.blocked.stems
-    const edges = search.blocked.isStrict && !meaning.isSound ? 'endFree' : 'kept'
+    const edges = search.blocked.strictly && !meaning.isSound ? 'endFree' : 'kept'
     for (const { stem, to, isStretched } of trie.find(meaning, edges)) {
       const sight: Sight = meaning.isDisguise || isStretched ? 'disguised' : 'plain'
       const isLonger = stem.endsWord && to < meaning.letters.length
@@ -165,8 +166,14 @@ function longestAt(
 /** From one word to another, so many are close. */
 const nearMost = 8
 
-/** The words of a phrase around one word, in any order: from the first of them to behind the last. */
-function nearAt(search: Search, at: number, { blocked }: Lexicon, stems: readonly Found[]): Stretch | null {
+/** Where the words of a phrase stand around one word, in any order; the first one stands there. */
+function nearAt(
+  search: Search,
+  at: number,
+  { blocked }: Lexicon,
+  stems: readonly Found[],
+  isFine: (at: number) => boolean,
+): number[] | null {
   for (const [id, sight] of stems[at] ?? [])
     for (const phrase of blocked.byFirst.get(id) ?? []) {
       if (!phrase.isNear || !search.holds(phrase, at, sight)) continue
@@ -174,12 +181,16 @@ function nearAt(search: Search, at: number, { blocked }: Lexicon, stems: readonl
         if (index === 0) return at
         for (let away = 1; away <= nearMost; away++)
           for (const place of [at + away, at - away])
-            if (search.isSameSentence(at, place) && slotFits(slot, search.tokens[place], stems[place]) !== null)
+            if (
+              search.isSameSentence(at, place) &&
+              slotFits(slot, search.tokens[place], stems[place]) !== null &&
+              !isFine(place)
+            )
               return place
         return null
       })
       const found = places.filter((place) => place !== null)
-      if (found.length === places.length) return [Math.min(...found), Math.max(...found) + 1]
+      if (found.length === places.length) return found
     }
   return null
 }
@@ -298,17 +309,22 @@ export function findBlocked(text: string, blocked: BlockedWords): Stretch[] {
   let fine: boolean[] | null = null
   for (const lexicon of blocked.lexica) {
     const stems = tokens.map((_token, at) => stemsOf(search, at, lexicon))
-    const add = (from: number, to: number) => {
+    // Most texts hold nothing that is blocked: only of others it is asked what of it is fine.
+    const isFine = (at: number) => (fine ??= fineTokens(search))[at] === true
+    const push = (from: number, to: number) => {
       const [first, last] = [tokens[from], tokens[to - 1]]
-      if (!first || !last) return
-      // Most texts hold nothing that is blocked: only of others it is asked what of it is fine.
-      fine ??= fineTokens(search)
-      if (fine.slice(from, to).every(Boolean)) return
-      found.push([first.at, last.end])
+      if (first && last) found.push([first.at, last.end])
+    }
+    const add = (from: number, to: number) => {
+      for (let at = from; at < to; at++)
+        if (!isFine(at)) {
+          push(from, to)
+          return
+        }
     }
     for (let at = 0; at < tokens.length; at++) {
-      const near = nearAt(search, at, lexicon, stems)
-      if (near) add(...near)
+      const near = nearAt(search, at, lexicon, stems, isFine)
+      if (near) push(Math.min(...near), Math.max(...near) + 1)
       if (tokens[at]?.isLetter && !tokens[at - 1]?.isLetter) {
         const spelled = spelledAt(search, at, lexicon)
         if (spelled) add(...spelled)

@@ -20,11 +20,16 @@ const onlyWordShare = 2
 const letterShare = 1
 const hintShare = 0.5
 /** Of the likeliest language's evidence, so much makes another one likely too. */
-const likelyRatio = 0.8
-const sureRatio = 0.95
+const ratios = { sure: 0.95, likely: 0.8, possible: 0.8 }
 
-/** Whether a sentence may be in a language, or most likely is: as likely as in any other. */
-export type LikelyLanguages = (language: string, isSure: boolean) => boolean
+/**
+ * How sure it must be that a sentence is in a language: as likely as in any other, about as likely, or that too, and
+ * where nothing tells of any language it may be in more of them.
+ */
+export type LanguageDoubt = keyof typeof ratios
+
+/** Whether a sentence may be in a language. */
+export type LikelyLanguages = (language: string, doubt: LanguageDoubt) => boolean
 
 /** What speaks for each language in some words. */
 function evidenceOf(words: readonly string[]): Map<string, number> {
@@ -45,16 +50,19 @@ function evidenceOf(words: readonly string[]): Map<string, number> {
  * @param words of the sentence, in small letters
  * @param all those of the message
  * @param hints BCP 47's first part: the channel's language first, then what was guessed of the whole message
+ * @param possible in which it may be where nothing tells of it
  */
 export function likelyLanguages(
   words: readonly string[],
   all: readonly string[],
   hints: readonly string[],
+  possible: readonly string[] = [],
 ): LikelyLanguages {
   const own = evidenceOf(words)
   const evidence = own.size > 0 ? own : evidenceOf(all)
-  if (evidence.size === 0) return (language) => hints.includes(language)
+  if (evidence.size === 0)
+    return (language, doubt) => hints.includes(language) || (doubt === 'possible' && possible.includes(language))
   for (const hint of new Set(hints)) evidence.set(hint, (evidence.get(hint) ?? 0) + hintShare)
   const most = Math.max(...evidence.values())
-  return (language, isSure) => (evidence.get(language) ?? 0) >= most * (isSure ? sureRatio : likelyRatio)
+  return (language, doubt) => (evidence.get(language) ?? 0) >= most * ratios[doubt]
 }

@@ -29,7 +29,9 @@ nut(loaf|bun)
 const swedish = readWordList('~plommon\n!plum|plums', 'sv')
 const lexicon = lexiconOf([...english, ...swedish])
 const found = (text: string, { languages = ['en'], isStrict = false, lexica = [lexicon] } = {}) =>
-  findBlocked(text, { lexica, languages, isStrict }).map(([from, to]) => text.slice(from, to))
+  findBlocked(text, { lexica, languages, strictly: isStrict ? { languages: ['en', 'sv'] } : null }).map(([from, to]) =>
+    text.slice(from, to),
+  )
 
 describe('a word list', () => {
   it.each([
@@ -140,7 +142,7 @@ describe('blocked words', () => {
     fc.assert(
       fc.property(fc.string({ unit: fc.constantFrom('a', 'b', 'c', ' ', '.', '*', '4'), maxLength: 60 }), (text) => {
         let last = 0
-        for (const [from, to] of findBlocked(text, { lexica: [lexiconOf(entries)], languages: [], isStrict: false })) {
+        for (const [from, to] of findBlocked(text, { lexica: [lexiconOf(entries)], languages: [], strictly: null })) {
           expect(from).toBeGreaterThanOrEqual(last)
           expect(to).toBeGreaterThan(from)
           expect(to).toBeLessThanOrEqual(text.length)
@@ -164,13 +166,15 @@ describe('the language of a sentence', () => {
   ])('%s: %s', (text, language) => {
     const words = text.toLowerCase().split(' ')
     const likely = likelyLanguages(words, words, ['en'])
-    expect(likely(language, true)).toBe(true)
-    expect(likely(language === 'en' ? 'sv' : 'en', true)).toBe(false)
+    expect(likely(language, 'sure')).toBe(true)
+    expect(likely(language === 'en' ? 'sv' : 'en', 'sure')).toBe(false)
   })
   it('of which nothing tells is the message’s, or the channel’s', () => {
-    expect(likelyLanguages(['plum'], ['plum', 'är', 'det'], ['en'])('sv', true)).toBe(true)
-    expect(likelyLanguages(['plum'], ['plum'], ['de', 'en'])('en', true)).toBe(true)
-    expect(likelyLanguages(['plum'], ['plum'], ['de', 'en'])('sv', false)).toBe(false)
+    expect(likelyLanguages(['plum'], ['plum', 'är', 'det'], ['en'])('sv', 'sure')).toBe(true)
+    expect(likelyLanguages(['plum'], ['plum'], ['de', 'en'])('en', 'sure')).toBe(true)
+    expect(likelyLanguages(['plum'], ['plum'], ['de', 'en'])('sv', 'likely')).toBe(false)
+    expect(likelyLanguages(['plum'], ['plum'], ['en'], ['sv'])('sv', 'likely')).toBe(false)
+    expect(likelyLanguages(['plum'], ['plum'], ['en'], ['sv'])('sv', 'possible')).toBe(true)
   })
 })
 

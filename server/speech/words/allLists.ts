@@ -27,6 +27,9 @@ const own: readonly WordList[] = [
   ...strictLists,
 ]
 
+/** The languages that there are lists of our own for. */
+export const ownLanguages: readonly string[] = [...new Set(own.map(({ language }) => language))]
+
 /** The languages that there are lists for. */
 export const listedLanguages: readonly string[] = Object.keys(naughty)
 

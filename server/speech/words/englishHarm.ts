@@ -125,5 +125,52 @@ these|those|dumb|stupid|dirty hoe|hoes
 ?white supremac*|nationalis*
 ?gas chamber|chambers
 ?slave|slaves|lynching
+# harassment
+bend over for|and|baby|bitch|so
+show|flash us|me|them|everyone? your tits|boobs|ass|pussy|body|nipples|nudes|dick|cock|bum
+take|pull|rip your|ur|that|those|it? top|shirt|bra|clothes|panties|pants|trousers|dress|skirt|apron off
+take|pull off your|ur|that top|shirt|bra|clothes|panties|pants|dress|skirt
+!take your shirt|pants|trousers|apron off the|my
+get|strip naked|nude for|now|on|baby
+get your|ur kit|top|clothes off
+spread your|ur|those|them legs|cheeks|thighs
+sit on my face|dick|cock|lap
+you|u|ur|that|your make|makes|made|got|gets|gives|ass|body me so? hard|horny|wet|moist
+jerk|jerked|jerking|wank|wanked|wanking|fap|fapped|fapping|rub|rubbed|rubbing off|one|it to you|this|your|off
+wanna|want|gonna|going|id|i'd|would|ill|i'll|will|could to? bang|fuck|bone|smash|shag|screw|rail|plow|pound|breed|hit|tap you|u|your|ur|her|that|dat sister|mom|mum|mother|wife|girlfriend|daughter|ass|pussy|nan|gran|so|hard|all? hard|night?
+!smash|hit|screw|pound that|your|it button|bell|like|subscribe|lid|dough
+stick|shove|ram|cram it|that|this|your where the sun doesn't|dont|don't|doesnt|never shine|shines
+suck|blow a|my fat|big|hard|massive one
+suck|blow it bitch|loser|dry|nerd|streamer
+swallow|drink|take|eat my|his|this load|cum|jizz|seed|semen|sperm
+send|post|drop me|us|your|some|the? nudes|noods|nudez / titty|tit|feet|nude|dick|pussy pic|pics|picture|pictures
+how much for|is a|an? blowjob|handjob|fuck|night|anal
+are you wet|horny|shaved|naked
+lick|smell|sniff|eat my|your|ur|her|that feet|pussy|ass|armpits|panties|clit|asshole|bumhole|arse
+gagging|gag for|on it|cock|dick
+fat|big|nice|huge|juicy|saggy|massive|great? tits|titties|rack|knockers|jugs|melons on|there|mate|love|babe|show
+cotton picker|pickers|pickin|picking monkey|nigger?
+monkey|ape|gorilla on|hosting stream|screen|camera|cam
+illegals|illegal|aliens go|get|should|back|out home|out|back
+someone|somebody|they|i|we should|must|ought|will|gonna|need just? shoot|kill|stab|shank|strangle|hang|rape|lynch|murder|drown|behead|gas you|u|him|her|ur
+i|i'll|ill|im|we will|am|are|gonna|find|shall? find|going|gonna|will|to? you? and? to? kill|murder|rape|stab|shoot|strangle|butcher|behead you|u|your|ur
+i know where you live bitch|and|we
+take|have a bath|shower with a|the|your? toaster|hairdryer
+toaster in|and the? bath|bathtub
+cut deeper|yourself
+the|that|a bridge|noose|rope|bleach|knife|river is|are waiting|calling for|you
+get|be hit|run|ran|crushed over? by a|the bus|truck|train|car|lorry
+white lives matter
+6|six million was|were|wasn't|wasnt|weren't|is not? enough|few|lie|more|rookie
+burn|bomb|torch|blow|raid up? the|every|all|their|down mosques|mosque|synagogue|synagogues|churches|temples
+build|fire|light|heat|open|start the|some ovens|camps|gallows|walls
+bring back slavery|hitler|lynching|segregation|apartheid|gas|auschwitz
+!bring back gas oven|ovens|hob|hobs
+lynch|hang|gas|shoot|burn|kill|deport|exterminate|rape them|em all
+race|blood traitor|traitors
+gypsy|gypsies|jew|jews|arab|arabs|muslim|muslims|immigrant|immigrants|gay|gays|homo|homos|black|blacks|paki|refugee|refugees scum|vermin|filth|trash|cunt|cunts|bastard|bastards|rats
+that's|thats|so|is|pretty fucking gay
+so|that's|thats gay bro|lol|dude|lmao|af
+?overdose|lynch* please|on|now|already|them
 `,
 }

@@ -83,7 +83,7 @@ chier|chieuse|chieuses
 va|fais|fait|font|ça|vas|allez|envoie me|te|nous|vous|fait|fais? chier
 trou|trous du|de cul|uc|balle
 trouduc*|trouducul*|troudcul
-enfoir(é|ée|és|ées|e)|enflure|enflures|raclure|raclures|sous merde|sousmerde|ordure humaine|sac à|a merde|foutre
+enfoir(é|ée|és|ées|e)|enflure|enflures|raclure|raclures|sousmerde / sous merde / ordure humaine / sac à|a merde|foutre
 tas de merde
 bâtard|batard|batards|bâtards de|sale|va|espece|tes|t|mes merde|fils
 sale|gros|grosse|espèce|espece|petit|petite|vieux|vieille|pauvre|bande|quel|quelle|putain|t'es|tes|t|es d|de|des|un|une|qu'un|grosse|gros|petit|sale? bâtard|batard|bâtards|batards|con|conne|cons|connes|chienne|truie|pute|putes|cochonne|pd|pédé|pédés|pedes|pede|pédale|pédales|tapette|tapettes|tarlouze|gouine|cul|nègre|negre|négro|negresse|bite|gueule|race|merde|trou|mongol|mongole|mongols|triso|trisomique|attardé|attardée|attardés|attarde|gogol|gogole|débile|debile mental|profond?
@@ -96,7 +96,7 @@ je|j|on te|t|vous|t' nique|encule|baise|pisse|emmerde|chie|ken|bz
 t'encule|t'emmerde
 baise|baiser|baisé|ken ta|sa|vos mère|mere|soeur|sœur|maman|race
 connerie|conneries de merde
-rien à|a branler|foutre|battre les couilles
+rien à|a branler|foutre / battre|bats|bat les couilles
 mange|bouffe|mangez tes|ta|tes morts|merde|mort
 casse|casses|cassez|cassent|brises|brise|pète me|moi|nous|tu|vous? les? couilles|burnes|roubignoles
 casse couilles
@@ -190,5 +190,26 @@ encul*|enkul*|branlo|branlott*|branlée|chiennass*|connasse*|ducon|duconn*|dugla
 dans ton|son|mon cul / fils de garce|bâtard / fils de ta race / face de pet / peau de zob / trou de balle
 ~baise|baiseur|baiseuse|osti|ostie|crisse
 !baise|baiser|baisers ta|la|sa|leur|une|ma|mon main|joue|front
+montre|montrez|fais|sors|balance|dévoile moi|nous|voir? tes|ta|ton|les|un seins|nichons|chatte|cul|fesses|boobs|tétons|miches|culotte|bite|sein|nibards|lolos
+écarte|ecarte|ouvre|écartez les|tes cuisses|jambes|fesses
+assieds|assois|assis|pose toi|ton sur|cul ma|mon|sur bite|visage|queue|face|gueule|ma
+déshabille|deshabille|désape|dessape|désapes toi|vous
+enlève|enleve|retire|vire|baisse ton|ta|tes|le|la haut|chemise|soutif|culotte|vêtements|fringues|pantalon|tee|jupe|soutien|froc
+!enlève|retire|baisse le|la|ton pantalon|haut de|du
+fous|fout|met|mets|enfonce|carre|fourre toi|te|vous|le|la ça|le|la|ton|ta|tout|où|ou dans|bien|profond|ou|où|je? le|ton|pense? cul|fion|pense|derrière?
+tu|elle|ça me|nous fais|fait|donnes bander|mouiller|jouir
+à|a quatre pattes salope|chienne|pute|sale|et
+suce|sucez|lèche|leche|pompe|branle|baise|doigte moi|nous
+~bâtard|bâtards|batard|attardé|attardés|attardée|crève|crevez|clochard|bouffon|bouffonne
+bâtard|batard de|va|sale|ta merde|mère|chien|race
+je|on|j vais|vas|va|viens|t te|vous|la|tuer|leur tuer|buter|violer|égorger|crever|défoncer|saigner|planter|flinguer|baiser|niquer|éclater|démonter|retrouver
+!je vais te|vous retrouver
+ta|sa|votre mère|mere|daronne aurait|aurais|devait|a du|dû|mieux|fait|failli te|vous|d|de|t|fait|mieux? avorter|te|avaler|avalé|avortée|tuer
+tire|tirez|mets|colle|loge toi|vous une|un balle|bastos|plomb|coup
+jette|jetez|balance|lance toi|vous d|du|de|dans|sous|par un|une|le|la|les|l? pont|toit|train|balcon|fenêtre|falaise|métro|immeuble|rails|seine|vide|voiture|camion
+personne te|ne|n|t|vous aime|t|vous|te|aimera|regrettera aime|meurs|crève|suicide|tue|mort|regrettera|regretterait
+brûlez|brulez|brûler|brûlons|rasez|cramez|détruisez les|toutes|la les? mosquées|mosquée|synagogues|synagogue|églises
+les? femmes|meufs|femme|gonzesses à|a|dans|retournez|retourne la|en|à|dans|au cuisine|fourneaux|ménage|la? cuisine?
+!les|la? femmes|femme dans|en la? cuisine
 `,
 }

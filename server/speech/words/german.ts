@@ -66,7 +66,7 @@ du|ihr|bist|seid|so|voll|echt|total|ein alle? behindert|behinderter|behinderte|b
 kacke|kackbratze*|kackvogel*|kackfresse*|verkackt*|kackwurst*|*kackbratze|kackboon|kackbrat*|kackstelze
 verpiss*|pissnelke*|pissflitsche|verpist|angepisst|pissfresse
 *hackfresse* / fresse halten|polieren
-halt|haltet|halts|haltz|stopf doch|mal|einfach|jetzt? deine|die|dein|eure|dei|s|das? fresse|maul|schnauze|goschn|gosche|fressen
+halt|haltet|halts|haltz|stopf doch|mal|einfach|jetzt? deine|die|dein|eure|dei|s|das? dumme|blöde|dummes|verdammte|verdammtes|fette|dreckige|große|großes|verfickte? fresse|maul|schnauze|goschn|gosche|fressen
 halts maul
 *miststück*|miststueck*|fettsau*|drecksau*|*drecksau|pottsau*|*dreckschwein*|fettsack*|fettschwein*|schweinebacke*|hundesohn*|asozialenpack|wichtigtuerarsch|vollidiotensau|saupreis|sauhund*|sauweib
 muschi|muschis|möse|mösen|gebumst|durchbumsen|ficktitten|hängetitten
@@ -161,5 +161,23 @@ pisser|pissern|titten
 muschileck*|tittenfick*|sackratte*|fingerfick*|fistfick*|faustfick*|schwanzsaug*|schwanzkopf*|cyberfick*|hurensack|verhur*|hodenkobold*|pissflitsch*|analritter*|arschkrampe*|arschnas*|arschwisch*|kackhaufen|rotzfotz*|rotzgör*|spermaschluck*|puffmutter|bordsteinschwalbe|untermenschlich
 ?beschissen|verarschen|verarscht|mistvieh|mistkerl|mistkerle|kotzbrocken|schweinehund|abschaum
 spast|spasts|vollspast|spastenhaft
+zieh|zieht dich|euch|das|dein|deine|die|mal|die? mal|endlich|doch|bitte|shirt|hose|kleider|sachen? aus du|geile|schlampe|sau|für|bitte|baby
+zieh|zieht dich|euch mal|endlich|doch|bitte|jetzt|ganz? aus
+!zieh|zieht dich|euch warm|schnell|aus an|dem|der
+mach|macht die|deine|schon? beine breit
+setz|setzt|hock dich|euch auf|über mein|meinen|meine gesicht|schwanz|schoß|pimmel|fresse
+hol|hole|holt|holen|hab mir|dir|ihm|sich einen runter|geholt
+zeig|zeigt uns|mir|mal|doch? mal|doch|bitte? deine|die titten|brüste|möpse|muschi|nippel|fotze|schwanz
+ich will|würde|möchte|könnte|werd|werde dich|deine|sie|euch|deinen|dir hart|mal|gern|gerne|so|richtig? ficken|bumsen|knallen|vögeln|durchnehmen|vergewaltigen|flachlegen|nageln|umbringen|abstechen|töten|abschlachten|abknallen|erschießen|schlachten
+du|die|so|alte|verdammte geile|notgeile|versaute|verfickte sau|schlampe|ziege|stute|fotze|stück
+notgeil*|mistgeburt*|drecksgeburt*|fidschi|fidschis|negerbrot|scheißneger*|krüppel|krüppels|halbaffe|halbaffen|drecksloch|arschkind|zecke*
+!zecken|zeckenbiss*|zeckenzange*
+kack|kackt ab
+schnauze du|ihr opfer|sau|hund|idiot|affe|missgeburt
+man|jemand|einer|wir|dich|euch sollte|sollten|müsste|müssten|gehörst|werden|muss dich|euch|die|man|alle|ihn|sie|doch? alle|mal|einfach|doch|lieber? vergasen|erschießen|aufhängen|abstechen|vergewaltigen|abknallen|verprügeln|totschlagen|einschläfern|kastrieren|vergast|einsperren|verbrennen
+die? welt|alle|uns|jeder wäre|ist|wären|gehts|ging|geht|ginge doch|viel|echt|alle? besser|schöner ohne dich|euch
+frauen|weiber|frau gehören|an|in|zurück an|in|zurück|den|die? den|die|an? herd|küche
+kameltreiber|ziegenhirte|sandneger*|teppichflieger
+fahr|renn|lauf gegen|vor|in einen|den|einem|nen? baum|wand|zug|laster|lkw
 `,
 }

@@ -149,5 +149,26 @@ robi|zrób|zrob|zrobisz|obciągnij|robisz mi|mu|jej|nam? loda|lodzika|laskę|ga�
 ?hitler*|nazist*|samobój*|powies*|powieś*|holokaust*|gwałci*|gazow*
 żydzi|żyd|cyganie|cygan|murzyn|murzyni|ukraińcy|arab|araby śmierdz*|brudn*|wszaw*|złodzieje|parszyw*
 matkojeb*|kurestw*|samojebk*|skurvysyn*|govno|gavno|kutafon*|chujoz*|ciulu|ciul|ciule|jebaka*|pizdokl*|cipokl*|dupojad*|sraluch*|srajdup*|kurwiarz*|dziwkarz*|pierdziel*|obsraniec*|zasraniec*
+pokaż|pokaz|pokażcie|pokazuj mi|nam|wszystkim|no|te? swoje|te|sutki|gołe? cycki|cyce|cipę|cipkę|dupę|piersi|sutki|bimbały|tyłek|majtki|stringi|pizdę|kutasa
+rozbierz|rozbieraj|rozbierzcie|zdejmij|ściągnij|ściągaj|zrzuć się|sie|bluzkę|stanik|majtki|ciuchy|koszulkę|ubranie|spodnie|spódniczkę|no
+!zdejmij|ściągnij koszulkę|ubranie|spodnie z
+rozłóż|rozloz|rozłóżcie|rozchyl|rozszerz te|swoje|nogi|szeroko|uda? nogi|nóżki|uda|kolana
+usiądź|siadaj|siądź|usiądz mi? na mojej|moim|mojego|mnie? kutasie|twarzy|chuju|chuja|pale|kutasa
+wypnij|nadstaw|pochyl się|sie|dupę|dupcię|tyłek|tyłeczek|suko
+wali|walę|wale|walić|walił|walisz|zwaliłem|zwalę konia|gruchę|kapucyna|niemca do|na|przy|pod|ciebie|z
+wsadź|wsadz|włóż|wsadzaj|wepchnij|wal|pakuj se|sobie|go|mu|im|ci to|go|tę|ten|te|w|bułkę|chleb|bagietkę? w? dupę|dupe|dupsko|tyłek|odbyt|dupie
+do|z dupy z|jest|taki|taka|ten|ta|tym|tobą
+dupa wołowa|kwas
+chlebem|bułką|bagietką w dupę
+zabiję|zabije|zajebię|zajebie|zatłukę|zatłuke|zgwałcę|zgwalce|zarżnę|zarzne|zadźgam|zastrzelę|uduszę|utopię|poderżnę cię|cie|ciebie|was|ją|go|ci
+ty|wy żydzie|żydy|żydku|zydzie|murzynie|cyganie|arabie|ukraińcu|rusku|niemcu|asfalcie|brudasie|bambusie|małpo|banderowcu
+~ciota|cioty|dupek|dupku|dupki|brudas|brudasy|parówa|asfalt|asfalty|bambus|bambusy|murzyn
+banderow(iec|cy|cu|ców|cem|ska|skie|ski)|upadlińc*|ukropol*|kacapie|sowiec*
+!sowieck*
+ukrainiec|ukraińcy|ukrainka|murzyn|murzyni|żyd|żydzi|cygan|cyganie|arab|arabowie|turek|rusek|ruscy|niemcy|imigranci|pedały|geje|ciapaki won|wypad|precz|raus|wynocha|wypierdalać|spadać
+śmierć|smierc wrogom|zdrajcom|konfidentom|lewakom|komunistom|policji|pedałom|lewactwu
+baby|baba|kobiety|kobieta do|miejsce|na|przy garów|kuchni|kobiety|baby|garach|garami|w
+zakaz|stop pedałowania|pedałom|islamizacji|żydom|banderyzmowi|ukrainizacji
+lepiej|najlepiej|weź|może? żebyś|zebys|jakbyś|gdybyś się nie? urodził|urodziła|zabił|zabiła|powiesił|powiesiła
 `,
 }

@@ -175,5 +175,33 @@ seu|sua|seus macaco|macaca|macacos|preto|preta|escurinho|crioulo|cigano
 judeu|judeus|cigano|ciganos|preto|pretos|preta|negro|indiano|brasileiro nojent*|imund*|fedorent*|porco|porcos|ladrão|ladrões|safado|burro
 bosset*|busset*|bussang*|checheca|chereca|xerereca|xexeca|xota|xotas|xibiu|xibu|kenga|machona|badalhoc*|pepeka|brioco|caralhada|putedo|fodilh*|merdolas|cagalh*|cornalhão|panasqu*|paneleiric*|viadag*|bostinha|escrot(o|a|os|as)|arrombadinh*
 pita|puta que te|o|vos|me pariu / cabeça de pau|piça|pica / boca|cara de merda|cu|pau
+mostra|mostre|mostrem|mete|põe me|nos|aí|para? os|as|o|a|teus|tuas|seus|suas|esse|essa|essas|esses peitos|mamas|cu|rabo|tetas|bunda|peitinhos|xana|cona|bunda|mamilos|peitinho|calcinha|rego
+tira|tire|despe|arranca|baixa|abaixa a|o|as|essa|esse|tua|sua|toda? roupa|blusa|calcinha|cuecas|sutiã|saia|camisa|camisola|calças
+despe|dispa|pelada te|agora|se
+fica|ficar|fique nua|pelada|nu|pelado|quatro
+abre|abra|arreganha|abrir as|essas|bem pernas|pernocas|coxas
+senta|sente|senta aqui|te|na|no|em|se na|no|em|aqui|cima? minha|meu|da|do|na cara|pau|pica|colo|rola|piça|minha|caralho
+quero|vou|queria|ia|podia|adorava te|lhe? foder|violar|estuprar|esfaquear|arrombar
+quero|vou|queria|ia|podia|adorava te|lhe comer|matar
+quero|vou|queria|ia|podia|adorava comer|matar te|lhe
+!vou|quero|ia|queria|vamos comer a|te|tua
+!vou|ia|vamos a comer
+vou|vamos|vão|ia te matar|violar|estuprar|esfaquear|degolar|rebentar|furar
+matar|violar|esfaquear|degolar te hoje|um|vou|já
+chupa|mama aqui|mos|mo|ma
+chupa|chupem mos|mo|aqui
+!chupa|chupar|mama|mamar me|nos dedo|gelado
+!lambe|senta aqui|me
+pila|piça|pau|pica mole|murcha|pequena|pequenina|torta|fedorenta|nojento
+~porra|arrombado|arrombada|corno|cornudo|boquete|desgraçado|desgraçada|retardado|otário|otária
+?piranha|macaco|macaca|morra
+!vaca|piranha|macaco|macaca de|no|do|na|leite|pescada|frita|zoo|louca|do
+nordestino|nordestinos|preto|preta|brasileiro|brasileira|cigano|indiano|baiano|paraíba burro|burros|burra|preguiçoso|preguiçosos|ladrão|ladrões|nojento|fedido|imundo|vagabundo
+brasileiros|ciganos|pretos|imigrantes|indianos|monhés|zucas|estrangeiros|muçulmanos|gays|judeus|%people fora|rua|embora|vazem|de|daqui
+bandido bom é|e bandido? morto
+mulher|mulheres na cozinha|fogão
+mulher|mulheres pertence|pertencem à|a|na cozinha
+lugar de mulher é na? no? cozinha|fogão|tanque
+!mulher|mulheres na|da|de cozinha
 `,
 }

@@ -94,7 +94,7 @@ la que te parió
 tu|su|vuestra|tus puta|putisima|putísima|reputa? madre|hermana|vieja es|la|en|son una|la|un|unas? zorra|perra|puta|guarra|furcia|ramera|cerda|chupa|putas|follo|mama|cachonda|sucia
 tu puta|putísima|reputísima madre|vida|cara|calavera
 eres|es|sos|son|sois|tremenda|menuda|vaya|so|pedazo|pinche|ella|esa|maldita|cállate una|un|de|la|unas|mas|muy? zorra|zorras|perra|perras|guarra|guarras|furcia|ramera|cerda|puerca|golfa|zorrón
-zorra|perra|guarra|cerda|furcia|golfa asquerosa|inmunda|barata|sucia|de mierda|estúpida|malnacida|arrastrada
+zorra|perra|guarra|cerda|furcia|golfa asquerosa|inmunda|barata|sucia|estúpida|malnacida|arrastrada / zorra|perra|guarra|cerda|furcia|golfa de mierda
 furcia|furcias|zorrón|malnacid(o|a|os|as) / maldito|malditos bastardo|bastardos
 tonto|tonta|tontos|imbecil|imbécil|idiota|subnormal|cara del|de los? culo|polla|cojones|verga|mierda / caraculo
 cara de culo|polla|verga|chimba|mierda|pito|picha
@@ -168,5 +168,32 @@ judiada judía
 %grupo asqueros*|repugnant*|inmund*|sucio|sucios|sucia|cochin*|apestos*|ladron*|invasor*|basura|hediond*|pestilent*
 chupapol*|soplapol*|carapij*|carapoll*|caragilip*|culopoll*|pichabrav*|pollopera|pollatriste|sorete|soretes|culead*|culear|garchar|garcha|cabronaz*|cabronad*|hijueputa*|mamerto|mamavergas|lamepoll*|tragapoll*|tocapelotas|comepin*|pinchaculos|bufarrón|culiar|singao|singada|bicharraco|pajuo|pajúo|mamabicho|coñazo|conchetumare|ctmre|pelotudazo|boludón
 !enculatar|enculpar
+enséñame|enseñame|muéstrame|muestrame|muéstranos|muestra|muestranos|enseña|enséñanos|ensenanos|saca|sácate|enseñad las|tus|esas|una|el? tetas|culo|teta|coño|pechos|bragas|chichis|bubis|pezones|pompis
+te|le|os|se la meto|metía|meteria|metería|metemos|clavo|clavaba|enchufo
+te|le|os|se la voy|vamos|quiero a? meter|clavar
+meterte|meterle|metértela|clavártela|meterosla
+te|la|os|me quiero|voy|voy|iba|gustaría|vamos a? follar|violar|coger|matar|preñar|partir|rajar|descuartizar|reventar|chingar te?
+!te|os voy|vamos a coger
+te|os|lo|la voy|vamos|van a matar|violar|apuñalar|degollar|reventar|rajar
+abre|ábrete|abrete|separa de las? piernas|patas
+abre|separa las|esas piernas|patas
+siéntate|sientate|siéntese en|encima de? mi cara|polla|verga|pija
+quítate|quitate|sácate|bájate|bajate|quita la|el|las|los|esa|toda ropa|sujetador|bragas|camiseta|pantalones|blusa|brasier|falda
+desnúdate|desnudate|encuérate|encuerate|ponte a? cuatro|desnuda
+me|nos la pelas|suda|chupas|sudas|mamas|pela|chupan|maman|agarras|soban
+que me la chupe|chupes|mame|mames|coma|comas|sude
+cierra|cerrá|calla|cállate el|la|tu|esa|puto|puta pico|boca|hocico|jeta|culo imbécil|puta|zorra|idiota|gilipollas|maldita|perra?
+cállate|callate la|esa puta|jodida|maldita|sucia boca
+~guarra|guarras|forro|forros|boludo|gonorrea|huevón|huevon|weón|weon|aweonado|culiado|pajero|pajera|conchuda|retrasada|retrasado
+boludo|forro|weón|huevón|pelotudo pajero|culiado|forro
+boludo|forro|weón|huevón|pelotudo de mierda
+gonorrea|hijueputa|carechimba|malparido|pirobo|pirobos|sapohijueputa
+mono|mona|simio|gorila de|en feria|directo|circo|cámara|mierda|la|el negro|negra|selva|zoo?
+judío|judíos|gitano|gitanos|moro|moros|negro|negros|chino usurero|usureros|ladrón|ladrones|delincuente|delincuentes|tacaño|asesino|asesinos|maleante|vago|vagos|traidor
+%people al|a|a la|los|pa|pal|para|en horno|hornos|hoguera|la|el|las|paredón|gas|cámara|cámaras|africa|áfrica hoguera|horno|gas?
+mujeres|mujer|tías a la cocina
+mujeres|mujer|tías a fregar|cocinar|parir
+!las|la|mujeres|mujer en la cocina
+hay|habría|tenemos|deberían que matarlos|matarlas|quemarlos|exterminarlos|fusilarlos|gasearlos|ahorcarlos|colgarlos|expulsarlos|echarlos a|de? todos|todas|aquí?
 `,
 }

@@ -41,12 +41,16 @@ export const strictLists: readonly WordList[] = [
 ?whites|white & only|power|superior|pure|race|master
 ?black|blacks & people|guy|man|men|lives|ape|monkey|criminal|criminals|crime
 ?women|woman|girls|females & kitchen|cook|property|whores|stupid|objects|inferior|belong|shut
-?nobody|noone|everyone|everybody|world & loves|likes|miss|hates|hate|without|better|laughs
+?nobody|noone & loves|likes|miss|wants|cares
+?everyone|everybody|world & hates|hate|without|laughs
 ?unsubscribe|go|just|please|pls & die|suicide|kys|hang|perish|rot
 !to|too die|dying for
 !dying|died of|from|with laughter|laughing
 !die hard|casting
 !retardant*|cockscomb*|cocksure*|cockswain*|drapes|draped|coonskin*|injunct*
+!hang|hangs|hanging out|around|on|in|with|up
+!psycholog*|psychotherap*|psychoanaly*
+!hoe and|or rake|spade|shovel
 !knock|knocks|knocked|knocking it|them|em|him|her dead
 !Dickson*|Dickens*|Dickinson*|Penistone
 !dead good|nice|easy|simple|lovely|on|centre|center|dough|yeast|starter|battery|line|lift|sea|heat
@@ -106,6 +110,7 @@ export const strictLists: readonly WordList[] = [
 ?race|blanc|blancs|blanche & supérieur*|pure|pouvoir|aryenne|fierté
 ?femme|femmes & cuisine|inférieur*|objets|ménage
 ?personne & aime|manquer*|regrett* & te|t
+!cul de poule|sac|jatte|bouteille
 !meurs|mourir|mort|morte|crève de|d faim|rire|soif|froid|chaud|envie|fatigue|honte|sommeil|peur|curiosité
 !tuer le|la temps|poule
 `,
@@ -115,11 +120,11 @@ export const strictLists: readonly WordList[] = [
     `
 %ti = devias|deverias|deveria|mereces|podias|vais|tomara|oxalá|espero|tu|te|ti|teu|tua|teus|tuas|você|vocês|vc|vcs|seu|sua|seus|suas|és|streamer|mods|mãe
 %grupo = judeu|judeus|judia|cigano|ciganos|cigana|pretos|negros|preto|negro|muçulmano|muçulmanos|árabes|islão|islã|imigrante|imigrantes|estrangeiros|gays|gay|bichas|viados|paneleiros|lésbicas|travestis|trans|homossexuais|nordestinos|brasileiros|brasucas|indianos|monhés|africanos|refugiados|índios
-?cuz*|bunda*|bundão|cag(a|ar|ado|ão|ona|alhão|aste|ou)|merd*|bost*|mij(o|a|ar|ado|ão)|foda*|fod(e|er|ido|ida|idos|idas|i|eu|as|am|asse|ase)|fud*|porra*|caralh*|carai|put(a|as|o|os|inha|ona|aria|edo)|vadi(a|as)|vagabund*|piranha*|quenga*|cadela*|cabrão|cabrões|galdéri*|rameir*|prostitut*|corn(o|os|udo|udos)|chifrud*|imbecil*|imbecis|estúpid*|estupid*|otári*|babac*|anormal*|retardad*|mongol*|demente*|débil|inútil*|inúteis|fracassad*|nojent*|asqueros*|imund*|escrot*|ranhos*|balofo*|verme*|desgraçad*|miseráve*|patétic*
-?mamad*|tet(a|as)|peitão|nude*|nudes|porn*|pénis|pênis|pauz*|piça*|piroca*|caceta|colhõ*|vagina*|cona|conas|xota*|xana|buceta*|boceta*|perereca|ppk|punhet*|bronha|masturb*|esporr*|orgasm*|tesão|tesud*|safad*|taras|tarad*|estupr*|violad*|violar|pedófil*|pedofil*|pervertid*
+?cuz*|bunda*|bundão|cag(a|ar|ado|ão|ona|alhão|aste|ou)|merd*|bost*|mij(o|a|ar|ado|ão)|foda*|fod(e|er|ido|ida|idos|idas|i|eu|as|am|asse|ase)|fud*|porra*|caralh*|carai|put(a|as|o|os|inha|ona|aria|edo)|vadi(a|as)|vagabund*|piranha*|quenga*|cabrão|cabrões|galdéri*|rameir*|prostitut*|corn(o|os|udo|udos)|chifrud*|imbecil*|imbecis|estúpid*|estupid*|otári*|babac*|anormal*|retardad*|mongol*|demente*|débil|inútil*|inúteis|fracassad*|nojent*|asqueros*|imund*|escrot*|ranhos*|balofo*|verme*|desgraçad*|miseráve*|patétic*
+?mamad*|tet(a|as)|peitão|nude*|nudes|porn*|pénis|pênis|pauz*|piroca*|caceta|colhõ*|vagina*|cona|conas|xota*|xana|buceta*|boceta*|perereca|ppk|punhet*|bronha|masturb*|esporr*|orgasm*|tesão|tesud*|safad*|taras|tarad*|estupr*|violad*|violar|pedófil*|pedofil*|pervertid*
 ?nazi*|hitler*|führer|holocaust*|genocíd*|genocid*|supremac*|fascis*|suástic*|auschwitz
 ?suicíd*|suicid*|enforc*|degol*|envenen*|morra*|morras|apodrec*
-?bicha|bichas|bichon*|viad*|boiol*|paneleir*|panasc*|maric*|sapat(ão|ona|onas|ões)|fuf(a|as)|travec*|travest*|transex*|macac*|senzala|monhé*|chinoc*|xing|zuca*|favelad*
+?bicha|bichas|bichon*|viado|viados|viadinh*|viadag*|boiol*|paneleir*|panasc*|maric*|sapat(ão|ona|onas|ões)|fuf(a|as)|travec*|travest*|transex*|macac*|senzala|monhé*|chinoc*|xing|zuca*|favelad*
 ?%ti & morr(e|a|as|er|am)|morte|mort(o|a|os)|mat(a|ar|e|o|em)|enforc*|veneno|lixívia|pulsos|bala|odeio|odiamos|ódio|fei(o|a)|gord(o|a)|cancro|abort*|desaparec*
 ?%grupo & morte|morram|matar|matem|fora|rua|gás|forno|queimar|queimem|ódio|odeio|ratos|praga|ladrões|bandidos|violadores|terroristas|nojentos|sujos|porcos|inferiores|animais|macacos|expulsar|deportar|voltem|culpa|controlam|deviam|deveriam|devem|merecem|invasão
 ?raça|branca|branco|brancos & superior|pura|poder|orgulho|ariana

@@ -148,5 +148,25 @@ discofitta|snedfitta|jävlafitta|horfitta|äckelfitta|fettfitta|råttfitta|bögf
 ?hitler*|nazist*|nazism|självmord*|förintelsen|våldtä*|gaskammar*|äckel|äckliga
 judar|zigenare|negrer|araber|muslimer|somalier|romer stinker|luktar
 kukskalle*|kukfitta|fittkuk|fittnuna|fittansikte|fittmongo*|horkuk|hormongo*|horfitt*|knullnuna|rövkuk|rövfitta|rövprick|pungråtta*|pungkula|skithora|skitfitta|äckelkuk|mongojävel|cpunge|blattekuk|jävlablatt*|kärringfitta|analkuk|bajsjävel
+visa|vis|flasha|blotta upp|oss|mig|fram|lite|din|dina|dig|dom|de? dina|din|dom|de|bara? bröst|brösten|tuttar|tuttarna|pattar|pattarna|fitta|fittan|kuk|kuken|rumpa|rumpan|röv|röven|trosor|trosorna|bröstvårtor|naken
+!visa|visat på|upp? bröst på|av
+ta|dra|slit av|ner dig|din|dina|er|tröjan|bh:n|alla? kläderna|tröjan|bhn|bh|byxorna|klänningen|trosorna|trosor|kläder|toppen
+klä|klär av dig|er naken|nu|för|hora|då|lite
+sära|särar|spreta|bred på|isär|ut de|dina|benen|skinkorna? benen|skinkorna|låren?
+sug|suger|slicka|lick|runka|blås av|mig|upp|in mig|honom|oss|kuk|av
+sitt|sätt|sätta dig? på|i|över mitt|min|ansiktet ansikte|kuk|fejs|ansiktet|knä|fejset
+ställ|stå på alla fyra
+jag|vi|vill|ska|skulle|kommer|hoppas vill|ska|skulle|kommer|att|vilja|gärna|någon? att|vilja|gärna? knulla|våldta|döda|mörda|slå|strypa|skjuta|knivhugga|sätta|pippa|spöa dig|er|din|på|ihjäl|henne
+jag ska|kommer|vill att? döda|mörda|hitta|slakta|skjuta|spränga dig|er|din
+ät|äter|sluka|käka skit|bajs|kuk|hårda|min|mitt|fitta och|paket|skit|kuk|hora?
+ät skit
+vilken|vilket|så|jävla|fan|sån|helvetes|fy|en|hela|din fan|vilken|jävla|helvetes|himla? skit|skitbröd|skitstream|skitkanal|pissbröd|pisskanal
+käften|trut|truten nu|din|ditt|hora|idiot|jävel|på|för|då
+~hora|luder|flata|flator|mongo|mongon|transa|käften|zigenare|zigenarna|zigenaren|subba
+din|ditt|jävla|äckliga|fula|feta|en|er|era|dumma|vilket|vilken jävla|äckliga|fula|feta|förbannade? cp|mongo|jude|apa|as|svin|ko|kossa|luder|pucko|zigenare|transa|gris|råtta|kossa|kärring|cpbarn|cpunge|blatte
+släng|kasta|kör|skicka|sparka|få ut|hem|iväg alla|de|dom|hela|varenda|bort|alla? alla|jävla|de|dom? %people
+kvinnor|kvinnan|tjejer|brudar|kvinnfolk hör|ska|passar|bör|tillhör hemma|vara|stå|stanna|bäst|bara? i|vid|till köket|spisen
+!kvinnor i köket
+bättre|bäst om|att du|ni inte|aldrig|var|dog|dör|vore? fanns|föddes|fötts|funnits|död|dog?
 `,
 }
