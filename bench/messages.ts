@@ -13,7 +13,9 @@ export interface UnseenMessage {
 }
 
 /** A set of `bench/messages`: a line is kind, language and message, with bars between them. */
-export function readMessages(set: 'first' | 'second' | 'third' | 'fourth' | 'fifth' | 'sixth' | 'seventh' | 'eighth'): UnseenMessage[] {
+export function readMessages(
+  set: 'first' | 'second' | 'third' | 'fourth' | 'fifth' | 'sixth' | 'seventh' | 'eighth',
+): UnseenMessage[] {
   return readFileSync(new URL(`./messages/${set}.txt`, import.meta.url), 'utf8')
     .split('\n')
     .filter((line) => line !== '' && !line.startsWith('#'))

@@ -8,6 +8,7 @@ describe('addresses', () => {
     'h t t p s : / / crumbs',
     'www.crumbs.example/now',
     'www crumbs shop',
+    'w w w crumbs c o m',
     'loaves.co.uk/deal',
     'crumbs.horse',
     'crumbs.photography',

@@ -85,9 +85,9 @@ const spacedAddress =
 /** h t t p s : / / */
 const spelledScheme =
   /(?<![\p{L}\p{N}])h\W{0,3}[tx]\W{0,3}[tx]\W{0,3}p\W{0,3}s?\W{0,3}:?\s{0,2}[/\\]\s{0,2}[/\\]\s{0,2}\S*/giu
-/** www crumbs shop */
+/** www crumbs shop, w w w crumbs c o m */
 const saidWeb =
-  /(?<![\p{L}\p{N}])(?:w\W{0,2}w\W{0,2}w|double u double u double u)[\s.]{1,3}[\p{L}\p{N}_-]{3,40}[\s.]{1,3}(?:dot\s+)?(\p{L}{2,12})(?!\p{L})/giu
+  /(?<![\p{L}\p{N}])(?:w\W{0,2}w\W{0,2}w|double u double u double u)[\s.]{1,3}[\p{L}\p{N}_-]{3,40}[\s.]{1,3}(?:dot\s+)?(\p{L}{2,12}|\p{L}(?:\s\p{L}){1,5})(?!\p{L})/giu
 /** 192 dot 168 dot 1 dot 1 */
 const saidNumbers = new RegExp(String.raw`\d{1,3}(?:\s{0,2}(?:${stop}|\s\.\s)\s{0,2}\d{1,3}){3}`, 'giu')
 
@@ -134,7 +134,7 @@ export function easeAddresses(text: string): string {
     .map((word) => (isAddress(bareWord(word.replace(otherStops, '.'))) ? 'link' : word))
     .join('')
     .replace(saidAddress, easeSaid)
-    .replace(saidWeb, (whole, end: string) => (endings.has(end.toLowerCase()) ? 'link' : whole))
+    .replace(saidWeb, (whole, end: string) => (endings.has(end.toLowerCase().replace(/\s/gu, '')) ? 'link' : whole))
     .replace(
       spacedAddress,
       (whole, before: string, end: string, path: string | undefined, offset: number, all: string) =>

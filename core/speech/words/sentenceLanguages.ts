@@ -12,6 +12,9 @@ const letters: readonly [RegExp, readonly string[]][] = [
   [/[èêëîïôùûœ]/u, ['fr', 'it', 'nl']],
   [/[ěšřžčů]/u, ['cs', 'sk']],
   [/[ığş]/u, ['tr']],
+  [/[ыэё]/u, ['ru', 'be']],
+  [/[іїєґ]/u, ['uk', 'be']],
+  [/[ђјљњћџ]/u, ['sr', 'mk']],
   [/[íóú]/u, ['es', 'pt', 'hu', 'cs']],
 ]
 const cyrillic = ['ru', 'uk', 'bg', 'be', 'sr', 'mk']

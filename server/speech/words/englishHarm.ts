@@ -158,6 +158,15 @@ i know where you live bitch|and|we
 take|have a bath|shower with a|the|your? toaster|hairdryer
 toaster in|and the? bath|bathtub
 cut deeper|yourself
+gun|barrel|pistol|shotgun|revolver & mouth|temple|forehead|brains
+!gun|barrel|pistol in|of the|a game|beer|wine|laughs
+pull the trigger on yourself|urself
+tie|put|wrap|get a|the|that rope|noose|cord|belt around|round your|ur neck|throat
+you & suicide|kys|suicided|unalived|unalive
+~i|we|hope|hoping|pray|wish|want & you|u|ur|your & die|dies|died|dead|cancer|aids|killed|murdered|raped|perish
+~why & you|u & dead|die|alive|existing|breathing|suicide
+!dead|die of|on|from|in laughter|my|me
+!die|died|dead laughing|inside
 the|that|a bridge|noose|rope|bleach|knife|river is|are waiting|calling for|you
 get|be hit|run|ran|crushed over? by a|the bus|truck|train|car|lorry
 white lives matter

@@ -76,7 +76,7 @@ pieprzcie|spieprzaj|spieprzajcie|popieprzon*|pieprzon*|odpieprz*|zapieprz*|rozpi
 ~pedał|pedały|pedałem|pedałów|pedałowi|pedale|pedała|pedałek|pedałki|pedałami|pedałom
 pedalstw*|pedalsk*|pedałk*|pedzio|pedziu|pedzie|homoś|homosie|homosiu|homoniewiadom*|lesba|lesby|lesbijo|babochłop*|parobas|dupodajk* / pedale jebany / lesbijka jebana / tęczow(a|y) zaraz(a|o) / zarazo tęczowa / transwestyt* jebany / parówa w dupie
 ty|jebany|jebane|same|zwykły|wy|jebani|stary|jak|każdy|głupi|jesteś|to|bić|pierdolony|wypad|won|za pedale|pedał|pedały|pedałem|pedalski|pedałku|geju|gej
-!pedał|pedały gazu|hamulca|sprzęgła|roweru|rowerowe|rowerowy|efektów|gitarowy|od|do|w|przyspieszenia
+!pedał|pedały gazu|hamulca|sprzęgła|roweru|rowerowe|rowerowy|efektów|gitarowy|od|przyspieszenia
 !naciśnij|naciśnąć|wciśnij|nacisnął|wciska|puść|na pedał|pedały
 żydek|żydki|żydku|żydziak*|żydostw*|zydostw*|żydokomun*|zydokomun*|żydojad*|żydłak*|żydłac*|żydzisk*|żydol*|żydow*|żydzior* / jude won / żydowsk(a|i|ie) (kurwa|ścierwo|szmata|świnia|pies|morda|parch|krętacz) / żydów(ka|ko) jebana
 !żydowski|żydowska|żydowskie|żydowskiej|żydowskich|żydowskiego|żydowskim|żydowską|żydów|żydówka|żydówki|żydom
@@ -170,5 +170,11 @@ ukrainiec|ukraińcy|ukrainka|murzyn|murzyni|żyd|żydzi|cygan|cyganie|arab|arabo
 baby|baba|kobiety|kobieta do|miejsce|na|przy garów|kuchni|kobiety|baby|garach|garami|w
 zakaz|stop pedałowania|pedałom|islamizacji|żydom|banderyzmowi|ukrainizacji
 lepiej|najlepiej|weź|może? żebyś|zebys|jakbyś|gdybyś się nie? urodził|urodziła|zabił|zabiła|powiesił|powiesiła
+~się|sie|siebie & zabijesz|zabijecie|powiesisz|powiesicie|utopisz|zastrzelisz|zastrzel|potniesz|zabiłeś|zabiłaś|powiesiłeś|powiesiłaś|powiesić|zabić|utopić|zajebiesz
+~życzę|życze|zycze|marzę|nadzieję|nadzieje & śmierci|umrzesz|zdechniesz|zdechł|raka|zdychania|umarł|wypadku
+~kiedy|dlaczego|czemu|jak & umrzesz|zdechniesz|zdychasz|zdechłeś|zdechlesz
+lufa|lufę|pistolet|spluwę & usta|łeb|skroń|ust
+~downy|downów|downa|pedałek|pedałami|pedałach|gejuch*|lewaka|ukrainka
+zjeb|zjeba|zjebie|zjeby|zjebów|zjebem|zjebani|zjebus*|pojeb|pojeba|pojebie|pojebus*
 `,
 }

@@ -195,5 +195,11 @@ mujeres|mujer|tías a la cocina
 mujeres|mujer|tías a fregar|cocinar|parir
 !las|la|mujeres|mujer en la cocina
 hay|habría|tenemos|deberían que matarlos|matarlas|quemarlos|exterminarlos|fusilarlos|gasearlos|ahorcarlos|colgarlos|expulsarlos|echarlos a|de? todos|todas|aquí?
+~te|os|se & matas|mates|matáis|mataras|suicidas|suicides|suicidar|suicidáis|ahorcas|ahorques|ahorcar|cuelgas|electrocutas|degüellas
+!te|os|se matas|mates a|trabajando|de trabajar|estudiar|risa|hambre
+~espero|deseo|ojalá|ojala|quiero|rezo & mueras|muráis|murieras|murierais|mueran|cáncer|suicides|mates|revientes
+~cuándo|cuando|por & te|os & mueres|morís|mueras|matas|mates|suicidas
+!te mueres|mueras de hambre|risa|ganas|amor|sueño|sed|frío|calor|envidia|curiosidad
+pistola|cañón|escopeta|revólver & boca|sien|cabeza
 `,
 }

@@ -49,6 +49,10 @@ describe('the word lists', () => {
     for (const text of ['I would die for one', 'ich sterbe vor Hunger', 'umieram z głodu', 'jag dör av hunger'])
       expect(cleaned(text, 'strict').outcome).toBe('kept')
   })
+  it('hear a wish of harm however it is put', () => {
+    for (const text of ['wann bringst du dich um', 'por qué no te suicidas', 'когда ты умрёшь', 'kiedy się zabijesz'])
+      expect(cleaned(text, 'careful').outcome).not.toBe('kept')
+  })
   it('made ready before they are needed are the same', async () => {
     await prepareLists()
     expect(findBlocked('bollocks', blockedFor(readyRules.careful, ['en'])).length).toBe(1)
