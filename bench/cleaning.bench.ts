@@ -110,7 +110,7 @@ const languageNames: Record<string, string> = {
   sv: 'Swedish',
   ru: 'Russian',
 }
-for (const set of ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth'] as const) {
+for (const set of ['first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth'] as const) {
   const messages = readMessages(set)
   const row = (what: string, texts: readonly string[]) =>
     measured.push({
