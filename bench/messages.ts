@@ -12,10 +12,20 @@ export interface UnseenMessage {
   text: string
 }
 
+export const messageSets = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+] as const
+
 /** A set of `bench/messages`: a line is kind, language and message, with bars between them. */
-export function readMessages(
-  set: 'first' | 'second' | 'third' | 'fourth' | 'fifth' | 'sixth' | 'seventh' | 'eighth',
-): UnseenMessage[] {
+export function readMessages(set: (typeof messageSets)[number]): UnseenMessage[] {
   return readFileSync(new URL(`./messages/${set}.txt`, import.meta.url), 'utf8')
     .split('\n')
     .filter((line) => line !== '' && !line.startsWith('#'))

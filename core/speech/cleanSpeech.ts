@@ -1,6 +1,7 @@
 import { easeAddresses, pieces } from './addresses.ts'
 import { easeNumbers } from './numbers.ts'
-import { findBlocked, type BlockedWords } from './words/findBlocked.ts'
+import { findBlocked } from './words/findBlocked.ts'
+import type { BlockedWords } from './words/search.ts'
 import type { SpeechRules } from './rules.ts'
 import { secondsOf } from './secondsOf.ts'
 import { visibleText } from './visibleText.ts'

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { LexiconBuilder, lexiconOf, type Lexicon } from '../../core/speech/words/lexicon.ts'
-import type { BlockedWords } from '../../core/speech/words/findBlocked.ts'
+import type { BlockedWords } from '../../core/speech/words/search.ts'
 import { plainEntry } from '../../core/speech/words/wordPattern.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
 import { dropOldest } from '../system/dropOldest.ts'

@@ -1,93 +1,18 @@
 import { languagesOfSmallWord } from './functionWords.ts'
 import type { Lexicon, Phrase, PhraseSlot } from './lexicon.ts'
 import { runsOf } from './letterRuns.ts'
-import { likelyLanguages, type LanguageDoubt, type LikelyLanguages } from './sentenceLanguages.ts'
+import { keepSurest, lessSure, Search, type BlockedWords, type Found, type Sight } from './search.ts'
 import type { StemFound, StemTrie } from './stemTrie.ts'
-import { tokensOf, type Token } from './tokens.ts'
-
-/** What is not to be read, and where it is looked for. */
-export interface BlockedWords {
-  lexica: readonly Lexicon[]
-  /** BCP 47's first part: the channel's language, and that in which the whole message seems to be. */
-  languages: readonly string[]
-  /** Entries that only strict channels block hold too, and those of these languages where nothing tells of any. */
-  strictly: { languages: readonly string[] } | null
-}
+import type { Token } from './tokens.ts'
 
 /** A stretch of a text, from one letter to before another; in UTF-16 units. */
 export type Stretch = readonly [from: number, to: number]
 
-/** How a stem was found: as it is, in disguise, or as the beginning of a longer word; the surer one first. */
-const sights = ['plain', 'disguised', 'longer'] as const
-type Sight = (typeof sights)[number]
-const lessSure = (a: Sight, b: Sight): Sight => (sights.indexOf(a) > sights.indexOf(b) ? a : b)
-
-/** Stems that a word may be, each with how it was found. */
-type Found = ReadonlyMap<number, Sight>
-
-/** Keeps the surest way in which a stem was found. */
-function keepSurest(found: Map<number, Sight>, id: number, sight: Sight): void {
-  const kept = found.get(id)
-  if (kept === undefined || lessSure(kept, sight) === kept) found.set(id, sight)
-}
-
-/** Shorter words of other languages, disguised, may be anything; where a channel is strict, that is risked. */
-const disguisedLeast = { careful: 4, strict: 3 }
 /** Words in two pieces are looked for up to this length of the first; both pieces are no small words. */
 const pieceMost = 4
 const cutLeast = 4
 /** At least so many letters must be there for the rest to be guessed. */
 const gapLettersLeast = 2
-
-/** A text while it is looked through. */
-class Search {
-  readonly tokens: readonly Token[]
-  private readonly sentences: readonly number[]
-  private readonly likely = new Map<number, LikelyLanguages>()
-
-  constructor(
-    readonly text: string,
-    readonly blocked: BlockedWords,
-  ) {
-    this.tokens = tokensOf(text)
-    let sentence = 0
-    this.sentences = this.tokens.map((token, at) => {
-      const before = this.tokens[at - 1]
-      if (before && /[.!?…\n]\s/u.test(text.slice(before.end, token.at))) sentence += 1
-      return sentence
-    })
-  }
-
-  isSameSentence(at: number, other: number): boolean {
-    return this.sentences[at] === this.sentences[other]
-  }
-
-  isLikely(at: number, language: string, doubt: LanguageDoubt): boolean {
-    const sentence = this.sentences[at] ?? 0
-    const kept =
-      this.likely.get(sentence) ??
-      likelyLanguages(
-        this.tokens.filter((_token, index) => this.sentences[index] === sentence).map(({ small }) => small),
-        this.tokens.map(({ small }) => small),
-        this.blocked.languages,
-        this.blocked.strictly?.languages,
-      )
-    this.likely.set(sentence, kept)
-    return kept(language, doubt)
-  }
-
-  /** Whether a phrase counts where it was found. */
-  holds({ strength, language, letters }: Phrase, at: number, sight: Sight, isFine = false): boolean {
-    const { strictly } = this.blocked
-    if (strength === 'strict' && !strictly) return false
-    if (language === null || (strength === 'everywhere' && sight !== 'longer')) return true
-    if (isFine) return this.isLikely(at, language, 'likely')
-    if (sight === 'disguised' && letters >= (strictly ? disguisedLeast.strict : disguisedLeast.careful)) return true
-    // Of a longer word it must be told that it is in that language.
-    const doubt = sight === 'longer' ? 'likely' : 'possible'
-    return this.isLikely(at, language, strictly ? doubt : 'sure')
-  }
-}
 
 /** The stems that a word is, by what it may mean; how it sounds counts where English may be spoken. */
 function stemsOf(search: Search, at: number, lexicon: Lexicon): Found {
@@ -150,7 +75,7 @@ function longestAt(
   let longest = 0
   for (const [id, first] of stems[at] ?? [])
     for (const phrase of byFirst.get(id) ?? []) {
-      if (phrase.isNear || phrase.slots.length <= longest) continue
+      if (phrase.slots.length <= longest) continue
       let sight = first
       const follows = phrase.slots.every((slot, index) => {
         if (index === 0) return true
@@ -174,21 +99,18 @@ function nearAt(
   stems: readonly Found[],
   isFine: (at: number) => boolean,
 ): number[] | null {
+  const placeNear = (slot: PhraseSlot) => {
+    for (let away = 1; away <= nearMost; away++)
+      for (const place of [at + away, at - away]) {
+        const isThere = search.isSameSentence(at, place) && slotFits(slot, search.tokens[place], stems[place]) !== null
+        if (isThere && !isFine(place)) return place
+      }
+    return null
+  }
   for (const [id, sight] of stems[at] ?? [])
-    for (const phrase of blocked.byFirst.get(id) ?? []) {
-      if (!phrase.isNear || !search.holds(phrase, at, sight)) continue
-      const places = phrase.slots.map((slot, index) => {
-        if (index === 0) return at
-        for (let away = 1; away <= nearMost; away++)
-          for (const place of [at + away, at - away])
-            if (
-              search.isSameSentence(at, place) &&
-              slotFits(slot, search.tokens[place], stems[place]) !== null &&
-              !isFine(place)
-            )
-              return place
-        return null
-      })
+    for (const phrase of blocked.nearByFirst.get(id) ?? []) {
+      if (!search.holds(phrase, at, sight)) continue
+      const places = phrase.slots.map((slot, index) => (index === 0 ? at : placeNear(slot)))
       const found = places.filter((place) => place !== null)
       if (found.length === places.length) return found
     }
@@ -271,7 +193,6 @@ function isJoined(search: Search, at: number, { blocked }: Lexicon): boolean {
     (blocked.byFirst.get(stem.id) ?? []).some(
       (phrase) =>
         phrase.slots.length > 1 &&
-        !phrase.isNear &&
         phrase.letters >= joinedLeast &&
         phrase.strength === 'everywhere' &&
         follows(phrase.slots, 1, to),

@@ -9,8 +9,6 @@ export type PhraseSlot = ReadonlySet<number> | 'anyWord' | 'name'
 /** Words one after another that are blocked, or fine. */
 export interface Phrase {
   slots: readonly PhraseSlot[]
-  /** Its words stand close to each other, in any order. */
-  isNear: boolean
   strength: EntryStrength
   language: string | null
   /** How many letters its shortest wording has. */
@@ -20,6 +18,8 @@ export interface Phrase {
 /** Phrases by the stems that they begin with, and the tries that find these. */
 interface Shelf {
   byFirst: ReadonlyMap<number, readonly Phrase[]>
+  /** Those whose words stand close to each other, in any order. */
+  nearByFirst: ReadonlyMap<number, readonly Phrase[]>
   stems: StemTrie
 }
 
@@ -44,6 +44,7 @@ const isSounded = (sound: string) => /^[a-z]{3,}$/.test(sound)
 class ShelfBuilder {
   readonly stems = new StemTrie()
   readonly byFirst = new Map<number, Phrase[]>()
+  readonly nearByFirst = new Map<number, Phrase[]>()
   private readonly ids = new Map<string, number>()
   private readonly sounding = new Set<number>()
   private readonly slots = new Map<PhraseWord, PhraseSlot>()
@@ -61,11 +62,12 @@ class ShelfBuilder {
       (sum, word) => sum + (typeof word === 'string' ? 0 : Math.min(...word.anyOf.map(({ stem }) => stem.length))),
       0,
     )
-    const phrase = { slots, isNear, strength, language, letters }
+    const phrase = { slots, strength, language, letters }
+    const shelf = isNear ? this.nearByFirst : this.byFirst
     for (const id of first) {
-      const phrases = this.byFirst.get(id)
+      const phrases = shelf.get(id)
       if (phrases) phrases.push(phrase)
-      else this.byFirst.set(id, [phrase])
+      else shelf.set(id, [phrase])
     }
   }
 

@@ -181,5 +181,11 @@ gypsy|gypsies|jew|jews|arab|arabs|muslim|muslims|immigrant|immigrants|gay|gays|h
 that's|thats|so|is|pretty fucking gay
 so|that's|thats gay bro|lol|dude|lmao|af
 ?overdose|lynch* please|on|now|already|them
+~stick|put|shove|get & your|ur & head & oven|microwave|toilet|noose
+~hope|wish|pray & someone|somebody|they|he & stabs|shoots|kills|murders|strangles|rapes|hangs|beats & you|u|ya
+~%people & vermin|rats|invaders|stealing|raping|steal
+ban|deport|jail|sterilise|sterilize all|every|the|those %people
+~nobody|noone|one & miss|missed & died|dead|gone
+!Mr|Mrs|Ms|Miss|Dr|family ^? Kuntz|Kunz|Cocks|Dykes
 `,
 }

@@ -219,5 +219,13 @@ les? femmes|meufs|femme|gonzesses à|a|dans|retournez|retourne la|en|à|dans|au 
 flingue|pistolet|canon|fusil & bouche|tempe|tête
 ~branle|branles|branlent|branlez
 !branle bas
+~mets|fous|fourre|met & tête|tete & four|micro|chiottes|wc
+~%people & mer|dehors|volent|violent|voleurs|envahissent|mur|cale|polluent|puent
+~faire|fasses|feras & te|t & tuer|buter|violer|crever|écraser|renverser
+interdisez|interdire|virez|expulsez|bannissez tous? les %people
+~sans & toi & mieux|heureux
+plein le cul / conneries / triso|trisos|gogol|gogols
+~triso|trisomique
+!Tontons flingueurs
 `,
 }

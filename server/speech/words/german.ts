@@ -187,5 +187,11 @@ fahr|renn|lauf gegen|vor|in einen|den|einem|nen? baum|wand|zug|laster|lkw
 ~warum|wann|wieso & du|ihr & stirbst|sterbt|tot|lebst|verreckst|krepierst
 pistole|knarre|lauf|kugel & mund|schläfe|schädel|rübe
 ~kackstream|kacklappen|kacknoob|kackb(ratze|oon)|spastibrot
+~steck|steckt|halt & kopf|schädel|rübe & ofen|backofen|mikrowelle|klo
+~%people & klauen|stehlen|vergewaltigen|überfluten|mauer|meer|wand|front|vergast|verbieten
+vergast|vergasen|erschießt|hängt|verbrennt|tötet|schlachtet|vergewaltigt sie|die|euch alle
+~bist|seid & schwul|behindert|mongo|gestört|autist
+~ohne & dich|euch & besser|glücklicher|schöner
+!Fichte|Tanne Fick
 `,
 }

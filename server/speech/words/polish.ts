@@ -176,5 +176,13 @@ lepiej|najlepiej|weź|może? żebyś|zebys|jakbyś|gdybyś się nie? urodził|ur
 lufa|lufę|pistolet|spluwę & usta|łeb|skroń|ust
 ~downy|downów|downa|pedałek|pedałami|pedałach|gejuch*|lewaka|ukrainka
 zjeb|zjeba|zjebie|zjeby|zjebów|zjebem|zjebani|zjebus*|pojeb|pojeba|pojebie|pojebus*
+~wsadź|wsadz|włóż|wkładaj & głowę|łeb & piekarnika|piekarnik|pieca|kibla|mikrofali
+skończ|skoncz|skończcie|zrób ze|z sobą|soba|tym|porządek życiem|wreszcie?
+!skończ|zrób z tym|sobą
+skończ|skoncz ze sobą|soba
+~lepiej|lepszy|szczęśliwsi & bez|nie & ciebie|żył|żyła|urodził|urodziła
+~%people & front|mur|ścianę|kradną|gwałcą|śmierdzą|złodzieje|morza|łopaty
+zakazać|zakazac|wywalić|wygnać|deportować wszystkich? %people
+cyce|cycory|cycochy|cycate
 `,
 }

@@ -98,7 +98,7 @@ chifrudo|chifruda
 merd(a|as|oso|osos|osa|ice|inha|inhas)|merdinh*|mierda|m3rda|merdas|esmerdad*|comerda
 ~porra|porras
 !levou|levar|deu|dar porrada
-vaca|cadela|piranha|galinha|porca|cachorra|cobra|vadia|égua|puta|biscate gorda|vadia|nojenta|safada|imunda|de|do|estúpida|puta|vagabunda|suja
+vaca|cadela|piranha|galinha|porca|cachorra|cobra|vadia|égua|puta|biscate gorda|vadia|nojenta|safada|imunda|estúpida|puta|vagabunda|suja
 sua|és|essa|seu|suas|uma|que|tua|és|tua|mãe|foste vaca|cadela|piranha|porca|cachorra|vadia|vagabunda|vagabundas|vadias|rameira|galdéria|biscate|quenga|égua|ordinária|lambisgóia|jumenta
 tua|sua mãe|mae|irmã|avó é|dá|chupa|mama|leva uma|a|o|no? puta|zona|cu|vaca|pau|piroca|rola|piça|caralho|piranha
 fodo|comi|como|vou|fodi|comia a|foder|comer tua|a|sua mãe|tua|sua? mãe|mae|irmã?
@@ -212,5 +212,11 @@ vai|vão|vá|ide morrer longe|logo|já|para|pra|sozinho|seu|sua|no
 vai|vão|vá morrer
 !vai|vão|vá morrer de|a|com|por
 pistola|arma|cano|revólver & boca|têmpora
+vaca|cadela|piranha|galinha|porca|cachorra|égua|puta do|de caralho|merda
+~mete|enfia|põe|bota & cabeça & forno|micro|sanita|privada
+~%people & paredão|mar|forca|guilhotina|roubam|violam|invadem|estragam
+volta|volte|voltem|regressa|vai para|pra|pá áfrica|africa|senzala|selva|favela|índia|brasil preto|negro|macaco|preta|escuro?
+atrasad(o|a)|débil|deficiente|doente mental de|do? merda?
+proíbam|proíbe|expulsem|expulsa|deportem todos? os|as %people
 `,
 }

@@ -201,5 +201,11 @@ hay|habría|tenemos|deberían que matarlos|matarlas|quemarlos|exterminarlos|fusi
 ~cuándo|cuando|por & te|os & mueres|morís|mueras|matas|mates|suicidas
 !te mueres|mueras de hambre|risa|ganas|amor|sueño|sed|frío|calor|envidia|curiosidad
 pistola|cañón|escopeta|revólver & boca|sien|cabeza
+~mete|pon|metan & cabeza & horno|microondas|váter|retrete
+~%people & roban|violan|matan|ladrones|paredón|mar|frontera|invaden|apestan|vagos
+prohíban|prohibid|prohibir|expulsad|expulsen|echad a? todos|los los? %people
+~nadie & echaría|echará|extrañaría|lloraría & menos|ti|te|mueres
+~sin & ti|vos & mejor|felices
+?teta|tetas|tetona*|tetaz*|tetorr*
 `,
 }

@@ -37,6 +37,7 @@ export const strictLists: readonly WordList[] = [
 ?%to & kill|kills|killing|killed|shoot|shot|hang|slit|poison|poisoned|cut yourself|urself|yourselves|himself|herself|themselves|them|him|her|life|wrists|all
 ?%to & ugly|dumb|dumber|dumbest|garbage|hate|hated|hates|useless|rapist|virgin|smell|stink|stinks|ugliest
 ?%group & kill*|gas|gassed|shoot|shot|hang|hanged|burn|burned|hate|hates|die|dead|death|out|deport*|ban|banned|exterminat*|eradicat*|murder*|destroy*|evil|dirty|filthy|stupid|dumb|disgusting|inferior|animals|animal|rats|rat|vermin|parasites|cockroaches|criminals|rapists|terrorist|terrorists|disease|plague|scum|garbage|ruin|ruining|ruined|invade|invading|invasion|control|replace|replacing|conspiracy|greedy|steal|stealing|stole|lazy|belong|camp|camps|oven|ovens|chamber|rope|bullet
+?%group & sea|wall|front|ocean|border|boats|jail
 ?%group & should|must|deserve|deserves|allowed
 ?whites|white & only|power|superior|pure|race|master
 ?black|blacks & people|guy|man|men|lives|ape|monkey|criminal|criminals|crime
@@ -53,7 +54,7 @@ export const strictLists: readonly WordList[] = [
 !hoe and|or rake|spade|shovel
 !knock|knocks|knocked|knocking it|them|em|him|her dead
 !Dickson*|Dickens*|Dickinson*|Penistone
-!dead good|nice|easy|simple|lovely|on|centre|center|dough|yeast|starter|battery|line|lift|sea|heat
+!dead spot|spots|end|ends|good|nice|easy|simple|lovely|on|centre|center|dough|yeast|starter|battery|line|lift|sea|heat
 `,
   ),
   strictly(

@@ -175,5 +175,12 @@ bättre|bäst om|att du|ni inte|aldrig|var|dog|dör|vore? fanns|föddes|fötts|f
 ~varför|när|kan & du|ni & dör|dö|dött|hänger|självmord
 pistol|pistolen|geväret|bössan & mun|munnen|tinningen|huvudet
 mongoung*|mongobarn*|mongoj*|mongofitta|cpjävel|cpungar
+stick|stoppa|sätt & huvudet|skallen & ugnen|mikron|toaletten
+~%people & stjäl|våldtar|havet|väggen|fronten|snyltar|förstör
+förbjud|förbjuda|utvisa|deportera alla|dessa|jävla %people
+~utan & dig|er & bättre|lyckligare|gladare
+suga|sug|suger min|mitt|mina stora? kuk|pung|balle
+zigenarung*|zigenarj*|negerung*|bögung*|judeung*|blatteung*
+~tuttar|tuttarna|pattar|pattarna
 `,
 }
