@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { blendedLufs } from './loudness.ts'
 import type { Loudness } from './loudnessMeter.ts'
 
 /** How loud a box wants its sounds. */
@@ -21,19 +22,6 @@ export interface MeasuredLevel {
 /** What is stored of a sound's loudness; what was measured by an older program lacks the number for levelling. */
 export type StoredLoudness = Pick<Loudness, 'integratedLufs' | 'momentaryMaxLufs' | 'truePeakDbtp'> & {
   levelLufs?: number | undefined
-}
-
-const momentaryBelowS = 1.5
-const gatedFromS = 6
-
-/**
- * One number for short and long sounds: the loudest 400 ms up to 1.5 s, the gated mean from 6 s on, and from one over to
- * the other between them.
- * @param seconds of it that are loud
- */
-export function blendedLufs(loudest: number, gated: number, seconds: number): number {
-  const share = Math.min(1, Math.max(0, (seconds - momentaryBelowS) / (gatedFromS - momentaryBelowS)))
-  return share === 0 ? loudest : loudest + (gated - loudest) * share
 }
 
 /**

@@ -24,6 +24,19 @@ export function gated(blockPowers: readonly number[]): { lufs: number; counted: 
   return { lufs: lufsOf(mean(counted)), counted: counted.length }
 }
 
+const momentaryBelowS = 1.5
+const gatedFromS = 6
+
+/**
+ * One number for short and long sounds: the loudest 400 ms up to 1.5 s, the gated mean from 6 s on, and from one over to
+ * the other between them.
+ * @param seconds of it that are loud
+ */
+export function blendedLufs(loudest: number, gated: number, seconds: number): number {
+  const share = Math.min(1, Math.max(0, (seconds - momentaryBelowS) / (gatedFromS - momentaryBelowS)))
+  return share === 0 ? loudest : loudest + (gated - loudest) * share
+}
+
 /**
  * Loudness range after EBU Tech 3342: how far apart the quiet (10th percentile) and the loud (95th) stretches of three
  * seconds lie, without silence and without what is 20 LU below the mean.

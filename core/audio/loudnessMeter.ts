@@ -1,6 +1,5 @@
 import { WeightedChannel } from './kWeighting.ts'
-import { blendedLufs } from './level.ts'
-import { gated, loudnessRangeLu, lufsOf } from './loudness.ts'
+import { blendedLufs, gated, loudnessRangeLu, lufsOf } from './loudness.ts'
 import { speakersOf, weightOfSpeaker, type Speaker } from './speakers.ts'
 import { TruePeakChannel } from './truePeak.ts'
 

@@ -14,10 +14,6 @@ export interface Tint {
 
 export const noTint: Readonly<Tint> = { hueDeg: 0, saturation: 1, brightness: 1 }
 
-export function isNeutral(tint: Tint): boolean {
-  return !tint.wash && turnsNothing(tint)
-}
-
 const turnsNothing = ({ hueDeg, saturation, brightness }: Tint) =>
   hueDeg % 360 === 0 && saturation === 1 && brightness === 1
 
