@@ -32,7 +32,7 @@ const isFar = computed(() => {
 const modeWords = {
   asIs: 'as it is',
   recolour: 'turned to a colour',
-  wash: 'in shades of one colour',
+  wash: 'shades of a colour',
   tint: 'tinted by hand',
 }
 const choices = (['asIs', 'recolour', 'wash', 'tint'] as const).map((value) => ({ value, label: modeWords[value] }))
@@ -93,8 +93,8 @@ function setTint(changes: Partial<{ hueDeg: number; saturation: number; brightne
           @change="(to) => edit('wanted colour', (draft) => void ('to' in draft.colour && (draft.colour.to = to)))"
       /></FieldRow>
       <p class="flex items-center gap-2 text-faded">
-        <span class="size-4 rounded-full border border-rule" :style="{ background: part.colour.from }" />its own colour,
-        measured<template v-if="part.colour.mode === 'wash'"
+        <span class="size-4 shrink-0 rounded-full border border-rule" :style="{ background: part.colour.from }" />its
+        own colour, measured<template v-if="part.colour.mode === 'wash'"
           >, becomes the wanted one; what is darker or lighter a shade of it</template
         ><template v-else
           >; turned by {{ Math.round(tint?.hueDeg ?? 0) }}°, saturation

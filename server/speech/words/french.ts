@@ -211,19 +211,19 @@ personne te|ne|n|t|vous aime|t|vous|te|aimera|regrettera aime|meurs|crève|suici
 brûlez|brulez|brûler|brûlons|rasez|cramez|détruisez les|toutes|la les? mosquées|mosquée|synagogues|synagogue|églises
 les? femmes|meufs|femme|gonzesses à|a|dans|retournez|retourne la|en|à|dans|au cuisine|fourneaux|ménage|la? cuisine?
 !les|la? femmes|femme dans|en la? cuisine
-~te|t|vous & suicides|suicider|suicidez|suicideras|pends|pendre|pendez|tues|flingues|flinguer|noies|noyer|défenestrer|égorger
+te|t|vous & suicides|suicider|suicidez|suicideras|pends|pendre|pendez|tues|flingues|flinguer|noies|noyer|défenestrer|égorger
 !te|vous tues|tuer à|au la|travail|travailler|l|rire
-~espère|souhaite|souhaitons|aimerais|voudrais|veux & crèves|meures|mourir|crever|cancer|mort|morte|suicides|creviez|mouriez
+espère|souhaite|souhaitons|aimerais|voudrais|veux & crèves|meures|mourir|crever|cancer|mort|morte|suicides|creviez|mouriez
 !mourir|mort|morte de|d rire|faim|soif|froid|fatigue|peur
-~quand|pourquoi|comment & tu|vous & crèves|meurs|suicides|crever|mourir|pends
+quand|pourquoi|comment & tu|vous & crèves|meurs|suicides|crever|mourir|pends
 flingue|pistolet|canon|fusil & bouche|tempe|tête
 ~branle|branles|branlent|branlez
 !branle bas
-~mets|fous|fourre|met & tête|tete & four|micro|chiottes|wc
+mets|fous|fourre|met & tête|tete & four|micro|chiottes|wc
 ~%people & mer|dehors|volent|violent|voleurs|envahissent|mur|cale|polluent|puent
-~faire|fasses|feras & te|t & tuer|buter|violer|crever|écraser|renverser
+faire|fasses|feras & te|t & tuer|buter|violer|crever|écraser|renverser
 interdisez|interdire|virez|expulsez|bannissez tous? les %people
-~sans & toi & mieux|heureux
+sans & toi & mieux|heureux
 plein le cul / conneries / triso|trisos|gogol|gogols
 ~triso|trisomique
 !Tontons flingueurs

@@ -179,19 +179,19 @@ die? welt|alle|uns|jeder wäre|ist|wären|gehts|ging|geht|ginge doch|viel|echt|a
 frauen|weiber|frau gehören|an|in|zurück an|in|zurück|den|die? den|die|an? herd|küche
 kameltreiber|ziegenhirte|sandneger*|teppichflieger
 fahr|renn|lauf gegen|vor|in einen|den|einem|nen? baum|wand|zug|laster|lkw
-~dich|euch & umbringst|umbringt|umbringen|umzubringen|erhängst|erhängen|aufhängst|aufhängen|erschießt|erschießen|ertränkst|ertränken|vergiftest|wegmachst
-~bringst|bringt|brächtest|brächte|bringe & dich|euch & um
+dich|euch & umbringst|umbringt|umbringen|umzubringen|erhängst|erhängen|aufhängst|aufhängen|erschießt|erschießen|ertränkst|ertränken|vergiftest|wegmachst
+bringst|bringt|brächtest|brächte|bringe & dich|euch & um
 !um|ums den|die|das|halb|halbe|leben|eck verstand|welt|haar|elf
-~häng|hängst|hängt|knüpf|knüpfst & dich|euch & auf
-~wünsche|wünsch|wünschen|hoffe|hoff|hoffentlich & dir|euch|du|ihr & krebs|aids|tod|tumor|stirbst|verreckst|krepierst|sterbt|verreckt|tot|leukämie
-~warum|wann|wieso & du|ihr & stirbst|sterbt|tot|lebst|verreckst|krepierst
+häng|hängst|hängt|knüpf|knüpfst & dich|euch & auf
+wünsche|wünsch|wünschen|hoffe|hoff|hoffentlich & dir|euch|du|ihr & krebs|aids|tod|tumor|stirbst|verreckst|krepierst|sterbt|verreckt|tot|leukämie
+warum|wann|wieso & du|ihr & stirbst|sterbt|tot|lebst|verreckst|krepierst
 pistole|knarre|lauf|kugel & mund|schläfe|schädel|rübe
 ~kackstream|kacklappen|kacknoob|kackb(ratze|oon)|spastibrot
-~steck|steckt|halt & kopf|schädel|rübe & ofen|backofen|mikrowelle|klo
+steck|steckt|halt & kopf|schädel|rübe & ofen|backofen|mikrowelle|klo
 ~%people & klauen|stehlen|vergewaltigen|überfluten|mauer|meer|wand|front|vergast|verbieten
 vergast|vergasen|erschießt|hängt|verbrennt|tötet|schlachtet|vergewaltigt sie|die|euch alle
-~bist|seid & schwul|behindert|mongo|gestört|autist
-~ohne & dich|euch & besser|glücklicher|schöner
+bist|seid & schwul|behindert|mongo|gestört|autist
+ohne & dich|euch & besser|glücklicher|schöner
 !Fichte|Tanne Fick
 `,
 }

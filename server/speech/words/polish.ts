@@ -170,17 +170,17 @@ ukrainiec|ukraińcy|ukrainka|murzyn|murzyni|żyd|żydzi|cygan|cyganie|arab|arabo
 baby|baba|kobiety|kobieta do|miejsce|na|przy garów|kuchni|kobiety|baby|garach|garami|w
 zakaz|stop pedałowania|pedałom|islamizacji|żydom|banderyzmowi|ukrainizacji
 lepiej|najlepiej|weź|może? żebyś|zebys|jakbyś|gdybyś się nie? urodził|urodziła|zabił|zabiła|powiesił|powiesiła
-~się|sie|siebie & zabijesz|zabijecie|powiesisz|powiesicie|utopisz|zastrzelisz|zastrzel|potniesz|zabiłeś|zabiłaś|powiesiłeś|powiesiłaś|powiesić|zabić|utopić|zajebiesz
-~życzę|życze|zycze|marzę|nadzieję|nadzieje & śmierci|umrzesz|zdechniesz|zdechł|raka|zdychania|umarł|wypadku
-~kiedy|dlaczego|czemu|jak & umrzesz|zdechniesz|zdychasz|zdechłeś|zdechlesz
+się|sie|siebie & zabijesz|zabijecie|powiesisz|powiesicie|utopisz|zastrzelisz|zastrzel|potniesz|zabiłeś|zabiłaś|powiesiłeś|powiesiłaś|powiesić|zabić|utopić|zajebiesz
+życzę|życze|zycze|marzę|nadzieję|nadzieje & śmierci|umrzesz|zdechniesz|zdechł|raka|zdychania|umarł|wypadku
+kiedy|dlaczego|czemu|jak & umrzesz|zdechniesz|zdychasz|zdechłeś|zdechlesz
 lufa|lufę|pistolet|spluwę & usta|łeb|skroń|ust
 ~downy|downów|downa|pedałek|pedałami|pedałach|gejuch*|lewaka|ukrainka
 zjeb|zjeba|zjebie|zjeby|zjebów|zjebem|zjebani|zjebus*|pojeb|pojeba|pojebie|pojebus*
-~wsadź|wsadz|włóż|wkładaj & głowę|łeb & piekarnika|piekarnik|pieca|kibla|mikrofali
+wsadź|wsadz|włóż|wkładaj & głowę|łeb & piekarnika|piekarnik|pieca|kibla|mikrofali
 skończ|skoncz|skończcie|zrób ze|z sobą|soba|tym|porządek życiem|wreszcie?
 !skończ|zrób z tym|sobą
 skończ|skoncz ze sobą|soba
-~lepiej|lepszy|szczęśliwsi & bez|nie & ciebie|żył|żyła|urodził|urodziła
+lepiej|lepszy|szczęśliwsi & bez|nie & ciebie|żył|żyła|urodził|urodziła
 ~%people & front|mur|ścianę|kradną|gwałcą|śmierdzą|złodzieje|morza|łopaty
 zakazać|zakazac|wywalić|wygnać|deportować wszystkich? %people
 cyce|cycory|cycochy|cycate

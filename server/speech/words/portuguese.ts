@@ -203,17 +203,17 @@ mulher|mulheres na cozinha|fogão
 mulher|mulheres pertence|pertencem à|a|na cozinha
 lugar de mulher é na? no? cozinha|fogão|tanque
 !mulher|mulheres na|da|de cozinha
-~te|se|vocês|você & matas|mates|matam|suicidas|suicides|suicida|suicidar|enforcas|enforques|enforcar|enforca|atiras
+te|se|vocês|você & matas|mates|matam|suicidas|suicides|suicida|suicidar|enforcas|enforques|enforcar|enforca|atiras
 !te|se matas|matar|mata a|de|por trabalhar|rir|estudar|trabalho|tanto|fome
-~espero|tomara|oxalá|desejo & morras|morra|morram|morrer|morte|cancro|câncer
-~quando & morres|morreste
-~quando|porque|porquê & tu|te|você|vocês & morres|morre|morras|matas|mata|suicidas
+espero|tomara|oxalá|desejo & morras|morra|morram|morrer|morte|cancro|câncer
+quando & morres|morreste
+quando|porque|porquê & tu|te|você|vocês & morres|morre|morras|matas|mata|suicidas
 vai|vão|vá|ide morrer longe|logo|já|para|pra|sozinho|seu|sua|no
 vai|vão|vá morrer
 !vai|vão|vá morrer de|a|com|por
 pistola|arma|cano|revólver & boca|têmpora
 vaca|cadela|piranha|galinha|porca|cachorra|égua|puta do|de caralho|merda
-~mete|enfia|põe|bota & cabeça & forno|micro|sanita|privada
+mete|enfia|põe|bota & cabeça & forno|micro|sanita|privada
 ~%people & paredão|mar|forca|guilhotina|roubam|violam|invadem|estragam
 volta|volte|voltem|regressa|vai para|pra|pá áfrica|africa|senzala|selva|favela|índia|brasil preto|negro|macaco|preta|escuro?
 atrasad(o|a)|débil|deficiente|doente mental de|do? merda?

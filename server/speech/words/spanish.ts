@@ -195,17 +195,17 @@ mujeres|mujer|tías a la cocina
 mujeres|mujer|tías a fregar|cocinar|parir
 !las|la|mujeres|mujer en la cocina
 hay|habría|tenemos|deberían que matarlos|matarlas|quemarlos|exterminarlos|fusilarlos|gasearlos|ahorcarlos|colgarlos|expulsarlos|echarlos a|de? todos|todas|aquí?
-~te|os|se & matas|mates|matáis|mataras|suicidas|suicides|suicidar|suicidáis|ahorcas|ahorques|ahorcar|cuelgas|electrocutas|degüellas
+te|os|se & matas|mates|matáis|mataras|suicidas|suicides|suicidar|suicidáis|ahorcas|ahorques|ahorcar|cuelgas|electrocutas|degüellas
 !te|os|se matas|mates a|trabajando|de trabajar|estudiar|risa|hambre
-~espero|deseo|ojalá|ojala|quiero|rezo & mueras|muráis|murieras|murierais|mueran|cáncer|suicides|mates|revientes
-~cuándo|cuando|por & te|os & mueres|morís|mueras|matas|mates|suicidas
+espero|deseo|ojalá|ojala|quiero|rezo & mueras|muráis|murieras|murierais|mueran|cáncer|suicides|mates|revientes
+cuándo|cuando|por & te|os & mueres|morís|mueras|matas|mates|suicidas
 !te mueres|mueras de hambre|risa|ganas|amor|sueño|sed|frío|calor|envidia|curiosidad
 pistola|cañón|escopeta|revólver & boca|sien|cabeza
-~mete|pon|metan & cabeza & horno|microondas|váter|retrete
+mete|pon|metan & cabeza & horno|microondas|váter|retrete
 ~%people & roban|violan|matan|ladrones|paredón|mar|frontera|invaden|apestan|vagos
 prohíban|prohibid|prohibir|expulsad|expulsen|echad a? todos|los los? %people
-~nadie & echaría|echará|extrañaría|lloraría & menos|ti|te|mueres
-~sin & ti|vos & mejor|felices
+nadie & echaría|echará|extrañaría|lloraría & menos|ti|te|mueres
+sin & ti|vos & mejor|felices
 ?teta|tetas|tetona*|tetaz*|tetorr*
 `,
 }

@@ -168,17 +168,17 @@ släng|kasta|kör|skicka|sparka|få ut|hem|iväg alla|de|dom|hela|varenda|bort|a
 kvinnor|kvinnan|tjejer|brudar|kvinnfolk hör|ska|passar|bör|tillhör hemma|vara|stå|stanna|bäst|bara? i|vid|till köket|spisen
 !kvinnor i köket
 bättre|bäst om|att du|ni inte|aldrig|var|dog|dör|vore? fanns|föddes|fötts|funnits|död|dog?
-~tar|ta|tog|tagit|tagits & livet|liv & dig|er|ditt|ert
-~hänger|hängt|dödar|skjuter|dränker|skär & dig|er & själv
-~hoppas|önskar|vill & du|ni & dör|dog|dö|döda|cancer
+tar|ta|tog|tagit|tagits & livet|liv & dig|er|ditt|ert
+hänger|hängt|dödar|skjuter|dränker|skär & dig|er & själv
+hoppas|önskar|vill & du|ni & dör|dog|dö|döda|cancer
 !dör|dö av skratt|hunger|nyfikenhet
-~varför|när|kan & du|ni & dör|dö|dött|hänger|självmord
+varför|när|kan & du|ni & dör|dö|dött|hänger|självmord
 pistol|pistolen|geväret|bössan & mun|munnen|tinningen|huvudet
 mongoung*|mongobarn*|mongoj*|mongofitta|cpjävel|cpungar
 stick|stoppa|sätt & huvudet|skallen & ugnen|mikron|toaletten
 ~%people & stjäl|våldtar|havet|väggen|fronten|snyltar|förstör
 förbjud|förbjuda|utvisa|deportera alla|dessa|jävla %people
-~utan & dig|er & bättre|lyckligare|gladare
+utan & dig|er & bättre|lyckligare|gladare
 suga|sug|suger min|mitt|mina stora? kuk|pung|balle
 zigenarung*|zigenarj*|negerung*|bögung*|judeung*|blatteung*
 ~tuttar|tuttarna|pattar|pattarna
