@@ -22,6 +22,7 @@ export const messageSets = [
   'seventh',
   'eighth',
   'ninth',
+  'tenth',
 ] as const
 
 /** A set of `bench/messages`: a line is kind, language and message, with bars between them. */

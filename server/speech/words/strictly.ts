@@ -55,6 +55,13 @@ export const strictLists: readonly WordList[] = [
 !knock|knocks|knocked|knocking it|them|em|him|her dead
 !Dickson*|Dickens*|Dickinson*|Penistone
 !dead spot|spots|end|ends|good|nice|easy|simple|lovely|on|centre|center|dough|yeast|starter|battery|line|lift|sea|heat
+%body = head|neck|wrist|wrists|throat|veins|skull|brains|temple|mouth|face
+%danger = oven|rope|noose|gun|bullet|shotgun|pistol|knife|razor|blade|bleach|train|traffic|bridge|roof|rooftop|balcony|window|cliff|toaster|bathtub|gas|poison|pills|acid|petrol|gasoline|exhaust|electric|socket
+?%to & %body & %danger
+?your|ur & %danger & yourself|urself|into|jump|stick|drink|swallow|slit|lie|hang|head|neck
+?%to & disappear|vanish|cease|exist|existing|aborted|abortion|abort|condom|evaporate & never|should|wish|were|was|been|please|had|better|just
+?%to & burden|disgrace|embarrassment|failure|abomination & of|to|everyone|family|space|oxygen|skin|such|a
+?%group & ovens|ship|boat|boats|zoo|cage|cages|jungle|trees|whip|chains|cotton|crime|crimes|diseased|dirt|dogs|pigs|monkeys|ruined|illegal|illegals|fake|hoax|stink|smell|taking|everywhere|destroy
 `,
   ),
   strictly(
@@ -75,6 +82,13 @@ export const strictLists: readonly WordList[] = [
 ?keiner|niemand|alle|jeder & mag|liebt|vermisst|hasst|braucht dich|euch
 !zum sterben schön
 !assist*|Blatt*|Blätt*|Vergaser*|Mongolei|Titting*|Wichsenstein*
+%leib = kopf|hals|handgelenk*|kehle|adern|pulsadern|schädel|schläfe|mund|gesicht
+%gefahr = ofen|backofen|strick|seil|schlinge|knarre|pistole|kugel|messer|klinge|rasierklinge|bleiche|chlor|zug|gleise|brücke|dach|balkon|fenster|klippe|toaster|badewanne|gift|tabletten|säure|benzin|steckdose
+?%dir & %leib & %gefahr
+?dich|euch & %gefahr & spring|springt|stürz|leg|wirf|schmeiß|häng|vor|runter
+?%dir & verschwinde|existier*|abgetrieben|abtreibung|geboren|kondom & nie|hätte|hätten|wärst|bitte|besser|einfach|ein
+?%dir & platzverschwendung|schande|last|versager|fehlgeburt|ekel
+?%gruppe & boot|boote|käfig|zoo|ketten|kriminalität|schmutz|hunde|schweine|mauer|front|wand|überall|stinkt|klauen|vergewaltigen|ungeziefer|illegal|illegale|lüge
 `,
   ),
   strictly(
@@ -93,6 +107,13 @@ export const strictLists: readonly WordList[] = [
 ?mujeres|mujer & cocina|fregar|cállate|inferiores|objeto
 ?nadie & quiere|extrañ*|echará|soporta & te|os
 !muero|morir|muertos|muerto|muerta de hambre|risa|ganas|amor|sueño|sed|frío|calor|envidia|curiosidad
+%cuerpo = cabeza|cuello|muñecas|garganta|venas|cráneo|sien|boca|cara
+%peligro = horno|soga|cuerda|pistola|bala|escopeta|cuchillo|navaja|cuchilla|lejía|tren|vías|puente|azotea|balcón|ventana|acantilado|tostadora|bañera|gas|veneno|pastillas|ácido|gasolina|enchufe
+?%ti & %cuerpo & %peligro
+?tírate|lánzate|salta|métete|tíralo|arrójate & %peligro
+?%ti & desaparece|desapareces|desaparecer|existir|existieras|abortado|aborto|nacido|condón & nunca|debería|deberías|ojalá|hubieras|mejor|fuiste|fueras
+?%ti & vergüenza|desperdicio|fracaso|estorbo|carga & eres|sos
+?%grupo & patera|jaula|zoo|cadenas|algodón|crimen|sucia|perros|cerdos|monos|muro|frontera|invaden|apestan|ilegales|mentira|roban|violan|expulsados
 `,
   ),
   strictly(
@@ -114,6 +135,12 @@ export const strictLists: readonly WordList[] = [
 !cul de poule|sac|jatte|bouteille
 !meurs|mourir|mort|morte|crève de|d faim|rire|soif|froid|chaud|envie|fatigue|honte|sommeil|peur|curiosité
 !tuer le|la temps|poule
+%corps = tête|cou|poignets|gorge|veines|crâne|tempe|bouche|visage
+?%toi & %corps & corde|flingue|balle|fusil|couteau|lame|rasoir|javel|train|rails|pont|toit|balcon|falaise|gaz|poison
+?mets|mettre|fous & %corps & four|corde|gaz
+?%toi & disparais|disparaître|exister|existes|avorté|avortement|capote & jamais|aurait|devrais|aurais|mieux|fallait
+?%toi & honte|déchet|échec|fardeau|parasite & es|êtes
+?%groupe & bateau|cage|zoo|chaînes|coton|crime|crasse|chiens|porcs|mur|frontière|envahissent|puent|illégaux|mensonge|volent|violent|mer
 `,
   ),
   strictly(
@@ -133,6 +160,13 @@ export const strictLists: readonly WordList[] = [
 ?ninguém & gosta|ama|falta|quer & te|ti|tu|você|vc
 !morrer|morro|morta|morto|morri de|a|por rir|fome|saudade|saudades|calor|frio|medo|sono|vergonha|curiosidade|amores|riso|sede|tanto
 !matar a|saudades|saudade|fome|sede|o|tempo
+%corpo = cabeça|pescoço|pulsos|garganta|veias|crânio|têmpora|boca|cara
+%perigo = forno|corda|pistola|bala|espingarda|faca|navalha|lâmina|lixívia|comboio|trem|carris|ponte|telhado|varanda|janela|penhasco|torradeira|banheira|gás|veneno|comprimidos|ácido|gasolina|tomada
+?%ti & %corpo & %perigo
+?atira|salta|pula|mete|joga & te|se & %perigo
+?%ti & desaparece|desaparecer|existir|existisses|abortado|aborto|nascido|camisinha & nunca|devia|devias|tivesses|melhor|foste
+?%ti & vergonha|desperdício|fracasso|estorvo|fardo & és|é
+?%grupo & barco|jaula|zoo|correntes|algodão|crime|cães|porcos|macacos|muro|fronteira|invadem|fedem|cheiram|ilegais|mentira|roubam|violam|mar
 `,
   ),
   strictly(
@@ -153,6 +187,13 @@ export const strictLists: readonly WordList[] = [
 !ruchami|ruchach|gazowan*|gazowni*|gazowy|gazowa|gazowego
 !umieram|umierać|umrę z|ze głodu|śmiechu|ciekawości|nudów|pragnienia|zimna|gorąca|szczęścia
 !trans(port*|akc*|mis*|fer*|form*|plant*)
+%cialo = głowę|głowa|szyję|nadgarstki|gardło|żyły|czaszkę|skroń|usta|łeb
+%zagrozenie = piekarnika|piekarnik|pieca|sznur|linę|pętlę|pistolet|kulkę|nóż|żyletkę|wybielacz|pociąg|tory|most|mostu|dach|dachu|balkon|balkonu|okno|okna|klif|toster|wanny|gaz|truciznę|tabletki|kwas|benzyną|gniazdka
+?wsadź|włóż|przyłóż|strzel|utnij|podetnij & %cialo & %zagrozenie
+?skocz|rzuć|wskocz|połóż & %zagrozenie
+?%ty & zniknij|istnieć|istniał|istniała|aborcj*|abortowa* & nigdy|lepiej|powinieneś|powinna|nie|powinnaś|mogłeś
+?%ty & wstyd|hańba|ciężar|porażka|pasożyt & jesteś|co
+?%grupa & łódź|klatki|zoo|kajdany|bawełna|przestępcy|psy|świnie|mur|granica|zalewają|śmierdzą|nielegalni|kłamstwo|kradną|gwałcą|front|morze
 `,
   ),
   strictly(
@@ -173,6 +214,13 @@ export const strictLists: readonly WordList[] = [
 !dör|dö av|efter skratt|hunger|nyfikenhet|törst|lycka|tristess|längtan|att
 !trans(port*|akt*|aktion*|fer*|mission*)
 !Fittja*
+%kropp = huvud|huvudet|hals|halsen|handleder|handlederna|strupen|ådror|pulsådrorna|skallen|tinningen|mun|munnen
+%fara = ugnen|rep|repet|pistol|kula|kniv|rakblad|klorin|tåg|tåget|spåret|bro|bron|taket|balkongen|fönstret|klippan|brödrosten|badkaret|gas|gift|tabletter|syra|bensin|eluttaget
+?stick|stoppa|sätt|skär|lägg & %kropp & %fara
+?hoppa|kasta|släng|lägg & dig|er & %fara
+?%du & försvinn|försvinner|existera|aborterad|abort|kondom & aldrig|borde|skulle|bättre|bara
+?%du & skam|slöseri|misslyckande|börda|parasit & är
+?%grupp & båt|båten|bur|buren|zoo|kedjor|brott|hundar|grisar|mur|gräns|gränsen|invaderar|luktar|illegala|lögn|stjäl|våldtar|havet|fronten
 `,
   ),
   strictly(
@@ -192,6 +240,13 @@ export const strictLists: readonly WordList[] = [
 ?никто|никому & любит|нужен|нужна|нужны|скуча*|заплач*|вспомн* & ты|тебя|тебе
 !умираю|умереть|умирать|умру|умер|умерла|умерли с|от|со голоду|голода|смеху|смеха|любопытства|скуки|жажды|жары|зависти|тоски
 !мандарин*|мандат*
+%тело = голову|голова|шею|запястья|горло|вены|череп|висок|рот|башку
+%опасность = духовку|печь|верёвку|веревку|петлю|пистолет|пулю|нож|лезвие|отбеливатель|поезд|рельсы|мост|моста|крышу|крыши|балкон|балкона|окно|окна|обрыв|тостер|ванну|газ|яд|таблетки|кислоту|бензин|розетку
+?засунь|положи|приставь|режь|порежь & %тело & %опасность
+?прыгни|прыгай|бросься|кинься|ляг|сядь & %опасность
+?%ты & исчезни|исчезнуть|существовать|аборт*|рожали|родился|родилась & лучше|никогда|надо|бы|не|зря|твоя
+?%ты & позор|обуза|отброс|паразит|ничтожество
+?%группа & лодк*|клетк*|зоопарк|цепи|преступник*|собаки|свиньи|стена|граница|лезут|нелегал*|ложь|насилуют|фронт|море
 `,
   ),
 ]
