@@ -1,5 +1,5 @@
 // Cleaning messages for a voice: how many a second, how long the worst ten kilobytes take, and how much of each kind of
-// abuse is stopped at each strictness: on the set that ships, and on nine sets of messages beside well-known filters for
+// abuse is stopped at each strictness: on the set that ships, and on ten sets of messages beside well-known filters for
 // words. Each but the first was measured once before anybody had looked at it; what it gave then stands in
 // `figureNotes.ts`. What was looked at is mended, and measures nothing any more.
 import { existsSync, readdirSync, readFileSync } from 'node:fs'

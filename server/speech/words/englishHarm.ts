@@ -187,5 +187,10 @@ so|that's|thats gay bro|lol|dude|lmao|af
 ban|deport|jail|sterilise|sterilize all|every|the|those %people
 ~nobody|noone|one & miss|missed & died|dead|gone
 !Mr|Mrs|Ms|Miss|Dr|family ^? Kuntz|Kunz|Cocks|Dykes
+what|that|this|he|she|hes|he's|shes|they|theyre a|is|are|be|being? such? a|an|absolute|total prick|pricks|knob|bellend|cock
+my balls are|itch|hurt|hang|smell|stink
+slutty|jewing / jew|jewish price|prices|tricks|banker|bankers|media|nose
+the jews did|control|own|run|caused|rule|want
+~you|u & overdose|pills|tablets & bottle|whole|all|swallow|should
 `,
 }

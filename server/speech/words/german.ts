@@ -193,5 +193,9 @@ vergast|vergasen|erschießt|hängt|verbrennt|tötet|schlachtet|vergewaltigt sie|
 bist|seid & schwul|behindert|mongo|gestört|autist
 ohne & dich|euch & besser|glücklicher|schöner
 !Fichte|Tanne Fick
+~du|bist|seid|ihr & zurückgeblieben|behindert|schwul
+schwuler|schwule|schwulen bäcker|typ|streamer|sau|hund|penner|mods|kerl|stream|brot
+~kannst|könntest|könnt|willst & sterben|verrecken|krepieren|tot
+!um|vor|zum sterben schön|gern
 `,
 }

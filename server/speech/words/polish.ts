@@ -184,5 +184,7 @@ lepiej|lepszy|szczęśliwsi & bez|nie & ciebie|żył|żyła|urodził|urodziła
 ~%people & front|mur|ścianę|kradną|gwałcą|śmierdzą|złodzieje|morza|łopaty
 zakazać|zakazac|wywalić|wygnać|deportować wszystkich? %people
 cyce|cycory|cycochy|cycate
+ruchałbym|ruchałbyś|wyruchałbym|bzykałbym|dymałbym|jebałbym
+ale|co|jaka|niezła|zajebista dupa|dupera|dupeczka|dupcia
 `,
 }

@@ -218,5 +218,9 @@ mete|enfia|põe|bota & cabeça & forno|micro|sanita|privada
 volta|volte|voltem|regressa|vai para|pra|pá áfrica|africa|senzala|selva|favela|índia|brasil preto|negro|macaco|preta|escuro?
 atrasad(o|a)|débil|deficiente|doente mental de|do? merda?
 proíbam|proíbe|expulsem|expulsa|deportem todos? os|as %people
+que|grande|belo|ganda rabo|cu|mamas|peitos|bunda tem|tens|da|a
+comia|comias|papava|fodia a|te|la|o toda|todinha|já|agora
+~quer|querem|quero & morras|morra|morram|mortes|matem
+hitler devia|deveria|podia ter acabado|terminado|ganho|vencido|continuado
 `,
 }

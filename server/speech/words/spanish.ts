@@ -207,5 +207,7 @@ prohíban|prohibid|prohibir|expulsad|expulsen|echad a? todos|los los? %people
 nadie & echaría|echará|extrañaría|lloraría & menos|ti|te|mueres
 sin & ti|vos & mejor|felices
 ?teta|tetas|tetona*|tetaz*|tetorr*
+a mamarla|chuparla|cagar|joderse|follar
+tiene|tienes|tenés|menudas|vaya|vaya|qué|buenas|par par? de? tetas|tetazas|melones|peras
 `,
 }

@@ -182,5 +182,6 @@ utan & dig|er & bättre|lyckligare|gladare
 suga|sug|suger min|mitt|mina stora? kuk|pung|balle
 zigenarung*|zigenarj*|negerung*|bögung*|judeung*|blatteung*
 ~tuttar|tuttarna|pattar|pattarna
+kuken vad|va|vilken|vilket|också
 `,
 }
