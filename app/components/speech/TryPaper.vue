@@ -113,11 +113,13 @@ onMounted(async () => {
       <h3 class="caps mb-1 text-faded">Step by step</h3>
       <div class="min-h-0 flex-1 overflow-y-auto">
         <StepTrail v-if="answer && answer.changes.length > 0" :changes="answer.changes" />
-        <p v-else-if="answer?.outcome === 'refused'" class="text-faded">
+        <p v-if="answer?.outcome === 'refused'" class="text-faded">
           It is stopped as a whole: no step can make it fit to be read.
         </p>
-        <p v-else-if="answer" class="text-faded">No step had anything to do: it is read as it was written.</p>
-        <p v-else class="text-faded">
+        <p v-else-if="answer && answer.changes.length === 0" class="text-faded">
+          No step had anything to do: it is read as it was written.
+        </p>
+        <p v-else-if="!answer" class="text-faded">
           Type a message above, or take one below. Each step that changes it is shown here with what it took away.
         </p>
       </div>
