@@ -16,7 +16,8 @@ export const useBoxesStore = defineStore('boxes', () => {
   }
 
   async function change(id: string, body: ChangeBoxBody): Promise<void> {
-    await request<BoxView>('PATCH', `/api/boxes/${id}`, body)
+    // What is shown moved at once may not be lost by whoever closes the tab then.
+    await request<BoxView>('PATCH', `/api/boxes/${id}`, body, { keepalive: true })
     await load()
   }
 
