@@ -1,7 +1,7 @@
 import { languagesOfSmallWord } from './functionWords.ts'
 import type { Lexicon, Phrase, PhraseSlot } from './lexicon.ts'
 import { runsOf } from './letterRuns.ts'
-import { keepSurest, lessSure, Search, type BlockedWords, type Found, type Sight } from './search.ts'
+import { lessSure, Search, surer, type BlockedWords, type Found, type Sight } from './search.ts'
 import type { StemFound, StemTrie } from './stemTrie.ts'
 import type { Token } from './tokens.ts'
 
@@ -17,6 +17,7 @@ const gapLettersLeast = 2
 /** The stems that a word is, by what it may mean; how it sounds counts where English may be spoken. */
 function stemsOf(search: Search, at: number, lexicon: Lexicon): Found {
   const found = new Map<number, Sight>()
+  const add = (id: number, sight: Sight) => found.set(id, surer(found.get(id), sight))
   const token = search.tokens[at]
   for (const meaning of token?.meanings ?? []) {
     if (meaning.isSound && !search.isLikely(at, 'en', 'likely')) continue
@@ -25,12 +26,12 @@ function stemsOf(search: Search, at: number, lexicon: Lexicon): Found {
     for (const { stem, to, isStretched } of trie.find(meaning, edges)) {
       const sight: Sight = meaning.isDisguise || isStretched ? 'disguised' : 'plain'
       const isLonger = stem.endsWord && to < meaning.letters.length
-      keepSurest(found, stem.id, isLonger ? 'longer' : sight)
+      add(stem.id, isLonger ? 'longer' : sight)
     }
   }
-  if (token) for (const id of stemsBehindAddress(token, lexicon)) keepSurest(found, id, 'disguised')
+  if (token) for (const id of stemsBehindAddress(token, lexicon)) add(id, 'disguised')
   if (token?.gaps && token.gaps.filter((letter) => letter !== '*').length >= gapLettersLeast)
-    for (const { id } of lexicon.blocked.stems.findWithGaps(token.gaps)) keepSurest(found, id, 'disguised')
+    for (const { id } of lexicon.blocked.stems.findWithGaps(token.gaps)) add(id, 'disguised')
   return found
 }
 
@@ -121,10 +122,9 @@ function slotFits(slot: PhraseSlot, token: Token | undefined, found: Found | und
   if (!token) return null
   if (slot === 'anyWord') return 'plain'
   if (slot === 'name') return token.isCapitalised ? 'plain' : null
-  let surest: Sight | null = null
-  for (const [id, sight] of found ?? [])
-    if (slot.has(id) && (surest === null || lessSure(surest, sight) === surest)) surest = sight
-  return surest
+  let surest: Sight | undefined
+  for (const [id, sight] of found ?? []) if (slot.has(id)) surest = surer(surest, sight)
+  return surest ?? null
 }
 
 /** Whether a stem is blocked as a word of its own where it was found. */

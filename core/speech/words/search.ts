@@ -15,18 +15,16 @@ export interface BlockedWords {
 const sights = ['plain', 'disguised', 'longer'] as const
 export type Sight = (typeof sights)[number]
 export const lessSure = (a: Sight, b: Sight): Sight => (sights.indexOf(a) > sights.indexOf(b) ? a : b)
+/** @param kept undefined where it was not found yet */
+export const surer = (kept: Sight | undefined, found: Sight): Sight =>
+  kept === undefined || lessSure(kept, found) === kept ? found : kept
 
 /** Stems that a word may be, each with how it was found. */
 export type Found = ReadonlyMap<number, Sight>
 
-/** Keeps the surest way in which a stem was found. */
-export function keepSurest(found: Map<number, Sight>, id: number, sight: Sight): void {
-  const kept = found.get(id)
-  if (kept === undefined || lessSure(kept, sight) === kept) found.set(id, sight)
-}
-
 /** Shorter words of other languages, disguised, may be anything; where a channel is strict, that is risked. */
 const disguisedLeast = { careful: 4, strict: 3 }
+
 /** A text while it is looked through. */
 export class Search {
   readonly tokens: readonly Token[]

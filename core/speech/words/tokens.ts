@@ -36,9 +36,7 @@ export function tokensOf(text: string): Token[] {
       small: bare.normalize('NFC').toLowerCase(),
       isCapitalised: /^\p{Lu}[^\p{Lu}]*\p{Ll}/u.test(bare),
       isLetter: [...bare].length === 1,
-      meanings: [bare, bare.replace(elided, '')]
-        .filter((each, index) => index === 0 || each !== bare)
-        .flatMap((each) => meaningsOf(each.replace(/[*#]/g, ''))),
+      meanings: [...new Set([bare, bare.replace(elided, '')])].flatMap((each) => meaningsOf(each.replace(/[*#]/g, ''))),
       gaps: /[*#]/.test(bare) ? [...plainWord(bare).replaceAll('#', '*')] : null,
     }
   })
