@@ -7,6 +7,8 @@ export const fromSource = z.discriminatedUnion('type', [
     type: z.literal('hello'),
     /** Plays that this page has begun to show, newest last: they are never sent to it again. */
     shownPlayIds: z.array(z.string().max(60)).max(200),
+    /** What it shows at this moment, and how far it is. */
+    showing: z.object({ playId: z.string().max(60), atMs: z.int().min(0).max(3_600_000) }).nullish(),
     /** `blocked`: the browser wants a click before it lets the page be heard. */
     sound: z.enum(['on', 'blocked']),
     widthPx: z.int().min(0).max(20_000),

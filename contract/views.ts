@@ -1,4 +1,5 @@
 import type { BoxDocument } from '../core/composition/box.ts'
+import type { Outcome } from '../core/response/outcome.ts'
 import type { Why } from '../core/rules/why.ts'
 import type { Measured } from './media.ts'
 import type { Approval, DeskSpeech } from './speech.ts'
@@ -95,7 +96,9 @@ export interface SourceView {
   isSetAside: boolean
 }
 
-export type PlayState = 'waiting' | 'preparing' | 'playing' | 'done' | 'skipped' | 'expired' | 'failed'
+/** How far a play is. What became of one that is over is its outcome. */
+export type PlayProgress = 'waiting' | 'preparing' | 'playing' | 'over'
+export type PlayState = Exclude<PlayProgress, 'over'> | Outcome
 
 export interface PlayView {
   id: string
@@ -145,6 +148,9 @@ export interface HappeningView {
   /** Null where nothing plays. */
   variationName: string | null
   reason: string
+  /** What became of it; null while it waits or plays, and where this box was not asked. */
+  outcome: Outcome | null
+  outcomeReason: string
 }
 
 /** A decision in words; without a tree where no rule was asked. */

@@ -6,7 +6,6 @@ import { hashPassword } from '../server/auth/password.ts'
 import { addBox, listBoxes, publishVersion } from '../server/db/queries/boxes.ts'
 import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
 import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
-import { updatePlay } from '../server/db/queries/plays.ts'
 import { decideEvents } from '../server/ingest/decideEvents.ts'
 import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
@@ -23,6 +22,7 @@ export async function loadDemo(services: Services, address: string, readFileOf: 
     const media = await loadMedia(services, readFileOf)
     await loadBoxes(services, media)
     await loadEarlierTonight(services)
+    await services.takeFreeLanes()
   }
   await writeDemoFile(services, address)
 }
@@ -62,7 +62,7 @@ async function loadMedia(
   }
 }
 
-async function loadBoxes({ database: { db }, queues }: Services, media: (file: string) => string): Promise<void> {
+async function loadBoxes({ database: { db } }: Services, media: (file: string) => string): Promise<void> {
   for (const { id, name, document } of demoBoxes(media)) {
     await addBox(db, { id, channelId: demoChannel.id, name, draft: document, sourceToken: newSecret('src') })
     await publishVersion(db, {
@@ -73,7 +73,6 @@ async function loadBoxes({ database: { db }, queues }: Services, media: (file: s
       publishedBy: 'person-odalys',
     })
   }
-  for (const box of await listBoxes(db, demoChannel.id)) await queues.open(box)
 }
 
 async function loadEarlierTonight({ database: { db }, onAir }: Services): Promise<void> {
@@ -92,17 +91,17 @@ async function loadEarlierTonight({ database: { db }, onAir }: Services): Promis
       pretended: null,
       nowMs: atMs,
     })
-    await keepDecided(db, [decided])
-    for (const { ticket } of decided.plays) {
-      const startedAt = ends ? null : new Date(atMs + 300)
-      await updatePlay(db, ticket.playId, {
-        state: ends?.state ?? 'done',
+    for (const effect of decided.rows.effects) {
+      const play = decided.rows.plays.find(({ id }) => id === effect.id)
+      if (!play) continue
+      Object.assign(effect, {
+        outcome: ends?.outcome ?? 'played',
         reason: ends?.reason ?? 'shown to its end',
-        shownCount: ends ? 0 : 2,
-        startedAt,
-        endedAt: new Date(atMs + 300 + ticket.lengthMs),
+        outcomeAt: new Date(atMs + 300 + play.lengthMs),
       })
+      Object.assign(play, { state: 'over', shownCount: ends ? 0 : 2, startedAt: ends ? null : new Date(atMs + 300) })
     }
+    await keepDecided(db, [decided])
   }
 }
 

@@ -366,7 +366,7 @@ export function demoBoxes(media: MediaByFile): { id: string; name: string; docum
 
 type Earlier = Pick<CanonicalEvent, 'kind' | 'data'> & {
   minutesAgo: number
-  ends?: { state: 'skipped' | 'expired'; reason: string }
+  ends?: { outcome: 'skipped' | 'expired'; reason: string }
 }
 const by = (id: string, name: string) => ({ id, name })
 
@@ -398,7 +398,7 @@ export const earlierTonight: readonly Earlier[] = [
     minutesAgo: 40,
     kind: 'follow',
     data: { viewer: by('v-04', 'Juno Flint') },
-    ends: { state: 'expired', reason: 'no source was connected for 134 s' },
+    ends: { outcome: 'expired', reason: 'no source was connected for 134 s' },
   },
   { minutesAgo: 33, kind: 'giftBatch', data: { viewer: by('v-05', 'sootkettle'), tier: 1, count: 5, groupId: 'g-1' } },
   {
@@ -421,7 +421,7 @@ export const earlierTonight: readonly Earlier[] = [
     minutesAgo: 9,
     kind: 'follow',
     data: { viewer: by('v-09', '🥐wisp') },
-    ends: { state: 'skipped', reason: 'skipped by tallowmoth' },
+    ends: { outcome: 'skipped', reason: 'skipped by tallowmoth' },
   },
   {
     minutesAgo: 4,

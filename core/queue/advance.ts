@@ -19,7 +19,7 @@ export function advance({ state, commands }: StepResult, nowMs: number, policy: 
     commands.push({
       type: 'recordEnded',
       playId: current.ticket.playId,
-      outcome: 'done',
+      outcome: 'played',
       reason: 'shown to its end',
       shownCount: current.shownCount,
     })
@@ -27,7 +27,8 @@ export function advance({ state, commands }: StepResult, nowMs: number, policy: 
   }
   const next = state.waiting.find(({ isAwaiting }) => !isAwaiting)
   const sourceIds = Object.keys(state.sources)
-  if (current || !next || state.isHeld || sourceIds.length === 0 || nowMs < state.freeAtMs) return { state, commands }
+  const isStill = state.isHeld || state.isInDoubt || sourceIds.length === 0 || nowMs < state.freeAtMs
+  if (current || !next || isStill) return { state, commands }
   const progressBySource: Record<string, SourceProgress> = {}
   // Where all are set aside there is nobody whom waiting for them would harm.
   const areAllAside = sourceIds.every((id) => isSetAside(state, id))
@@ -54,6 +55,8 @@ function advancePreparing(
   policy: QueuePolicy,
 ): StepResult {
   const { playId } = current.ticket
+  // Another may have begun with it by now.
+  if (state.isInDoubt) return { state, commands }
   const isEverySettled = !isAnyPreparing(current.progress)
   const waitedMs = nowMs - current.sinceMs
   // Looked at once for every source that becomes ready: with hundreds of them, nothing is gathered before it is needed.
@@ -63,7 +66,7 @@ function advancePreparing(
     commands.push({
       type: 'recordEnded',
       playId,
-      outcome: 'done',
+      outcome: 'played',
       reason: 'every connected source had shown it already',
       shownCount: Object.keys(current.progress).length,
     })
@@ -151,6 +154,7 @@ export function nextWakeMs(state: QueueState, nowMs: number, policy: QueuePolicy
 
 function nextPlayMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
   const { current } = state
+  if (state.isInDoubt && current?.phase !== 'playing') return null
   if (current?.phase === 'preparing') {
     const startsAtMs = current.sinceMs + policy.prepareMaxMs
     return nowMs < startsAtMs ? startsAtMs : current.sinceMs + policy.giveUpMs

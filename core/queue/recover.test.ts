@@ -14,7 +14,7 @@ describe('recoverQueue', () => {
     expect(recoverQueue([{ ...playing, shownCount: 0 }], null, false, 1000).state.current?.phase).toBe('unconfirmed')
     const confirmed = recoverQueue([{ ...playing, shownCount: 1 }], null, false, 1000).state
     expect(run([[7000, { type: 'ticked' }]], confirmed).of('recordEnded')).toMatchObject([
-      { playId: 'p3', outcome: 'done' },
+      { playId: 'p3', outcome: 'played' },
     ])
   })
 })
@@ -63,7 +63,7 @@ describe('recovering when records were lost', () => {
       { type: 'recordAbsence', sinceMs: 1000 },
       { type: 'recordReturned', playId: 'p3' },
       { type: 'recordReturned', playId: 'p4' },
-      { type: 'recordEnded', playId: 'p1', outcome: 'done', shownCount: 1 },
+      { type: 'recordEnded', playId: 'p1', outcome: 'played', shownCount: 1 },
     ])
   })
   it('plays what waits again on no source that says it has shown it', () => {

@@ -56,7 +56,7 @@ export function recoverQueue(
       ...ended.map(({ ticket, shownCount }): QueueCommand => ({
         type: 'recordEnded',
         playId: ticket.playId,
-        outcome: 'done',
+        outcome: 'played',
         reason: 'shown, though its end was not recorded',
         shownCount,
       })),

@@ -1,18 +1,17 @@
 import type { QueuePolicy } from './policy.ts'
-import type { Current, QueueCommand, QueueState, SourceProgress, StepResult } from './state.ts'
+import type { Current, QueueCommand, QueueInput, QueueState, Showing, SourceProgress, StepResult } from './state.ts'
 
 /** A source that has less than this left of a running play waits for the next one instead of flashing its end. */
 const joinAtLeastMs = 500
 
 /** A source comes: it joins what plays, and what waited too long without any source ends. */
 export function join(
-  state: QueueState,
-  sourceId: string,
-  shownPlayIds: string[],
+  before: QueueState,
+  { sourceId, shownPlayIds, showing }: Extract<QueueInput, { type: 'sourceJoined' }>,
   nowMs: number,
   policy: QueuePolicy,
 ): StepResult {
-  const commands: QueueCommand[] = []
+  const { state, commands } = takeUpShown(before, showing ?? null, nowMs)
   const sources = { ...state.sources, [sourceId]: { shownPlayIds } }
   let { current, waiting } = state
   // Before ages are looked at: an unconfirmed play that returns to the line has an age too.
@@ -57,6 +56,29 @@ export function join(
     commands.push({ type: 'recordAbsence', sinceMs: null })
   }
   return { state: { ...state, sources, current, waiting, absentSinceMs: null }, commands }
+}
+
+/**
+ * A source shows what nobody here knows to have begun: whoever began it was gone before that was written. It has the screen.
+ */
+function takeUpShown(state: QueueState, showing: Showing | null, nowMs: number): StepResult {
+  const { current } = state
+  const isCurrent = current !== null && current.phase !== 'playing' && current.ticket.playId === showing?.playId
+  const ticket = isCurrent ? current.ticket : state.waiting.find(({ playId }) => playId === showing?.playId)
+  if (!showing || !ticket || (current && !isCurrent)) return { state, commands: [] }
+  const startedAtMs = nowMs - showing.atMs
+  const progress = current?.phase === 'preparing' ? current.progress : {}
+  return {
+    state: {
+      ...state,
+      waiting: state.waiting.filter((each) => each !== ticket),
+      current: { phase: 'playing', ticket, startedAtMs, shownCount: 1, progress },
+    },
+    commands: [
+      { type: 'recordStarted', playId: ticket.playId, atMs: startedAtMs },
+      { type: 'recordShown', playId: ticket.playId },
+    ],
+  }
 }
 
 /** A source goes: what nobody has seen waits for it, what some have seen goes on without it. */

@@ -1,3 +1,5 @@
+import type { Outcome } from '../response/outcome.ts'
+
 /** A play in the queue. */
 export interface Ticket {
   playId: string
@@ -37,6 +39,8 @@ export interface QueueState {
   /** Connected sources with the plays that each says it has shown, and for how many in a row it was not ready. */
   sources: Record<string, { shownPlayIds: string[]; missed?: number }>
   isHeld: boolean
+  /** Whether the line is still ours is not sure: what was begun goes on, nothing else begins. */
+  isInDoubt: boolean
   /** Since when no source is connected; null while at least one is. */
   absentSinceMs: number | null
   /** The next play may start from here on. */
@@ -48,13 +52,21 @@ export const emptyQueue: QueueState = {
   current: null,
   sources: {},
   isHeld: false,
+  isInDoubt: false,
   absentSinceMs: 0,
   freeAtMs: 0,
 }
 
+/** What a source shows at a moment, and how far it is. */
+export interface Showing {
+  playId: string
+  atMs: number
+}
+
 export type QueueInput =
   | { type: 'enqueued'; ticket: Ticket }
-  | { type: 'sourceJoined'; sourceId: string; shownPlayIds: string[] }
+  /** `showing`: what it shows at this moment, and how far that is. */
+  | { type: 'sourceJoined'; sourceId: string; shownPlayIds: string[]; showing?: Showing | null }
   | { type: 'sourceLeft'; sourceId: string }
   | { type: 'sourceProgress'; sourceId: string; playId: string; progress: 'ready' | 'started' | 'done' }
   /** Taken out by a person (skipped) or because it cannot be shown (failed). */
@@ -66,10 +78,9 @@ export type QueueInput =
   /** Its voices have spoken, and it is known how long it lasts. */
   | { type: 'measured'; playId: string; lengthMs: number }
   | { type: 'held'; isHeld: boolean }
+  /** Whether the line is surely ours; see `isInDoubt`. */
+  | { type: 'doubted'; isInDoubt: boolean }
   | { type: 'ticked' }
-
-/** Why a play left the queue, or why it went back into it. */
-export type PlayOutcome = 'done' | 'skipped' | 'expired' | 'failed'
 
 export type QueueCommand =
   | { type: 'prepare'; playId: string; sourceIds: string[] }
@@ -85,7 +96,7 @@ export type QueueCommand =
   | { type: 'recordLength'; playId: string; lengthMs: number }
   | { type: 'recordReturned'; playId: string; reason: string }
   /** `shownCount`: how many sources confirmed showing it. */
-  | { type: 'recordEnded'; playId: string; outcome: PlayOutcome; reason: string; shownCount: number }
+  | { type: 'recordEnded'; playId: string; outcome: Outcome; reason: string; shownCount: number }
   | { type: 'recordAbsence'; sinceMs: number | null }
 
 /** What a step of the queue leads to: the state after it, and what has to be done outside. */

@@ -24,7 +24,7 @@ describe('one source', () => {
       ['p2', 5450],
     ])
     expect(of('start')).toMatchObject([{ playId: 'p1', offsetMs: 0, atMs: 40 }])
-    expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'done', shownCount: 1 }])
+    expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'played', shownCount: 1 }])
     expect(state.current?.ticket.playId).toBe('p2')
   })
 
@@ -36,7 +36,7 @@ describe('one source', () => {
       [6000, { type: 'ticked' }],
       [6505, { type: 'ticked' }],
     ])
-    expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'done', atMs: 6505 }])
+    expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'played', atMs: 6505 }])
   })
 
   it('gives a play up when nobody becomes ready, and goes on', () => {
@@ -105,7 +105,7 @@ describe('absence', () => {
     expect(run(before).state.current?.phase).toBe('unconfirmed')
     const shown = run([...before, [900, joined('b', ['p1'])], [5000, reached('b', 'p1', 'done')]])
     expect(shown.of('prepare')).toHaveLength(1)
-    expect(shown.of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'done' }])
+    expect(shown.of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'played' }])
     const notShown = run([...before, [900, joined('b')]])
     expect(notShown.of('prepare')).toHaveLength(2)
   })
@@ -196,7 +196,7 @@ describe('several sources', () => {
       [1, joined('a', ['p1'])],
     ])
     expect(of('prepare')).toEqual([])
-    expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'done' }])
+    expect(of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'played' }])
   })
 })
 

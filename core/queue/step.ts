@@ -24,7 +24,7 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
     case 'enqueued':
       return enqueue(state, input.ticket, policy)
     case 'sourceJoined':
-      return join(state, input.sourceId, input.shownPlayIds, nowMs, policy)
+      return join(state, input, nowMs, policy)
     case 'sourceLeft':
       return leave(state, input.sourceId, nowMs)
     case 'sourceProgress':
@@ -33,6 +33,8 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
       return remove(state, input, nowMs, policy)
     case 'held':
       return { state: { ...state, isHeld: input.isHeld }, commands: [] }
+    case 'doubted':
+      return { state: { ...state, isInDoubt: input.isInDoubt }, commands: [] }
     case 'released':
       return {
         state: {

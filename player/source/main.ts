@@ -14,6 +14,8 @@ interface Busy {
   play: PlayToShow
   prepared: PreparedScore | null
   playback: Playback | null
+  /** When its first moment was, or would have been. */
+  beganMs: number
   /** Its voices are not to be heard, whether it plays already or not. */
   isSilenced: boolean
 }
@@ -72,7 +74,7 @@ async function prepare(play: PlayToShow): Promise<void> {
     return
   }
   busy?.playback?.stop()
-  const mine: Busy = { play, prepared: null, playback: null, isSilenced: false }
+  const mine: Busy = { play, prepared: null, playback: null, beganMs: 0, isSilenced: false }
   busy = mine
   showState()
   const prepared = await prepareScore(play.score, output)
@@ -88,6 +90,7 @@ function start(playId: string, offsetMs: number): void {
   shown.add(playId)
   stage.mount(current.prepared)
   fitStage()
+  current.beganMs = performance.now() - offsetMs
   current.playback = playScore(stage, current.prepared, output, offsetMs, {
     onStarted: () => link.send({ type: 'started', playId }),
     onEnded: () => finish(current),
@@ -137,6 +140,7 @@ const link = connect(address.href, {
     link.send({
       type: 'hello',
       shownPlayIds: shown.ids(),
+      showing: busy && { playId: busy.play.playId, atMs: Math.round(performance.now() - busy.beganMs) },
       sound: output.state(),
       widthPx: window.innerWidth,
       heightPx: window.innerHeight,

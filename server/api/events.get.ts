@@ -10,7 +10,7 @@ const query = z.object({
   limit: z.coerce.number().int().min(1).max(500).default(100),
 })
 
-/** The channel's events, oldest first, with the decision on each. `after` is the `seq` of the last one seen. */
+/** The channel's events, oldest first, with the decision on each and what became of it in each box. `after` is the `seq` of the last one seen. */
 export default defineEventHandler(async (event) => {
   const { channelId } = await requireKeyOrMember(event, 'moderator')
   const asked = await getValidatedQuery(event, query.safeParse)
@@ -21,7 +21,20 @@ export default defineEventHandler(async (event) => {
     ...rest,
     occurredAt: occurredAt.toISOString(),
     receivedAt: receivedAt.toISOString(),
-    decisions: decisions.map(({ eventId: _event, ...made }) => made),
+    decisions: decisions.map(({ boxId, variationName, playId, decided, why }) => ({
+      boxId,
+      outcome: playId === null ? 'nothing' : 'plays',
+      variationName,
+      playId,
+      reason: decided,
+      why,
+    })),
+    outcomes: decisions.map(({ boxId, outcome, reason, outcomeAt }) => ({
+      boxId,
+      outcome,
+      reason,
+      at: outcomeAt?.toISOString() ?? null,
+    })),
   }))
   return { events, nextAfter: rows.at(-1)?.seq ?? asked.data.after }
 })

@@ -1,6 +1,5 @@
 import { isSame } from '../../core/isSame.ts'
-import type { QueueState } from '../../core/queue/state.ts'
-import type { BoxSummary, BoxView, RidgeView } from '../../contract/views.ts'
+import type { BoxSummary, BoxView, DeskView, RidgeView } from '../../contract/views.ts'
 import type { Database } from '../db/handle.ts'
 import { listBoxes, listDraftStates, listOnAir, type BoxRow } from '../db/queries/boxes.ts'
 import { listFeeds } from '../db/queries/feeds.ts'
@@ -35,7 +34,7 @@ export async function boxView(db: Database, box: BoxRow): Promise<BoxView> {
 /**
  * The states under the stations of the ridge line. Read on every change while somebody looks, so without any document.
  */
-export async function ridgeView(db: Database, channelId: string, states: readonly QueueState[]): Promise<RidgeView> {
+export async function ridgeView(db: Database, channelId: string, desks: readonly DeskView[]): Promise<RidgeView> {
   const [drafts, feeds] = [await listDraftStates(db, channelId), await listFeeds(db, channelId)]
   const lastDeliveries = feeds.flatMap((feed) => feed.lastDeliveryAt?.getTime() ?? [])
   return {
@@ -49,10 +48,10 @@ export async function ridgeView(db: Database, channelId: string, states: readonl
       neverOnAir: drafts.filter((draft) => !draft.isOnAir).length,
     },
     desk: {
-      sources: states.reduce((sum, state) => sum + Object.keys(state.sources).length, 0),
-      waiting: states.reduce((sum, state) => sum + state.waiting.length, 0),
-      isPlaying: states.some((state) => state.current !== null),
-      isHeld: states.some((state) => state.isHeld),
+      sources: desks.reduce((sum, { sources }) => sum + sources.length, 0),
+      waiting: desks.reduce((sum, { waitingCount }) => sum + waitingCount, 0),
+      isPlaying: desks.some(({ current }) => current !== null),
+      isHeld: desks.some(({ isHeld }) => isHeld),
     },
   }
 }

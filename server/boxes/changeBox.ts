@@ -15,7 +15,7 @@ export async function changeBox(
   boxId: string,
   { name, before, isPutAway }: ChangeBoxBody,
 ): Promise<BoxRow> {
-  const { database, onAir, stream, queues, rooms } = await useServices()
+  const { database, onAir, stream, lines, lanes, takeFreeLanes, closeSources } = await useServices()
   const box = await findAnyBox(database.db, channelId, boxId)
   // What is put away can be brought back, and nothing else.
   if (!box || (box.putAwayAt && isPutAway === undefined))
@@ -24,14 +24,14 @@ export async function changeBox(
   if (before !== undefined) await moveBox(database.db, channelId, boxId, before)
   if (isPutAway === true && (await setPutAway(database.db, boxId, new Date()))) {
     onAir.forget(channelId)
-    await queues.putAway(boxId)
-    rooms.closeBox(boxId, closedForNow, 'box put away')
+    await lines.act(boxId, { do: 'putAway' })
+    await lanes.letGo(boxId)
+    closeSources(boxId, closedForNow, 'box put away')
   }
   if (isPutAway === false && box.putAwayAt) {
     await checkRoomForBox(channelId)
     if (await setPutAway(database.db, boxId, null)) {
-      const back = await findAnyBox(database.db, channelId, boxId)
-      if (back) await queues.open(back)
+      await takeFreeLanes()
       onAir.forget(channelId)
     }
   }

@@ -5,7 +5,7 @@ import { changeBox } from '../../core/edit/change.ts'
 import { fitToCanvas } from '../../core/pack/fitToCanvas.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { allOf, takePack } from '../../core/pack/takePack.ts'
-import { addBox, countBoxes, findBox } from '../db/queries/boxes.ts'
+import { addBox, countBoxes } from '../db/queries/boxes.ts'
 import { newId, newSecret } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
 import { useServices } from '../system/services.ts'
@@ -32,12 +32,11 @@ export async function createBox(channelId: string, name: string, canvas: Canvas)
 
 /** Makes a box of a document; nothing is on air yet. @returns its id */
 export async function createBoxOf(channelId: string, name: string, draft: BoxDocument): Promise<string> {
-  const { database, queues, onAir } = await useServices()
+  const { database, takeFreeLanes, onAir } = await useServices()
   await checkRoomForBox(channelId)
   const id = newId('box')
   await addBox(database.db, { id, channelId, name, draft, sourceToken: newSecret('src') })
-  const box = await findBox(database.db, channelId, id)
-  if (box) await queues.open(box)
+  await takeFreeLanes()
   onAir.forget(channelId)
   return id
 }

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'drizzle-orm'
 import type { DatabaseHandle } from './handle.ts'
+import { routines } from './routines.ts'
 
 export interface Migration {
   name: string
@@ -36,7 +37,19 @@ export async function migrate(handle: DatabaseHandle, migrations: readonly Migra
       applied.push(migration.name)
     })
   }
+  await makeRoutines(handle)
   return applied
+}
+
+/** Makes the functions that this server asks, where they are not there yet. Those of other versions stay. */
+async function makeRoutines({ db }: DatabaseHandle): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(7410257)`)
+    for (const { name, sql: definition } of routines) {
+      const known = await tx.execute(sql`select 1 from pg_proc where proname = ${name}`)
+      if (rowsOf(known).length === 0) await tx.execute(sql.raw(definition))
+    }
+  })
 }
 
 /** Both drivers answer `{ rows }`; their types do not say so in common. */

@@ -3,6 +3,7 @@ import { cp, mkdir, rename, rm, statfs } from 'node:fs/promises'
 import { dirname } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
+import { silentBus } from '../lanes/bus.ts'
 import type { DatabaseHandle } from './handle.ts'
 import * as schema from './schema.ts'
 
@@ -46,6 +47,7 @@ export async function openEmbedded(folder: string, template: string | null): Pro
         ({ bavail, bsize }) => bavail * bsize,
         () => null,
       ),
+    openBus: () => Promise.resolve(silentBus),
     close: () => engine.close(),
   }
 }

@@ -1,6 +1,7 @@
 import { drizzle } from 'drizzle-orm/node-postgres'
 import pg from 'pg'
 import type { DatabaseHandle } from './handle.ts'
+import { PostgresBus } from './postgresBus.ts'
 import * as schema from './schema.ts'
 
 /** Connects to a PostgreSQL server. @throws when it cannot be reached: a start without a database is no start. */
@@ -21,6 +22,7 @@ export async function openServer(url: string, connections = 8): Promise<Database
     db: drizzle(pool, { schema }),
     execute: async (sql) => void (await pool.query(sql)),
     freeBytes: () => Promise.resolve(null),
+    openBus: (nodeId) => PostgresBus.open(url, nodeId),
     close: () => pool.end(),
   }
 }

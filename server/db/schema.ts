@@ -14,13 +14,15 @@ import {
 } from 'drizzle-orm/pg-core'
 import type { BoxDocument } from '../../core/composition/box.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
+import type { Lane } from '../../core/response/lane.ts'
+import type { Outcome } from '../../core/response/outcome.ts'
 import type { Why } from '../../core/rules/why.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { SpeechSettings } from '../../core/speech/settings.ts'
 import type { Approval, PlaySpeech } from '../../contract/speech.ts'
 import type { IntakeView, Measured } from '../../contract/media.ts'
-import type { PlayState, Role } from '../../contract/views.ts'
+import type { PlayProgress, Role } from '../../contract/views.ts'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
 
@@ -204,6 +206,8 @@ export const intake = pgTable(
     advice: text().notNull().default(''),
     canDecodeHere: boolean('can_decode_here').notNull().default(false),
     mediaId: text('media_id'),
+    /** The node that measures it, or did last. */
+    takenBy: text('taken_by'),
     arrivedAt: at('arrived_at')
       .notNull()
       .default(sql`now()`),
@@ -252,50 +256,90 @@ export const delivery = pgTable(
   (table) => [index('delivery_order').on(table.feedId, table.receivedAt)],
 )
 
-/** What a box decided about an event, and why; with the play where there is one. */
-export const decision = pgTable(
-  'decision',
+/**
+ * One running server. Several may share a database: each says again and again that it lives, until `leaseUntil` at least.
+ * Both times are the database's.
+ */
+export const node = pgTable('node', {
+  id: text().primaryKey(),
+  /** The machine that it runs on, and its process there. */
+  machine: text().notNull(),
+  process: text().notNull(),
+  /** Of the secret with which it seals addresses. */
+  seal: text().notNull(),
+  seenAt: at('seen_at').notNull(),
+  leaseUntil: at('lease_until').notNull(),
+})
+
+/** An ordered line of effects, owned by one node at a time. `epoch` counts its owners: what an earlier one still writes is refused. */
+export const lane = pgTable('lane', {
+  id: text().primaryKey(),
+  channelId: text('channel_id')
+    .notNull()
+    .references(() => channel.id),
+  owner: text(),
+  epoch: integer().notNull().default(0),
+  /** When its last owner was last known to carry it out; null: nobody ever did, or somebody does now. */
+  leftAt: at('left_at'),
+})
+
+/**
+ * What an event causes in a lane, and why; and in the end what became of it. Written with its event, carried out by the
+ * owner of its lane.
+ */
+export const effect = pgTable(
+  'effect',
   {
+    id: text().primaryKey(),
     eventId: text('event_id')
       .notNull()
       .references(() => event.id),
-    boxId: text('box_id')
-      .notNull()
-      .references(() => box.id),
-    outcome: text().$type<'plays' | 'nothing'>().notNull(),
-    variationName: text('variation_name'),
-    playId: text('play_id'),
-    reason: text().notNull(),
-    /** The reason as a tree: each variation with what held and what failed. Null where no rule was asked. */
+    channelId: text('channel_id').notNull(),
+    lane: text().$type<Lane>().notNull(),
+    kind: text().$type<'alert'>().notNull(),
+    /** Somebody asked for it once more: not what the event itself caused. */
+    isAgain: boolean('is_again').notNull().default(false),
+    /** Why this and nothing else, as one sentence. */
+    decided: text().notNull(),
+    /** The same as a tree: each variation with what held and what failed. Null where no rule was asked. */
     why: jsonb().$type<Why>(),
+    /** What became of it; null while it is to be carried out. */
+    outcome: text().$type<Outcome>(),
+    /** Why that became of it; before, why it waits where that is known. */
+    reason: text().notNull().default(''),
+    outcomeAt: at('outcome_at'),
   },
-  (table) => [primaryKey({ columns: [table.eventId, table.boxId] })],
+  (table) => [
+    index('effect_event').on(table.eventId),
+    // The log: what was to be shown and has ended.
+    index('effect_settled')
+      .on(table.lane, table.outcomeAt)
+      .where(sql`outcome <> 'off'`),
+  ],
 )
 
+/** The showing of an alert: how far an effect of that kind is. It has the effect's id. */
 export const play = pgTable(
   'play',
   {
-    id: text().primaryKey(),
-    boxId: text('box_id')
-      .notNull()
-      .references(() => box.id),
-    eventId: text('event_id')
-      .notNull()
-      .references(() => event.id),
+    id: text()
+      .primaryKey()
+      .references(() => effect.id),
+    boxId: text('box_id').notNull(),
+    eventId: text('event_id').notNull(),
     versionId: text('version_id')
       .notNull()
       .references(() => boxVersion.id),
     alertId: text('alert_id').notNull(),
     variationId: text('variation_id').notNull(),
     variationName: text('variation_name').notNull(),
-    state: text().$type<PlayState>().notNull(),
-    reason: text().notNull().default(''),
+    /** What became of it stands in its effect. */
+    state: text().$type<PlayProgress>().notNull(),
     lengthMs: integer('length_ms').notNull(),
     isTest: boolean('is_test').notNull(),
     shownCount: integer('shown_count').notNull().default(0),
     enqueuedAt: at('enqueued_at').notNull(),
     startedAt: at('started_at'),
-    endedAt: at('ended_at'),
     /** Whether what a viewer wrote may be read. */
     approval: text().$type<Approval>().notNull().default('none'),
     /**
@@ -306,8 +350,7 @@ export const play = pgTable(
   (table) => [
     index('play_open')
       .on(table.boxId, table.enqueuedAt)
-      .where(sql`state in ('waiting', 'preparing', 'playing')`),
-    index('play_ended').on(table.boxId, table.endedAt),
+      .where(sql`state <> 'over'`),
     index('play_spoken')
       .on(table.enqueuedAt)
       .where(sql`speech is not null`),

@@ -7,7 +7,7 @@ import { platforms } from '../../stand-ins/platforms/platforms.ts'
 import { played, scripts } from '../../stand-ins/scripts.ts'
 import { newId } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
-import type { KnownFeed } from './feedDirectory.ts'
+import type { KnownFeed } from '../channel/feedDirectory.ts'
 
 /**
  * Sends what was asked for to the deliveries' own address, as the platform would.

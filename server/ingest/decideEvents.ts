@@ -1,17 +1,13 @@
-import type { BoxDocument, Variation } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import { decide, type Choice } from '../../core/decisions/decide.ts'
-import type { Circumstances } from '../../core/rules/circumstances.ts'
-import { dressAt } from '../../core/look/seasons.ts'
-import { voicesOf } from '../../core/speech/sayings.ts'
-import type { SpokenParts } from '../../core/speech/spoken.ts'
-import { resolveScore } from '../../core/score/resolve.ts'
-import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { Ticket } from '../../core/queue/state.ts'
+import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
+import { respond, type Effect } from '../../core/response/respond.ts'
+import type { Circumstances } from '../../core/rules/circumstances.ts'
+import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
-import type { BoxOnAir, ChannelOnAir } from '../boxes/onAir.ts'
 import type { DecidedEvents } from '../db/queries/decidedEvents.ts'
+import type { EffectRow } from '../db/queries/effects.ts'
 import type { EventRow } from '../db/queries/events.ts'
 import type { PlayRow } from '../db/queries/plays.ts'
 import { newId } from '../system/ids.ts'
@@ -66,8 +62,8 @@ export interface DecideRequest {
 }
 
 /**
- * Decides everything before anything is written. Whether an event is new is only known afterwards; a repeat's decision
- * is dropped.
+ * Decides everything before anything is written. Whether an event is new is only known afterwards; what a repeat would
+ * cause is dropped.
  */
 export function decideEvents({
   channelId,
@@ -80,34 +76,25 @@ export function decideEvents({
   nowMs,
 }: DecideRequest): Decided {
   const receivedAt = new Date(nowMs)
-  const events = incoming.map(({ occurredAtMs, ...rest }) => ({
-    ...rest,
-    id: newId('event', nowMs),
-    channelId,
-    feedId: feed?.id ?? null,
-    occurredAt: new Date(occurredAtMs),
-    receivedAt,
-  }))
-  const newest = incoming.reduce<number | null>((latest, event) => Math.max(latest ?? 0, event.occurredAtMs), null)
-  const tallies = feed
-    ? [
-        {
-          feedId: feed.id,
-          total: incoming.length,
-          rejected: feed.rejected,
-          receivedAt,
-          lagMs: newest === null ? null : Math.max(0, nowMs - newest),
-        },
-      ]
-    : []
-  const decided: Decided = { rows: { events, decisions: [], plays: [], tallies }, plays: [] }
-  events.forEach((event, index) => {
-    const circumstances = pretended?.circumstances ?? circumstancesOf(event.source, previous[index] ?? null, onAir)
-    for (const box of onAir.boxes) {
-      if (onlyBoxId === null || box.boxId === onlyBoxId)
-        decideForBox(event, { circumstances, variationId: pretended?.variationId ?? null }, box, onAir, nowMs, decided)
+  const decided: Decided = { rows: { events: [], effects: [], plays: [], tallies: [] }, plays: [] }
+  incoming.forEach((each, index) => {
+    const { occurredAtMs, isTest, ...of } = each
+    const row = {
+      ...of,
+      id: newId('event', nowMs),
+      channelId,
+      feedId: feed?.id ?? null,
+      occurredAt: new Date(occurredAtMs),
+      receivedAt,
+      isTest,
     }
+    decided.rows.events.push(row)
+    const circumstances = pretended?.circumstances ?? circumstancesOf(each.source, previous[index] ?? null, onAir)
+    const arrived = { event: canonicalOf(row), receivedAtMs: nowMs, isTest, circumstances }
+    for (const effect of respond(arrived, onAir, { onlyBoxId, variationId: pretended?.variationId ?? null }))
+      addEffect(decided, row, effect, nowMs)
   })
+  if (feed) decided.rows.tallies.push(tallyOf(feed, incoming, receivedAt))
   return decided
 }
 
@@ -120,114 +107,56 @@ export function circumstancesOf(
   return { platform: platforms[source] ?? 'api', previousAtMs }
 }
 
-function decideForBox(
-  event: KeptEvent,
-  { circumstances, variationId: wanted }: Pretended,
-  box: BoxOnAir,
-  onAir: ChannelOnAir,
-  nowMs: number,
-  decided: Decided,
-): void {
-  const document = box.version?.document ?? null
-  const { decision, variation } = wantedChoice(
-    decide(canonicalOf(event), circumstances, document, onAir),
-    document,
-    wanted,
-  )
-  const { why } = decision
-  const nothing = (reason: string) => {
-    decided.rows.decisions.push({
-      eventId: event.id,
-      boxId: box.boxId,
-      outcome: 'nothing',
-      variationName: null,
-      playId: null,
-      reason,
-      why,
-    })
+function tallyOf(feed: { id: string; rejected: number }, incoming: readonly IncomingEvent[], receivedAt: Date) {
+  const newest = incoming.reduce<number | null>((latest, event) => Math.max(latest ?? 0, event.occurredAtMs), null)
+  return {
+    feedId: feed.id,
+    total: incoming.length,
+    rejected: feed.rejected,
+    receivedAt,
+    lagMs: newest === null ? null : Math.max(0, receivedAt.getTime() - newest),
   }
-  if (decision.outcome === 'nothing' || !box.version || !variation) return nothing(decision.reason)
-  const score = scoreFor(event, box.version.document, variation, onAir)
-  if (!score.ok)
-    return nothing(
-      `The score of “${variation.name}” cannot be played: its anchors do not resolve (${score.error.type}).`,
-    )
-  const { alertId, variationId, variationName, reason } = decision
-  const { boxId } = box
-  const { lengthMs } = score.value
-  const playId = newId('play', nowMs)
-  const voices = voicesOf(variation.composition, canonicalOf(event), onAir.locale)
-  // Whoever tests has written the words themselves.
-  const isAwaiting =
-    onAir.speech.isOn &&
-    onAir.speech.approvesMessages &&
-    !event.isTest &&
-    voices.some(({ sayings }) => sayings.some(({ of }) => of === 'message'))
+}
+
+/** Puts an effect into the rows that are kept, and into the line where it is still to be carried out. */
+function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, nowMs: number): void {
+  const { lane, kind, boxId, decided, why, alert, settled } = effect
+  const id = newId(alert ? 'play' : 'effect', nowMs)
+  const row: EffectRow = {
+    id,
+    eventId: event.id,
+    channelId: event.channelId,
+    lane,
+    kind,
+    isAgain: false,
+    decided,
+    why,
+    outcome: settled?.outcome ?? null,
+    reason: settled?.reason ?? '',
+    outcomeAt: settled ? new Date(nowMs) : null,
+  }
+  rows.effects.push(row)
+  if (!alert) return
+  const { variation, versionId, alertId, score, speaks, isAwaiting } = alert
   const play: PlayRow = {
-    id: playId,
+    id,
     boxId,
     eventId: event.id,
-    versionId: box.version.id,
+    versionId,
     alertId,
-    variationId,
-    variationName,
-    lengthMs,
+    variationId: variation.id,
+    variationName: variation.name,
+    lengthMs: score.lengthMs,
     isTest: event.isTest,
     ...untouchedPlay(nowMs),
     approval: isAwaiting ? 'awaiting' : 'none',
   }
-  decided.rows.decisions.push({ eventId: event.id, boxId, outcome: 'plays', variationName, playId, reason, why })
-  decided.rows.plays.push(play)
-  decided.plays.push({
+  rows.plays.push(play)
+  plays.push({
     boxId,
-    ticket: { playId, enqueuedAtMs: nowMs, lengthMs, isAwaiting },
-    show: showOf(play, score.value),
-    speaks: voices.length > 0,
-  })
-}
-
-/** The case that a test is for; where it is not the one that would be chosen, the reason says so. */
-function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: string | null): Choice {
-  if (wanted === null || choice.variation?.id === wanted) return choice
-  const alert = document?.alerts.find(({ variations }) => variations.some(({ id }) => id === wanted))
-  const variation = alert?.variations.find(({ id }) => id === wanted)
-  if (!alert || !variation) return choice
-  const reason = `“${variation.name}” plays because the test asked for it. Without that: ${choice.decision.reason}`
-  return {
-    decision: {
-      outcome: 'plays',
-      alertId: alert.id,
-      variationId: variation.id,
-      variationName: variation.name,
-      reason,
-      why: choice.decision.why ?? { alertId: alert.id, variations: [], draw: null },
-    },
-    variation,
-  }
-}
-
-/** A variation settled for a kept event, as it stands in this version of its box. */
-export function scoreFor(
-  event: KeptEvent,
-  document: BoxDocument,
-  variation: Variation,
-  { locale, media, timeZone }: ChannelOnAir,
-  spoken: SpokenParts = {},
-) {
-  const { canvas, zones, alerts } = document
-  // The look of the day on which it came: what waits over midnight, or is shown again, looks as it was decided.
-  const { look, swaps } = dressAt(document, event.receivedAt.getTime(), timeZone)
-  const offer = alerts.find(({ variations }) => variations.includes(variation))?.offer ?? null
-  return resolveScore(variation.composition, {
-    canvas,
-    look,
-    zones,
-    event: canonicalOf(event),
-    offer,
-    swaps,
-    locale,
-    media,
-    spoken,
+    ticket: { playId: id, enqueuedAtMs: nowMs, lengthMs: score.lengthMs, isAwaiting },
+    show: showOf(play, score),
+    speaks,
   })
 }
 
@@ -235,11 +164,9 @@ export function scoreFor(
 export function untouchedPlay(nowMs: number) {
   return {
     state: 'waiting' as const,
-    reason: '',
     shownCount: 0,
     enqueuedAt: new Date(nowMs),
     startedAt: null,
-    endedAt: null,
     approval: 'none' as const,
     speech: null,
   }

@@ -1,12 +1,13 @@
 import type { DeliveryAnswer } from '../../contract/deliveryAnswer.ts'
 import type { TestAnswer } from '../../contract/views.ts'
-import type { OnAirCache } from '../boxes/onAir.ts'
+import type { OnAirCache } from '../channel/onAir.ts'
 import type { Database } from '../db/handle.ts'
 import { keepDelivery } from '../db/queries/feeds.ts'
-import { insertPlays, type PlayWithEvent } from '../db/queries/plays.ts'
-import type { KnownFeed } from '../feeds/feedDirectory.ts'
+import { findEffect } from '../db/queries/effects.ts'
+import { insertAgain, type PlayRow, type PlayWithEvent } from '../db/queries/plays.ts'
+import type { KnownFeed } from '../channel/feedDirectory.ts'
 import type { Translation } from '../feeds/adapter.ts'
-import type { BoxQueues } from '../queue/boxQueues.ts'
+import type { Lines } from '../queue/lines.ts'
 import { isDataFault } from '../db/trouble.ts'
 import { cleanText } from '../../core/text/cleanText.ts'
 import { newId } from '../system/ids.ts'
@@ -22,13 +23,13 @@ import {
 } from './decideEvents.ts'
 import type { KeptEvents } from './keepDecided.ts'
 import type { Test } from './testOf.ts'
-import type { ViewerHistory } from './viewerHistory.ts'
+import type { ViewerHistory } from '../channel/viewerHistory.ts'
 
 export interface IngestDependencies {
   db: Database
   onAir: OnAirCache
   history: ViewerHistory
-  queues: BoxQueues
+  lines: Lines
   metrics: Metrics
   commits: GroupCommit<Decided, KeptEvents>
   onChange: (channelId: string) => void
@@ -106,35 +107,40 @@ export class Ingest {
       occurredAtMs,
       isTest: true,
     }
-    const { decisions, plays, acceptedIds } = await this.keep({
+    const { effects, plays, acceptedIds } = await this.keep({
       channelId,
       incoming: [incoming],
       onlyBoxId: boxId,
       feed: null,
       pretended,
     })
-    const sources = Object.keys(this.deps.queues.find(boxId)?.state.sources ?? {}).length
+    const sources = await this.deps.lines.act(boxId, { do: 'countSources' })
     return {
       eventId: acceptedIds[0] ?? '',
       playId: plays[0]?.ticket.playId ?? null,
-      reason: decisions[0]?.reason ?? '',
-      sources,
+      reason: effects[0]?.decided ?? '',
+      sources: Number(sources),
     }
   }
 
-  /** Plays something again, as it was decided then. */
-  async replay(play: PlayWithEvent): Promise<string> {
+  /** Plays something again, as it was decided then. @returns the id of the new play; null where there is none to repeat */
+  async replay(of: PlayWithEvent): Promise<string | null> {
+    const { db, lines } = this.deps
+    const decided = await findEffect(db, of.id)
+    if (!decided) return null
     const nowMs = Date.now()
-    const playId = newId('play', nowMs)
-    const { event: _event, ...row } = play
-    // Whoever shows it again has seen what is read of it; what was not to be read is not read now either.
-    const { speech, approval } = play
-    await insertPlays(this.deps.db, [
-      { ...row, id: playId, ...untouchedPlay(nowMs), speech, approval: approval === 'awaiting' ? 'given' : approval },
-    ])
-    this.deps.queues.add(play.boxId, { playId, enqueuedAtMs: nowMs, lengthMs: play.lengthMs })
-    if (speech) this.deps.queues.speakAhead(play.boxId, playId)
-    return playId
+    const { boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest, speech, approval } = of
+    const play: PlayRow = {
+      ...{ boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest },
+      id: newId('play', nowMs),
+      ...untouchedPlay(nowMs),
+      // Whoever shows it again has seen what is read of it; what was not to be read is not read now either.
+      speech,
+      approval: approval === 'awaiting' ? 'given' : approval,
+    }
+    await insertAgain(db, play, decided)
+    lines.add(boxId, { playId: play.id, enqueuedAtMs: nowMs, lengthMs }, speech !== null)
+    return play.id
   }
 
   /**
@@ -152,7 +158,7 @@ export class Ingest {
     } catch (error) {
       if (!isDataFault(error)) throw error
     }
-    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, decisions: [], plays: [] }
+    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, effects: [], plays: [] }
     let spoilt = 0
     for (const [index, each] of incoming.entries()) {
       try {
@@ -174,13 +180,13 @@ export class Ingest {
   }: Omit<DecideRequest, 'onAir' | 'nowMs' | 'previous' | 'pretended'> & {
     pretended?: Pretended | null
   }): Promise<KeptEvents> {
-    const { onAir, commits, metrics, queues, history } = this.deps
+    const { onAir, commits, metrics, lines, history } = this.deps
     const channel = await onAir.read(request.channelId)
     const stopTimer = metrics.durableWrite.startTimer()
     const previous = await history.previousOf(request.channelId, request.incoming, channel.historyKinds)
     const kept = await commits.add(decideEvents({ ...request, onAir: channel, previous, pretended, nowMs: Date.now() }))
     stopTimer()
-    queues.enqueue(kept.plays)
+    lines.enqueue(kept.plays)
     return kept
   }
 

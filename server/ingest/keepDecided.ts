@@ -1,13 +1,13 @@
 import type { Database } from '../db/handle.ts'
 import { insertDecidedEvents, listKnownEventIds, type FeedTally } from '../db/queries/decidedEvents.ts'
-import type { DecisionRow } from '../db/queries/events.ts'
+import type { EffectRow } from '../db/queries/effects.ts'
 import type { Decided, EarnedPlay } from './decideEvents.ts'
 
 /** What became durable of it. */
 export interface KeptEvents {
   acceptedIds: string[]
   repeatedCount: number
-  decisions: DecisionRow[]
+  effects: EffectRow[]
   plays: EarnedPlay[]
 }
 
@@ -15,14 +15,21 @@ export interface KeptEvents {
  * Makes several pieces of input durable in one write. All of it, or nothing.
  * @param isAgain an earlier try may have been written without anybody knowing: what stands there under the very ids of
  *   these pieces is theirs, and new
+ * @param wake said with the commit to those who carry out lanes elsewhere
  */
-export async function keepDecided(db: Database, pieces: readonly Decided[], isAgain = false): Promise<KeptEvents[]> {
-  const fresh = await insertDecidedEvents(db, {
+export async function keepDecided(
+  db: Database,
+  pieces: readonly Decided[],
+  isAgain = false,
+  wake: string | null = null,
+): Promise<KeptEvents[]> {
+  const rows = {
     events: pieces.flatMap((piece) => piece.rows.events),
-    decisions: pieces.flatMap((piece) => piece.rows.decisions),
+    effects: pieces.flatMap((piece) => piece.rows.effects),
     plays: pieces.flatMap((piece) => piece.rows.plays),
     tallies: mergeTallies(pieces.flatMap((piece) => piece.rows.tallies)),
-  })
+  }
+  const fresh = await insertDecidedEvents(db, rows, wake)
   if (isAgain) {
     const ids = pieces.flatMap((piece) => piece.rows.events.map(({ id }) => id))
     for (const id of await listKnownEventIds(db, ids)) fresh.add(id)
@@ -32,7 +39,7 @@ export async function keepDecided(db: Database, pieces: readonly Decided[], isAg
     return {
       acceptedIds,
       repeatedCount: rows.events.length - acceptedIds.length,
-      decisions: rows.decisions.filter((each) => fresh.has(each.eventId)),
+      effects: rows.effects.filter((each) => fresh.has(each.eventId)),
       plays: plays.filter((each) => fresh.has(each.show.eventId)),
     }
   })

@@ -1,5 +1,5 @@
 import { plainCircumstances, type Circumstances } from '../../core/rules/circumstances.ts'
-import type { ChannelOnAir } from '../boxes/onAir.ts'
+import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import type { Database } from '../db/handle.ts'
 import type { EventRow } from '../db/queries/events.ts'
 import { previousTimes } from '../db/queries/viewerHistory.ts'

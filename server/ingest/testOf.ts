@@ -5,7 +5,7 @@ import { sampleEvent } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { plainCircumstances } from '../../core/rules/circumstances.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
-import type { ChannelOnAir } from '../boxes/onAir.ts'
+import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import type { Pretended } from './decideEvents.ts'
 
 /** What a test plays: an event, and what surrounds it. */

@@ -46,6 +46,7 @@ export interface LibraryOptions {
   /** Where the bytes of arriving files lie under the id of their intake. */
   uploadsFolder: string
   now: () => number
+  nodeId: string
   /** Something of a channel's media changed. */
   onChange: (channelId: string) => void
   /** Whether something that was ever designed or put on air refers to a file. */
@@ -129,10 +130,19 @@ export class MediaLibrary {
     this.pump()
   }
 
-  /** Takes up what a stopped server left, and puts in order what is old. */
+  /** Another process has changed something of a channel's media. */
+  changedElsewhere(channelId: string): void {
+    this.revisions.set(channelId, this.revision(channelId) + 1)
+  }
+
+  /** What nodes that are gone were measuring is measured again. @param alive the nodes that are not */
+  async takeOver(alive: readonly string[]): Promise<void> {
+    if (await requeueMeasuring(this.options.db, alive)) this.pump()
+  }
+
+  /** Goes on with what waits, and puts in order what is old. */
   async resume(): Promise<void> {
     const { db, now } = this.options
-    await requeueMeasuring(db)
     await forgetOldIntake(db, new Date(now() - intakeIsKeptMs))
     await this.forgetDeleted(new Date(now() - deletedIsKeptMs))
     this.pump()
@@ -158,7 +168,7 @@ export class MediaLibrary {
 
   private async work(): Promise<void> {
     while (!this.isClosed) {
-      const row = await this.turns.take(() => takeWaiting(this.options.db))
+      const row = await this.turns.take(() => takeWaiting(this.options.db, this.options.nodeId))
       if (row) {
         // There may be more, for another hand.
         this.pump()

@@ -1,70 +1,68 @@
 import type { Logger } from 'pino'
 import { defaultPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
-import type { PlayToShow } from '../../contract/sourceMessages.ts'
-import type { DeskView, SourceView } from '../../contract/views.ts'
+import type { QueueInput, Ticket } from '../../core/queue/state.ts'
+import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
-import { listAllBoxes, type BoxRow } from '../db/queries/boxes.ts'
-import {
-  findPlay,
-  listEndedPlays,
-  listOpenPlays,
-  listPlays,
-  mergePlaySpeech,
-  type PlayRow,
-} from '../db/queries/plays.ts'
+import type { BoxRow } from '../db/queries/boxes.ts'
+import type { LaneHold } from '../db/queries/playRecords.ts'
+import { findPlay, listOpenPlays, listPlays, mergePlaySpeech, type PlayRow } from '../db/queries/plays.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
-import { isSetAside } from '../../core/queue/advance.ts'
-import type { Ticket } from '../../core/queue/state.ts'
-import type { SourceRooms } from '../realtime/sourceRooms.ts'
+import type { KnownSource } from '../realtime/sourceRooms.ts'
 import type { Clock } from '../system/clock.ts'
+import type { BoxAct, Said } from './boxAct.ts'
 import { BoxRuntime } from './boxRuntime.ts'
-import { playView } from './playViews.ts'
+import { waitingListed } from './laneView.ts'
 import type { Shows } from './shows.ts'
 
 export interface QueueDependencies {
   db: Database
   logger: Logger
   clock: Clock
-  rooms: SourceRooms
   shows: Shows
+  /** To sources, each by the process that it is connected to; null: this one. */
+  send: (nodeId: string | null, boxId: string, sourceIds: readonly string[], message: ToSource) => void
+  /** Whether lanes are surely this process's. */
+  isSure: () => boolean
+  /** A write was refused: the lane is another's by now. */
+  onLaneLost: (boxId: string) => void
   /** Told of failures of the database; whether it is one that passes by itself. */
   noteTrouble: (error: unknown) => boolean
-  onChange: (channelId: string) => void
+  onChange: (channelId: string, boxId: string) => void
   onStarted: (waitedMs: number) => void
 }
 
-/** How many waiting plays and how many ended ones the desk lists. */
-const waitingListed = 60
-const logListed = 60
+interface OpenBox {
+  runtime: BoxRuntime
+  channelId: string
+  /** Of sources that are connected elsewhere, where. */
+  nodes: Map<string, string>
+}
 
-/** Who said that something is not read, or why nobody did. */
-type Said = { by: string } | { reason: string }
+/** A play has been written down after so long, or will be when the database is back. */
+const writtenWithinMs = 2_000
 
 function verdictOf(said: Said, isHeard: boolean): string {
   if ('reason' in said) return `Not read: ${said.reason}.`
   return isHeard ? `Silenced by ${said.by}.` : `Not read: ${said.by} said so.`
 }
 
-/** The queues of all boxes of this server. */
+/** The queues of the boxes that this process carries out. Where a box is carried out is for `Lines` to know. */
 export class BoxQueues {
-  private readonly runtimes = new Map<string, { runtime: BoxRuntime; channelId: string }>()
+  private readonly boxes = new Map<string, OpenBox>()
 
   constructor(private readonly deps: QueueDependencies) {}
 
   /**
-   * Takes up every box where it was left.
-   * @param aliveAt when the server was last known to run; null: never
+   * Takes up the queue of a box where it was left.
+   * @param hold its lane as it was taken
+   * @param aliveAt when it was last known to be carried out; null: never
    */
-  async recover(aliveAt: Date | null): Promise<void> {
-    for (const box of await listAllBoxes(this.deps.db)) await this.open(box, aliveAt)
-  }
-
-  /** Starts the queue of a box. */
-  async open(box: BoxRow, aliveAt: Date | null = null): Promise<void> {
-    const { db, logger, clock, rooms, noteTrouble } = this.deps
+  async open(box: BoxRow, hold: LaneHold, aliveAt: Date | null = null): Promise<void> {
+    const { db, logger, clock, noteTrouble } = this.deps
     const steady = (at: Date | null) => at && clock.steadyOf(at.getTime())
-    const recorded = (await listOpenPlays(db, box.id)).map((play) => ({
+    const open = await listOpenPlays(db, box.id)
+    const recorded = open.map((play) => ({
       ticket: this.ticketOf(play),
       state: play.state as 'waiting' | 'preparing' | 'playing',
       startedAtMs: steady(play.startedAt),
@@ -78,23 +76,27 @@ export class BoxQueues {
       nowMs,
       steady(aliveAt) ?? nowMs,
     )
-    const runtime = new BoxRuntime(box.id, state, {
+    const nodes = new Map<string, string>()
+    const runtime = new BoxRuntime(box.id, hold, state, {
       db,
       logger,
       clock,
       policy: defaultPolicy,
-      send: (boxId, sourceIds, message) => rooms.send(boxId, sourceIds, message),
+      send: (boxId, sourceIds, message) => this.send(boxId, sourceIds, message),
       showPlay: (playId) => this.showPlay(playId),
       noteTrouble,
+      isSure: this.deps.isSure,
+      onLaneLost: this.deps.onLaneLost,
       onWithheld: (playId, reason) =>
         void this.setVoice(box.id, playId, false, { reason }).catch((error: unknown) =>
           logger.error({ playId, err: error }, 'a play could not be let go on without its voice'),
         ),
-      onChange: () => this.deps.onChange(box.channelId),
+      onChange: () => this.deps.onChange(box.channelId, box.id),
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
     })
-    this.runtimes.set(box.id, { runtime, channelId: box.channelId })
+    this.boxes.set(box.id, { runtime, channelId: box.channelId, nodes })
     runtime.carryOut(commands)
+    this.deps.onChange(box.channelId, box.id)
   }
 
   /** A kept play as the queue knows it, by the steady clock. */
@@ -108,65 +110,39 @@ export class BoxQueues {
   }
 
   /**
-   * Takes up what is open in the database and in no line: what was written while nobody could say so. For when the
-   * database is back. @throws where it is not
+   * Takes up what is open in the database and in no line: what was written while nobody could say so.
+   * @throws where the database does not answer
    */
   async takeUp(): Promise<number> {
     let count = 0
-    for (const [boxId, { runtime }] of this.runtimes) {
-      for (const play of await listOpenPlays(this.deps.db, boxId)) {
-        if (runtime.knows(play.id)) continue
-        runtime.input({ type: 'enqueued', ticket: this.ticketOf(play) })
-        this.speakAhead(boxId, play.id)
-        count += 1
-      }
-    }
+    for (const boxId of this.boxes.keys())
+      for (const play of await listOpenPlays(this.deps.db, boxId)) count += this.takeUpOne(play)
     return count
+  }
+
+  /** Takes up plays that somebody else has written, as far as they are there. */
+  async takeUpPlays(ids: readonly string[]): Promise<void> {
+    const unknown = ids.filter((id) => ![...this.boxes.values()].some(({ runtime }) => runtime.knows(id)))
+    const found = await listPlays(this.deps.db, unknown)
+    found.sort((a, b) => a.enqueuedAt.getTime() - b.enqueuedAt.getTime() || (a.id < b.id ? -1 : 1))
+    for (const play of found) if (play.outcome === null) this.takeUpOne(play)
+  }
+
+  private takeUpOne(play: PlayRow): number {
+    const runtime = this.find(play.boxId)
+    if (!runtime || runtime.knows(play.id)) return 0
+    runtime.input({ type: 'enqueued', ticket: this.ticketOf(play) })
+    this.speakAhead(play.boxId, play.id)
+    return 1
   }
 
   /** Puts a play that is kept into the line of its box. */
   add(boxId: string, ticket: Ticket): void {
     const enqueuedAtMs = this.deps.clock.steadyOf(ticket.enqueuedAtMs)
-    // A box that was put away in this moment takes it up when it is brought back.
     this.find(boxId)?.input({ type: 'enqueued', ticket: { ...ticket, enqueuedAtMs } })
   }
 
-  /** The queue of a box; undefined for one that is put away. */
-  find(boxId: string): BoxRuntime | undefined {
-    return this.runtimes.get(boxId)?.runtime
-  }
-
-  /** @throws Error for a box that was never opened, or is put away. */
-  of(boxId: string): BoxRuntime {
-    const found = this.runtimes.get(boxId)
-    if (!found) throw new Error(`BoxQueues: box ${boxId} is not open`)
-    return found.runtime
-  }
-
-  /** Ends the queue of a box that is put away: what plays stops, what waits is let go, and the log says why. */
-  async putAway(boxId: string): Promise<void> {
-    const runtime = this.runtimes.get(boxId)?.runtime
-    if (!runtime) return
-    const { current, waiting } = runtime.state
-    const reason = 'its box was put away'
-    for (const { playId } of [...waiting, ...(current ? [current.ticket] : [])])
-      runtime.input({ type: 'removed', playId, outcome: 'skipped', reason })
-    this.runtimes.delete(boxId)
-    await runtime.close()
-  }
-
-  /** The channels of which somebody shows something just now. */
-  channelsWithSources(): Set<string> {
-    const channels = new Set<string>()
-    for (const [boxId, { channelId }] of this.runtimes) if (this.deps.rooms.countIn(boxId) > 0) channels.add(channelId)
-    return channels
-  }
-
-  channelOf(boxId: string): string | null {
-    return this.runtimes.get(boxId)?.channelId ?? null
-  }
-
-  /** Puts plays into their queues; they must be durable already. */
+  /** Puts plays into their lines; they must be durable already. */
   enqueue(plays: readonly EarnedPlay[]): void {
     for (const play of plays) {
       if (!play.speaks) this.deps.shows.remember(play.show)
@@ -175,8 +151,100 @@ export class BoxQueues {
     }
   }
 
+  /** The queue of a box; undefined for one that is put away or carried out elsewhere. */
+  find(boxId: string): BoxRuntime | undefined {
+    return this.boxes.get(boxId)?.runtime
+  }
+
+  /** Something for the line of a box that a source said, or that is to happen there. @param nodeId where the source is; null: here */
+  input(boxId: string, input: QueueInput, nodeId: string | null = null): void {
+    const box = this.boxes.get(boxId)
+    if (!box) return
+    if (nodeId !== null && input.type === 'sourceJoined') box.nodes.set(input.sourceId, nodeId)
+    box.runtime.input(input)
+    if (input.type === 'sourceLeft') box.nodes.delete(input.sourceId)
+  }
+
+  /** Brings the sources that are connected to a process into the line of a box: those that left go, those that came join. */
+  reconcile(boxId: string, nodeId: string | null, sources: readonly KnownSource[]): void {
+    const box = this.boxes.get(boxId)
+    if (!box) return
+    const there = new Set(sources.map(({ sourceId }) => sourceId))
+    const own = Object.keys(box.runtime.state.sources).filter((id) => (box.nodes.get(id) ?? null) === nodeId)
+    for (const sourceId of own) if (!there.has(sourceId)) this.input(boxId, { type: 'sourceLeft', sourceId })
+    for (const source of sources)
+      if (!(source.sourceId in box.runtime.state.sources))
+        this.input(boxId, { type: 'sourceJoined', ...source }, nodeId)
+  }
+
+  /** Sources of processes that are gone are gone. */
+  keepNodes(nodeIds: ReadonlySet<string>): void {
+    for (const [boxId, { nodes }] of this.boxes)
+      for (const [sourceId, nodeId] of [...nodes])
+        if (!nodeIds.has(nodeId)) this.input(boxId, { type: 'sourceLeft', sourceId })
+  }
+
+  /** Whether lanes are surely this process's has changed. */
+  doubt(isInDoubt: boolean): void {
+    for (const { runtime } of this.boxes.values()) runtime.input({ type: 'doubted', isInDoubt })
+  }
+
+  /** The lane of a box is another's: nothing more is done or written here. */
+  drop(boxId: string): void {
+    this.boxes.get(boxId)?.runtime.abandon()
+    this.boxes.delete(boxId)
+  }
+
+  /** The boxes that are carried out here, with their channels. */
+  opened(): { boxId: string; channelId: string }[] {
+    return [...this.boxes].map(([boxId, { channelId }]) => ({ boxId, channelId }))
+  }
+
+  /** The channels of which somebody shows something just now. */
+  channelsWithSources(): Set<string> {
+    const channels = new Set<string>()
+    for (const { runtime, channelId } of this.boxes.values())
+      if (Object.keys(runtime.state.sources).length > 0) channels.add(channelId)
+    return channels
+  }
+
+  /** Carries out what a person wants of a box. @throws Error for a box that is not carried out here */
+  async act(boxId: string, act: BoxAct): Promise<unknown> {
+    const runtime = this.find(boxId)
+    if (!runtime) throw new Error(`BoxQueues: box ${boxId} is not carried out here`)
+    switch (act.do) {
+      case 'skip':
+        runtime.input({ type: 'removed', playId: act.playId, outcome: 'skipped', reason: act.reason })
+        return runtime.isSettledWithin(writtenWithinMs)
+      case 'hold':
+        return runtime.input({ type: 'held', isHeld: act.isHeld })
+      case 'voice':
+        return this.setVoice(boxId, act.playId, act.isRead, act.said)
+      case 'switchVoices':
+        return this.switchVoices(boxId, act.isOn, act.by)
+      case 'putAway':
+        return this.putAway(boxId)
+      case 'show':
+        return this.showPlay(act.playId)
+      case 'countSources':
+        return Object.keys(runtime.state.sources).length
+    }
+  }
+
+  /** Ends the queue of a box that is put away: what plays stops, what waits is let go, and the log says why. */
+  private async putAway(boxId: string): Promise<void> {
+    const runtime = this.find(boxId)
+    if (!runtime) return
+    const { current, waiting } = runtime.state
+    const reason = 'its box was put away'
+    for (const { playId } of [...waiting, ...(current ? [current.ticket] : [])])
+      runtime.input({ type: 'removed', playId, outcome: 'skipped', reason })
+    this.boxes.delete(boxId)
+    await runtime.close()
+  }
+
   /** What sources need to show a play. @throws when the version it was decided with is gone. */
-  showPlay(playId: string): Promise<PlayToShow> {
+  private showPlay(playId: string): Promise<PlayToShow> {
     return this.deps.shows.show(playId)
   }
 
@@ -190,15 +258,20 @@ export class BoxQueues {
    * @param said who said so, or why nobody did
    * @returns whether that was done, there is no such play in the box, or it is over
    */
-  async setVoice(boxId: string, playId: string, isRead: boolean, said: Said): Promise<'done' | 'unknown' | 'over'> {
-    const runtime = this.runtimes.get(boxId)?.runtime
+  async setVoice(
+    boxId: string,
+    playId: string,
+    isRead: boolean,
+    said: Said,
+  ): Promise<'done' | 'unknown' | 'over'> {
+    const runtime = this.find(boxId)
     if (!runtime) return 'unknown'
     const isCurrent = () => runtime.state.current?.ticket.playId === playId
     const wasCurrent = isCurrent()
     const isWaiting = runtime.state.waiting.some((ticket) => ticket.playId === playId)
     const silence = () => {
       this.deps.shows.silence(playId)
-      this.deps.rooms.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
+      this.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
     }
     // Before anything is read or written: it is being heard.
     if (!isRead && wasCurrent) silence()
@@ -216,48 +289,29 @@ export class BoxQueues {
     return 'done'
   }
 
-  /** Voices of a channel were switched off or on: what is being read goes silent, and what waits is settled anew. */
-  async switchVoices(channelId: string, isOn: boolean, by: string): Promise<void> {
-    for (const [boxId, { runtime, channelId: own }] of this.runtimes) {
-      if (own !== channelId) continue
-      const current = runtime.state.current?.ticket.playId
-      if (current !== undefined && !isOn) await this.setVoice(boxId, current, false, { by })
-      for (const { playId } of runtime.state.waiting) this.deps.shows.forget(playId)
-      for (const { playId } of runtime.state.waiting.slice(0, waitingListed)) this.speakAhead(boxId, playId)
-    }
+  /** Voices were switched off or on: what is being read goes silent, and what waits is settled anew. */
+  private async switchVoices(boxId: string, isOn: boolean, by: string): Promise<void> {
+    const runtime = this.find(boxId)
+    if (!runtime) return
+    const current = runtime.state.current?.ticket.playId
+    if (current !== undefined && !isOn) await this.setVoice(boxId, current, false, { by })
+    for (const { playId } of runtime.state.waiting) this.deps.shows.forget(playId)
+    for (const { playId } of runtime.state.waiting.slice(0, waitingListed)) this.speakAhead(boxId, playId)
   }
 
-  async desk(boxId: string, locale: string): Promise<DeskView> {
-    const { state } = this.of(boxId)
-    const waitingIds = state.waiting.slice(0, waitingListed).map((ticket) => ticket.playId)
-    const currentId = state.current?.ticket.playId ?? null
-    const open = await listPlays(this.deps.db, currentId ? [currentId, ...waitingIds] : waitingIds)
-    const views = new Map(open.map((play) => [play.id, playView(play, locale)]))
-    const current = currentId ? (views.get(currentId) ?? null) : null
-    if (current && state.current) {
-      current.state = state.current.phase === 'preparing' ? 'preparing' : 'playing'
-      if (state.current.phase === 'playing') current.shownCount = state.current.shownCount
-      current.startedAtMs =
-        state.current.phase === 'preparing' ? null : this.deps.clock.wallOf(state.current.startedAtMs)
+  /** Each source is told by the process that it is connected to. */
+  private send(boxId: string, sourceIds: readonly string[], message: ToSource): void {
+    const nodes = this.boxes.get(boxId)?.nodes
+    if (!nodes || nodes.size === 0) return this.deps.send(null, boxId, sourceIds, message)
+    const byNode = new Map<string | null, string[]>()
+    for (const id of sourceIds) {
+      const nodeId = nodes.get(id) ?? null
+      byNode.set(nodeId, [...(byNode.get(nodeId) ?? []), id])
     }
-    return {
-      boxId,
-      isHeld: state.isHeld,
-      waiting: waitingIds.flatMap((id) => views.get(id) ?? []),
-      waitingCount: state.waiting.length,
-      current,
-      log: (await listEndedPlays(this.deps.db, boxId, logListed)).map((play) => playView(play, locale)),
-      sources: this.sources(boxId),
-    }
-  }
-
-  /** The sources of a box, with which of them nobody waits for. */
-  private sources(boxId: string): SourceView[] {
-    const { state } = this.of(boxId)
-    return this.deps.rooms.views(boxId).map((view) => ({ ...view, isSetAside: isSetAside(state, view.id) }))
+    for (const [nodeId, ids] of byNode) this.deps.send(nodeId, boxId, ids, message)
   }
 
   async close(): Promise<void> {
-    await Promise.all([...this.runtimes.values()].map(({ runtime }) => runtime.close()))
+    await Promise.all([...this.boxes.values()].map(({ runtime }) => runtime.close()))
   }
 }

@@ -15,13 +15,14 @@ function arrange() {
   const writes: unknown[] = []
   const errors: unknown[] = []
   let finishWrite: (() => void) | null = null
-  const gate = { isSlow: false, isBroken: false }
+  const gate = { isSlow: false, isBroken: false, isSure: true, isRefused: false, isLost: false }
   /** Where it is set, the wall clock stands there; otherwise it goes with the steady one. */
   const wall: { nowMs: number | null } = { nowMs: null }
   const write = async (of: unknown) => {
     if (gate.isSlow) await new Promise<void>((resolve) => (finishWrite = resolve))
     if (gate.isBroken) throw new Error('the disk is full')
-    writes.push(of)
+    if (!gate.isRefused) writes.push(of)
+    return { rows: [{ held: !gate.isRefused }] }
   }
   const db = {
     execute: write,
@@ -29,7 +30,7 @@ function arrange() {
   } as unknown as Database
   const clock = new Clock(() => wall.nowMs ?? Date.now())
   const showPlay = vi.fn(async (playId: string) => show(playId))
-  const runtime = new BoxRuntime('box', emptyQueue, {
+  const runtime = new BoxRuntime('box', { lane: 'box:box', epoch: 1 }, emptyQueue, {
     db,
     logger: { error: (of: unknown) => errors.push(of) } as unknown as Logger,
     clock,
@@ -37,6 +38,8 @@ function arrange() {
     policy: defaultPolicy,
     send: (_boxId, to, message) => void sent.push({ to, message }),
     showPlay,
+    isSure: () => gate.isSure,
+    onLaneLost: () => void (gate.isLost = true),
     onWithheld: () => undefined,
     onChange: () => undefined,
     onStarted: () => undefined,
@@ -165,7 +168,7 @@ describe('BoxRuntime', () => {
     await pass(3000 + 1500 + defaultPolicy.gapMs + 10)
     expect(kinds(sent)).toEqual(['prepare', 'start', 'prepare'])
     await runtime.settled()
-    const ended = JSON.stringify(writes).match(/endedAt[^0-9]+([0-9T:.-]+Z)/)?.[1] ?? ''
+    const ended = JSON.stringify(writes).match(/outcomeAt[^0-9]+([0-9T:.-]+Z)/)?.[1] ?? ''
     expect(Date.parse(ended)).toBe(wall.nowMs)
   })
 
@@ -174,5 +177,40 @@ describe('BoxRuntime', () => {
     await runtime.close()
     enqueue('p1')
     expect(runtime.state.waiting).toEqual([])
+  })
+
+  it('begins nothing while it is not sure that the line is its own; what was begun goes on', async () => {
+    const { runtime, sent, gate, enqueue, join, progress } = arrange()
+    join('a')
+    enqueue('p1')
+    enqueue('p2')
+    await pass(0)
+    gate.isSure = false
+    progress('a', 'p1', 'ready')
+    expect(kinds(sent)).toEqual(['prepare'])
+    gate.isSure = true
+    runtime.input({ type: 'doubted', isInDoubt: false })
+    expect(kinds(sent)).toEqual(['prepare', 'start'])
+    gate.isSure = false
+    progress('a', 'p1', 'started')
+    progress('a', 'p1', 'done')
+    await pass(defaultPolicy.gapMs + 2000)
+    expect(kinds(sent)).toEqual(['prepare', 'start'])
+    runtime.input({ type: 'removed', playId: 'p2', outcome: 'skipped', reason: 'skipped by tallowmoth' })
+    expect(runtime.state.waiting).toEqual([])
+  })
+
+  it('says that its lane is another’s where a write is refused, and then does nothing more', async () => {
+    const { runtime, sent, gate, writes, enqueue, join } = arrange()
+    join('a')
+    gate.isRefused = true
+    enqueue('p1')
+    await runtime.settled()
+    expect(gate.isLost).toBe(true)
+    const before = [kinds(sent).length, writes.length]
+    runtime.abandon()
+    enqueue('p2')
+    await pass(5000)
+    expect([kinds(sent).length, writes.length]).toEqual(before)
   })
 })

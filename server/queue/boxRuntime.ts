@@ -6,7 +6,7 @@ import { step } from '../../core/queue/step.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import { setAbsentSince } from '../db/queries/boxes.ts'
-import { recordPlays } from '../db/queries/playRecords.ts'
+import { recordPlays, type LaneHold } from '../db/queries/playRecords.ts'
 import { timerMs, type Clock } from '../system/clock.ts'
 import { dropOldest } from '../system/dropOldest.ts'
 import { PlayLedger } from './playLedger.ts'
@@ -21,6 +21,10 @@ export interface RuntimeDependencies {
   showPlay: (playId: string) => Promise<PlayToShow>
   /** Told of failures of the database; whether it is one that passes by itself. */
   noteTrouble: (error: unknown) => boolean
+  /** Whether the lane is surely this process's. */
+  isSure: () => boolean
+  /** The lane is another's by now: nothing that happens here counts any more. */
+  onLaneLost: (boxId: string) => void
   /** Nobody let a play be read in time. */
   onWithheld: (playId: string, reason: string) => void
   onChange: (boxId: string) => void
@@ -43,12 +47,14 @@ export class BoxRuntime {
 
   constructor(
     readonly boxId: string,
+    /** The lane as it was taken: what is written is written for it. */
+    readonly hold: LaneHold,
     private queue: QueueState,
     private readonly deps: RuntimeDependencies,
   ) {
     this.ledger = new PlayLedger({
       write: async ({ records, absentSince }) => {
-        if (records.length > 0) await recordPlays(deps.db, records)
+        if (records.length > 0 && !(await recordPlays(deps.db, records, hold))) return deps.onLaneLost(boxId)
         if (absentSince !== undefined) await setAbsentSince(deps.db, boxId, absentSince)
       },
       isPassing: deps.noteTrouble,
@@ -65,6 +71,15 @@ export class BoxRuntime {
 
   input(input: QueueInput): void {
     if (this.isClosed) return
+    // Looked at in the moment in which something may begin.
+    const isInDoubt = !this.deps.isSure()
+    if (isInDoubt !== this.queue.isInDoubt) this.take({ type: 'doubted', isInDoubt })
+    if (input.type !== 'doubted') this.take(input)
+    this.planWake()
+    this.deps.onChange(this.boxId)
+  }
+
+  private take(input: QueueInput): void {
     if (input.type === 'enqueued') {
       this.known.add(input.ticket.playId)
       dropOldest(this.known, rememberedPlays)
@@ -72,8 +87,6 @@ export class BoxRuntime {
     const { state, commands } = step(this.queue, input, this.deps.clock.steadyMs(), this.deps.policy)
     this.queue = state
     this.carryOut(commands)
-    this.planWake()
-    this.deps.onChange(this.boxId)
   }
 
   /** Whether a play is or was in this line. */
@@ -84,6 +97,13 @@ export class BoxRuntime {
   /** Carries out what a step, or taking the queue up again, asks for. */
   carryOut(commands: readonly QueueCommand[]): void {
     for (const command of commands) this.execute(command)
+  }
+
+  /** Does nothing more and writes nothing more: the lane is another's. */
+  abandon(): void {
+    this.isClosed = true
+    clearTimeout(this.timer)
+    this.ledger.abandon()
   }
 
   /** Stops the clock and waits until everything is written. */
@@ -145,9 +165,10 @@ export class BoxRuntime {
       case 'recordEnded':
         return ledger.record({
           id: command.playId,
-          state: command.outcome,
+          state: 'over',
+          outcome: command.outcome,
           reason: command.reason,
-          endedAt: at(deps.clock.steadyMs()),
+          outcomeAt: at(deps.clock.steadyMs()),
           shownCount: command.shownCount,
         })
       case 'recordAbsence':
@@ -160,6 +181,8 @@ export class BoxRuntime {
       const play = await this.deps.showPlay(playId)
       // A voice says how long it took only when it has spoken.
       this.input({ type: 'measured', playId, lengthMs: play.score.lengthMs })
+      // Skipped meanwhile, or another's: a page that is given it would let go of what it shows.
+      if (this.isClosed || this.queue.current?.ticket.playId !== playId) return
       this.deps.send(this.boxId, sourceIds, { type: 'prepare', play })
     } catch (error) {
       // What cannot be read for the moment is not lost for that.

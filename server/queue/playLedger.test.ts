@@ -29,12 +29,15 @@ describe('PlayLedger', () => {
     const { ledger, written, lost } = arrange(3)
     ledger.record({ id: 'p1', state: 'preparing' })
     await vi.advanceTimersByTimeAsync(100)
-    ledger.record({ id: 'p1', state: 'skipped', reason: 'skipped by tallowmoth' })
+    ledger.record({ id: 'p1', state: 'over', outcome: 'skipped', reason: 'skipped by tallowmoth' })
     ledger.recordAbsence(null)
     expect(await Promise.all([ledger.isSettledWithin(50), vi.advanceTimersByTimeAsync(60)])).toMatchObject([false, {}])
     await vi.advanceTimersByTimeAsync(2000)
     expect(written).toEqual([
-      { records: [{ id: 'p1', state: 'skipped', reason: 'skipped by tallowmoth' }], absentSince: null },
+      {
+        records: [{ id: 'p1', state: 'over', outcome: 'skipped', reason: 'skipped by tallowmoth' }],
+        absentSince: null,
+      },
     ])
     expect([ledger.isEmpty, lost]).toEqual([true, []])
   })
@@ -43,9 +46,9 @@ describe('PlayLedger', () => {
     'writes what is recorded around the moment in which it ends: %i turns after it began',
     async (turns) => {
       const { ledger, written } = arrange()
-      ledger.record({ id: 'p0', state: 'done' })
+      ledger.record({ id: 'p0', state: 'over' })
       for (let turn = 0; turn < turns; turn++) await Promise.resolve()
-      ledger.record({ id: 'p1', state: 'done' })
+      ledger.record({ id: 'p1', state: 'over' })
       await vi.advanceTimersByTimeAsync(5)
       expect(written.flatMap(({ records }) => records.map(({ id }) => id)).sort()).toEqual(['p0', 'p1'])
       expect(ledger.isEmpty).toBe(true)
@@ -54,7 +57,7 @@ describe('PlayLedger', () => {
 
   it('leaves out what does not fit, and writes the others', async () => {
     const { ledger, written, lost } = arrange()
-    ledger.record({ id: 'p1', state: 'done' })
+    ledger.record({ id: 'p1', state: 'over' })
     ledger.record({ id: 'bad', reason: 'x' })
     ledger.recordAbsence(null)
     await ledger.settled()
@@ -65,10 +68,20 @@ describe('PlayLedger', () => {
 
   it('ends where it is closed while the database stays away', async () => {
     const { ledger, lost } = arrange(Infinity)
-    ledger.record({ id: 'p1', state: 'done' })
+    ledger.record({ id: 'p1', state: 'over' })
     const closed = ledger.close()
     await vi.advanceTimersByTimeAsync(6000)
     await closed
     expect(lost).toHaveLength(1)
+  })
+
+  it('writes nothing more once the lane is another’s', async () => {
+    const { ledger, written, lost } = arrange(2)
+    ledger.record({ id: 'p1', state: 'over' })
+    await vi.advanceTimersByTimeAsync(10)
+    ledger.abandon()
+    ledger.record({ id: 'p2', state: 'over' })
+    await vi.advanceTimersByTimeAsync(5000)
+    expect([written, lost, ledger.isEmpty]).toEqual([[], [], true])
   })
 })

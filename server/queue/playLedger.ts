@@ -32,6 +32,7 @@ export class PlayLedger {
   private running: Promise<void> | null = null
   private wake: (() => void) | null = null
   private closesAtMs: number | null = null
+  private isAbandoned = false
 
   constructor(private readonly deps: LedgerDependencies) {}
 
@@ -40,7 +41,7 @@ export class PlayLedger {
   }
 
   private get hasWork(): boolean {
-    return this.records.size > 0 || this.absentSince !== undefined
+    return !this.isAbandoned && (this.records.size > 0 || this.absentSince !== undefined)
   }
 
   record(record: PlayRecord): void {
@@ -63,6 +64,13 @@ export class PlayLedger {
     let timer: ReturnType<typeof setTimeout> | undefined
     const late = new Promise<false>((resolve) => (timer = setTimeout(resolve, ms, false)))
     return Promise.race([this.settled().then(() => true), late]).finally(() => clearTimeout(timer))
+  }
+
+  /** Writes nothing more: whatever was recorded is not this process's to write. */
+  abandon(): void {
+    this.isAbandoned = true
+    this.taken()
+    this.wake?.()
   }
 
   /** Writes what is left, for a while. */

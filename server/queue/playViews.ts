@@ -1,6 +1,6 @@
 import { describeEvent } from '../../core/events/describeEvent.ts'
 import type { DeskSpeech } from '../../contract/speech.ts'
-import type { PlayView } from '../../contract/views.ts'
+import type { PlayState, PlayView } from '../../contract/views.ts'
 import type { PlayWithEvent } from '../db/queries/plays.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
 
@@ -9,7 +9,7 @@ const writtenShown = 400
 
 /** A play as the desk shows it. */
 export function playView(play: PlayWithEvent, locale: string): PlayView {
-  const { id, boxId, variationName, state, reason, isTest, lengthMs, shownCount, approval, speech } = play
+  const { id, boxId, variationName, reason, isTest, lengthMs, shownCount, approval, speech } = play
   return {
     id,
     boxId,
@@ -17,17 +17,24 @@ export function playView(play: PlayWithEvent, locale: string): PlayView {
     kind: play.event.kind,
     ...describeEvent(canonicalOf(play.event), locale),
     variationName,
-    state,
+    state: stateOf(play),
     reason,
     isTest,
     enqueuedAtMs: play.enqueuedAt.getTime(),
     startedAtMs: play.startedAt?.getTime() ?? null,
-    endedAtMs: play.endedAt?.getTime() ?? null,
+    endedAtMs: play.outcomeAt?.getTime() ?? null,
     lengthMs,
     shownCount,
     approval,
     speech: deskSpeech(speech),
   }
+}
+
+/** What became of it, or how far it is. */
+function stateOf({ state, outcome }: PlayWithEvent): PlayState {
+  if (outcome) return outcome
+  // Over and without an outcome: never both, but for the moment in between.
+  return state === 'over' ? 'playing' : state
 }
 
 /** What the desk shows of what is read; null where nothing was decided yet. */

@@ -2,11 +2,13 @@ import type { Variation } from '../../core/composition/box.ts'
 import { withoutVoices } from '../../core/score/withoutVoices.ts'
 import { voicesOf } from '../../core/speech/sayings.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
-import type { ChannelOnAir, OnAirCache } from '../boxes/onAir.ts'
+import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
+import type { OnAirCache } from '../channel/onAir.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion } from '../db/queries/boxes.ts'
 import { findPlay, type PlayWithEvent } from '../db/queries/plays.ts'
-import { canonicalOf, scoreFor, showOf } from '../ingest/decideEvents.ts'
+import { scoreFor } from '../../core/response/scoreFor.ts'
+import { canonicalOf, showOf } from '../ingest/decideEvents.ts'
 import { saidNothing, type PlayVoice, type PlayVoices } from '../speech/playVoices.ts'
 import { dropOldest } from '../system/dropOldest.ts'
 
@@ -87,12 +89,14 @@ export class Shows {
       ?.variations.find((each) => each.id === play?.variationId)
     if (!play || !version || !variation) throw new Error(`The version that play ${playId} was decided with is gone`)
     const channel = await this.deps.onAir.read(play.event.channelId)
-    const voices = voicesOf(variation.composition, canonicalOf(play.event), channel.locale)
+    const event = canonicalOf(play.event)
+    const voices = voicesOf(variation.composition, event, channel.locale)
     const voice = voices.length === 0 ? null : await this.voiceOf(play, variation, channel, waitMs)
     // Somebody said meanwhile that it is not to be read, or that it is.
     if (this.forgotten.get(playId) !== times) return this.build(playId, waitMs)
     const score = scoreFor(
-      play.event,
+      event,
+      play.event.receivedAt.getTime(),
       version.document,
       variation,
       channel,

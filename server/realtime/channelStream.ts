@@ -27,13 +27,21 @@ export class ChannelStream {
   constructor(
     private readonly read: (channelId: string) => Promise<ChannelLive>,
     private readonly onError: (error: unknown) => void,
+    /** A channel's first screen is open. */
+    private readonly onWatched: (channelId: string) => void = () => undefined,
   ) {}
+
+  /** The channels of which screens are open. */
+  watched(): string[] {
+    return [...this.screens.keys()]
+  }
 
   /** @returns what ends the subscription. */
   listen(channelId: string, screen: Screen): () => void {
     const set = this.screens.get(channelId) ?? new Set<Screen>()
     this.screens.set(channelId, set)
     set.add(screen)
+    if (set.size === 1) this.onWatched(channelId)
     this.changed(channelId)
     return () => {
       set.delete(screen)

@@ -23,14 +23,14 @@ describe('talking with a source page', () => {
     rooms = new SourceRooms(
       () => 0,
       () => undefined,
+      () => undefined,
     )
-    talk = new SourceTalk('box', peer, {
+    talk = new SourceTalk('box', 'channel', peer, {
       rooms,
       steadyMs: () => 0,
       onSettled: () => undefined,
       onError: (error) => void errors.push(error),
       input: (input) => void inputs.push(input),
-      changed: () => undefined,
       wakeVoices: () => undefined,
       standing: () =>
         new Promise((resolve, reject) => {

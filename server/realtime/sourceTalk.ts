@@ -25,13 +25,11 @@ export interface SourcePeer {
 export type Standing = 'here' | 'replaced' | 'away'
 
 export interface TalkDependencies {
-  rooms: Pick<SourceRooms, 'join' | 'leave' | 'heard' | 'countIn'>
+  rooms: Pick<SourceRooms, 'join' | 'leave' | 'heard' | 'reached' | 'countIn'>
   /** The steady clock, by which pings are sent. */
   steadyMs: () => number
   /** Puts something into the queue of the box. */
   input: (input: QueueInput) => void
-  /** The desk shows something else now. */
-  changed: () => void
   /** Engines that fell asleep are to start: a broadcast may be about to begin. */
   wakeVoices: () => void
   /** Whether the address shows the box, was replaced, or its box is put away. */
@@ -55,6 +53,7 @@ export class SourceTalk {
 
   constructor(
     private readonly boxId: string,
+    private readonly channelId: string,
     private readonly peer: SourcePeer,
     private readonly deps: TalkDependencies,
   ) {
@@ -98,7 +97,7 @@ export class SourceTalk {
   }
 
   private async take(message: FromSource): Promise<void> {
-    const { rooms, input, changed } = this.deps
+    const { rooms, input } = this.deps
     const { boxId } = this
     const sourceId = this.peer.id
     if (message.type === 'hello') return this.join(message)
@@ -111,15 +110,14 @@ export class SourceTalk {
       case 'started':
       case 'done':
         rooms.heard(boxId, sourceId)
+        rooms.reached(boxId, sourceId, message.playId, message.type)
         return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: message.type })
       case 'sound':
-        rooms.heard(boxId, sourceId, { sound: message.sound })
-        return changed()
+        return rooms.heard(boxId, sourceId, { sound: message.sound })
       case 'pong':
-        rooms.heard(boxId, sourceId, {
+        return rooms.heard(boxId, sourceId, {
           latencyMs: Math.max(0, Math.round((this.deps.steadyMs() - message.sentAtMs) / 2)),
         })
-        return changed()
     }
   }
 
@@ -135,13 +133,13 @@ export class SourceTalk {
     clearTimeout(this.patience)
     this.hasJoined = true
     deps.onSettled()
-    const { sound, widthPx, heightPx, shownPlayIds } = hello
+    const { sound, widthPx, heightPx, shownPlayIds, showing = null } = hello
     const socket = {
       send: (text: string) => void peer.send(text),
       close: (code: number, reason: string) => peer.close(code, reason),
       terminate: () => peer.terminate(),
     }
-    deps.rooms.join(boxId, socket, {
+    const view = {
       id: peer.id,
       connectedAtMs: Date.now(),
       latencyMs: null,
@@ -150,8 +148,9 @@ export class SourceTalk {
       heightPx,
       missing: [],
       machine: machineOf(peer.remoteAddress, isPassedOn(peer)),
-    })
-    deps.input({ type: 'sourceJoined', sourceId: peer.id, shownPlayIds })
+    }
+    deps.rooms.join({ boxId, channelId: this.channelId }, socket, view, { shownPlayIds, showing })
+    deps.input({ type: 'sourceJoined', sourceId: peer.id, shownPlayIds, showing })
     deps.wakeVoices()
   }
 }

@@ -1,4 +1,4 @@
-import type { ChannelOnAir } from '../boxes/onAir.ts'
+import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 
 /** The engines that the alerts of a channel that are on air speak with; none while reading aloud is switched off. */
 export function enginesUsed({ boxes, speech }: Pick<ChannelOnAir, 'boxes' | 'speech'>): Set<string> {

@@ -8,7 +8,7 @@ import { viewerWords, voicesOf, type Saying } from '../../core/speech/sayings.ts
 import type { SpokenParts, Utterance } from '../../core/speech/spoken.ts'
 import type { PlaySpeech, SaidView } from '../../contract/speech.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import type { ChannelOnAir } from '../boxes/onAir.ts'
+import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import type { Database } from '../db/handle.ts'
 import { mergePlaySpeech, type PlayWithEvent } from '../db/queries/plays.ts'
 import { listReadings } from '../db/queries/readings.ts'

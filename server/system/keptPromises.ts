@@ -23,4 +23,8 @@ export class KeptPromises<K, V> {
   forget(key: K): void {
     this.kept.delete(key)
   }
+
+  clear(): void {
+    this.kept.clear()
+  }
 }

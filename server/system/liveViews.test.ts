@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { emptyQueue } from '../../core/queue/state.ts'
 import type { PlayView } from '../../contract/views.ts'
+import { laneViewOf } from '../queue/laneView.ts'
 import { Clock } from './clock.ts'
 import { LiveViews } from './liveViews.ts'
 
@@ -21,19 +22,7 @@ describe('what screens show while the database is away', () => {
     onAir: {
       read: async () => (world.isDown ? fail() : { boxes: [{ boxId: 'box' }], locale: 'en', speech: { isOn: true } }),
     } as never,
-    queues: {
-      find: () => ({ state }),
-      of: () => ({ state }),
-      desk: async () => ({
-        boxId: 'box',
-        waiting: [play('p1'), play('p2')],
-        waitingCount: 2,
-        current: null,
-        log: [],
-        sources: [],
-        isHeld: false,
-      }),
-    } as never,
+    neighbours: { line: () => laneViewOf('box', state, (atMs) => atMs), sourcesOf: () => [] },
     library: { revision: () => 3 } as never,
     trouble: {
       note: () => {

@@ -1,10 +1,11 @@
 import type { ChannelLive } from '../../contract/channelLive.ts'
 import { ridgeView } from '../boxes/boxViews.ts'
-import type { OnAirCache } from '../boxes/onAir.ts'
+import type { OnAirCache } from '../channel/onAir.ts'
 import type { Database } from '../db/handle.ts'
 import type { DatabaseTrouble } from '../db/trouble.ts'
 import type { MediaLibrary } from '../media/library.ts'
-import type { BoxQueues } from '../queue/boxQueues.ts'
+import type { Neighbours } from '../lanes/neighbours.ts'
+import { deskView } from '../queue/deskView.ts'
 import type { Clock } from './clock.ts'
 import { dropOldest } from './dropOldest.ts'
 
@@ -12,7 +13,7 @@ interface LiveViewsDependencies {
   db: Database
   clock: Clock
   onAir: OnAirCache
-  queues: BoxQueues
+  neighbours: Pick<Neighbours, 'line' | 'sourcesOf'>
   library: MediaLibrary
   trouble: Pick<DatabaseTrouble, 'note' | 'why'>
 }
@@ -45,15 +46,14 @@ export class LiveViews {
   }
 
   private async fresh(channelId: string): Promise<ChannelLive> {
-    const { db, clock, onAir, queues, library, trouble } = this.deps
-    const { boxes: all, locale, speech } = await onAir.read(channelId)
-    const boxes = all.filter(({ boxId }) => queues.find(boxId))
+    const { db, clock, onAir, neighbours, library, trouble } = this.deps
+    const { boxes, locale, speech } = await onAir.read(channelId)
     const desks = []
-    for (const { boxId } of boxes) desks.push(await queues.desk(boxId, locale))
-    const states = boxes.map(({ boxId }) => queues.of(boxId).state)
+    for (const { boxId } of boxes)
+      desks.push(await deskView(db, boxId, neighbours.line(boxId), neighbours.sourcesOf(boxId), locale))
     return {
       serverNowMs: clock.wallMs(),
-      ridge: await ridgeView(db, channelId, states),
+      ridge: await ridgeView(db, channelId, desks),
       desks,
       libraryRevision: library.revision(channelId),
       databaseTrouble: trouble.why,
@@ -62,18 +62,17 @@ export class LiveViews {
   }
 
   private meanwhile(known: ChannelLive): ChannelLive {
-    const { clock, queues, trouble } = this.deps
+    const { clock, neighbours, trouble } = this.deps
     const desks = known.desks.map((desk) => {
-      const state = queues.find(desk.boxId)?.state
-      if (!state) return desk
-      const waitingIds = new Set(state.waiting.map(({ playId }) => playId))
+      const line = neighbours.line(desk.boxId)
+      if (!line) return desk
       const shown = [...desk.waiting, ...(desk.current ? [desk.current] : [])]
       return {
         ...desk,
-        isHeld: state.isHeld,
-        waiting: desk.waiting.filter(({ id }) => waitingIds.has(id)),
-        waitingCount: state.waiting.length,
-        current: shown.find(({ id }) => id === state.current?.ticket.playId) ?? null,
+        isHeld: line.isHeld,
+        waiting: desk.waiting.filter(({ id }) => line.waiting.includes(id)),
+        waitingCount: line.waitingCount,
+        current: shown.find(({ id }) => id === line.current?.playId) ?? null,
       }
     })
     const waiting = desks.reduce((sum, { waitingCount }) => sum + waitingCount, 0)

@@ -32,14 +32,14 @@ export async function fillHistory(
         jsonb_build_object('viewer', jsonb_build_object('id', 'v' || (n % 5000), 'name', 'kneadybeast ' || n)), ${when}, ${when}, false
       from generate_series(${from}, ${to}) as n`)
     await execute(`
-      insert into play (id, box_id, event_id, version_id, alert_id, variation_id, variation_name, state, reason, length_ms, is_test, shown_count, enqueued_at, started_at, ended_at)
-      select 'past-play-' || n, '${boxId}', 'past-event-' || n, '${versionId}', 'follow', 'everyday', 'Everyday',
-        case when ${isWaiting} then 'waiting' else 'done' end, '', 6000, false, 1, ${when},
-        case when ${isWaiting} then null else ${when} end, case when ${isWaiting} then null else ${when} end
+      insert into effect (id, event_id, channel_id, lane, kind, decided, outcome, reason, outcome_at)
+      select 'past-play-' || n, 'past-event-' || n, '${channelId}', 'box:${boxId}', 'alert', 'The everyday case.',
+        case when ${isWaiting} then null else 'played' end, '', case when ${isWaiting} then null else ${when} end
       from generate_series(${from}, ${to}) as n`)
     await execute(`
-      insert into decision (event_id, box_id, outcome, variation_name, play_id, reason)
-      select 'past-event-' || n, '${boxId}', 'plays', 'Everyday', 'past-play-' || n, 'The everyday case.'
+      insert into play (id, box_id, event_id, version_id, alert_id, variation_id, variation_name, state, length_ms, is_test, shown_count, enqueued_at, started_at)
+      select 'past-play-' || n, '${boxId}', 'past-event-' || n, '${versionId}', 'follow', 'everyday', 'Everyday',
+        case when ${isWaiting} then 'waiting' else 'over' end, 6000, false, 1, ${when}, case when ${isWaiting} then null else ${when} end
       from generate_series(${from}, ${to}) as n`)
   }
   const answer = await db.execute(sql`select id from play where state = 'waiting' and id like 'past-play-%'`)

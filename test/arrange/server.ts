@@ -33,12 +33,22 @@ export class TestServer {
     return server
   }
 
+  /** Another process on the same database and data folder. */
+  async beside(): Promise<TestServer> {
+    const server = new TestServer(await freePort(), this.dataFolder, this.env)
+    await server.run()
+    return server
+  }
+
   get url(): string {
     return `http://127.0.0.1:${this.port}`
   }
 
+  /** The demo as it is reached here: of several processes on one folder the last to start has written where. */
   get demo(): DemoFile {
-    return JSON.parse(readFileSync(join(this.dataFolder, 'demo.json'), 'utf8')) as DemoFile
+    const written = readFileSync(join(this.dataFolder, 'demo.json'), 'utf8')
+    const { url } = JSON.parse(written) as DemoFile
+    return JSON.parse(written.replaceAll(url, this.url)) as DemoFile
   }
 
   /** Its process, while it runs. */

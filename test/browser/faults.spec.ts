@@ -9,13 +9,14 @@ for (const scenario of scenarios)
     if ((kind === 'server' && !hasPostgres) || scenario.isPossible?.() === false) continue
     test(`${scenario.name}, ${kind}: nothing that was acknowledged is lost, nothing is shown twice or late`, async () => {
       test.slow()
-      const { sent, acknowledged, kept, twice, missing, late, leaks, notes } = await runScenario(scenario, kind, false)
-      expect({ acknowledged, kept, twice, missing, late, leaks }, notes.join('; ')).toEqual({
+      const { sent, acknowledged, kept, twice, missing, late, open, leaks, notes } = await runScenario(scenario, kind, false)
+      expect({ acknowledged, kept, twice, missing, late, open, leaks }, notes.join('; ')).toEqual({
         acknowledged: sent,
         kept: sent,
         twice: 0,
         missing: 0,
         late: 0,
+        open: 0,
         leaks: 0,
       })
       if (scenario.name === 'the disk full') expect(notes.join()).toContain('/readyz 507 meanwhile, running')

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import pg from 'pg'
 import { startPostgres } from '../arrange/postgres.ts'
 import { TestServer } from '../arrange/server.ts'
 import { FaultSource } from './faultSource.ts'
@@ -21,6 +22,8 @@ export interface FaultReport {
   missing: number
   /** Shown though their time was over. */
   late: number
+  /** Kept, and of which nothing says what became of it in the box. */
+  open: number
   /** Secrets and viewers' words in what the server printed. */
   leaks: number
   /** What else was looked at. */
@@ -31,6 +34,9 @@ export type DatabaseKind = 'embedded' | 'server'
 
 export interface Arranged {
   server: TestServer
+  /** Where two processes share the database: the other one, and which of the two carries out the box. */
+  other: TestServer | null
+  owner: () => Promise<TestServer>
   source: FaultSource
   tips: Tips
   /** Sets the server's wall clock so far from the real one. */
@@ -39,15 +45,18 @@ export interface Arranged {
   notes: string[]
 }
 
-interface Outcome {
+interface Kept {
   seq: number
   externalId: string
   id: string
+  outcomes: { boxId: string; outcome: string | null }[]
 }
 
 export interface Scenario {
   name: string
   kinds: readonly DatabaseKind[]
+  /** Two processes share the database, each with a source of the box. */
+  isPair?: boolean
   /** So many tips, in the short form and in the long one. */
   tips: { short: number; long: number }
   isPossible?: () => boolean
@@ -153,6 +162,106 @@ export const scenarios: readonly Scenario[] = [
       await tips.atRate(8, count / 3)
     },
   },
+  {
+    name: 'the owner killed under load',
+    kinds: ['server'],
+    isPair: true,
+    inSuite: ['server'],
+    tips: { short: 24, long: 200 },
+    async act({ tips, owner, notes }, count) {
+      const sending = tips.atRate(8, count)
+      for (let kills = 0; kills < Math.max(1, count / 20); kills++) {
+        await pause(900)
+        const killed = await owner()
+        await killed.end('SIGKILL')
+        await pause(1500)
+        await killed.run()
+        notes.push((await owner()) === killed ? 'killed, and owner again' : 'taken over')
+      }
+      await sending
+    },
+  },
+  {
+    name: 'the other process killed under load',
+    kinds: ['server'],
+    isPair: true,
+    tips: { short: 24, long: 200 },
+    async act({ tips, owner, server, other }, count) {
+      const sending = tips.atRate(8, count)
+      for (let kills = 0; kills < Math.max(1, count / 20); kills++) {
+        await pause(900)
+        const killed = (await owner()) === server ? other : server
+        await killed?.end('SIGKILL')
+        await pause(500)
+        await killed?.run()
+      }
+      await sending
+    },
+  },
+  {
+    name: 'the owner stopped under load',
+    kinds: ['server'],
+    isPair: true,
+    tips: { short: 24, long: 100 },
+    async act({ tips, owner, notes }, count) {
+      const sending = tips.atRate(8, count)
+      await pause(900)
+      const stopped = await owner()
+      notes.push(`stopped in ${await stopped.end('SIGTERM')} ms`)
+      await pause(800)
+      await stopped.run()
+      await sending
+    },
+  },
+  {
+    name: 'the owner standing still for 8 s',
+    kinds: ['server'],
+    isPair: true,
+    inSuite: ['server'],
+    tips: { short: 40, long: 120 },
+    async act({ tips, owner, notes }, count) {
+      const sending = tips.atRate(4, count)
+      await pause(1500)
+      const still = await owner()
+      process.kill(still.pid ?? 0, 'SIGSTOP')
+      await pause(6000)
+      notes.push((await owner()) === still ? 'still the owner' : 'taken over meanwhile')
+      await pause(2000)
+      process.kill(still.pid ?? 0, 'SIGCONT')
+      await sending
+    },
+  },
+  {
+    name: 'the database restarted in a flood',
+    kinds: ['server'],
+    isPair: true,
+    inSuite: ['server'],
+    tips: { short: 30, long: 300 },
+    async act({ tips, postgres }, count) {
+      const sending = tips.atRate(10, count)
+      for (let restarts = 0; restarts < Math.max(1, count / 100); restarts++) {
+        await pause(1200)
+        await postgres?.halt()
+        await pause(500)
+        await postgres?.resume()
+      }
+      await sending
+    },
+  },
+  {
+    name: 'connections cut between two processes',
+    kinds: ['server'],
+    isPair: true,
+    tips: { short: 24, long: 200 },
+    async act({ tips, postgres }, count) {
+      const sending = tips.atRate(12, count)
+      for (let cuts = 0; cuts < count / 6; cuts++) {
+        await pause(300)
+        await postgres?.cutConnections()
+      }
+      await sending
+    },
+  },
   ...steps.map(([how, shiftMs]): Scenario => ({
     name: `the clock set ${how}`,
     kinds: ['embedded'],
@@ -223,50 +332,82 @@ export async function runScenario(scenario: Scenario, kind: DatabaseKind, isLong
     },
     scenario.folder?.(),
   )
-  const source = new FaultSource(`${server.demo.boxes[0]?.sourceUrl.replace('http', 'ws') ?? ''}/link`)
+  const other = scenario.isPair ? await server.beside() : null
+  const servers = other ? [server, other] : [server]
+  const sources = servers.map(
+    ({ demo }) => new FaultSource(`${demo.boxes[0]?.sourceUrl.replace('http', 'ws') ?? ''}/link`),
+  )
+  const [source] = sources as [FaultSource]
+  const boxId = server.demo.boxes[0]?.id ?? ''
+  const owner = async () => {
+    const pid = await ownerOf(postgres?.url ?? '', boxId)
+    return servers.find((each) => String(each.pid) === pid) ?? server
+  }
   const notes: string[] = []
   try {
-    await until(() => source.isConnected, 10_000)
+    await until(() => sources.every(({ isConnected }) => isConnected), 10_000)
     const tips = new Tips(
-      () => server.demo,
+      () => servers.map(({ demo }) => demo),
       () => shiftMs,
     )
     await scenario.act(
-      { server, source, tips, setClock, postgres, notes },
+      { server, other, owner, source, tips, setClock, postgres, notes },
       isLong ? scenario.tips.long : scenario.tips.short,
     )
     await tips.settled()
-    const events = await eventsOf(server)
-    const ours = new Map(
-      events.filter(({ externalId }) => externalId.startsWith('tip-fault-')).map((each) => [each.id, each]),
-    )
-    const shownIds = () => new Set(source.shown.map(({ eventId }) => eventId).filter((id) => ours.has(id)))
+    const alive = servers.find(({ isRunning }) => isRunning) ?? server
+    const ours = async () => {
+      const kept = (await eventsOf(alive)).filter(({ externalId }) => externalId.startsWith('tip-fault-'))
+      return new Map(kept.map((each) => [each.id, each]))
+    }
+    const ids = new Set((await ours()).keys())
+    const all = () => sources.flatMap(({ shown }) => shown)
+    const shownIds = () => new Set(all().map(({ eventId }) => eventId).filter((id) => ids.has(id)))
     // A play lasts as long as it takes to say so, and the gap behind it.
-    await until(() => shownIds().size >= ours.size, scenario.isOver ? 4_000 : 6_000 + ours.size * 900)
+    await until(() => shownIds().size >= ids.size, scenario.isOver ? 4_000 : 8_000 + ids.size * 900)
+    const isOpen = ({ outcomes }: Kept) => outcomes.find((each) => each.boxId === boxId)?.outcome === null
+    const openOf = async () => [...(await ours()).values()].filter(isOpen).length
+    // What became of the last of them is written a moment after it ended.
+    for (let tries = 0; tries < 60 && (await openOf()) > 0; tries++) await pause(100)
     const shown = shownIds()
-    const counts = new Map<string, number>()
-    for (const { eventId } of source.shown) counts.set(eventId, (counts.get(eventId) ?? 0) + 1)
-    const acknowledgedKept = [...tips.acknowledged.keys()].filter((ref) =>
-      [...ours.values()].some(({ externalId }) => externalId === `tip-${ref}`),
-    )
+    const twice = sources.map((each) => {
+      const counts = new Map<string, number>()
+      for (const { eventId } of each.shown) counts.set(eventId, (counts.get(eventId) ?? 0) + 1)
+      return [...counts.values()].filter((count) => count > 1).length
+    })
+    const keptIds = [...(await ours()).values()].map(({ externalId }) => externalId)
     return {
-      name: `${scenario.name}, ${kind === 'embedded' ? 'embedded' : 'PostgreSQL'}`,
+      name: `${scenario.name}, ${kind === 'embedded' ? 'embedded' : 'PostgreSQL'}${other ? ' and two processes' : ''}`,
       sent: tips.sent,
       acknowledged: tips.acknowledged.size,
-      kept: acknowledgedKept.length,
+      kept: [...tips.acknowledged.keys()].filter((ref) => keptIds.includes(`tip-${ref}`)).length,
       shown: shown.size,
-      twice: [...counts.values()].filter((count) => count > 1).length,
-      missing: scenario.isOver ? 0 : ours.size - shown.size,
+      twice: twice.reduce((sum, count) => sum + count, 0),
+      missing: scenario.isOver ? 0 : ids.size - shown.size,
       late: scenario.isOver ? shown.size : 0,
-      leaks: leaksIn(server),
+      open: await openOf(),
+      leaks: servers.reduce((sum, each) => sum + leaksIn(each), 0),
       notes: [...notes, [...tips.statuses].map(([status, count]) => `${count} × ${status}`).join(', ')],
     }
   } finally {
-    source.close()
+    for (const each of sources) each.close()
+    await other?.end('SIGKILL')
     await server.remove()
     await postgres?.stop()
     if (scenario.folder) spawnSync('umount', [scenario.folder()])
   }
+}
+
+/** The process that carries out a box, as the database knows it. */
+async function ownerOf(url: string, boxId: string): Promise<string> {
+  const client = new pg.Client({ connectionString: url })
+  await client.connect()
+  const { rows } = await client.query<{ process: string }>(
+    'select node.process from lane join node on node.id = lane.owner where lane.id = $1',
+    [`box:${boxId}`],
+  )
+  await client.end()
+  return rows[0]?.process.split(' ')[0] ?? ''
 }
 
 /** Whatever a log must not hold, counted in what was printed. */
@@ -287,13 +428,13 @@ async function until(isTrue: () => boolean, withinMs: number): Promise<void> {
 }
 
 /** Everything that is kept, page by page. */
-async function eventsOf({ demo }: TestServer): Promise<Outcome[]> {
-  const all: Outcome[] = []
+async function eventsOf({ demo }: TestServer): Promise<Kept[]> {
+  const all: Kept[] = []
   for (let after = 0; ;) {
     const answer = await fetch(`${demo.url}/api/events?after=${after}&limit=500`, {
       headers: { authorization: `Bearer ${demo.apiKey}` },
     })
-    const { events, nextAfter } = (await answer.json()) as { events: Outcome[]; nextAfter: number }
+    const { events, nextAfter } = (await answer.json()) as { events: Kept[]; nextAfter: number }
     all.push(...events)
     if (events.length < 500) return all
     after = nextAfter

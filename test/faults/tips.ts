@@ -13,8 +13,9 @@ export class Tips {
   readonly statuses = new Map<number, number>()
   private readonly open = new Set<Promise<void>>()
 
+  /** @param demos where it may send to: one after another, as a balancer in front of several processes does */
   constructor(
-    private readonly demo: () => DemoFile,
+    private readonly demos: () => readonly DemoFile[],
     private readonly clockShiftMs: () => number = () => 0,
   ) {}
 
@@ -49,8 +50,10 @@ export class Tips {
     }
     const body = JSON.stringify({ sent_at: now().toISOString(), notices: [notice] })
     const startedMs = performance.now()
-    while (performance.now() - startedMs < givesUpAfterMs) {
-      const answer = await deliver(this.demo(), body, { id: ref, at: now() }).catch(() => null)
+    for (let tries = this.sent; performance.now() - startedMs < givesUpAfterMs; tries++) {
+      const demos = this.demos()
+      const demo = demos[tries % demos.length]
+      const answer = demo ? await within(4_000, deliver(demo, body, { id: ref, at: now() })) : null
       if (answer) {
         this.statuses.set(answer.status, (this.statuses.get(answer.status) ?? 0) + 1)
         await answer.text().catch(() => '')
@@ -62,4 +65,11 @@ export class Tips {
       await new Promise((resolve) => setTimeout(resolve, 400))
     }
   }
+}
+
+/** Null where nobody answers, or not in time: a process that stands still takes connections and says nothing. */
+async function within(ms: number, answer: Promise<Response>): Promise<Response | null> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<null>((resolve) => (timer = setTimeout(resolve, ms, null)))
+  return Promise.race([answer.catch(() => null), late]).finally(() => clearTimeout(timer))
 }

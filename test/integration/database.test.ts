@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
-import { OnAirCache } from '../../server/boxes/onAir.ts'
+import { OnAirCache } from '../../server/channel/onAir.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import {
   addBox,
@@ -30,7 +30,7 @@ import { listOpenPlays } from '../../server/db/queries/plays.ts'
 import { keepBeat, lastBeat } from '../../server/db/queries/heartbeat.ts'
 import { addLinking, takeLinking } from '../../server/db/queries/linkings.ts'
 import { previousTimes } from '../../server/db/queries/viewerHistory.ts'
-import { ViewerHistory } from '../../server/ingest/viewerHistory.ts'
+import { ViewerHistory } from '../../server/channel/viewerHistory.ts'
 import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
@@ -198,7 +198,7 @@ describe.each(databases)('$name', ({ isHere, open }) => {
       {
         externalId: 'f-3',
         data: { viewer: { name: 'نورا_خبز' } },
-        decisions: [{ outcome: 'plays', variationName: 'Everyday' }],
+        decisions: [{ outcome: null, variationName: 'Everyday', boxId: 'box-1' }],
       },
     ])
   })

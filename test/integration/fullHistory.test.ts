@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 import { sampleEvent } from '../../core/events/sampleEvent.ts'
-import { OnAirCache } from '../../server/boxes/onAir.ts'
+import { OnAirCache } from '../../server/channel/onAir.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { addBox, publishVersion } from '../../server/db/queries/boxes.ts'
 import { listDecisions, listEvents } from '../../server/db/queries/events.ts'
@@ -50,7 +50,7 @@ describe.each(databases)('$name with a long history and a full line', ({ isHere,
     })
     // As it comes about in life: small when the first plans were made, and then it grew.
     await keep(0, 5)
-    await opened.handle.execute('analyze event; analyze play; analyze decision')
+    await opened.handle.execute('analyze event; analyze effect; analyze play')
     await keep(100, 5)
     playIds = await fillHistory(opened.handle, { events, waiting, boxId: 'box-1', versionId: 'version-1' })
   }, 120_000)
@@ -77,7 +77,7 @@ describe.each(databases)('$name with a long history and a full line', ({ isHere,
   async function readSoFar(): Promise<Read> {
     await db().execute(sql`select pg_stat_force_next_flush()`)
     const answer = await db().execute(
-      sql`select relname, seq_tup_read::integer as whole, coalesce(idx_tup_fetch, 0)::integer as "byIndex" from pg_stat_user_tables where relname in ('event', 'play', 'decision')`,
+      sql`select relname, seq_tup_read::integer as whole, coalesce(idx_tup_fetch, 0)::integer as "byIndex" from pg_stat_user_tables where relname in ('event', 'play', 'effect')`,
     )
     const { rows } = answer as unknown as { rows: { relname: string; whole: number; byIndex: number }[] }
     return Object.fromEntries(rows.map(({ relname, ...read }) => [relname, read]))
@@ -92,6 +92,7 @@ describe.each(databases)('$name with a long history and a full line', ({ isHere,
         recordPlays(
           db(),
           playIds.slice(0, 40).map((id) => ({ id, state: 'preparing' })),
+          { lane: 'box:box-1', epoch: 0 },
         ),
     ],
     ['the line of the desk', 300, () => listPlays(db(), playIds.slice(0, 60))],
@@ -117,7 +118,7 @@ describe.each(databases)('$name with a long history and a full line', ({ isHere,
     '%s reads only what it needs',
     async (what, atMost, act) => {
       // What is written must not depend on how well the tables are known; for the rest they are counted from time to time.
-      if (!written.has(what)) await opened.handle.execute('analyze event; analyze play; analyze decision')
+      if (!written.has(what)) await opened.handle.execute('analyze event; analyze effect; analyze play')
       // Kept plans are made after some runs: it is looked at after those.
       for (let run = 0; run < 7; run++) await act()
       const before = await readSoFar()

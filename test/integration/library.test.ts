@@ -44,6 +44,7 @@ const openLibrary = (measurer = new Measurer(entry)) =>
     measurer,
     uploadsFolder,
     now: () => nowMs,
+    nodeId: 'node-1',
     onChange: () => undefined,
     isUsed: (channel, id) => isMediaUsed(database.db, channel, id),
   })
@@ -109,9 +110,14 @@ describe('a file on its way into the library', () => {
     library.close()
   })
   it('is taken up again by a server that was stopped in the middle', async () => {
-    await addIntake(database.db, { ...arrived('interrupted', wav({ seconds: 1 }), 'Interrupted'), state: 'measuring' })
+    const measuring = { state: 'measuring' as const, takenBy: 'node-0' }
+    await addIntake(database.db, { ...arrived('interrupted', wav({ seconds: 1 }), 'Interrupted'), ...measuring })
     const library = openLibrary()
-    await library.resume()
+    // While whoever measures it lives, nobody else does.
+    await library.takeOver(['node-0', 'node-1'])
+    await library.settled()
+    expect((await library.listIntake(channelId)).find(({ id }) => id === 'interrupted')?.state).toBe('measuring')
+    await library.takeOver(['node-1'])
     await library.settled()
     expect((await listMedia(database.db, channelId)).find((row) => row.name === 'Interrupted')).toMatchObject({
       kind: 'sound',

@@ -9,18 +9,18 @@ import { starterMessage, starterVoice } from '../../core/composition/starterPart
 import { sampleEvent } from '../../core/events/sampleEvent.ts'
 import { err, ok } from '../../core/result.ts'
 import { usualSettings, type SpeechSettings } from '../../core/speech/settings.ts'
-import { OnAirCache } from '../../server/boxes/onAir.ts'
+import { OnAirCache } from '../../server/channel/onAir.ts'
 import type { DatabaseHandle } from '../../server/db/handle.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { openEmbedded } from '../../server/db/openEmbedded.ts'
 import { addBox, findBox, publishVersion } from '../../server/db/queries/boxes.ts'
+import { claim } from '../../server/db/queries/nodes.ts'
 import { addChannel, addPerson, setSpeech } from '../../server/db/queries/people.ts'
 import { findPlay } from '../../server/db/queries/plays.ts'
 import { decideEvents, type EarnedPlay, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { BoxQueues } from '../../server/queue/boxQueues.ts'
 import { Shows } from '../../server/queue/shows.ts'
-import { SourceRooms } from '../../server/realtime/sourceRooms.ts'
 import type { SpeechEngine } from '../../server/speech/engine.ts'
 import { SpeechEngines } from '../../server/speech/engines.ts'
 import { PlayVoices } from '../../server/speech/playVoices.ts'
@@ -64,7 +64,7 @@ async function started() {
     new SpeechCache(join(folder, `cache-${number++}`), 'secret'),
     { guess: async (texts, own) => texts.map(() => own) },
   )
-  const onNothingToApprove = (of: string, playId: string) => queues.of(of).input({ type: 'released', playId })
+  const onNothingToApprove = (of: string, playId: string) => queues.input(of, { type: 'released', playId })
   const shows = new Shows({
     db: handle.db,
     onAir,
@@ -78,19 +78,21 @@ async function started() {
       onNothingToApprove,
     }),
   })
-  const rooms = new SourceRooms(Date.now, () => undefined)
   const queues: BoxQueues = new BoxQueues({
     db: handle.db,
     logger,
     clock: new Clock(),
     noteTrouble: () => false,
-    rooms,
+    send: () => undefined,
+    isSure: () => true,
+    onLaneLost: () => expect.fail('nobody else is there'),
     shows,
     onChange: () => undefined,
     onStarted: () => undefined,
   })
   const row = await findBox(handle.db, channelId, boxId)
-  if (row) await queues.open(row)
+  for (const { hold, leftAt } of await claim(handle.db, `node-${number++}`, [], true))
+    if (row) await queues.open(row, hold, leftAt)
   /** Keeps a tip and puts what it earned into the queue. */
   const tip = async (
     text: string,
@@ -131,7 +133,7 @@ async function started() {
     tip,
     speechOf,
     ready,
-    ticket: (playId: string) => queues.of(boxId).state.waiting.find((each) => each.playId === playId),
+    ticket: (playId: string) => queues.find(boxId)!.state.waiting.find((each) => each.playId === playId),
   }
 }
 const free: SpeechSettings = {
@@ -271,7 +273,7 @@ describe('switching all voices off and on', () => {
     const turn = async (isOn: boolean) => {
       await setSpeech(handle.db, channelId, { ...free, isOn })
       onAir.forget(channelId)
-      await queues.switchVoices(channelId, isOn, 'tallowmoth')
+      await queues.act(boxId, { do: 'switchVoices', isOn, by: 'tallowmoth' })
       await vi.waitFor(
         async () => expect((await speechOf(playId))?.note).toBe(isOn ? null : 'Reading aloud is switched off.'),
         8000,
@@ -357,7 +359,7 @@ describe('what somebody has to let be read', () => {
     const playId = await tip('heard to the end')
     await ready(playId)
     await queues.setVoice(boxId, playId, true, { by: 'tallowmoth' })
-    const runtime = queues.of(boxId)
+    const runtime = queues.find(boxId)!
     for (const { playId: other } of runtime.state.waiting)
       if (other !== playId)
         runtime.input({ type: 'removed', playId: other, outcome: 'skipped', reason: 'not asked for' })
@@ -369,7 +371,7 @@ describe('what somebody has to let be read', () => {
     expect(await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })).toBe('over')
     await runtime.settled()
     const row = await findPlay(handle.db, playId)
-    expect([row?.state, row?.approval, row?.speech?.verdict ?? null]).toEqual(['done', 'given', null])
+    expect([row?.outcome, row?.approval, row?.speech?.verdict ?? null]).toEqual(['played', 'given', null])
   })
   it('is of its own box only', async () => {
     const { tip, queues } = await started()

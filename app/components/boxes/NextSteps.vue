@@ -25,7 +25,7 @@ const steps = computed(() => [
   {
     name: 'Send a test',
     note: 'It says on how many sources it was shown.',
-    isDone: desks.value.some((desk) => desk.log.some((play) => play.isTest && play.state === 'done')),
+    isDone: desks.value.some((desk) => desk.log.some((play) => play.isTest && play.state === 'played')),
   },
 ])
 const nextIndex = computed(() => steps.value.findIndex((step) => !step.isDone))

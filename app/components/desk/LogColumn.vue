@@ -21,19 +21,22 @@ const words: Record<PlayState, string> = {
   waiting: 'waiting',
   preparing: 'loading',
   playing: 'playing',
-  done: 'played',
-  skipped: 'skipped',
+  played: 'played',
+  merged: 'merged',
   expired: 'expired',
+  skipped: 'skipped',
+  withheld: 'withheld',
+  off: 'off',
   failed: 'failed',
 }
 
 function note(play: PlayView): string {
-  if (play.state === 'done')
+  if (play.state === 'played')
     return [play.detail, play.shownCount > 1 ? `on ${play.shownCount} sources` : ''].filter(Boolean).join(' · ')
   return play.reason
 }
 function inkOf(state: PlayView['state']): string {
-  if (state === 'done') return 'border-rule text-faded'
+  if (state === 'played') return 'border-rule text-faded'
   return state === 'failed' ? 'border-brick text-brick' : 'border-faded text-ink'
 }
 </script>

@@ -60,7 +60,7 @@ const testWords = computed(() => {
       ? `Showing on ${counted(current.shownCount, 'source')} now`
       : 'Sources are loading it…'
   const ended = desk.value?.log.find((play) => play.id === playId)
-  if (ended?.state === 'done') return `Shown by ${counted(ended.shownCount, 'source')}`
+  if (ended?.state === 'played') return `Shown by ${counted(ended.shownCount, 'source')}`
   if (ended) return `Not shown: ${ended.reason}`
   return sourceCount.value === 0 ? 'No source is connected: the test waits for one' : 'Waiting for its turn…'
 })

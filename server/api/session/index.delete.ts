@@ -5,11 +5,11 @@ import { endSession } from '../../db/queries/people.ts'
 import { useServices } from '../../system/services.ts'
 
 export default defineEventHandler(async (event) => {
-  const { database, secret, stream } = await useServices()
+  const { database, secret, endSessionScreens } = await useServices()
   const id = await sessionIdIn(event)
   if (id) {
     await endSession(database.db, id)
-    stream.endSession(id)
+    endSessionScreens(id)
   }
   await clearSessionCookie(event, secret)
   setResponseStatus(event, 204)

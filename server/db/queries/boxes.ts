@@ -3,6 +3,7 @@ import type { BoxDocument } from '../../../core/composition/box.ts'
 import { migrateBox } from '../../../core/composition/migrateBox.ts'
 import type { Database } from '../handle.ts'
 import { box, boxVersion, person } from '../schema.ts'
+import { addLane } from './lanes.ts'
 
 export type BoxRow = typeof box.$inferSelect
 export type BoxVersionRow = typeof boxVersion.$inferSelect
@@ -64,13 +65,16 @@ export async function findAnyBox(db: Database, channelId: string, id: string): P
   return row ? modernBox(row) : null
 }
 
-/** Adds a box behind the others. */
+/** Adds a box behind the others, with its lane. */
 export async function addBox(db: Database, row: Omit<typeof box.$inferInsert, 'position'>): Promise<void> {
   const [last] = await db
     .select({ position: max(box.position) })
     .from(box)
     .where(eq(box.channelId, row.channelId))
-  await db.insert(box).values({ ...row, position: (last?.position ?? -1) + 1 })
+  await db.transaction(async (tx) => {
+    await tx.insert(box).values({ ...row, position: (last?.position ?? -1) + 1 })
+    await addLane(tx, row.id, row.channelId)
+  })
 }
 
 export async function renameBox(db: Database, id: string, name: string): Promise<void> {

@@ -1,6 +1,8 @@
 import { inArray, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
-import { event, type decision, type play } from '../schema.ts'
+import { keepDecided } from '../routines.ts'
+import { event, type play } from '../schema.ts'
+import type { EffectRow } from './effects.ts'
 
 type EventRow = Omit<typeof event.$inferSelect, 'seq'>
 
@@ -8,7 +10,9 @@ type EventRow = Omit<typeof event.$inferSelect, 'seq'>
 export interface DecidedEvents {
   /** `feedId`: whose tally the event counts in; null for none. */
   events: (EventRow & { feedId: string | null })[]
-  decisions: (typeof decision.$inferSelect)[]
+  /** What they cause. */
+  effects: EffectRow[]
+  /** Of effects that show something, the play; it has the effect's id. */
   plays: (typeof play.$inferSelect)[]
   /** One for each feed that delivered something. */
   tallies: FeedTally[]
@@ -25,20 +29,20 @@ export interface FeedTally {
 }
 
 /**
- * Writes events, what was decided about them and what they play, and the feeds' tallies, by one call of a function in
- * the database: all of it becomes durable, or nothing, for the price of one round trip. What was seen before is left as
- * it is, together with its decisions and plays; so is the second of two that are the same.
+ * Writes events with what they cause, in one call; see `keepDecided` among the routines.
+ * @param wake said to every process with the commit; null: nobody has to be woken
  * @returns the ids of the events that were new
  */
 export async function insertDecidedEvents(
   db: Database,
-  { events, decisions, plays, tallies }: DecidedEvents,
+  { events, effects, plays, tallies }: DecidedEvents,
+  wake: string | null = null,
 ): Promise<Set<string>> {
-  const [eventsJson, playsJson, decisionsJson, talliesJson] = [events, plays, decisions, tallies].map((rows) =>
+  const [eventsJson, effectsJson, playsJson, talliesJson] = [events, effects, plays, tallies].map((rows) =>
     JSON.stringify(rows),
   )
   const answer = await db.execute(
-    sql`select thundercrest_keep_decided(${eventsJson}::jsonb, ${playsJson}::jsonb, ${decisionsJson}::jsonb, ${talliesJson}::jsonb) as id`,
+    sql`select ${sql.raw(keepDecided.name)}(${eventsJson}::jsonb, ${effectsJson}::jsonb, ${playsJson}::jsonb, ${talliesJson}::jsonb, ${wake}::text) as id`,
   )
   // Both drivers answer `{ rows }`; their types do not say so in common.
   const { rows } = answer as unknown as { rows: { id: string }[] }

@@ -1,11 +1,42 @@
 import { and, asc, desc, eq, gt, inArray, lt } from 'drizzle-orm'
+import { boxOfLane, laneOfBox } from '../../../core/response/lane.ts'
 import type { Database } from '../handle.ts'
-import { decision, event } from '../schema.ts'
+import { effect, event, play } from '../schema.ts'
+import type { EffectRow } from './effects.ts'
 
 export type EventRow = typeof event.$inferSelect
-export type DecisionRow = typeof decision.$inferSelect
 
-/** The channel's events after `seq`, oldest first, with the decisions on each. */
+/** What a box decided about an event, and what became of that. */
+export type DecisionRow = Pick<EffectRow, 'eventId' | 'decided' | 'why' | 'outcome' | 'reason' | 'outcomeAt'> & {
+  boxId: string
+  /** Both null where nothing plays. */
+  playId: string | null
+  variationName: string | null
+}
+
+const decisionOf = ({
+  eventId,
+  lane,
+  decided,
+  why,
+  outcome,
+  reason,
+  outcomeAt,
+  playId,
+  variationName,
+}: EffectRow & { playId: string | null; variationName: string | null }): DecisionRow => ({
+  eventId,
+  boxId: boxOfLane(lane) ?? '',
+  decided,
+  why,
+  outcome,
+  reason,
+  outcomeAt,
+  playId,
+  variationName,
+})
+
+/** The channel's events after `seq`, oldest first, with what each box decided and what became of it. */
 export async function listEvents(
   db: Database,
   channelId: string,
@@ -18,20 +49,32 @@ export async function listEvents(
     .where(and(eq(event.channelId, channelId), gt(event.seq, afterSeq)))
     .orderBy(asc(event.seq))
     .limit(limit)
-  const decisions =
-    events.length > 0
-      ? await db
-          .select()
-          .from(decision)
-          .where(
-            inArray(
-              decision.eventId,
-              events.map((each) => each.id),
-            ),
-          )
-      : []
-  return events.map((each) => ({ ...each, decisions: decisions.filter((made) => made.eventId === each.id) }))
+  if (events.length === 0) return []
+  const ids = events.map(({ id }) => id)
+  const rows = await db
+    .select({ effect, playId: play.id, variationName: play.variationName })
+    .from(effect)
+    .leftJoin(play, eq(play.id, effect.id))
+    .where(and(inArray(effect.eventId, ids), eq(effect.isAgain, false)))
+  const byEvent = new Map<string, DecisionRow[]>(ids.map((id) => [id, []]))
+  for (const { effect: of, ...shown } of rows) byEvent.get(of.eventId)?.push(decisionOf({ ...of, ...shown }))
+  return events.map((each) => ({ ...each, decisions: byEvent.get(each.id) ?? [] }))
 }
+
+/** Events with what one box decided about each; null where it was not asked. */
+function decidedBy(db: Database, boxId: string) {
+  return db
+    .select({ event, effect, playId: play.id, variationName: play.variationName })
+    .from(event)
+    .leftJoin(effect, and(eq(effect.eventId, event.id), eq(effect.lane, laneOfBox(boxId)), eq(effect.isAgain, false)))
+    .leftJoin(play, eq(play.id, effect.id))
+}
+
+type Decided = Awaited<ReturnType<typeof decidedBy>>[number]
+const asDecided = ({ event: of, effect: caused, ...shown }: Decided) => ({
+  event: of,
+  decision: caused ? decisionOf({ ...caused, ...shown }) : null,
+})
 
 /**
  * The newest events of a channel with what one box decided about them, newest first; those of before `beforeSeq` where
@@ -44,13 +87,11 @@ export async function listDecisions(
   beforeSeq: number | null,
   limit: number,
 ): Promise<{ event: EventRow; decision: DecisionRow | null }[]> {
-  return db
-    .select({ event, decision })
-    .from(event)
-    .leftJoin(decision, and(eq(decision.eventId, event.id), eq(decision.boxId, boxId)))
+  const rows = await decidedBy(db, boxId)
     .where(and(eq(event.channelId, channelId), beforeSeq === null ? undefined : lt(event.seq, beforeSeq)))
     .orderBy(desc(event.seq))
     .limit(limit)
+  return rows.map(asDecided)
 }
 
 /**
@@ -63,11 +104,8 @@ export async function findDecision(
   boxId: string,
   eventId: string,
 ): Promise<{ event: EventRow; decision: DecisionRow | null } | null> {
-  const [row] = await db
-    .select({ event, decision })
-    .from(event)
-    .leftJoin(decision, and(eq(decision.eventId, event.id), eq(decision.boxId, boxId)))
+  const [row] = await decidedBy(db, boxId)
     .where(and(eq(event.channelId, channelId), eq(event.id, eventId)))
     .limit(1)
-  return row ?? null
+  return row ? asDecided(row) : null
 }

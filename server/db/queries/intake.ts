@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, inArray, lt, or } from 'drizzle-orm'
+import { and, asc, count, desc, eq, inArray, isNull, lt, notInArray, or } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { intake } from '../schema.ts'
 
@@ -13,21 +13,30 @@ export async function changeIntake(db: Database, id: string, changes: Partial<In
   await db.update(intake).set(changes).where(eq(intake.id, id))
 }
 
-/** Takes the oldest file that waits, for measuring. One process per database: no two take the same. */
-export async function takeWaiting(db: Database): Promise<IntakeRow | null> {
-  const [next] = await db
-    .select()
-    .from(intake)
-    .where(eq(intake.state, 'waiting'))
-    .orderBy(asc(intake.arrivedAt))
-    .limit(1)
-  if (next) await changeIntake(db, next.id, { state: 'measuring' })
-  return next ?? null
+/** Takes the oldest file that waits, for measuring. No two nodes take the same. */
+export async function takeWaiting(db: Database, nodeId: string): Promise<IntakeRow | null> {
+  return db.transaction(async (tx) => {
+    const [next] = await tx
+      .select()
+      .from(intake)
+      .where(eq(intake.state, 'waiting'))
+      .orderBy(asc(intake.arrivedAt))
+      .limit(1)
+      .for('update', { skipLocked: true })
+    if (next) await changeIntake(tx, next.id, { state: 'measuring', takenBy: nodeId })
+    return next ?? null
+  })
 }
 
-/** What was being measured when the server stopped waits again. */
-export async function requeueMeasuring(db: Database): Promise<void> {
-  await db.update(intake).set({ state: 'waiting' }).where(eq(intake.state, 'measuring'))
+/** What was being measured by nodes that are gone waits again. @returns whether there was any */
+export async function requeueMeasuring(db: Database, alive: readonly string[]): Promise<boolean> {
+  const isOrphaned = or(isNull(intake.takenBy), notInArray(intake.takenBy, [...alive]))
+  const changed = await db
+    .update(intake)
+    .set({ state: 'waiting' })
+    .where(and(eq(intake.state, 'measuring'), isOrphaned))
+    .returning({ id: intake.id })
+  return changed.length > 0
 }
 
 export async function countWaiting(db: Database, channelId: string): Promise<number> {

@@ -1,21 +1,43 @@
 import { sql } from 'drizzle-orm'
-import type { PlayState } from '../../../contract/views.ts'
+import type { Outcome } from '../../../core/response/outcome.ts'
+import type { PlayProgress } from '../../../contract/views.ts'
 import type { Database } from '../handle.ts'
+import { recordPlays as routine } from '../routines.ts'
 
 /** What changed about a play. Absent fields stay as they are. */
 export interface PlayRecord {
   id: string
-  state?: PlayState
-  reason?: string
+  state?: PlayProgress
   shownCount?: number
   /** Null: it has not started after all. */
   startedAt?: Date | null
-  endedAt?: Date
   lengthMs?: number
+  /** What became of it: of two the first stays. */
+  outcome?: Outcome
+  /** Why that became of it; without an outcome, why it waits. */
+  reason?: string
+  outcomeAt?: Date
 }
 
-/** Writes what changed about many plays, one record each, in one call. Written again it changes nothing more. */
-export async function recordPlays(db: Database, records: readonly PlayRecord[]): Promise<void> {
+/** The owner of a lane, as it is known in the database. */
+export interface LaneHold {
+  lane: string
+  epoch: number
+}
+
+/**
+ * Writes what changed about many plays of a lane, one record each, in one call. Written again it changes nothing more.
+ * @returns false where the lane is another's by now: nothing is written then
+ */
+export async function recordPlays(
+  db: Database,
+  records: readonly PlayRecord[],
+  { lane, epoch }: LaneHold,
+): Promise<boolean> {
   const rows = records.map((record) => ({ ...record, isStartGone: record.startedAt === null }))
-  await db.execute(sql`select thundercrest_record_plays(${JSON.stringify(rows)}::jsonb)`)
+  const answer = await db.execute(
+    sql`select ${sql.raw(routine.name)}(${JSON.stringify(rows)}::jsonb, ${lane}, ${epoch}) as held`,
+  )
+  const { rows: told } = answer as unknown as { rows: { held: boolean }[] }
+  return told[0]?.held ?? false
 }

@@ -1,16 +1,34 @@
-import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import type { PlaySpeech } from '../../../contract/speech.ts'
 import type { Database } from '../handle.ts'
-import { event, play } from '../schema.ts'
+import { laneOfBox } from '../../../core/response/lane.ts'
+import { effect, event, play } from '../schema.ts'
+import type { EffectRow } from './effects.ts'
 
 export type PlayRow = typeof play.$inferSelect
-export type PlayWithEvent = PlayRow & { event: typeof event.$inferSelect }
+/** A play with its event, and what became of it. */
+export type PlayWithEvent = PlayRow & Pick<EffectRow, 'outcome' | 'reason' | 'outcomeAt'> & { event: typeof event.$inferSelect }
 
-/** Word for word as the index has it: with the states as parameters a kept plan could not know that it applies. */
-const isOpen = sql`${play.state} in ('waiting', 'preparing', 'playing')`
+/** Word for word as the indexes have it: of anything else a kept plan could not know that they apply. */
+const isOpen = sql`${play.state} <> 'over'`
+const isSettled = sql`${effect.outcome} <> 'off'`
 
-export async function insertPlays(db: Database, rows: (typeof play.$inferInsert)[]): Promise<void> {
-  if (rows.length > 0) await db.insert(play).values(rows)
+const joined = (db: Database) =>
+  db
+    .select({ play, effect: { outcome: effect.outcome, reason: effect.reason, outcomeAt: effect.outcomeAt }, event })
+    .from(effect)
+    .innerJoin(play, eq(play.id, effect.id))
+    .innerJoin(event, eq(event.id, effect.eventId))
+type Joined = Awaited<ReturnType<typeof joined>>[number]
+const asOne = (row: Joined): PlayWithEvent => ({ ...row.play, ...row.effect, event: row.event })
+
+/** Adds a play that somebody asked for once more, with its effect. All of it or nothing. */
+export async function insertAgain(db: Database, row: PlayRow, like: Pick<EffectRow, 'channelId' | 'decided' | 'why'>) {
+  const { id, eventId, boxId } = row
+  await db.transaction(async (tx) => {
+    await tx.insert(effect).values({ ...like, id, eventId, lane: laneOfBox(boxId), kind: 'alert', isAgain: true })
+    await tx.insert(play).values(row)
+  })
 }
 
 /** Plays that have not ended, in order of arrival. */
@@ -23,45 +41,22 @@ export async function listOpenPlays(db: Database, boxId: string): Promise<PlayRo
 }
 
 export async function findPlay(db: Database, id: string): Promise<PlayWithEvent | null> {
-  const [row] = await db
-    .select()
-    .from(play)
-    .innerJoin(event, eq(event.id, play.eventId))
-    .where(eq(play.id, id))
-    .limit(1)
-  return row ? { ...row.play, event: row.event } : null
+  const [row] = await joined(db).where(eq(effect.id, id)).limit(1)
+  return row ? asOne(row) : null
 }
 
 export async function listPlays(db: Database, ids: readonly string[]): Promise<PlayWithEvent[]> {
   if (ids.length === 0) return []
-  const rows = await db
-    .select()
-    .from(play)
-    .innerJoin(event, eq(event.id, play.eventId))
-    .where(inArray(play.id, [...ids]))
-  return rows.map((row) => ({ ...row.play, event: row.event }))
+  return (await joined(db).where(inArray(effect.id, [...ids]))).map(asOne)
 }
 
 /** Plays that have ended, newest first. */
 export async function listEndedPlays(db: Database, boxId: string, limit: number): Promise<PlayWithEvent[]> {
-  const rows = await db
-    .select()
-    .from(play)
-    .innerJoin(event, eq(event.id, play.eventId))
-    .where(
-      and(
-        eq(play.boxId, boxId),
-        isNotNull(play.endedAt),
-        inArray(play.state, ['done', 'skipped', 'expired', 'failed']),
-      ),
-    )
-    .orderBy(desc(play.endedAt))
+  const rows = await joined(db)
+    .where(and(eq(effect.lane, laneOfBox(boxId)), isSettled))
+    .orderBy(desc(effect.outcomeAt))
     .limit(limit)
-  return rows.map((row) => ({ ...row.play, event: row.event }))
-}
-
-export async function updatePlay(db: Database, id: string, set: Partial<typeof play.$inferInsert>): Promise<void> {
-  await db.update(play).set(set).where(eq(play.id, id))
+  return rows.map(asOne)
 }
 
 /**

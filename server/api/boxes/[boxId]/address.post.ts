@@ -9,10 +9,10 @@ import { useServices } from '../../../system/services.ts'
 /** Replaces a leaked address: the old one refuses from now on, and sources that use it are cut off at once. */
 export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'owner')
-  const { database, rooms } = await useServices()
+  const { database, closeSources } = await useServices()
   const token = newSecret('src')
   await setSourceToken(database.db, box.id, token)
-  rooms.closeBox(box.id, closedAddressReplaced, 'address replaced')
+  closeSources(box.id, closedAddressReplaced, 'address replaced')
   setResponseHeader(event, 'cache-control', 'no-store')
   return { url: `${getRequestURL(event).origin}/source/${token}` }
 })

@@ -10,8 +10,8 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const { isHeld } = await readChecked(event, heldBody)
-  const { database, queues } = await useServices()
+  const { database, lines } = await useServices()
   await setHeld(database.db, box.id, isHeld)
-  queues.of(box.id).input({ type: 'held', isHeld })
+  await lines.act(box.id, { do: 'hold', isHeld })
   return { isHeld }
 })

@@ -12,12 +12,12 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { channel, person } = await requireMember(event, 'moderator')
   const { isOn } = await readChecked(event, voicesOnBody)
-  const { database, onAir, queues, stream, wakeVoices } = await useServices()
-  const { speech } = await onAir.read(channel.id)
+  const { database, onAir, lines, stream, wakeVoices } = await useServices()
+  const { speech, boxes } = await onAir.read(channel.id)
   await setSpeech(database.db, channel.id, { ...speech, isOn })
   onAir.forget(channel.id)
   wakeVoices(channel.id)
-  await queues.switchVoices(channel.id, isOn, person.name)
+  for (const { boxId } of boxes) await lines.act(boxId, { do: 'switchVoices', isOn, by: person.name })
   stream.changed(channel.id)
   return { isOn }
 })

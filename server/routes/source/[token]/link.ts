@@ -5,6 +5,7 @@ import { useServices, type Services } from '../../../system/services.ts'
 
 interface SourceContext {
   boxId?: string
+  channelId?: string
   token?: string
   services?: Services
 }
@@ -27,18 +28,18 @@ export default defineWebSocketHandler({
     if (services.rooms.countIn(box.id) + (opening.get(box.id) ?? 0) >= sourcesPerBoxMax)
       return new Response('Too many sources.', { status: 503 })
     const context = (request as { context?: SourceContext }).context
-    if (context) Object.assign(context, { boxId: box.id, token, services } satisfies SourceContext)
+    if (context) Object.assign(context, { boxId: box.id, channelId: box.channelId, token, services } satisfies SourceContext)
     return undefined
   },
   open(peer) {
-    const { boxId, token, services } = peer.context as SourceContext
-    if (!boxId || !token || !services) return peer.close(1008, 'no box')
+    const { boxId, channelId, token, services } = peer.context as SourceContext
+    if (!boxId || !channelId || !token || !services) return peer.close(1008, 'no box')
     const address = peer.remoteAddress ?? ''
     const others = silent.get(address) ?? new Set<string>()
     if (others.size >= silentMax) return peer.close(1013, 'too many that say nothing')
     silent.set(address, others.add(peer.id))
     opening.set(boxId, (opening.get(boxId) ?? 0) + 1)
-    talks.set(peer.id, talkWith(boxId, token, peer, services))
+    talks.set(peer.id, talkWith({ boxId, channelId, token }, peer, services))
   },
   async message(peer, incoming) {
     await talks.get(peer.id)?.hear(incoming.text(), incoming.uint8Array().byteLength)
@@ -62,20 +63,21 @@ function heardFrom(boxId: string, { id, remoteAddress = '' }: SourcePeer): void 
   else opening.delete(boxId)
 }
 
-function talkWith(boxId: string, token: string, peer: SourcePeer, services: Services): SourceTalk {
-  const { rooms, queues, stream, wakeVoices, clock, trouble, logger } = services
-  const channelId = () => queues.channelOf(boxId) ?? ''
-  return new SourceTalk(boxId, peer, {
+function talkWith(
+  { boxId, channelId, token }: { boxId: string; channelId: string; token: string },
+  peer: SourcePeer,
+  { rooms, lines, wakeVoices, clock, trouble, logger }: Services,
+): SourceTalk {
+  return new SourceTalk(boxId, channelId, peer, {
     rooms,
     steadyMs: () => clock.steadyMs(),
     onError(error) {
       if (!trouble.note(error)) logger.error({ err: error }, 'what a source said could not be dealt with')
     },
-    // A box that is put away has no queue any more; its sources are told to go in the same moment.
-    input: (input) => queues.find(boxId)?.input(input),
-    changed: () => stream.changed(channelId()),
+    // A box that is put away has no line any more; its sources are told to go in the same moment.
+    input: (input) => lines.input(boxId, input),
     onSettled: () => heardFrom(boxId, peer),
-    wakeVoices: () => void wakeVoices(channelId()),
+    wakeVoices: () => void wakeVoices(channelId),
     standing: async () => {
       const box = await boxOfToken(token)
       if (box?.id !== boxId) return 'replaced'

@@ -28,8 +28,10 @@ export default defineEventHandler(async (event) => {
     receivedAtMs: kept.receivedAt.getTime(),
     isTest: kept.isTest,
     variationName: decision?.variationName ?? null,
+    outcome: decision?.outcome ?? null,
+    outcomeReason: decision?.reason ?? '',
     reason:
-      decision?.reason ??
+      decision?.decided ??
       'This box did not decide about it: it was a test of another box, or came before this box was made.',
   }))
   return { events: happenings }

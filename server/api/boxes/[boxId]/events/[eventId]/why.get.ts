@@ -18,7 +18,7 @@ export default defineEventHandler(async (event): Promise<WhyView> => {
   const { database, onAir } = await useServices()
   const found = await findDecision(database.db, box.channelId, box.id, pathId(event, 'eventId'))
   if (!found?.decision) throw problemError(404, 'This box decided nothing about that event.')
-  const { reason, why } = found.decision
+  const { decided: reason, why } = found.decision
   const channel = await onAir.read(box.channelId)
   const { decision: now } = decide(
     canonicalOf(found.event),

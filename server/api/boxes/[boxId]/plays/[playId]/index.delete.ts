@@ -3,16 +3,13 @@ import { requireBox } from '../../../../../auth/access.ts'
 import { pathId } from '../../../../../http/pathId.ts'
 import { useServices } from '../../../../../system/services.ts'
 
-const writtenWithinMs = 2_000
-
 /** Skips a play, whether it is on screen or still waiting. It stays in the log and can be replayed. */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
-  const { queues } = await useServices()
+  const { lines } = await useServices()
   const reason = `skipped by ${session.person.name}`
-  const queue = queues.of(box.id)
-  queue.input({ type: 'removed', playId: pathId(event, 'playId'), outcome: 'skipped', reason })
+  const isWritten = await lines.act(box.id, { do: 'skip', playId: pathId(event, 'playId'), reason })
   // It is gone from the screen; 204 says that it is also written down, 202 that it will be when the database is back.
-  setResponseStatus(event, (await queue.isSettledWithin(writtenWithinMs)) ? 204 : 202)
+  setResponseStatus(event, isWritten === true ? 204 : 202)
   return null
 })

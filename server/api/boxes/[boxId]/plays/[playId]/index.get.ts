@@ -8,8 +8,8 @@ import { useServices } from '../../../../../system/services.ts'
 /** What the sources were given to show, for the desk's live miniature. */
 export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
-  const { database, queues } = await useServices()
+  const { database, lines } = await useServices()
   const play = await findPlay(database.db, pathId(event, 'playId'))
   if (!play || play.boxId !== box.id) throw problemError(404, 'There is no such play in this box.')
-  return queues.showPlay(play.id)
+  return lines.act(box.id, { do: 'show', playId: play.id })
 })

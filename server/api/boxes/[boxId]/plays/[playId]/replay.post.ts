@@ -10,6 +10,8 @@ export default defineEventHandler(async (event) => {
   const { database, ingest } = await useServices()
   const play = await findPlay(database.db, pathId(event, 'playId'))
   if (!play || play.boxId !== box.id) throw problemError(404, 'There is no such play in this box.')
+  const playId = await ingest.replay(play)
+  if (playId === null) throw problemError(404, 'There is no such play in this box.')
   setResponseStatus(event, 202)
-  return { playId: await ingest.replay(play) }
+  return { playId }
 })

@@ -10,8 +10,9 @@ import { useServices } from '../../../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const { isRead } = await readChecked(event, voiceBody)
-  const { queues } = await useServices()
-  const outcome = await queues.setVoice(box.id, pathId(event, 'playId'), isRead, { by: session.person.name })
+  const { lines } = await useServices()
+  const said = { by: session.person.name }
+  const outcome = await lines.act(box.id, { do: 'voice', playId: pathId(event, 'playId'), isRead, said })
   if (outcome === 'unknown') throw problemError(404, 'There is no such play in this box.')
   if (outcome === 'over') throw problemError(409, 'This alert is over: what was read of it has been heard.')
   return { isRead }

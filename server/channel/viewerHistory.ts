@@ -1,7 +1,7 @@
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { Database } from '../db/handle.ts'
 import { previousTimes, type HistoryQuestion } from '../db/queries/viewerHistory.ts'
-import type { IncomingEvent } from './decideEvents.ts'
+import type { IncomingEvent } from '../ingest/decideEvents.ts'
 
 interface Seen {
   externalId: string

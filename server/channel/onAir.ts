@@ -1,8 +1,7 @@
-import type { BoxDocument } from '../../core/composition/box.ts'
-import type { EventKind } from '../../core/events/kinds.ts'
+import type { BoxOnAir, ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { historyKindsOf } from '../../core/rules/historyKinds.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
-import { readSettings, type SpeechSettings } from '../../core/speech/settings.ts'
+import { readSettings } from '../../core/speech/settings.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxes } from '../db/queries/boxes.ts'
@@ -12,40 +11,30 @@ import { readChannel } from '../db/queries/people.ts'
 import { feedSource } from '../feeds/feedSource.ts'
 import { KeptPromises } from '../system/keptPromises.ts'
 
-/** A box as events meet it: the version that is on air, null when there is none. */
-export interface BoxOnAir {
-  boxId: string
-  version: { id: string; document: BoxDocument } | null
-}
-
-/** What a decision needs to know of a channel. */
-export interface ChannelOnAir {
-  locale: string
-  currency: string
-  rates: Record<string, number>
-  timeZone: string
-  /** Platforms by what their events name as source. */
-  platforms: Record<string, string>
-  /** Kinds whose rules on air ask when the viewer was here last. */
-  historyKinds: ReadonlySet<EventKind>
-  boxes: BoxOnAir[]
-  /** How the channel reads aloud. */
-  speech: SpeechSettings
-  media: Record<string, MediaFacts>
-}
-
 /** Keeps what is on air at hand, so that deciding an event asks the database nothing. Forgotten on every change. */
 export class OnAirCache {
   private readonly channels = new KeptPromises<string, ChannelOnAir>()
 
-  constructor(private readonly db: Database) {}
+  /** @param onForget told of what is forgotten here, so that others forget it too */
+  constructor(
+    private readonly db: Database,
+    private readonly onForget: (channelId: string) => void = () => undefined,
+  ) {}
 
   read(channelId: string): Promise<ChannelOnAir> {
     return this.channels.get(channelId, () => this.load(channelId))
   }
 
+  /** Something of what is on air, of files, feeds or settings has changed. */
   forget(channelId: string): void {
-    this.channels.forget(channelId)
+    this.forgetHere(channelId)
+    this.onForget(channelId)
+  }
+
+  /** Another process said so. @param channelId null: of all channels */
+  forgetHere(channelId: string | null): void {
+    if (channelId === null) this.channels.clear()
+    else this.channels.forget(channelId)
   }
 
   private async load(channelId: string): Promise<ChannelOnAir> {

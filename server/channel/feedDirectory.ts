@@ -8,7 +8,11 @@ export type KnownFeed = Pick<FeedRow, 'id' | 'channelId' | 'platform' | 'secret'
 export class FeedDirectory {
   private readonly known = new Map<string, KnownFeed>()
 
-  constructor(private readonly db: Database) {}
+  /** @param onForget told of what is forgotten here, so that others forget it too */
+  constructor(
+    private readonly db: Database,
+    private readonly onForget: (feedId: string) => void = () => undefined,
+  ) {}
 
   /** The feed, or null when there is none. What is not there is asked for again each time. */
   async find(id: string): Promise<KnownFeed | null> {
@@ -21,6 +25,13 @@ export class FeedDirectory {
 
   /** After a feed was linked, unlinked or given another secret. */
   forget(id: string): void {
-    this.known.delete(id)
+    this.forgetHere(id)
+    this.onForget(id)
+  }
+
+  /** Another process said so. @param id null: of all feeds */
+  forgetHere(id: string | null): void {
+    if (id === null) this.known.clear()
+    else this.known.delete(id)
   }
 }

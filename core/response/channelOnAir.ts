@@ -1,0 +1,26 @@
+import type { BoxDocument } from '../composition/box.ts'
+import type { EventKind } from '../events/kinds.ts'
+import type { MediaFacts } from '../score/mediaFacts.ts'
+import type { SpeechSettings } from '../speech/settings.ts'
+
+/** A box as events meet it: the version that is on air, null when there is none. */
+export interface BoxOnAir {
+  boxId: string
+  version: { id: string; document: BoxDocument } | null
+}
+
+/** What responding to an event needs to know of its channel. */
+export interface ChannelOnAir {
+  locale: string
+  currency: string
+  rates: Record<string, number>
+  timeZone: string
+  /** Platforms by what their events name as source. */
+  platforms: Record<string, string>
+  /** Kinds whose rules on air ask when the viewer was here last. */
+  historyKinds: ReadonlySet<EventKind>
+  boxes: BoxOnAir[]
+  /** How the channel reads aloud. */
+  speech: SpeechSettings
+  media: Record<string, MediaFacts>
+}

@@ -1,0 +1,123 @@
+import type { BoxDocument, Variation } from '../composition/box.ts'
+import { decide, type Choice } from '../decisions/decide.ts'
+import type { CanonicalEvent } from '../events/schema.ts'
+import type { Circumstances } from '../rules/circumstances.ts'
+import type { Why } from '../rules/why.ts'
+import type { ResolvedScore } from '../score/resolved.ts'
+import { voicesOf } from '../speech/sayings.ts'
+import type { BoxOnAir, ChannelOnAir } from './channelOnAir.ts'
+import { laneOfBox, type Lane } from './lane.ts'
+import type { Outcome } from './outcome.ts'
+import { scoreFor } from './scoreFor.ts'
+
+/** An event that came, with what is known of its coming. */
+export interface Arrived {
+  event: CanonicalEvent
+  receivedAtMs: number
+  isTest: boolean
+  circumstances: Circumstances
+}
+
+/** What somebody asked for who tests. */
+export interface ResponseWish {
+  /** A test concerns one box; null: all boxes of the channel. */
+  onlyBoxId: string | null
+  /** The case that is to be seen; null: whichever applies. */
+  variationId: string | null
+}
+
+/** An alert to be shown, as it was decided. */
+export interface AlertPlan {
+  versionId: string
+  alertId: string
+  variation: Variation
+  /** As it is before its voices have spoken. */
+  score: ResolvedScore
+  /** It has voices with something to say. */
+  speaks: boolean
+  /** Somebody has to let it be read first. */
+  isAwaiting: boolean
+}
+
+/** What an event causes in a lane, in the order in which lanes are to carry it out. */
+export interface Effect {
+  kind: 'alert'
+  lane: Lane
+  boxId: string
+  /** Why this and nothing else: as one sentence, and as a tree where rules were asked. */
+  decided: string
+  why: Why | null
+  /** Null: nothing is shown. */
+  alert: AlertPlan | null
+  /** What became of it already; null where it is still to be carried out. */
+  settled: { outcome: Outcome; reason: string } | null
+}
+
+const noWish: ResponseWish = { onlyBoxId: null, variationId: null }
+
+/**
+ * What an event causes: the one place that says so, for live events, tests and rehearsals alike. Pure.
+ * @returns one effect for each box, in the order of the boxes
+ */
+export function respond(arrived: Arrived, channel: ChannelOnAir, wish: ResponseWish = noWish): Effect[] {
+  return channel.boxes
+    .filter(({ boxId }) => wish.onlyBoxId === null || boxId === wish.onlyBoxId)
+    .map((box) => alertOf(arrived, channel, box, wish.variationId))
+}
+
+function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted: string | null): Effect {
+  const { event, circumstances } = arrived
+  const { boxId, version } = box
+  const document = version?.document ?? null
+  const { decision, variation } = wantedChoice(decide(event, circumstances, document, channel), document, wanted)
+  const effect = { kind: 'alert' as const, lane: laneOfBox(boxId), boxId, why: decision.why }
+  const nothing = (reason: string, outcome: Outcome): Effect => ({
+    ...effect,
+    decided: reason,
+    alert: null,
+    settled: { outcome, reason },
+  })
+  if (decision.outcome === 'nothing' || !version || !variation) return nothing(decision.reason, 'off')
+  const score = scoreFor(event, arrived.receivedAtMs, version.document, variation, channel)
+  if (!score.ok)
+    return nothing(
+      `The score of “${variation.name}” cannot be played: its anchors do not resolve (${score.error.type}).`,
+      'failed',
+    )
+  const voices = voicesOf(variation.composition, event, channel.locale)
+  const { isOn, approvesMessages } = channel.speech
+  const saysMessage = voices.some(({ sayings }) => sayings.some(({ of }) => of === 'message'))
+  return {
+    ...effect,
+    decided: decision.reason,
+    alert: {
+      versionId: version.id,
+      alertId: decision.alertId,
+      variation,
+      score: score.value,
+      speaks: voices.length > 0,
+      // Whoever tests has written the words themselves.
+      isAwaiting: isOn && approvesMessages && !arrived.isTest && saysMessage,
+    },
+    settled: null,
+  }
+}
+
+/** The case that a test is for; where it is not the one that would be chosen, the reason says so. */
+function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: string | null): Choice {
+  if (wanted === null || choice.variation?.id === wanted) return choice
+  const alert = document?.alerts.find(({ variations }) => variations.some(({ id }) => id === wanted))
+  const variation = alert?.variations.find(({ id }) => id === wanted)
+  if (!alert || !variation) return choice
+  return {
+    decision: {
+      outcome: 'plays',
+      alertId: alert.id,
+      variationId: variation.id,
+      variationName: variation.name,
+      reason: `“${variation.name}” plays because the test asked for it. Without that: ${choice.decision.reason}`,
+      why: choice.decision.why ?? { alertId: alert.id, variations: [], draw: null },
+    },
+    variation,
+  }
+}

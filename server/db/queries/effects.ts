@@ -1,0 +1,10 @@
+import { eq } from 'drizzle-orm'
+import type { Database } from '../handle.ts'
+import { effect } from '../schema.ts'
+
+export type EffectRow = typeof effect.$inferSelect
+
+export async function findEffect(db: Database, id: string): Promise<EffectRow | null> {
+  const [row] = await db.select().from(effect).where(eq(effect.id, id)).limit(1)
+  return row ?? null
+}

@@ -1,0 +1,220 @@
+import { createHash } from 'node:crypto'
+import { getTableColumns, getTableName } from 'drizzle-orm'
+import type { PgColumn, PgTable } from 'drizzle-orm/pg-core'
+import { effect, event, play } from './schema.ts'
+
+/** A function of the database: what is asked in one round trip, with a plan that the session keeps. */
+export interface Routine {
+  /** Ends with a hash of what it does: servers of different versions on one database each have their own. */
+  name: string
+  sql: string
+}
+
+function routine(name: string, define: (name: string) => string): Routine {
+  const hash = createHash('sha256').update(define('')).digest('hex').slice(0, 10)
+  const full = `thundercrest_${name}_${hash}`
+  return { name: full, sql: define(full) }
+}
+
+/** What is written of a table: the properties of its rows, the columns and their types. All of them, whatever is added. */
+function shapeOf(table: PgTable, leftOut: readonly string[] = []) {
+  const columns = Object.entries(getTableColumns(table) as Record<string, PgColumn>).filter(
+    ([property]) => !leftOut.includes(property),
+  )
+  const list = (words: (property: string, column: PgColumn) => string) =>
+    columns.map(([property, column]) => words(property, column)).join(', ')
+  return {
+    name: `"${getTableName(table)}"`,
+    columns: list((_property, column) => `"${column.name}"`),
+    given: list((property) => `given."${property}"`),
+    record: list((property, column) => `"${property}" ${column.getSQLType()}`),
+  }
+}
+
+const events = shapeOf(event, ['seq'])
+const effects = shapeOf(effect)
+const plays = shapeOf(play)
+
+/**
+ * Writes events, what they cause and the feeds' tallies: all of it or nothing, in one round trip. As a plain statement,
+ * planning it took longer than running it. What was seen before is left as it is, with what it caused; so is the second of
+ * two that are the same. Answers the ids of the events that were new. Whoever is to be woken is told with the commit.
+ */
+export const keepDecided = routine(
+  'keep',
+  (name) => `
+create function ${name}(given_events jsonb, given_effects jsonb, given_plays jsonb, given_tallies jsonb, given_wake text)
+returns setof text
+language plpgsql
+as $keep$
+begin
+  if given_wake is not null then
+    perform pg_notify('thundercrest', given_wake);
+  end if;
+  return query
+  with given as (
+    select * from jsonb_to_recordset(given_events) as given(${events.record}, "feedId" text)
+  ), fresh as (
+    insert into ${events.name} (${events.columns}) select ${events.given} from given
+    on conflict (channel_id, source, external_id) do nothing
+    returning event.id
+  ), caused as (
+    insert into ${effects.name} (${effects.columns}) select ${effects.given}
+    from jsonb_to_recordset(given_effects) as given(${effects.record})
+    where given."eventId" in (select fresh.id from fresh)
+  ), played as (
+    insert into ${plays.name} (${plays.columns}) select ${plays.given}
+    from jsonb_to_recordset(given_plays) as given(${plays.record})
+    where given."eventId" in (select fresh.id from fresh)
+  ), counted as (
+    select given."feedId", count(*)::integer as accepted
+    from fresh join given on given."id" = fresh.id
+    group by given."feedId"
+  ), tallied as (
+    update feed set
+      accepted_count = accepted_count + coalesce(counted.accepted, 0),
+      repeated_count = repeated_count + tally."total" - coalesce(counted.accepted, 0),
+      rejected_count = rejected_count + tally."rejected",
+      last_delivery_at = tally."receivedAt",
+      lag_ms = coalesce(tally."lagMs", lag_ms)
+    from jsonb_to_recordset(given_tallies) as tally(
+      "feedId" text, "total" integer, "rejected" integer, "receivedAt" timestamptz, "lagMs" bigint
+    )
+    left join counted on counted."feedId" = tally."feedId"
+    where feed.id = tally."feedId"
+  )
+  select fresh.id from fresh;
+end
+$keep$`,
+)
+
+/**
+ * Writes how far plays are and what became of them, one by one by their keys: as one statement over all of them it read the
+ * whole table wherever the planner knew too little of it. In the order of keys, so that two that write at once cannot block
+ * each other. Only for the owner of the lane: a later owner waits until it is written, and what an earlier one still writes is
+ * refused. Of two outcomes the first stays. Answers whether the lane was still the writer's.
+ */
+export const recordPlays = routine(
+  'record',
+  (name) => `
+create function ${name}(given_records jsonb, given_lane text, given_epoch integer)
+returns boolean
+language plpgsql
+as $record$
+declare
+  given record;
+begin
+  perform 1 from lane where lane.id = given_lane and lane.epoch = given_epoch for share;
+  if not found then
+    return false;
+  end if;
+  for given in
+    select * from jsonb_to_recordset(given_records) as x(
+      "id" text, "state" text, "shownCount" integer, "startedAt" timestamptz, "isStartGone" boolean, "lengthMs" integer,
+      "outcome" text, "reason" text, "outcomeAt" timestamptz
+    )
+    order by x."id"
+  loop
+    update play set
+      state = coalesce(given."state", state),
+      shown_count = coalesce(given."shownCount", shown_count),
+      started_at = case when given."isStartGone" then null else coalesce(given."startedAt", started_at) end,
+      length_ms = coalesce(given."lengthMs", length_ms)
+    where play.id = given."id" and play.state <> 'over';
+    if given."outcome" is not null or given."reason" is not null then
+      update effect set
+        outcome = given."outcome",
+        reason = coalesce(given."reason", reason),
+        outcome_at = given."outcomeAt"
+      where effect.id = given."id" and effect.outcome is null;
+    end if;
+  end loop;
+  return true;
+end
+$record$`,
+)
+
+/**
+ * Says that a node lives, for so long from now on, and answers who else does and which lanes are its own. By the clock of the
+ * database alone: nobody's own is asked.
+ */
+export const renewNode = routine(
+  'renew',
+  (name) => `
+create function ${name}(given_mark jsonb, given_lease integer)
+returns jsonb
+language plpgsql
+as $renew$
+declare
+  mine text := given_mark ->> 'id';
+begin
+  insert into node (id, machine, process, seal, seen_at, lease_until)
+  values (
+    mine, given_mark ->> 'machine', given_mark ->> 'process', given_mark ->> 'seal', clock_timestamp(),
+    clock_timestamp() + given_lease * interval '1 millisecond'
+  )
+  on conflict (id) do update set seen_at = excluded.seen_at, lease_until = excluded.lease_until;
+  return jsonb_build_object(
+    'nodes', (
+      select coalesce(jsonb_agg(jsonb_build_object('id', id, 'machine', machine, 'process', process, 'seal', seal)), '[]'::jsonb)
+      from node where lease_until > clock_timestamp()
+    ),
+    'holds', (
+      select coalesce(jsonb_agg(jsonb_build_object('lane', id, 'epoch', epoch)), '[]'::jsonb) from lane where owner = mine
+    )
+  );
+end
+$renew$`,
+)
+
+/**
+ * Takes free lanes: those without an owner, or whose owner's lease has run out or who is known to be gone. One node claims at a
+ * time. All lanes of a channel go to one node, where another has some of them to that one; of the channels that are free, a
+ * node takes no more than its share, so that several that start together divide them.
+ */
+export const claimLanes = routine(
+  'claim',
+  (name) => `
+create function ${name}(given_node text, given_gone jsonb, given_alone boolean)
+returns table (lane text, epoch integer, channel_id text, left_at timestamptz)
+language plpgsql
+as $claim$
+#variable_conflict use_column
+declare
+  alive text[];
+  share integer;
+begin
+  perform pg_advisory_xact_lock(7410258);
+  select coalesce(array_agg(node.id), '{}') into alive from node
+  where node.lease_until > clock_timestamp() and not given_gone ? node.id and (node.id = given_node or not given_alone);
+  select ceil(count(distinct lane.channel_id)::numeric / greatest(1, cardinality(alive))) into share from lane
+  where lane.owner is null or lane.owner <> all (alive);
+  return query
+  with free as (
+    select lane.id, lane.channel_id, case when lane.owner is null then lane.left_at else node.seen_at end as left_at
+    from lane
+      join box on 'box:' || box.id = lane.id and box.put_away_at is null
+      left join node on node.id = lane.owner
+    where (lane.owner is null or lane.owner <> all (alive))
+      and not exists (
+        select 1 from lane as other
+        where other.channel_id = lane.channel_id and other.owner = any (alive) and other.owner <> given_node
+      )
+  ), chosen as (
+    select distinct free.channel_id from free
+    order by free.channel_id limit share
+  ), taken as (
+    update lane set owner = given_node, epoch = lane.epoch + 1, left_at = null
+    from free
+    where lane.id = free.id and (
+      free.channel_id in (select chosen.channel_id from chosen)
+      or exists (select 1 from lane as own where own.channel_id = free.channel_id and own.owner = given_node)
+    )
+    returning lane.id, lane.epoch, lane.channel_id, free.left_at
+  )
+  select taken.id, taken.epoch, taken.channel_id, taken.left_at from taken;
+end
+$claim$`,
+)
+
+export const routines: readonly Routine[] = [keepDecided, recordPlays, renewNode, claimLanes]

@@ -1,0 +1,227 @@
+import { boxOfLane } from '../../core/response/lane.ts'
+import type { Claimed, NodeMark, Renewed } from '../db/queries/nodes.ts'
+import type { LaneHold } from '../db/queries/playRecords.ts'
+import { Turns } from '../system/turns.ts'
+
+/** The table of nodes and lanes, wherever it lies. */
+export interface LaneRegister {
+  renew(leaseMs: number): Promise<Renewed>
+  claim(gone: readonly string[]): Promise<Claimed[]>
+  /** Null: all that are this node's. */
+  release(boxIds: readonly string[] | null): Promise<void>
+  owners(): Promise<Map<string, string>>
+  /** This node is gone for good. */
+  leave(): Promise<void>
+}
+
+export interface LanesDependencies {
+  mark: NodeMark
+  register: LaneRegister
+  /** No other process can be on the database: nothing runs out. */
+  isAlone: boolean
+  /** The steady clock. */
+  steadyMs: () => number
+  isGone: (mark: NodeMark) => boolean
+  /** These are this node's from now on. */
+  onTaken: (claimed: readonly Claimed[]) => Promise<void>
+  /** It is another's by now. */
+  onLost: (boxId: string) => void
+  /** Whether lanes are surely this node's has changed. */
+  onSure: (isSure: boolean) => void
+  /** Who else is there. */
+  onNodes: (nodeIds: ReadonlySet<string>) => void
+  /** Something went wrong; it is tried again. */
+  onError: (error: unknown) => void
+}
+
+/** What a node promises to be alive for: short where another can take over, long where there is none. */
+const leaseMs = 3_000
+const leaseAloneMs = 15_000
+/** Of a lease so much is counted on: clocks of two machines do not go alike to the last tick. */
+const countedOn = 0.95
+const renewEveryMs = 700
+const renewAloneEveryMs = 5_000
+const answersWithinMs = 2_000
+
+/**
+ * Knows which lanes this node carries out. It says again and again that it lives; lanes of nodes that have not said so for the
+ * time of a lease, or whose process is gone, are taken over. A node that cannot renew its lease counts its lanes as doubtful
+ * before anybody else can take them: no two ever carry out one lane.
+ */
+export class Lanes {
+  private readonly held = new Map<string, LaneHold>()
+  private readonly owners = new Map<string, string>()
+  private nodes: ReadonlySet<string> = new Set()
+  private sureUntilMs = -Infinity
+  private wasSure = false
+  private timer: ReturnType<typeof setTimeout> | null = null
+  private doubt: ReturnType<typeof setTimeout> | null = null
+  private isClosed = false
+  private readonly turns = new Turns()
+
+  constructor(private readonly deps: LanesDependencies) {
+    this.nodes = new Set([deps.mark.id])
+  }
+
+  get nodeId(): string {
+    return this.deps.mark.id
+  }
+
+  /** Whether others share the database just now. */
+  get hasOthers(): boolean {
+    return this.nodes.size > 1
+  }
+
+  others(): string[] {
+    return [...this.nodes].filter((id) => id !== this.nodeId)
+  }
+
+  /** Whether nobody else can have taken this node's lanes. */
+  get isSure(): boolean {
+    return this.deps.isAlone || this.deps.steadyMs() < this.sureUntilMs
+  }
+
+  holdOf(boxId: string): LaneHold | null {
+    return this.held.get(boxId) ?? null
+  }
+
+  /** Who carries out a box; null: nobody, as far as is known. */
+  ownerOf(boxId: string): string | null {
+    if (this.held.has(boxId)) return this.nodeId
+    const owner = this.owners.get(boxId)
+    return owner !== undefined && owner !== this.nodeId ? owner : null
+  }
+
+  /** Says that this node lives, takes what is free and goes on so. @throws where the database does not answer */
+  async start(): Promise<void> {
+    await this.lookNow()
+    this.plan()
+  }
+
+  /** Looks now whether something is free. Resolves when what was taken is carried out. */
+  async lookNow(): Promise<void> {
+    await (await this.turns.take(() => this.look())).opened
+  }
+
+  /** Another says that these are its own. */
+  heardTaken(boxIds: readonly string[], by: string): void {
+    for (const boxId of boxIds) {
+      this.owners.set(boxId, by)
+      if (this.held.has(boxId)) void this.lookNow().catch(this.deps.onError)
+    }
+  }
+
+  /** Asks anew who carries out what. */
+  async askOwners(): Promise<void> {
+    const owners = await this.deps.register.owners()
+    this.owners.clear()
+    for (const [boxId, owner] of owners) this.owners.set(boxId, owner)
+  }
+
+  /** Lets go of a lane that this node does not carry out, or that nobody is to carry out any more. */
+  async letGo(boxId: string): Promise<void> {
+    this.held.delete(boxId)
+    await this.deps.register.release([boxId])
+  }
+
+  /** Says that a lane is another's: a write was refused. */
+  lost(boxId: string): void {
+    if (!this.held.delete(boxId)) return
+    this.deps.onLost(boxId)
+  }
+
+  /** Stops looking. What is this node's stays so until `leave`. */
+  stop(): void {
+    this.isClosed = true
+    if (this.timer) clearTimeout(this.timer)
+    if (this.doubt) clearTimeout(this.doubt)
+  }
+
+  /** Lets all lanes go: whoever looks next takes them. Everything has to be written by then. */
+  async leave(): Promise<void> {
+    await this.turns.settled()
+    await this.deps.register.release(null)
+    await this.deps.register.leave()
+  }
+
+  private plan(): void {
+    if (this.isClosed) return
+    this.timer = setTimeout(
+      () => {
+        // What was taken may take long to be taken up: the next look does not wait for that.
+        void this.turns
+          .take(() => this.look())
+          .then(({ opened }) => void opened.catch(this.deps.onError), this.deps.onError)
+          .then(() => this.plan())
+      },
+      this.deps.isAlone ? renewAloneEveryMs : renewEveryMs,
+    )
+    this.timer.unref()
+  }
+
+  private async look(): Promise<{ opened: Promise<void> }> {
+    const { deps } = this
+    const sentMs = deps.steadyMs()
+    const promisedMs = this.hasOthers ? leaseMs : leaseAloneMs
+    const sureUntilMs = sentMs + promisedMs * countedOn
+    // A promise that is shorter than the last counts from when it is sent: whether it arrives is not known before.
+    this.sureUntilMs = Math.min(this.sureUntilMs, sureUntilMs)
+    const { nodes, holds } = await inTime(deps.register.renew(promisedMs))
+    this.sureUntilMs = sureUntilMs
+    const gone = nodes.filter((mark) => mark.id !== this.nodeId && deps.isGone(mark)).map(({ id }) => id)
+    const strange = this.compare(holds)
+    this.noteSure()
+    this.noteNodes(new Set(nodes.map(({ id }) => id).filter((id) => !gone.includes(id))))
+    if (this.isClosed) return { opened: Promise.resolve() }
+    if (strange.length > 0) await inTime(deps.register.release(strange))
+    const claimed = await inTime(deps.register.claim(gone))
+    for (const { boxId, hold } of claimed) {
+      this.held.set(boxId, hold)
+      this.owners.set(boxId, this.nodeId)
+    }
+    return { opened: claimed.length > 0 ? deps.onTaken(claimed) : Promise.resolve() }
+  }
+
+  /**
+   * What the register says is not this node's any more is given up.
+   * @returns boxes that are this node's without its knowing: the answer to its claim was lost
+   */
+  private compare(holds: readonly LaneHold[]): string[] {
+    const known = new Map(holds.map(({ lane, epoch }) => [lane, epoch]))
+    for (const [boxId, { lane, epoch }] of this.held) if (known.get(lane) !== epoch) this.lost(boxId)
+    return holds.flatMap(({ lane }) => {
+      const boxId = boxOfLane(lane)
+      return boxId !== null && !this.held.has(boxId) ? [boxId] : []
+    })
+  }
+
+  private noteSure(): void {
+    const { isSure } = this
+    if (this.doubt) clearTimeout(this.doubt)
+    if (!this.deps.isAlone && isSure) {
+      this.doubt = setTimeout(() => this.noteSure(), this.sureUntilMs - this.deps.steadyMs() + 1)
+      this.doubt.unref()
+    }
+    if (isSure === this.wasSure) return
+    this.wasSure = isSure
+    this.deps.onSure(isSure)
+  }
+
+  private noteNodes(nodes: ReadonlySet<string>): void {
+    const isSame = nodes.size === this.nodes.size && [...nodes].every((id) => this.nodes.has(id))
+    this.nodes = nodes
+    if (!isSame) this.deps.onNodes(nodes)
+  }
+}
+
+/** @throws where it takes so long that the next look should not wait for it */
+function inTime<T>(work: Promise<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<never>((_resolve, reject) => {
+    timer = setTimeout(
+      () => reject(Object.assign(new Error('The database did not answer in time'), { code: 'ETIMEDOUT' })),
+      answersWithinMs,
+    )
+  })
+  return Promise.race([work, late]).finally(() => clearTimeout(timer))
+}

@@ -1,0 +1,39 @@
+import type { QueueInput } from '../../core/queue/state.ts'
+import type { ToSource } from '../../contract/sourceMessages.ts'
+import type { LaneView } from '../queue/laneView.ts'
+import type { BoxAct } from '../queue/boxAct.ts'
+import type { ConnectedView, KnownSource } from '../realtime/sourceRooms.ts'
+
+/** What the processes that share a database say to each other. Each may be lost: see `Bus`. */
+export type BusMessage =
+  /** Plays were written for lanes that somebody else carries out. Null: more than fit into a message. */
+  | { type: 'wake'; plays: { boxId: string; playId: string }[] | null }
+  /** The sender carries these lanes out from now on. */
+  | { type: 'taken'; boxIds: string[] }
+  /** The sender stops: its lanes are free. */
+  | { type: 'left' }
+  /** Of boxes that the receiver carries out, all sources that are connected to the sender. */
+  | { type: 'roster'; boxes: { boxId: string; sources: KnownSource[] }[] }
+  /** What a source of the sender's said. */
+  | { type: 'input'; boxId: string; input: QueueInput }
+  /** Something for sources of the receiver's. */
+  | { type: 'toSources'; boxId: string; sourceIds: string[]; message: ToSource }
+  /** Sources of a box, wherever they are connected, are to go. */
+  | { type: 'closeBox'; boxId: string; code: number; reason: string }
+  /** Something to be done in a lane by its owner, who answers under the same number. */
+  | { type: 'ask'; number: number; boxId: string; act: BoxAct }
+  | { type: 'answer'; number: number; value: unknown }
+  /** What is kept at hand of a channel, or of a feed, is not true any more. */
+  | { type: 'forget'; channelId: string | null; feedId: string | null }
+  /** Something of a channel's media has changed. */
+  | { type: 'library'; channelId: string }
+  /** Screens of a channel show something else now. */
+  | { type: 'changed'; channelId: string }
+  /** The sender has screens open of these channels, for a while. */
+  | { type: 'watch'; channelIds: string[] }
+  /** How the line of a box stands. */
+  | { type: 'lane'; channelId: string; view: LaneView }
+  /** The sources of a box that are connected to the sender. */
+  | { type: 'sources'; channelId: string; boxId: string; sources: ConnectedView[] }
+  /** Somebody signed out. */
+  | { type: 'sessionEnded'; sessionId: string }

@@ -1,0 +1,16 @@
+/** Who said that something is not read, or why nobody did. */
+export type Said = { by: string } | { reason: string }
+
+/** Something that a person wants done in the line of a box; carried out by whoever carries out its lane. */
+export type BoxAct =
+  | { do: 'skip'; playId: string; reason: string }
+  | { do: 'hold'; isHeld: boolean }
+  | { do: 'voice'; playId: string; isRead: boolean; said: Said }
+  /** Voices of the channel were switched off or on. */
+  | { do: 'switchVoices'; isOn: boolean; by: string }
+  /** The box was put away: what plays stops, what waits is let go. */
+  | { do: 'putAway' }
+  /** What sources are given to show of a play. */
+  | { do: 'show'; playId: string }
+  /** How many sources show the box. */
+  | { do: 'countSources' }

@@ -1,0 +1,101 @@
+import type { QueueInput, Ticket } from '../../core/queue/state.ts'
+import type { EarnedPlay } from '../ingest/decideEvents.ts'
+import type { Bus } from '../lanes/bus.ts'
+import type { Lanes } from '../lanes/lanes.ts'
+import { problemError } from '../system/problemError.ts'
+import type { BoxAct } from './boxAct.ts'
+import type { BoxQueues } from './boxQueues.ts'
+
+interface LinesDependencies {
+  bus: Bus
+  lanes: Lanes
+  queues: BoxQueues
+  steadyMs: () => number
+}
+
+const answersWithinMs = 2_500
+/** A lane that changes hands is somebody's again within this. */
+const patienceMs = 6_000
+const againAfterMs = 250
+
+/** The lines of all boxes, whichever process carries them out: here it is not to be seen. */
+export class Lines {
+  private readonly asked = new Map<number, (value: unknown) => void>()
+  private count = 0
+
+  constructor(private readonly deps: LinesDependencies) {}
+
+  /** Something for the line of a box. Where nobody carries it out just now it is lost: whoever does next asks for all that counts. */
+  input(boxId: string, input: QueueInput): void {
+    const { bus, lanes, queues } = this.deps
+    if (queues.find(boxId)) return queues.input(boxId, input)
+    const owner = lanes.ownerOf(boxId)
+    if (owner !== null && owner !== lanes.nodeId) bus.send(owner, { type: 'input', boxId, input })
+  }
+
+  /** What is to be said with the commit of these plays, so that those who carry out their lanes take them up; null: nothing. */
+  wakeWith(plays: readonly EarnedPlay[]): string | null {
+    const { bus, lanes, queues } = this.deps
+    if (!lanes.hasOthers) return null
+    const others = plays.filter(({ boxId }) => !queues.find(boxId))
+    if (others.length === 0) return null
+    const named = others.map(({ boxId, ticket: { playId } }) => ({ boxId, playId }))
+    return bus.inStatement({ type: 'wake', plays: named }) ?? bus.inStatement({ type: 'wake', plays: null })
+  }
+
+  /** Puts plays into their lines; they must be durable already, and others woken with them. */
+  enqueue(plays: readonly EarnedPlay[]): void {
+    const { bus, lanes, queues } = this.deps
+    queues.enqueue(plays)
+    // A lane that went to another in this moment: nobody was woken for it.
+    const lost = plays.filter(({ boxId }) => !queues.find(boxId) && lanes.holdOf(boxId))
+    if (lost.length > 0) bus.publish({ type: 'wake', plays: null })
+  }
+
+  /** Puts a play that somebody asked for once more, and that is durable, into its line. */
+  add(boxId: string, ticket: Ticket, speaks: boolean): void {
+    const { bus, queues } = this.deps
+    if (!queues.find(boxId)) return bus.publish({ type: 'wake', plays: [{ boxId, playId: ticket.playId }] })
+    queues.add(boxId, ticket)
+    if (speaks) queues.speakAhead(boxId, ticket.playId)
+  }
+
+  /**
+   * Has something done in the line of a box by whoever carries it out.
+   * @throws 503 where nobody does so for several seconds
+   */
+  async act(boxId: string, act: BoxAct): Promise<unknown> {
+    const { lanes, queues, steadyMs } = this.deps
+    for (const untilMs = steadyMs() + patienceMs; ;) {
+      if (queues.find(boxId)) return queues.act(boxId, act)
+      const owner = lanes.ownerOf(boxId)
+      const answer = owner === null || owner === lanes.nodeId ? null : await this.ask(owner, boxId, act)
+      if (answer) return answer.value
+      if (steadyMs() > untilMs)
+        throw problemError(503, 'Nobody carries out the line of this box at the moment. Try again in a few seconds.')
+      await new Promise((resolve) => setTimeout(resolve, againAfterMs))
+      await lanes.askOwners()
+    }
+  }
+
+  /** An answer to something that was asked. */
+  heardAnswer(number: number, value: unknown): void {
+    this.asked.get(number)?.(value)
+  }
+
+  /** @returns null where no answer came in time, or the other does not carry it out any more */
+  private async ask(nodeId: string, boxId: string, act: BoxAct): Promise<{ value: unknown } | null> {
+    const number = this.count++
+    let timer: ReturnType<typeof setTimeout> | undefined
+    try {
+      return await new Promise<{ value: unknown } | null>((resolve) => {
+        timer = setTimeout(resolve, answersWithinMs, null)
+        this.asked.set(number, (answer) => resolve(answer as { value: unknown } | null))
+        this.deps.bus.send(nodeId, { type: 'ask', number, boxId, act })
+      })
+    } finally {
+      clearTimeout(timer)
+      this.asked.delete(number)
+    }
+  }
+}
