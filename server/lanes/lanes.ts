@@ -100,7 +100,9 @@ export class Lanes {
 
   /** Looks now whether something is free. Resolves when what was taken is carried out. */
   async lookNow(): Promise<void> {
-    await (await this.turns.take(() => this.look())).opened
+    await (
+      await this.turns.take(() => this.look())
+    ).opened
   }
 
   /** Another says that these are its own. */

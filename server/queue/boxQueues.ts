@@ -258,12 +258,7 @@ export class BoxQueues {
    * @param said who said so, or why nobody did
    * @returns whether that was done, there is no such play in the box, or it is over
    */
-  async setVoice(
-    boxId: string,
-    playId: string,
-    isRead: boolean,
-    said: Said,
-  ): Promise<'done' | 'unknown' | 'over'> {
+  async setVoice(boxId: string, playId: string, isRead: boolean, said: Said): Promise<'done' | 'unknown' | 'over'> {
     const runtime = this.find(boxId)
     if (!runtime) return 'unknown'
     const isCurrent = () => runtime.state.current?.ticket.playId === playId

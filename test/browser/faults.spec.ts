@@ -9,7 +9,11 @@ for (const scenario of scenarios)
     if ((kind === 'server' && !hasPostgres) || scenario.isPossible?.() === false) continue
     test(`${scenario.name}, ${kind}: nothing that was acknowledged is lost, nothing is shown twice or late`, async () => {
       test.slow()
-      const { sent, acknowledged, kept, twice, missing, late, open, leaks, notes } = await runScenario(scenario, kind, false)
+      const { sent, acknowledged, kept, twice, missing, late, open, leaks, notes } = await runScenario(
+        scenario,
+        kind,
+        false,
+      )
       expect({ acknowledged, kept, twice, missing, late, open, leaks }, notes.join('; ')).toEqual({
         acknowledged: sent,
         kept: sent,

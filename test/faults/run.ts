@@ -6,7 +6,13 @@ const isLong = process.argv.includes('--long')
 const only = process.argv.find((argument) => argument.startsWith('--only='))?.slice(7) ?? ''
 const columns = ['sent', 'acknowledged', 'kept', 'shown', 'twice', 'missing', 'late', 'open', 'leaks'] as const
 const isFine = ({ sent, acknowledged, kept, twice, missing, late, open, leaks }: FaultReport) =>
-  acknowledged === sent && kept === acknowledged && twice === 0 && missing === 0 && late === 0 && open === 0 && leaks === 0
+  acknowledged === sent &&
+  kept === acknowledged &&
+  twice === 0 &&
+  missing === 0 &&
+  late === 0 &&
+  open === 0 &&
+  leaks === 0
 
 let failed = 0
 process.stdout.write(`${''.padEnd(46)}${columns.map((column) => column.padStart(13)).join('')}\n`)

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import pg from 'pg'
+import { ownerOf } from '../arrange/owners.ts'
 import { startPostgres } from '../arrange/postgres.ts'
 import { TestServer } from '../arrange/server.ts'
 import { FaultSource } from './faultSource.ts'
@@ -362,7 +362,12 @@ export async function runScenario(scenario: Scenario, kind: DatabaseKind, isLong
     }
     const ids = new Set((await ours()).keys())
     const all = () => sources.flatMap(({ shown }) => shown)
-    const shownIds = () => new Set(all().map(({ eventId }) => eventId).filter((id) => ids.has(id)))
+    const shownIds = () =>
+      new Set(
+        all()
+          .map(({ eventId }) => eventId)
+          .filter((id) => ids.has(id)),
+      )
     // A play lasts as long as it takes to say so, and the gap behind it.
     await until(() => shownIds().size >= ids.size, scenario.isOver ? 4_000 : 8_000 + ids.size * 900)
     const isOpen = ({ outcomes }: Kept) => outcomes.find((each) => each.boxId === boxId)?.outcome === null
@@ -396,18 +401,6 @@ export async function runScenario(scenario: Scenario, kind: DatabaseKind, isLong
     await postgres?.stop()
     if (scenario.folder) spawnSync('umount', [scenario.folder()])
   }
-}
-
-/** The process that carries out a box, as the database knows it. */
-async function ownerOf(url: string, boxId: string): Promise<string> {
-  const client = new pg.Client({ connectionString: url })
-  await client.connect()
-  const { rows } = await client.query<{ process: string }>(
-    'select node.process from lane join node on node.id = lane.owner where lane.id = $1',
-    [`box:${boxId}`],
-  )
-  await client.end()
-  return rows[0]?.process.split(' ')[0] ?? ''
 }
 
 /** Whatever a log must not hold, counted in what was printed. */

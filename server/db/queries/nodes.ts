@@ -65,9 +65,7 @@ export async function claim(
 /** Lets lanes go: whoever comes first takes them. */
 export async function release(db: Database, nodeId: string, lanes: readonly Lane[] | null): Promise<void> {
   const some = lanes ? sql`and id in (select jsonb_array_elements_text(${JSON.stringify(lanes)}::jsonb))` : sql``
-  await db.execute(
-    sql`update lane set owner = null, left_at = clock_timestamp() where owner = ${nodeId} ${some}`,
-  )
+  await db.execute(sql`update lane set owner = null, left_at = clock_timestamp() where owner = ${nodeId} ${some}`)
 }
 
 /** Says that a node is gone. Its lanes have to be released before. */

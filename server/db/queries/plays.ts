@@ -7,7 +7,8 @@ import type { EffectRow } from './effects.ts'
 
 export type PlayRow = typeof play.$inferSelect
 /** A play with its event, and what became of it. */
-export type PlayWithEvent = PlayRow & Pick<EffectRow, 'outcome' | 'reason' | 'outcomeAt'> & { event: typeof event.$inferSelect }
+export type PlayWithEvent = PlayRow &
+  Pick<EffectRow, 'outcome' | 'reason' | 'outcomeAt'> & { event: typeof event.$inferSelect }
 
 /** Word for word as the indexes have it: of anything else a kept plan could not know that they apply. */
 const isOpen = sql`${play.state} <> 'over'`

@@ -28,7 +28,8 @@ export default defineWebSocketHandler({
     if (services.rooms.countIn(box.id) + (opening.get(box.id) ?? 0) >= sourcesPerBoxMax)
       return new Response('Too many sources.', { status: 503 })
     const context = (request as { context?: SourceContext }).context
-    if (context) Object.assign(context, { boxId: box.id, channelId: box.channelId, token, services } satisfies SourceContext)
+    if (context)
+      Object.assign(context, { boxId: box.id, channelId: box.channelId, token, services } satisfies SourceContext)
     return undefined
   },
   open(peer) {
