@@ -1,9 +1,8 @@
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core'
 import type { Bus } from '../lanes/bus.ts'
-import type * as schema from './schema.ts'
 
 /** The database as every query sees it, whichever engine is behind it. A transaction is one too. */
-export type Database = PgDatabase<PgQueryResultHKT, typeof schema>
+export type Database = PgDatabase<PgQueryResultHKT>
 
 /** An open database. */
 export interface DatabaseHandle {

@@ -5,7 +5,6 @@ import { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
 import { silentBus } from '../lanes/bus.ts'
 import type { DatabaseHandle } from './handle.ts'
-import * as schema from './schema.ts'
 
 /**
  * How the engine is set up where it shares a machine with a game and an encoder, and is asked by one program only. Plans
@@ -40,7 +39,7 @@ export async function openEmbedded(folder: string, template: string | null): Pro
   const engine = await PGlite.create({ dataDir: folder, postgresqlconf: settings })
   return {
     kind: 'embedded',
-    db: drizzle(engine, { schema }),
+    db: drizzle(engine),
     execute: async (sql) => void (await engine.exec(sql)),
     freeBytes: () =>
       statfs(folder).then(

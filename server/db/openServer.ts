@@ -2,7 +2,6 @@ import { drizzle } from 'drizzle-orm/node-postgres'
 import pg from 'pg'
 import type { DatabaseHandle } from './handle.ts'
 import { PostgresBus } from './postgresBus.ts'
-import * as schema from './schema.ts'
 
 /** Connects to a PostgreSQL server. @throws when it cannot be reached: a start without a database is no start. */
 export async function openServer(url: string, connections = 8): Promise<DatabaseHandle> {
@@ -19,7 +18,7 @@ export async function openServer(url: string, connections = 8): Promise<Database
   await pool.query('select 1')
   return {
     kind: 'server',
-    db: drizzle(pool, { schema }),
+    db: drizzle(pool),
     execute: async (sql) => void (await pool.query(sql)),
     freeBytes: () => Promise.resolve(null),
     openBus: (nodeId) => PostgresBus.open(url, nodeId),

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { getTableColumns, getTableName } from 'drizzle-orm'
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core'
-import { effect, event, play } from './schema.ts'
+import { effect, event, play } from './liveSchema.ts'
 
 /** A function of the database: what is asked in one round trip, with a plan that the session keeps. */
 export interface Routine {

@@ -57,6 +57,7 @@ export class Lanes {
   private timer: ReturnType<typeof setTimeout> | null = null
   private doubt: ReturnType<typeof setTimeout> | null = null
   private isClosed = false
+  private hasLooked = false
   private readonly turns = new Turns()
 
   constructor(private readonly deps: LanesDependencies) {
@@ -170,6 +171,8 @@ export class Lanes {
     this.sureUntilMs = Math.min(this.sureUntilMs, sureUntilMs)
     const { nodes, holds } = await inTime(deps.register.renew(promisedMs))
     this.sureUntilMs = sureUntilMs
+    if (!this.hasLooked) this.refuseStrangers(nodes)
+    this.hasLooked = true
     const gone = nodes.filter((mark) => mark.id !== this.nodeId && deps.isGone(mark)).map(({ id }) => id)
     const strange = this.compare(holds)
     this.noteSure()
@@ -182,6 +185,14 @@ export class Lanes {
       this.owners.set(boxId, this.nodeId)
     }
     return { opened: claimed.length > 0 ? deps.onTaken(claimed) : Promise.resolve() }
+  }
+
+  /** @throws where another process seals addresses in another way: what one gives out the other would refuse */
+  private refuseStrangers(nodes: readonly NodeMark[]): void {
+    if (nodes.every(({ seal }) => seal === this.deps.mark.seal)) return
+    throw new Error(
+      'Thundercrest cannot start: another process on this database has another secret. Give all of them the same data folder, or the same THUNDERCREST_SECRET.',
+    )
   }
 
   /**

@@ -140,7 +140,7 @@ export class Neighbours {
   }
 
   private hear(message: BusMessage, from: string): void {
-    const { bus, lanes, lines, queues, rooms } = this.deps
+    const { lanes, lines, queues, rooms } = this.deps
     switch (message.type) {
       case 'wake':
         return this.wake(message.plays)

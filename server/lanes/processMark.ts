@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { readFileSync, readlinkSync } from 'node:fs'
 import { hostname } from 'node:os'
 import type { NodeMark } from '../db/queries/nodes.ts'
@@ -38,4 +39,9 @@ export function isGone(mark: NodeMark, own: NodeMark): boolean {
   if (mark.machine !== own.machine || mark.machine.startsWith('somewhere')) return false
   const [pid = '', began = ''] = mark.process.split(' ')
   return beginOf(pid) !== began
+}
+
+/** Of a secret so much that two processes can tell whether theirs is the same, and nobody what it is. */
+export function sealOf(secret: string): string {
+  return createHash('sha256').update(`seal ${secret}`).digest('base64url').slice(0, 16)
 }

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto'
 import type { Database } from '../db/handle.ts'
 import { findAnyBox } from '../db/queries/boxes.ts'
 import type { Claimed } from '../db/queries/nodes.ts'
@@ -31,9 +30,4 @@ export class TakeLanes {
       }
     }
   }
-}
-
-/** Of a secret so much that two processes can tell whether theirs is the same, and nobody what it is. */
-export function sealOf(secret: string): string {
-  return createHash('sha256').update(`seal ${secret}`).digest('base64url').slice(0, 16)
 }

@@ -8,7 +8,8 @@ import type { ShippedShelf } from '../media/readyShelf.ts'
 import { readConfig } from '../system/config.ts'
 import { createLogger } from '../system/logger.ts'
 import { findProcess } from '../system/processEntry.ts'
-import { provideServices, startServices, type Services } from '../system/services.ts'
+import { provideServices, type Services } from '../system/services.ts'
+import { startServices } from '../system/startServices.ts'
 
 /** Starts everything that lives as long as the server, and ends it in order. */
 export default defineNitroPlugin((nitro) => {

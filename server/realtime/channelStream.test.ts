@@ -11,7 +11,7 @@ describe('ChannelStream', () => {
 
   it('gathers a burst of changes into one reading for all who listen', async () => {
     const read = vi.fn(async () => live)
-    const stream = new ChannelStream(read, () => undefined)
+    const stream = new ChannelStream({ read, onError: () => undefined })
     const heard = [screen(), screen()]
     heard.forEach((each) => stream.listen('channel', each))
     for (let count = 0; count < 100; count++) stream.changed('channel')
@@ -22,7 +22,7 @@ describe('ChannelStream', () => {
 
   it('reads nothing when nobody listens, or nobody any more', async () => {
     const read = vi.fn(async () => live)
-    const stream = new ChannelStream(read, () => undefined)
+    const stream = new ChannelStream({ read, onError: () => undefined })
     stream.changed('channel')
     stream.listen('channel', screen())()
     await vi.advanceTimersByTimeAsync(500)
@@ -45,10 +45,7 @@ describe('ChannelStream', () => {
   })
 
   it('ends the screens of a session that is over, and no others', () => {
-    const stream = new ChannelStream(
-      async () => live,
-      () => undefined,
-    )
+    const stream = new ChannelStream({ read: async () => live, onError: () => undefined })
     const [gone, here] = [screen('a'), screen('b')]
     stream.listen('channel', gone)
     stream.listen('channel', here)

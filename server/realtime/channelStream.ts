@@ -10,6 +10,15 @@ export interface Screen {
   sessionId: string
 }
 
+interface ChannelStreamOptions {
+  read: (channelId: string) => Promise<ChannelLive>
+  onError: (error: unknown) => void
+  /** A channel's first screen is open. */
+  onWatched?: (channelId: string) => void
+  /** Something has changed that screens of other processes show, too. */
+  onChanged?: (channelId: string) => void
+}
+
 const atMostEveryMs = 120
 /** Reading takes no more than this part of the time: where it takes long, screens are told less often. */
 const readingMostRatio = 0.15
@@ -24,12 +33,7 @@ export class ChannelStream {
   /** How long reading took last. */
   private readonly tookMs = new Map<string, number>()
 
-  constructor(
-    private readonly read: (channelId: string) => Promise<ChannelLive>,
-    private readonly onError: (error: unknown) => void,
-    /** A channel's first screen is open. */
-    private readonly onWatched: (channelId: string) => void = () => undefined,
-  ) {}
+  constructor(private readonly options: ChannelStreamOptions) {}
 
   /** The channels of which screens are open. */
   watched(): string[] {
@@ -41,15 +45,22 @@ export class ChannelStream {
     const set = this.screens.get(channelId) ?? new Set<Screen>()
     this.screens.set(channelId, set)
     set.add(screen)
-    if (set.size === 1) this.onWatched(channelId)
-    this.changed(channelId)
+    if (set.size === 1) this.options.onWatched?.(channelId)
+    this.changedHere(channelId)
     return () => {
       set.delete(screen)
       if (set.size === 0 && this.screens.get(channelId) === set) this.screens.delete(channelId)
     }
   }
 
+  /** Something of a channel has changed: screens here and elsewhere read it anew. */
   changed(channelId: string): void {
+    this.changedHere(channelId)
+    this.options.onChanged?.(channelId)
+  }
+
+  /** The same, for screens of this process alone. */
+  changedHere(channelId: string): void {
     if (!this.screens.has(channelId) || this.planned.has(channelId)) return
     this.planned.set(
       channelId,
@@ -65,7 +76,7 @@ export class ChannelStream {
 
   /** Something changed that concerns everybody. */
   changedEverywhere(): void {
-    for (const channelId of this.screens.keys()) this.changed(channelId)
+    for (const channelId of this.screens.keys()) this.changedHere(channelId)
   }
 
   /** Whoever signed out there is told nothing more, in this moment. */
@@ -84,11 +95,11 @@ export class ChannelStream {
   private async tell(channelId: string): Promise<void> {
     const startedMs = performance.now()
     try {
-      const live = JSON.stringify(await this.read(channelId))
+      const live = JSON.stringify(await this.options.read(channelId))
       this.tookMs.set(channelId, performance.now() - startedMs)
       for (const screen of [...(this.screens.get(channelId) ?? [])]) screen.tell(live)
     } catch (error) {
-      this.onError(error)
+      this.options.onError(error)
     }
   }
 }

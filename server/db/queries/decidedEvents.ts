@@ -1,7 +1,7 @@
 import { inArray, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { keepDecided } from '../routines.ts'
-import { event, type play } from '../schema.ts'
+import { event, type play } from '../liveSchema.ts'
 import type { EffectRow } from './effects.ts'
 
 type EventRow = Omit<typeof event.$inferSelect, 'seq'>

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
-import { effect } from '../schema.ts'
+import { effect } from '../liveSchema.ts'
 
 export type EffectRow = typeof effect.$inferSelect
 

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, inArray, lt } from 'drizzle-orm'
 import { boxOfLane, laneOfBox } from '../../../core/response/lane.ts'
 import type { Database } from '../handle.ts'
-import { effect, event, play } from '../schema.ts'
+import { effect, event, play } from '../liveSchema.ts'
 import type { EffectRow } from './effects.ts'
 
 export type EventRow = typeof event.$inferSelect

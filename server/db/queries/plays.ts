@@ -2,7 +2,7 @@ import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
 import type { PlaySpeech } from '../../../contract/speech.ts'
 import type { Database } from '../handle.ts'
 import { laneOfBox } from '../../../core/response/lane.ts'
-import { effect, event, play } from '../schema.ts'
+import { effect, event, play } from '../liveSchema.ts'
 import type { EffectRow } from './effects.ts'
 
 export type PlayRow = typeof play.$inferSelect

@@ -1,7 +1,7 @@
 import { and, desc, eq, gt, isNotNull, sql } from 'drizzle-orm'
 import type { Reading } from '../../../core/speech/limitReason.ts'
 import type { Database } from '../handle.ts'
-import { event, play } from '../schema.ts'
+import { event, play } from '../liveSchema.ts'
 
 /**
  * What viewers wrote that was read aloud since a moment, oldest first; of more than `limit` the newest. Tests do not

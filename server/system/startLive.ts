@@ -1,0 +1,140 @@
+import type { Logger } from 'pino'
+import type { ChannelLive } from '../../contract/channelLive.ts'
+import type { PlayToShow } from '../../contract/sourceMessages.ts'
+import type { OnAirCache } from '../channel/onAir.ts'
+import type { DatabaseHandle } from '../db/handle.ts'
+import type { NodeMark } from '../db/queries/nodes.ts'
+import type { DatabaseTrouble } from '../db/trouble.ts'
+import type { Bus } from '../lanes/bus.ts'
+import { laneRegister } from '../lanes/laneRegister.ts'
+import { Lanes } from '../lanes/lanes.ts'
+import { Neighbours } from '../lanes/neighbours.ts'
+import { isGone } from '../lanes/processMark.ts'
+import { TakeLanes } from '../lanes/takeLanes.ts'
+import { BoxQueues } from '../queue/boxQueues.ts'
+import { Lines } from '../queue/lines.ts'
+import { Shows } from '../queue/shows.ts'
+import { ChannelStream } from '../realtime/channelStream.ts'
+import { SourceRooms } from '../realtime/sourceRooms.ts'
+import { PlayVoices } from '../speech/playVoices.ts'
+import type { Speaker } from '../speech/speaker.ts'
+import type { Clock } from './clock.ts'
+
+interface LiveOptions {
+  database: DatabaseHandle
+  logger: Logger
+  clock: Clock
+  mark: NodeMark
+  bus: Bus
+  onAir: OnAirCache
+  speaker: Speaker
+  trouble: DatabaseTrouble
+  /** What sources are given of a play: its emotes where this server has them. */
+  dress: (show: PlayToShow) => PlayToShow
+  /** What the screens of a channel show. */
+  read: (channelId: string) => Promise<ChannelLive>
+  forget: (channelId: string | null, feedId: string | null) => void
+  libraryChanged: (channelId: string) => void
+  onNodes: (nodeIds: ReadonlySet<string>) => void
+  onStarted: (waitedMs: number) => void
+  /** What is done with an error; where it is the database's, it is known to be in trouble. */
+  noteError: (words: string) => (error: unknown) => void
+}
+
+/** What happens live: lines and who carries them out, sources, screens, and what processes tell each other of all that. */
+export function startLive(options: LiveOptions) {
+  const { database, logger, clock, mark, bus, onAir, trouble, noteError } = options
+  const { db } = database
+  const isAlone = database.kind === 'embedded'
+  const steadyMs = () => clock.steadyMs()
+  const stream = new ChannelStream({
+    read: options.read,
+    onError: (error) => logger.error({ err: error }, 'a live view could not be read'),
+    onWatched: (channelId) => neighbours.watch([channelId]),
+    onChanged: (channelId) => neighbours.channelChanged(channelId),
+  })
+  const rooms: SourceRooms = new SourceRooms(
+    steadyMs,
+    (boxId, sourceId) => lines.input(boxId, { type: 'sourceLeft', sourceId }),
+    (channelId, boxId) => {
+      stream.changedHere(channelId)
+      neighbours.sourcesChanged(channelId, boxId)
+    },
+  )
+  const voices = new PlayVoices({
+    db,
+    logger,
+    speaker: options.speaker,
+    now: () => clock.wallMs(),
+    onChange: (channelId) => stream.changed(channelId),
+    onNothingToApprove: (boxId, playId) => queues.input(boxId, { type: 'released', playId }),
+  })
+  const queues: BoxQueues = new BoxQueues({
+    db,
+    logger,
+    clock,
+    shows: new Shows({ db, onAir, dress: options.dress, voices }),
+    send(nodeId, boxId, sourceIds, message) {
+      if (nodeId === null) rooms.send(boxId, sourceIds, message)
+      else bus.send(nodeId, { type: 'toSources', boxId, sourceIds: [...sourceIds], message })
+    },
+    isSure: () => lanes.isSure,
+    onLaneLost: (boxId) => lanes.lost(boxId),
+    noteTrouble: (error) => trouble.note(error),
+    onChange(channelId, boxId) {
+      stream.changedHere(channelId)
+      neighbours.lineChanged(channelId, boxId)
+    },
+    onStarted: options.onStarted,
+  })
+  const takeLanes = new TakeLanes({
+    db,
+    queues,
+    onTaken: (boxIds) => neighbours.taken(boxIds),
+    giveBack: (boxId) => lanes.letGo(boxId),
+    onError: noteError('the line of a box could not be taken up'),
+  })
+  const lanes: Lanes = new Lanes({
+    mark,
+    register: laneRegister(db, mark, isAlone),
+    isAlone,
+    steadyMs,
+    isGone: (other) => isGone(other, mark),
+    onTaken: (claimed) => takeLanes.open(claimed),
+    onLost(boxId) {
+      queues.drop(boxId)
+      logger.warn({ boxId }, 'the line of a box is carried out by another process now')
+    },
+    onSure: (isSure) => queues.doubt(!isSure),
+    onNodes(nodeIds) {
+      neighbours.keepNodes(nodeIds)
+      options.onNodes(nodeIds)
+    },
+    onError: noteError('whose lines are whose could not be found out'),
+  })
+  const lines: Lines = new Lines({ bus, lanes, queues, steadyMs })
+  const neighbours: Neighbours = new Neighbours({
+    ...{ bus, clock, lanes, queues, lines, rooms },
+    forget: options.forget,
+    libraryChanged: options.libraryChanged,
+    changed(channelId) {
+      if (channelId === null) stream.changedEverywhere()
+      else stream.changedHere(channelId)
+    },
+    sessionEnded: (sessionId) => stream.endSession(sessionId),
+    watched: () => stream.watched(),
+    onError: noteError('something that another process said could not be done'),
+  })
+  return {
+    ...{ stream, rooms, queues, lanes, lines, neighbours },
+    /** Everything is written, the lines are let go, and whoever is there takes them at once. */
+    async close(): Promise<void> {
+      rooms.closeAll()
+      lanes.stop()
+      neighbours.close()
+      await queues.close()
+      await lanes.leave().catch(noteError('the lines could not be handed over'))
+      bus.publish({ type: 'left' })
+    },
+  }
+}

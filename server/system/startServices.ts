@@ -1,0 +1,251 @@
+import { mkdir } from 'node:fs/promises'
+import { join, resolve } from 'node:path'
+import type { Logger } from 'pino'
+import { FeedDirectory } from '../channel/feedDirectory.ts'
+import { OnAirCache } from '../channel/onAir.ts'
+import { ViewerHistory } from '../channel/viewerHistory.ts'
+import type { DatabaseHandle } from '../db/handle.ts'
+import { Housekeeping } from '../db/housekeeping.ts'
+import { migrate, type Migration } from '../db/migrate.ts'
+import { openEmbedded } from '../db/openEmbedded.ts'
+import { openServer } from '../db/openServer.ts'
+import { probeDatabase } from '../db/probe.ts'
+import { isMediaUsed } from '../db/queries/boxes.ts'
+import { DatabaseTrouble } from '../db/trouble.ts'
+import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
+import { EmoteShelf } from '../emotes/emoteShelf.ts'
+import { Linking } from '../feeds/linking.ts'
+import { GroupCommit } from '../ingest/groupCommit.ts'
+import { Ingest } from '../ingest/ingest.ts'
+import { keepDecided } from '../ingest/keepDecided.ts'
+import { markOf, sealOf } from '../lanes/processMark.ts'
+import { mediaUploads, uploadsOfPacks } from '../media/channelUploads.ts'
+import { HeldFiles } from '../media/heldFiles.ts'
+import { MediaLibrary } from '../media/library.ts'
+import { Measurer } from '../media/measurer.ts'
+import type { ReadShippedFile } from '../media/readyShelf.ts'
+import { storeOf } from '../media/storeOf.ts'
+import { findEngines } from '../speech/engines.ts'
+import { enginesUsed } from '../speech/enginesUsed.ts'
+import { LanguageProcess } from '../speech/languages/languageProcess.ts'
+import { Speaker } from '../speech/speaker.ts'
+import { SpeechCache } from '../speech/speechCache.ts'
+import { prepareLists } from '../speech/wordLists.ts'
+import { Clock } from './clock.ts'
+import type { Config } from './config.ts'
+import { ensureServerSecret, keepPrivate } from './dataFolder.ts'
+import { lockFolder } from './folderLock.ts'
+import { newId } from './ids.ts'
+import { LiveViews } from './liveViews.ts'
+import { createMetrics } from './metrics.ts'
+import type { ProcessEntry } from './processEntry.ts'
+import type { Services } from './services.ts'
+import { startLive } from './startLive.ts'
+
+const keepAwakeEveryMs = 4 * 60_000
+
+export interface StartOptions {
+  config: Config
+  logger: Logger
+  migrations: readonly Migration[]
+  /** A folder with an empty, initialised embedded database; null: make one. */
+  databaseTemplate: string | null
+  /** The server's own processes. */
+  processes: Record<'measure' | 'languages', ProcessEntry>
+  readShippedFile: ReadShippedFile
+}
+
+/** Opens the database: the one that is named, or the one in the data folder, which is then this process's alone. */
+async function openDatabase({ DATABASE_URL: url }: Config, dataFolder: string, template: string | null) {
+  if (url) return { database: await openServer(url), unlock: () => Promise.resolve() }
+  const unlock = await lockFolder(dataFolder)
+  return { database: await openEmbedded(join(dataFolder, 'database'), template), unlock }
+}
+
+/** Folders in which files arrive, made where they are not there. */
+async function uploadFolders(dataFolder: string) {
+  const files = join(dataFolder, 'uploads')
+  const packs = join(files, 'packs')
+  await mkdir(packs, { recursive: true, mode: 0o700 })
+  return { files, packs }
+}
+
+/** What speaks, in processes of its own. */
+function startVoices(config: Config, logger: Logger, dataFolder: string, secret: string, entry: ProcessEntry) {
+  const engines = findEngines(config.THUNDERCREST_VOICES)
+  const languages = new LanguageProcess(entry)
+  prepareLists().catch((error: unknown) => logger.error({ err: error }, 'the word lists could not be made ready'))
+  return {
+    engines,
+    languages,
+    speaker: new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret), languages),
+  }
+}
+
+async function bringUpToDate(
+  database: DatabaseHandle,
+  migrations: readonly Migration[],
+  logger: Logger,
+): Promise<void> {
+  const applied = await migrate(database, migrations)
+  if (applied.length > 0) logger.info({ applied }, 'database brought up to date')
+}
+
+/**
+ * Opens the data folder and the database, brings the schema up to date and takes up the lines that nobody carries out.
+ */
+export async function startServices(options: StartOptions): Promise<Services> {
+  const { config, logger, migrations, databaseTemplate, processes, readShippedFile } = options
+  const dataFolder = resolve(config.THUNDERCREST_DATA)
+  if (await keepPrivate(dataFolder))
+    logger.warn('the data folder was open to others on this machine; it is not any more')
+  const { database, unlock } = await openDatabase(config, dataFolder, databaseTemplate)
+  await bringUpToDate(database, migrations, logger)
+  const secret = await ensureServerSecret(dataFolder, config.THUNDERCREST_SECRET)
+  const { db } = database
+  const clock = new Clock()
+  const now = () => clock.wallMs()
+  const mark = markOf(newId('node'), sealOf(secret))
+  const bus = await database.openBus(mark.id)
+
+  const onAir = new OnAirCache(db, (channelId) => bus.publish({ type: 'forget', channelId, feedId: null }))
+  const feeds = new FeedDirectory(db, (feedId) => bus.publish({ type: 'forget', channelId: null, feedId }))
+  const trouble = new DatabaseTrouble({
+    probe: () => probeDatabase(database),
+    onBack: async () => {
+      const count = await live.queues.takeUp()
+      if (count > 0) logger.warn({ count }, 'plays were taken up of which nobody knew that they had been written')
+    },
+    onChange(isDown) {
+      if (isDown) logger.error('the database does not answer')
+      else logger.warn('the database answers again')
+      live.stream.changedEverywhere()
+    },
+  })
+  const noteError = (words: string) => (error: unknown) => {
+    if (!trouble.note(error)) logger.error({ err: error }, words)
+  }
+  const metrics = createMetrics(() => live.rooms.count())
+  const { engines, languages, speaker } = startVoices(config, logger, dataFolder, secret, processes.languages)
+  const measurer = new Measurer(processes.measure)
+  const emotes = new EmoteShelf({
+    folder: join(dataFolder, 'emotes'),
+    logger,
+    measure: (path) => measurer.measure(path),
+  })
+  function wakeVoices(channelId: string): void {
+    onAir.read(channelId).then(
+      (channel) => engines.wake(enginesUsed(channel)),
+      (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'),
+    )
+  }
+  const live = startLive({
+    database,
+    logger,
+    clock,
+    mark,
+    bus,
+    onAir,
+    speaker,
+    trouble,
+    dress: (show) =>
+      withOwnEmotes(show, (url) => {
+        const own = ownEmoteUrl(url, secret)
+        // Asked for by the time that its turn has come.
+        if (own !== url) emotes.warm(url)
+        return own
+      }),
+    read: (channelId) => views.read(channelId),
+    forget(channelId, feedId) {
+      if (feedId === null) onAir.forgetHere(channelId)
+      if (channelId === null) feeds.forgetHere(feedId)
+      if (channelId !== null && live.queues.channelsWithSources().has(channelId)) wakeVoices(channelId)
+    },
+    libraryChanged: (channelId) => library.changedElsewhere(channelId),
+    onNodes: (nodeIds) =>
+      void library.takeOver([...nodeIds]).catch(noteError('files could not be taken over for measuring')),
+    onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
+    noteError,
+  })
+  const { rooms, stream, queues, lanes, lines, neighbours } = live
+  const linking = new Linking(db, (channelId, feedId) => {
+    feeds.forget(feedId)
+    onAir.forget(channelId)
+    stream.changed(channelId)
+  })
+  const ingest = new Ingest({
+    db,
+    onAir,
+    history: new ViewerHistory(db),
+    lines,
+    metrics,
+    commits: new GroupCommit({
+      commit: (pieces, isAgain) =>
+        keepDecided(db, pieces, isAgain, lines.wakeWith(pieces.flatMap(({ plays }) => plays))),
+      isPassing: (error) => trouble.note(error),
+    }),
+    onChange: (channelId) => stream.changed(channelId),
+  })
+
+  const media = storeOf(config, dataFolder)
+  const held = new HeldFiles(db, media)
+  const folders = await uploadFolders(dataFolder)
+  const library: MediaLibrary = new MediaLibrary({
+    db,
+    logger,
+    store: media,
+    held,
+    measurer,
+    uploadsFolder: folders.files,
+    now,
+    nodeId: mark.id,
+    onChange: (channelId) => {
+      onAir.forget(channelId)
+      bus.publish({ type: 'library', channelId })
+      stream.changed(channelId)
+    },
+    isUsed: (channelId, mediaId) => isMediaUsed(db, channelId, mediaId),
+  })
+  const uploads = mediaUploads(folders.files, library)
+  const packUploads = uploadsOfPacks(folders.packs)
+  const views: LiveViews = new LiveViews({ db, clock, onAir, neighbours, library, trouble })
+  const housekeeping = new Housekeeping(database, () => rooms.count() === 0, noteError('a table could not be tidied'))
+  await lanes.start()
+  await lanes.askOwners()
+  // Voices sleep while nobody could hear them; while a source is there they are kept awake, so that no message waits for them.
+  const keepingAwake = setInterval(() => {
+    for (const channelId of queues.channelsWithSources()) wakeVoices(channelId)
+  }, keepAwakeEveryMs)
+  keepingAwake.unref()
+  await library.takeOver([mark.id, ...lanes.others()])
+  await library.resume()
+  await uploads.forgetUnfinished()
+  await packUploads.forgetUnfinished()
+  return {
+    ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
+    ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
+    ...{ wakeVoices, metrics },
+    letLaneGo: (boxId) => lanes.letGo(boxId),
+    async takeFreeLanes() {
+      bus.publish({ type: 'left' })
+      await lanes.lookNow()
+    },
+    closeSources(boxId, code, reason) {
+      rooms.closeBox(boxId, code, reason)
+      bus.publish({ type: 'closeBox', boxId, code, reason })
+    },
+    endSessionScreens(sessionId) {
+      stream.endSession(sessionId)
+      bus.publish({ type: 'sessionEnded', sessionId })
+    },
+    async close() {
+      clearInterval(keepingAwake)
+      for (const each of [engines, languages, stream, library, uploads, packUploads, trouble, housekeeping])
+        each.close()
+      await live.close()
+      await bus.close()
+      await database.close()
+      await unlock()
+    },
+  }
+}
