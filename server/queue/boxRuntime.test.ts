@@ -189,7 +189,8 @@ describe('BoxRuntime', () => {
     progress('a', 'p1', 'ready')
     expect(kinds(sent)).toEqual(['prepare'])
     gate.isSure = true
-    runtime.input({ type: 'doubted', isInDoubt: false })
+    // Nobody tells it.
+    await pass(300)
     expect(kinds(sent)).toEqual(['prepare', 'start'])
     gate.isSure = false
     progress('a', 'p1', 'started')

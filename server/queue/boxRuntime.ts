@@ -31,6 +31,8 @@ export interface RuntimeDependencies {
   onStarted: (boxId: string, waitedMs: number) => void
 }
 
+/** While it is in doubt whose line it is, that is looked at so often. */
+const doubtLookMs = 250
 /** So many plays are remembered as having been in the line, whatever became of them. */
 const rememberedPlays = 8_000
 
@@ -126,7 +128,9 @@ export class BoxRuntime {
   private planWake(): void {
     clearTimeout(this.timer)
     const nowMs = this.deps.clock.steadyMs()
-    const wakeMs = nextWakeMs(this.queue, nowMs, this.deps.policy)
+    const plannedMs = nextWakeMs(this.queue, nowMs, this.deps.policy)
+    // Nobody says that a doubt is over which was only noticed here.
+    const wakeMs = this.queue.isInDoubt ? Math.min(plannedMs ?? Infinity, nowMs + doubtLookMs) : plannedMs
     if (wakeMs !== null && !this.isClosed)
       this.timer = setTimeout(() => this.input({ type: 'ticked' }), timerMs(wakeMs, nowMs))
   }

@@ -34,7 +34,7 @@ describe('ChannelStream', () => {
   it('goes on after a reading that failed', async () => {
     const onError = vi.fn()
     const read = vi.fn<() => Promise<ChannelLive>>().mockRejectedValueOnce(new Error('no')).mockResolvedValue(live)
-    const stream = new ChannelStream(read, onError)
+    const stream = new ChannelStream({ read, onError })
     const listener = screen()
     stream.listen('channel', listener)
     await vi.advanceTimersByTimeAsync(200)

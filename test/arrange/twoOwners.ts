@@ -195,7 +195,7 @@ export class SimulatedOwner {
     this.tellSource()
     if (this.queue) {
       const wakeMs = nextWakeMs(this.queue, this.nowMs, defaultPolicy)
-      if (wakeMs !== null && wakeMs <= this.nowMs) this.input({ type: 'ticked' })
+      if (this.queue.isInDoubt || (wakeMs !== null && wakeMs <= this.nowMs)) this.input({ type: 'ticked' })
       this.takeUp()
     }
     this.tellSource()
