@@ -1,19 +1,26 @@
-// Durable deliveries per second, single and batched, beside bare inserts into the same embedded database.
+// Durable deliveries per second, single and batched, on both databases. Beside them, in the same run: a bare route of the same
+// framework that verifies a signature and inserts one row, and bare inserts.
+import { fork } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { PGlite } from '@electric-sql/pglite'
+import pg from 'pg'
 import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
-import { TestServer } from '../test/arrange/server.ts'
+import { hasPostgres, startPostgres } from '../test/arrange/postgres.ts'
+import { TestServer, type DemoFile } from '../test/arrange/server.ts'
 import { report, type Measured } from './report.ts'
 
+const seconds = 6
+
 /** Runs work from several senders at once for some seconds. @returns how often it was done per second */
-async function rate(seconds: number, senders: number, work: () => Promise<unknown>): Promise<number> {
+async function rate(senders: number, work: () => Promise<unknown>, forSeconds = seconds): Promise<number> {
   const startedMs = performance.now()
   let count = 0
   await Promise.all(
     Array.from({ length: senders }, async () => {
-      while (performance.now() - startedMs < seconds * 1000) {
+      while (performance.now() - startedMs < forSeconds * 1000) {
         await work()
         count += 1
       }
@@ -30,41 +37,77 @@ const add = (what: string, deliveries: number, each: number) =>
   })
 const batch = (size: number) => Array.from({ length: size }, () => followNotice('pip_rye'))
 
-const server = await TestServer.start()
-const { demo } = server
-await rate(1, 1, () => deliverNotices(demo, followNotice('warm-up')))
-add('signed deliveries, one sender', await rate(5, 1, () => deliverNotices(demo, followNotice('pip_rye'))), 1)
-add('signed deliveries, 32 senders', await rate(5, 32, () => deliverNotices(demo, followNotice('pip_rye'))), 1)
-add('signed deliveries of 100 events, one sender', await rate(5, 1, () => deliverNotices(demo, ...batch(100))), 100)
-await server.remove()
+/** The bare route, on a port of its own. */
+async function bareRoute(demo: DemoFile, databaseUrl: string): Promise<{ demo: DemoFile; stop: () => void }> {
+  const [feed] = demo.feeds.filter(({ platform }) => platform === 'cedar')
+  const child = fork(fileURLToPath(new URL('./bareRoute.ts', import.meta.url)), [feed?.secret ?? '', databaseUrl], {
+    execArgv: ['--import', 'tsx'],
+  })
+  const port = await new Promise<number>((resolve) => child.once('message', (message) => resolve(Number(message))))
+  return { demo: { ...demo, url: `http://127.0.0.1:${port}` }, stop: () => child.kill() }
+}
 
-const folder = mkdtempSync(join(tmpdir(), 'thundercrest-bench-'))
-const database = await PGlite.create({ dataDir: join(folder, 'database') })
-await database.exec(
-  'create table event (seq bigserial primary key, id text not null unique, kind text not null, data jsonb not null, at timestamptz not null default now())',
-)
-let number = 0
 const row = () => [`e-${number++}`, 'follow', JSON.stringify({ viewer: { id: 'v', name: 'pip_rye' } })]
-add(
-  'bare inserts of one row',
-  await rate(5, 1, () => database.query('insert into event (id, kind, data) values ($1, $2, $3)', row())),
-  1,
-)
+let number = 0
+const table =
+  'create table event (seq bigserial primary key, id text not null unique, kind text not null, data jsonb not null, at timestamptz not null default now())'
 const hundred = Array.from(
   { length: 100 },
   (_, index) => `($${index * 3 + 1}, $${index * 3 + 2}, $${index * 3 + 3})`,
 ).join(',')
-add(
-  'bare inserts of 100 rows',
-  await rate(5, 1, () =>
-    database.query(`insert into event (id, kind, data) values ${hundred}`, Array.from({ length: 100 }, row).flat()),
-  ),
-  100,
-)
-await database.close()
-rmSync(folder, { recursive: true, force: true })
+
+async function bareInserts(name: string, query: (text: string, values?: unknown[]) => Promise<unknown>, at: number) {
+  await query(table)
+  add(
+    `${name}: bare inserts of one row`,
+    await rate(at, () => query('insert into event (id, kind, data) values ($1, $2, $3)', row()), 4),
+    1,
+  )
+  const values = () => Array.from({ length: 100 }, row).flat()
+  add(
+    `${name}: bare inserts of 100 rows`,
+    await rate(at, () => query(`insert into event (id, kind, data) values ${hundred}`, values()), 4),
+    100,
+  )
+}
+
+for (const kind of ['embedded', 'PostgreSQL'] as const) {
+  if (kind === 'PostgreSQL' && !hasPostgres) continue
+  const postgres = kind === 'PostgreSQL' ? await startPostgres() : null
+  const server = await TestServer.start({ THUNDERCREST_DEMO: '1', ...(postgres ? { DATABASE_URL: postgres.url } : {}) })
+  const { demo } = server
+  await rate(8, () => deliverNotices(demo, followNotice('warm-up')), 4)
+  const single = () => deliverNotices(demo, followNotice('pip_rye'))
+  add(`${kind}: signed deliveries, one sender`, await rate(1, single), 1)
+  add(`${kind}: signed deliveries, 32 senders`, await rate(32, single), 1)
+  add(
+    `${kind}: signed deliveries of 100 events, four senders`,
+    await rate(4, () => deliverNotices(demo, ...batch(100))),
+    100,
+  )
+  await server.end('SIGKILL')
+  const bare = await bareRoute(demo, postgres?.url ?? '')
+  const plain = () => deliverNotices(bare.demo, followNotice('pip_rye'))
+  await rate(8, plain, 3)
+  add(`${kind}: a bare route, 32 senders`, await rate(32, plain), 1)
+  bare.stop()
+  await server.remove()
+  if (postgres) {
+    const pool = new pg.Pool({ connectionString: `${postgres.url.replace(/postgres$/, 'template1')}`, max: 8 })
+    await bareInserts(kind, (text, values) => pool.query(text, values), 8)
+    await pool.end()
+    await postgres.stop()
+  } else {
+    const folder = mkdtempSync(join(tmpdir(), 'thundercrest-bench-'))
+    const database = await PGlite.create({ dataDir: join(folder, 'database') })
+    await bareInserts(kind, (text, values) => database.query(text, values), 1)
+    await database.close()
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
 
 report('ingest', measured, [
-  'A delivery of ours also verifies a signature, decides for two boxes, and writes decisions, plays and the feed’s tally in the same transaction.',
+  'A delivery of ours also decides for two boxes, and writes effects, plays and the feed’s tally in the same transaction.',
+  'The senders run on the same two processors, and sign.',
 ])
 process.exit(0)

@@ -1,10 +1,11 @@
 import { createResolver, defineNuxtModule } from '@nuxt/kit'
 import { build } from 'esbuild'
 
-/** The server's own processes, by the names that they have beside it. */
+/** The server's own processes and threads, by the names that they have beside it. */
 const processes = {
   measure: '../server/media/measure/main.ts',
   languages: '../server/speech/languages/main.ts',
+  database: '../server/db/embedded/main.ts',
 }
 
 /** Builds the server's own processes beside it. Only what carries native code stays a package of its own. */
@@ -23,7 +24,7 @@ export default defineNuxtModule({
           platform: 'node',
           format: 'esm',
           target: 'node20',
-          external: ['sharp'],
+          external: ['sharp', '@electric-sql/pglite'],
           // Some of the bundled packages still ask for their parts with require.
           banner: {
             js: "import { createRequire as makeRequire } from 'node:module'; const require = makeRequire(import.meta.url);",

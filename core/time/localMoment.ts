@@ -45,11 +45,20 @@ function formatOf(timeZone: string): Intl.DateTimeFormat {
   return made
 }
 
+/** The last that was asked for: in a flood all ask for the same minute again and again. */
+let last: { key: string; moment: LocalMoment } | null = null
+
 /**
  * What clock and calendar show at a moment in a time zone, summer time included.
  * @param timeZone IANA name. @throws RangeError for one that does not exist
  */
 export function localMoment(atMs: number, timeZone: string): LocalMoment {
+  const key = `${Math.floor(atMs / 60_000)} ${timeZone}`
+  if (last?.key !== key) last = { key, moment: readMoment(atMs, timeZone) }
+  return last.moment
+}
+
+function readMoment(atMs: number, timeZone: string): LocalMoment {
   const parts: Partial<Record<Intl.DateTimeFormatPartTypes, number>> = {}
   for (const { type, value } of formatOf(timeZone).formatToParts(atMs)) parts[type] = Number(value)
   const { year = 1970, month = 1, day = 1, hour = 0, minute = 0 } = parts

@@ -1,31 +1,31 @@
 import { existsSync } from 'node:fs'
 import { cp, mkdir, rename, rm, statfs } from 'node:fs/promises'
 import { dirname } from 'node:path'
-import { PGlite } from '@electric-sql/pglite'
+import type { PGlite } from '@electric-sql/pglite'
 import { drizzle } from 'drizzle-orm/pglite'
 import { silentBus } from '../lanes/bus.ts'
+import type { ProcessEntry } from '../system/processEntry.ts'
+import { openEngine } from './embedded/openEngine.ts'
+import { ThreadEngine } from './embedded/threadEngine.ts'
 import type { DatabaseHandle } from './handle.ts'
 
-/**
- * How the engine is set up where it shares a machine with a game and an encoder, and is asked by one program only. Plans
- * of references between tables are made once and kept; made while a table was small they would read all of it for ever,
- * so what has an index is found by it from the beginning.
- */
-const settings = [
-  'shared_buffers = 32MB',
-  'wal_buffers = 1MB',
-  'temp_buffers = 1MB',
-  'max_connections = 4',
-  'jit = off',
-  'enable_seqscan = off',
-  'default_statistics_target = 10',
-]
+/** A thread of its own for the database. */
+export interface OwnThread {
+  entry: ProcessEntry
+  /** It has ended though nobody closed it. */
+  onGone: () => void
+}
 
 /**
  * Opens the embedded database in a folder, which must be locked by the caller.
  * @param template a folder with an initialised, empty database: copying it is twenty times as fast as making one
+ * @param thread null: it runs on this very thread, which does nothing else while it writes
  */
-export async function openEmbedded(folder: string, template: string | null): Promise<DatabaseHandle> {
+export async function openEmbedded(
+  folder: string,
+  template: string | null,
+  thread: OwnThread | null = null,
+): Promise<DatabaseHandle> {
   if (!existsSync(folder)) {
     await mkdir(dirname(folder), { recursive: true })
     if (template && existsSync(template)) {
@@ -36,10 +36,11 @@ export async function openEmbedded(folder: string, template: string | null): Pro
       await rename(half, folder)
     }
   }
-  const engine = await PGlite.create({ dataDir: folder, postgresqlconf: settings })
+  const engine = thread ? await ThreadEngine.open(folder, thread.entry, thread.onGone) : await openEngine(folder)
   return {
     kind: 'embedded',
-    db: drizzle(engine),
+    // Of the engine it only asks for queries and transactions.
+    db: drizzle(engine as PGlite),
     execute: async (sql) => void (await engine.exec(sql)),
     freeBytes: () =>
       statfs(folder).then(

@@ -36,6 +36,7 @@ async function start(): Promise<Services> {
     databaseTemplate: findTemplate(),
     processes: {
       measure: findProcess('measure.mjs', 'server/media/measure/main.ts', import.meta.dev === true),
+      database: findProcess('database.mjs', 'server/db/embedded/main.ts', import.meta.dev === true),
       languages: findProcess('languages.mjs', 'server/speech/languages/main.ts', import.meta.dev === true),
     },
     readShippedFile: readAsset,

@@ -51,15 +51,24 @@ export interface StartOptions {
   /** A folder with an empty, initialised embedded database; null: make one. */
   databaseTemplate: string | null
   /** The server's own processes. */
-  processes: Record<'measure' | 'languages', ProcessEntry>
+  processes: Record<'measure' | 'languages' | 'database', ProcessEntry>
   readShippedFile: ReadShippedFile
 }
 
 /** Opens the database: the one that is named, or the one in the data folder, which is then this process's alone. */
-async function openDatabase({ DATABASE_URL: url }: Config, dataFolder: string, template: string | null) {
+async function openDatabase(
+  { config: { DATABASE_URL: url }, databaseTemplate, processes, logger }: StartOptions,
+  dataFolder: string,
+) {
   if (url) return { database: await openServer(url), unlock: () => Promise.resolve() }
   const unlock = await lockFolder(dataFolder)
-  return { database: await openEmbedded(join(dataFolder, 'database'), template), unlock }
+  const onGone = () => {
+    // Nothing can be kept any more: whoever watches over this program starts it again, and it takes up what is kept.
+    logger.fatal('the embedded database has ended')
+    process.exit(1)
+  }
+  const thread = { entry: processes.database, onGone }
+  return { database: await openEmbedded(join(dataFolder, 'database'), databaseTemplate, thread), unlock }
 }
 
 /** Folders in which files arrive, made where they are not there. */
@@ -95,11 +104,11 @@ async function bringUpToDate(
  * Opens the data folder and the database, brings the schema up to date and takes up the lines that nobody carries out.
  */
 export async function startServices(options: StartOptions): Promise<Services> {
-  const { config, logger, migrations, databaseTemplate, processes, readShippedFile } = options
+  const { config, logger, migrations, processes, readShippedFile } = options
   const dataFolder = resolve(config.THUNDERCREST_DATA)
   if (await keepPrivate(dataFolder))
     logger.warn('the data folder was open to others on this machine; it is not any more')
-  const { database, unlock } = await openDatabase(config, dataFolder, databaseTemplate)
+  const { database, unlock } = await openDatabase(options, dataFolder)
   await bringUpToDate(database, migrations, logger)
   const secret = await ensureServerSecret(dataFolder, config.THUNDERCREST_SECRET)
   const { db } = database

@@ -272,11 +272,11 @@ describe.each(databases)('$name', ({ isHere, open }) => {
     })
   })
 
-  it.runIf(isHere)('writes event, decision and play together or not at all', async () => {
+  it.runIf(isHere)('writes event, effect and play together or not at all', async () => {
     const before = await listEvents(db(), 'channel-1', 0, 100)
     const open = await listOpenPlays(db(), 'box-1')
     const decided = await keep([follow('f-9')], 7000)
-    for (const play of decided.rows.plays) play.versionId = 'no-such-version'
+    for (const play of decided.rows.plays) play.variationName = null as unknown as string
     await expect(keepDecided(db(), [decided])).rejects.toThrow()
     expect(await listEvents(db(), 'channel-1', 0, 100)).toEqual(before)
     expect(await listOpenPlays(db(), 'box-1')).toEqual(open)

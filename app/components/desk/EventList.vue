@@ -5,21 +5,32 @@ import type { HappeningView } from '../../../contract/views.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { clockTime } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
+import OutcomeMark from './OutcomeMark.vue'
 
-/** Everything that happened, whether it played or not, newest first. */
-const props = defineProps<{ boxId: string; newest: number | null }>()
+/** Everything that happened, or only what did not play, newest first. */
+const props = defineProps<{ boxId: string; newest: number | null; isUnplayed: boolean }>()
 const emit = defineEmits<{ ask: [event: HappeningView] }>()
 const events = ref<HappeningView[] | null>(null)
 const refusal = ref('')
 const isComplete = ref(false)
 const pageSize = 60
 
+/** What plays for it; of what did not play, why. */
+function wordsOfEvent({ variationName, detail, outcome, outcomeReason, reason }: HappeningView): string {
+  const isPlain = outcome === null || outcome === 'played'
+  return [isPlain ? (variationName ?? reason) : outcomeReason || reason, detail].filter(Boolean).join(' · ')
+}
+
 async function load(before: number | null): Promise<void> {
   try {
-    const { events: page } = await request<{ events: HappeningView[] }>(
-      'GET',
-      `/api/boxes/${props.boxId}/events${before === null ? '' : `?before=${before}`}`,
-    )
+    const { boxId, isUnplayed } = props
+    const asked = new URLSearchParams({
+      ...(before === null ? {} : { before: String(before) }),
+      ...(isUnplayed ? { only: 'unplayed' } : {}),
+    })
+    const { events: page } = await request<{ events: HappeningView[] }>('GET', `/api/boxes/${boxId}/events?${asked}`)
+    // Another list is wanted by now.
+    if (boxId !== props.boxId || isUnplayed !== props.isUnplayed) return
     if (before === null) events.value = page
     else events.value = [...(events.value ?? []), ...page]
     if (before !== null || page.length < pageSize) isComplete.value = page.length < pageSize
@@ -28,8 +39,11 @@ async function load(before: number | null): Promise<void> {
   }
 }
 watch(
-  () => [props.boxId, props.newest],
-  () => void load(null),
+  () => [props.boxId, props.newest, props.isUnplayed],
+  ([boxId, , isUnplayed], before) => {
+    if (boxId !== before?.[0] || isUnplayed !== before?.[2]) events.value = null
+    void load(null)
+  },
   { immediate: true },
 )
 </script>
@@ -39,7 +53,7 @@ watch(
   <ol
     v-else-if="events?.length"
     class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule"
-    aria-label="Everything that came"
+    :aria-label="isUnplayed ? 'What did not play' : 'Everything that came'"
   >
     <li
       v-for="event in events"
@@ -54,9 +68,7 @@ watch(
         <p class="truncate font-semibold">
           <bdi>{{ event.name }}</bdi>
         </p>
-        <p class="truncate text-faded" :title="event.reason">
-          {{ [event.variationName ?? 'nothing plays', event.detail].filter(Boolean).join(' · ') }}
-        </p>
+        <p class="truncate text-faded" :title="wordsOfEvent(event)">{{ wordsOfEvent(event) }}</p>
       </div>
       <div class="flex items-center gap-1">
         <span v-if="event.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
@@ -69,6 +81,7 @@ watch(
         >
           <CircleHelp :size="14" aria-hidden="true" />
         </button>
+        <OutcomeMark :state="event.outcome ?? 'waiting'" />
       </div>
     </li>
     <li v-if="!isComplete" class="py-2 text-center">
@@ -76,6 +89,10 @@ watch(
     </li>
   </ol>
   <p v-else-if="events" class="text-faded">
-    Nothing has happened yet. What your platforms send is written here, with what this box did about it.
+    {{
+      isUnplayed
+        ? 'Everything has played, or still waits. What was let go, skipped or had no alert is written here, with the reason.'
+        : 'Nothing has happened yet. What your platforms send is written here, with what this box did about it.'
+    }}
   </p>
 </template>

@@ -1,43 +1,33 @@
 <script setup lang="ts">
 import { CircleHelp, RotateCcw } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import type { PlayState, PlayView } from '../../../contract/views.ts'
+import type { PlayView } from '../../../contract/views.ts'
 import { clockTime } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
 import { useLiveStore } from '../../stores/live.ts'
 import { unreadWords } from './speechWords.ts'
 import EventList from './EventList.vue'
+import OutcomeMark from './OutcomeMark.vue'
 import WhyDialog, { type AskedEvent } from './WhyDialog.vue'
 
 const props = defineProps<{ boxId: string; log: readonly PlayView[] }>()
 defineEmits<{ replay: [play: PlayView] }>()
 
 const asked = ref<AskedEvent | null>(null)
-const showsAll = ref(false)
 const live = useLiveStore()
 /** Grows with everything that comes, so that the list is read again. */
 const newest = computed(() => Math.max(live.live?.ridge.feeds.lastDeliveryAtMs ?? 0, props.log[0]?.enqueuedAtMs ?? 0))
-const words: Record<PlayState, string> = {
-  waiting: 'waiting',
-  preparing: 'loading',
-  playing: 'playing',
-  played: 'played',
-  merged: 'merged',
-  expired: 'expired',
-  skipped: 'skipped',
-  withheld: 'withheld',
-  off: 'off',
-  failed: 'failed',
-}
+const lists = [
+  { id: 'played', words: 'what ended' },
+  { id: 'unplayed', words: 'what did not play' },
+  { id: 'all', words: 'all that came' },
+] as const
+const shown = ref<(typeof lists)[number]['id']>('played')
 
 function note(play: PlayView): string {
   if (play.state === 'played')
     return [play.detail, play.shownCount > 1 ? `on ${play.shownCount} sources` : ''].filter(Boolean).join(' · ')
   return play.reason
-}
-function inkOf(state: PlayView['state']): string {
-  if (state === 'played') return 'border-rule text-faded'
-  return state === 'failed' ? 'border-brick text-brick' : 'border-faded text-ink'
 }
 </script>
 
@@ -47,26 +37,29 @@ function inkOf(state: PlayView['state']): string {
       <h2 class="font-display text-xl font-semibold">Log</h2>
       <div class="flex gap-1" role="group" aria-label="What is listed">
         <button
-          v-for="each in [
-            { all: false, words: 'what played' },
-            { all: true, words: 'all that came' },
-          ]"
-          :key="each.words"
+          v-for="each in lists"
+          :key="each.id"
           type="button"
           class="rounded-sm border px-2 py-0.5"
           :class="
-            showsAll === each.all
+            shown === each.id
               ? 'border-ink bg-sheet font-medium'
               : 'border-transparent text-deep-sky underline underline-offset-3'
           "
-          :aria-pressed="showsAll === each.all"
-          @click="showsAll = each.all"
+          :aria-pressed="shown === each.id"
+          @click="shown = each.id"
         >
           {{ each.words }}
         </button>
       </div>
     </div>
-    <EventList v-if="showsAll" :box-id="boxId" :newest="newest" @ask="asked = { ...$event, boxId }" />
+    <EventList
+      v-if="shown !== 'played'"
+      :box-id="boxId"
+      :newest="newest"
+      :is-unplayed="shown === 'unplayed'"
+      @ask="asked = { ...$event, boxId }"
+    />
     <ol v-else-if="log.length > 0" class="min-h-0 divide-y divide-rule overflow-y-auto border-y border-rule">
       <li
         v-for="play in log"
@@ -103,7 +96,7 @@ function inkOf(state: PlayView['state']): string {
             <RotateCcw :size="14" />
           </button>
           <span v-if="play.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
-          <span class="rounded-sm border px-1.5 text-2xs" :class="inkOf(play.state)">{{ words[play.state] }}</span>
+          <OutcomeMark :state="play.state" />
         </div>
       </li>
     </ol>

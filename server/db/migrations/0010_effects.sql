@@ -70,7 +70,6 @@ select 'box:' || box.id, box.channel_id, (select heartbeat.at from heartbeat whe
 --> statement-breakpoint
 delete from heartbeat where id = 'server';
 --> statement-breakpoint
-ALTER TABLE "effect" ADD CONSTRAINT "effect_event_id_event_id_fk" FOREIGN KEY ("event_id") REFERENCES "public"."event"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "lane" ADD CONSTRAINT "lane_channel_id_channel_id_fk" FOREIGN KEY ("channel_id") REFERENCES "public"."channel"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "effect_event" ON "effect" USING btree ("event_id");--> statement-breakpoint
 CREATE INDEX "effect_settled" ON "effect" USING btree ("lane","outcome_at") WHERE outcome <> 'off';

@@ -6,7 +6,7 @@ ALTER TABLE "play" DROP CONSTRAINT "play_event_id_event_id_fk";
 DROP INDEX "play_open";--> statement-breakpoint
 CREATE INDEX "play_open" ON "play" USING btree ("box_id","enqueued_at") WHERE state <> 'over';--> statement-breakpoint
 DROP INDEX "play_ended";--> statement-breakpoint
-ALTER TABLE "play" ADD CONSTRAINT "play_id_effect_id_fk" FOREIGN KEY ("id") REFERENCES "public"."effect"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "play" DROP CONSTRAINT "play_version_id_box_version_id_fk";--> statement-breakpoint
 ALTER TABLE "play" DROP COLUMN "reason";--> statement-breakpoint
 ALTER TABLE "play" DROP COLUMN "ended_at";--> statement-breakpoint
 ALTER TABLE "intake" ADD COLUMN "taken_by" text;

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, lt } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, lt, ne } from 'drizzle-orm'
 import { boxOfLane, laneOfBox } from '../../../core/response/lane.ts'
 import type { Database } from '../handle.ts'
 import { effect, event, play } from '../liveSchema.ts'
@@ -76,9 +76,13 @@ const asDecided = ({ event: of, effect: caused, ...shown }: Decided) => ({
   decision: caused ? decisionOf({ ...caused, ...shown }) : null,
 })
 
+/** Events of one box that did not play are looked for so far back: in a year in which everything played nobody waits for all of it. */
+const lookedThrough = 20_000
+
 /**
  * The newest events of a channel with what one box decided about them, newest first; those of before `beforeSeq` where
  * that is given.
+ * @param isUnplayed only those of which something else became than that they played
  */
 export async function listDecisions(
   db: Database,
@@ -86,9 +90,21 @@ export async function listDecisions(
   boxId: string,
   beforeSeq: number | null,
   limit: number,
+  isUnplayed = false,
 ): Promise<{ event: EventRow; decision: DecisionRow | null }[]> {
+  const ofChannel = and(eq(event.channelId, channelId), beforeSeq === null ? undefined : lt(event.seq, beforeSeq))
+  const [oldest] = isUnplayed
+    ? await db
+        .select({ seq: event.seq })
+        .from(event)
+        .where(ofChannel)
+        .orderBy(desc(event.seq))
+        .offset(lookedThrough)
+        .limit(1)
+    : []
+  const unplayed = and(ne(effect.outcome, 'played'), oldest ? gt(event.seq, oldest.seq) : undefined)
   const rows = await decidedBy(db, boxId)
-    .where(and(eq(event.channelId, channelId), beforeSeq === null ? undefined : lt(event.seq, beforeSeq)))
+    .where(and(ofChannel, isUnplayed ? unplayed : undefined))
     .orderBy(desc(event.seq))
     .limit(limit)
   return rows.map(asDecided)

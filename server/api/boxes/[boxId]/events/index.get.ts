@@ -9,16 +9,20 @@ import { canonicalOf } from '../../../../ingest/decideEvents.ts'
 import { problemError } from '../../../../system/problemError.ts'
 import { useServices } from '../../../../system/services.ts'
 
-const query = z.object({ before: z.coerce.number().int().min(1).optional() })
+const query = z.object({
+  before: z.coerce.number().int().min(1).optional(),
+  only: z.literal('unplayed').optional(),
+})
 const listed = 60
 
-/** Everything that happened, newest first, with what this box decided about it. */
+/** Everything that happened, or all of it that did not play, newest first, with what this box decided about it. */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const asked = await getValidatedQuery(event, query.safeParse)
-  if (!asked.success) throw problemError(422, 'Use ?before=<seq>.')
+  if (!asked.success) throw problemError(422, 'Use ?before=<seq> and ?only=unplayed.')
   const { database } = await useServices()
-  const rows = await listDecisions(database.db, box.channelId, box.id, asked.data.before ?? null, listed)
+  const { before = null, only } = asked.data
+  const rows = await listDecisions(database.db, box.channelId, box.id, before, listed, only === 'unplayed')
   const happenings: HappeningView[] = rows.map(({ event: kept, decision }) => ({
     eventId: kept.id,
     seq: kept.seq,
