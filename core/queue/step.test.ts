@@ -411,3 +411,54 @@ describe('whatever happens, in whatever order', () => {
     )
   })
 })
+
+describe('whose line it is', () => {
+  const showing = (playId: string, atMs: number): QueueInput => ({
+    type: 'sourceJoined',
+    sourceId: 'a',
+    shownPlayIds: [playId],
+    showing: { playId, atMs },
+  })
+
+  it('in doubt, begins nothing, ends what was begun, and goes on where it is sure again', () => {
+    const { state, of } = run([
+      [0, joined('a')],
+      [0, enqueued('p1')],
+      [10, { type: 'doubted', isInDoubt: true }],
+      [20, reached('a', 'p1', 'ready')],
+      [9000, { type: 'ticked' }],
+    ])
+    expect([of('start'), of('recordEnded')]).toEqual([[], []])
+    expect(run([[9100, { type: 'doubted', isInDoubt: false }]], state).of('start')).toMatchObject([{ playId: 'p1' }])
+  })
+  it('takes up what a source shows though nobody had written that it began: nothing is begun over it', () => {
+    const before = recoverQueue(
+      ['p1', 'p2'].map((id) => ({ ticket: ticket(id), state: 'waiting' as const, startedAtMs: null, shownCount: 0 })),
+      null,
+      false,
+      1000,
+    ).state
+    const { state, of } = run([[2000, showing('p1', 1500)]], before)
+    expect(state.current).toMatchObject({ phase: 'playing', ticket: { playId: 'p1' }, startedAtMs: 500, shownCount: 1 })
+    expect([of('prepare'), of('recordStarted').length, of('recordShown').length]).toEqual([[], 1, 1])
+    const ended = run(
+      [
+        [6000, reached('a', 'p1', 'done')],
+        [6500, { type: 'ticked' }],
+      ],
+      state,
+    )
+    expect(ended.of('recordEnded')).toMatchObject([{ playId: 'p1', outcome: 'played' }])
+    expect(ended.of('prepare')).toMatchObject([{ playId: 'p2' }])
+  })
+  it('leaves what plays alone where a source says that it shows something else', () => {
+    const playing = run([
+      [0, joined('b')],
+      [0, enqueued('p1')],
+      [0, enqueued('p2')],
+      [10, reached('b', 'p1', 'ready')],
+    ]).state
+    const { state } = run([[20, showing('p2', 5)]], playing)
+    expect([state.current?.ticket.playId, state.waiting.map(({ playId }) => playId)]).toEqual(['p1', ['p2']])
+  })
+})

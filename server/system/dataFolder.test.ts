@@ -1,4 +1,4 @@
-import { chmodSync, mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { chmodSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
@@ -28,5 +28,14 @@ describe('the data folder', () => {
     const made = await ensureServerSecret(folder, undefined)
     expect(await ensureServerSecret(folder, undefined)).toBe(made)
     expect(rightsOf(join(folder, 'secret'))).toBe(0o600)
+  })
+  it('has one secret for all that start together, and a new one in the place of half of one', async () => {
+    const together = mkdtempSync(join(folder, 'together-'))
+    const made = await Promise.all([1, 2, 3, 4].map(() => ensureServerSecret(together, undefined)))
+    expect(new Set(made).size).toBe(1)
+    writeFileSync(join(together, 'secret'), 'half')
+    const anew = await ensureServerSecret(together, undefined)
+    expect([anew.length, await ensureServerSecret(together, undefined)]).toEqual([43, anew])
+    expect(readdirSync(together)).toEqual(['secret'])
   })
 })

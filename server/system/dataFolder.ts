@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { chmod, mkdir, readFile, stat, writeFile } from 'node:fs/promises'
+import { chmod, link, mkdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 
 const others = 0o077
@@ -29,9 +29,16 @@ export async function ensureServerSecret(folder: string, given: string | undefin
   if (given) return given
   await mkdir(folder, { recursive: true })
   const path = join(folder, 'secret')
-  const kept = await readFile(path, 'utf8').catch(() => '')
-  if (kept.trim().length >= 32) return kept.trim()
+  const read = async () => (await readFile(path, 'utf8').catch(() => '')).trim()
+  const kept = await read()
+  if (kept.length >= 32) return kept
   const made = randomBytes(32).toString('base64url')
-  await writeFile(path, `${made}\n`, { mode: 0o600 })
-  return made
+  // Put there whole, and only where there is none: of two processes that start together the second takes the first one's.
+  const beside = `${path}.${made.slice(0, 8)}`
+  await writeFile(beside, `${made}\n`, { mode: 0o600 })
+  await link(beside, path).catch(() => undefined)
+  // There is one, and it is none.
+  if ((await read()).length < 32) await rename(beside, path)
+  await rm(beside, { force: true })
+  return read()
 }

@@ -95,4 +95,17 @@ test('an event through the API plays, and is found again with its decision', asy
   expect(found?.decisions.find((each) => each.boxId === demo.boxes[0]?.id)?.playId).toBe(
     await page.locator('html').getAttribute('data-play'),
   )
+  // Each box says what became of it; the other has no source, and waits.
+  await untilState(page, 'waiting')
+  const outcomes = async () => {
+    const again = await fetch(`${demo.url}/api/events?limit=500`, {
+      headers: { authorization: `Bearer ${demo.apiKey}` },
+    })
+    const kept = (await again.json()) as {
+      events: { externalId: string; outcomes: { boxId: string; outcome: string | null; reason: string }[] }[]
+    }
+    const said = kept.events.find((each) => each.externalId === 'api-1')?.outcomes ?? []
+    return demo.boxes.map(({ id }) => said.find(({ boxId }) => boxId === id)?.outcome)
+  }
+  await expect.poll(outcomes).toEqual(['played', null])
 })

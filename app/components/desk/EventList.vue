@@ -81,7 +81,7 @@ watch(
         >
           <CircleHelp :size="14" aria-hidden="true" />
         </button>
-        <OutcomeMark :state="event.outcome ?? 'waiting'" />
+        <OutcomeMark v-if="event.outcome" :state="event.outcome" />
       </div>
     </li>
     <li v-if="!isComplete" class="py-2 text-center">

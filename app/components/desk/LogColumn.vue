@@ -15,8 +15,8 @@ defineEmits<{ replay: [play: PlayView] }>()
 
 const asked = ref<AskedEvent | null>(null)
 const live = useLiveStore()
-/** Grows with everything that comes, so that the list is read again. */
-const newest = computed(() => Math.max(live.live?.ridge.feeds.lastDeliveryAtMs ?? 0, props.log[0]?.enqueuedAtMs ?? 0))
+/** Grows with everything that comes and that ends, so that the list is read again. */
+const newest = computed(() => Math.max(live.live?.ridge.feeds.lastDeliveryAtMs ?? 0, props.log[0]?.endedAtMs ?? 0))
 const lists = [
   { id: 'played', words: 'what ended' },
   { id: 'unplayed', words: 'what did not play' },

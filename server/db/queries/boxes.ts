@@ -22,11 +22,6 @@ export async function listBoxes(db: Database, channelId: string): Promise<BoxRow
   return rows.map(modernBox)
 }
 
-/** All boxes of all channels that show anything. */
-export async function listAllBoxes(db: Database): Promise<BoxRow[]> {
-  return (await db.select().from(box).where(isNull(box.putAwayAt))).map(modernBox)
-}
-
 /** Boxes that are put away, the last one first; their documents are left where they are. */
 export async function listPutAway(
   db: Database,
