@@ -10,6 +10,8 @@ import { Webhook } from 'standardwebhooks'
 
 const [secret = '', databaseUrl = ''] = process.argv.slice(2)
 const pool = databaseUrl === '' ? null : new pg.Pool({ connectionString: databaseUrl, max: 8 })
+// The server goes before this does.
+pool?.on('error', () => undefined)
 const engine =
   pool === null
     ? await PGlite.create({ dataDir: join(mkdtempSync(join(tmpdir(), 'thundercrest-bare-')), 'database') })

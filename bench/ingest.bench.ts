@@ -94,6 +94,7 @@ for (const kind of ['embedded', 'PostgreSQL'] as const) {
   await server.remove()
   if (postgres) {
     const pool = new pg.Pool({ connectionString: `${postgres.url.replace(/postgres$/, 'template1')}`, max: 8 })
+    pool.on('error', () => undefined)
     await bareInserts(kind, (text, values) => pool.query(text, values), 8)
     await pool.end()
     await postgres.stop()
