@@ -15,7 +15,7 @@ export async function changeBox(
   boxId: string,
   { name, before, isPutAway }: ChangeBoxBody,
 ): Promise<BoxRow> {
-  const { database, onAir, stream, lines, letLaneGo, takeFreeLanes, closeSources } = await useServices()
+  const { database, onAir, stream, lines, takeFreeLanes, closeSources } = await useServices()
   const box = await findAnyBox(database.db, channelId, boxId)
   // What is put away can be brought back, and nothing else.
   if (!box || (box.putAwayAt && isPutAway === undefined))
@@ -25,7 +25,6 @@ export async function changeBox(
   if (isPutAway === true && (await setPutAway(database.db, boxId, new Date()))) {
     onAir.forget(channelId)
     await lines.act(boxId, { do: 'putAway' })
-    await letLaneGo(boxId)
     closeSources(boxId, closedForNow, 'box put away')
   }
   if (isPutAway === false && box.putAwayAt) {

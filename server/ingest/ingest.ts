@@ -114,7 +114,8 @@ export class Ingest {
       feed: null,
       pretended,
     })
-    const sources = await this.deps.lines.act(boxId, { do: 'countSources' })
+    // It is kept and will be shown, whoever carries out the line by then.
+    const sources = await this.deps.lines.act(boxId, { do: 'countSources' }).catch(() => 0)
     return {
       eventId: acceptedIds[0] ?? '',
       playId: plays[0]?.ticket.playId ?? null,

@@ -28,6 +28,7 @@ interface NeighboursDependencies {
 
 const watchEveryMs = 5_000
 const watchedForMs = 13_000
+const rosterEveryMs = 15_000
 /** So often others hear how a line, and how its sources stand. */
 const lineEveryMs = 120
 const sourcesEveryMs = 700
@@ -48,15 +49,20 @@ export class Neighbours {
   private isWaking = false
   private readonly planned = new Map<string, ReturnType<typeof setTimeout>>()
   private readonly watching: ReturnType<typeof setInterval>
+  private readonly telling: ReturnType<typeof setInterval>
 
   constructor(private readonly deps: NeighboursDependencies) {
     deps.bus.listen({ hear: (message, from) => this.hear(message, from), onGap: () => void this.gap() })
     this.watching = setInterval(() => this.watch(), watchEveryMs)
     this.watching.unref()
+    // What was lost on the way is made good.
+    this.telling = setInterval(() => this.tellRosters(), rosterEveryMs)
+    this.telling.unref()
   }
 
   close(): void {
     clearInterval(this.watching)
+    clearInterval(this.telling)
     for (const timer of this.planned.values()) clearTimeout(timer)
     this.planned.clear()
   }
@@ -81,6 +87,14 @@ export class Neighbours {
       queues.reconcile(boxId, null, rooms.known(boxId))
     }
     bus.publish({ type: 'taken', boxIds: [...boxIds] })
+  }
+
+  /** A lane is another's by now: whoever has it is told of the sources that are connected here. */
+  async laneLost(boxId: string): Promise<void> {
+    const { lanes, onError } = this.deps
+    if (lanes.ownerOf(boxId) === null) await lanes.askOwners().catch(onError)
+    const owner = lanes.ownerOf(boxId)
+    if (owner !== null && owner !== lanes.nodeId) this.tellRoster(owner)
   }
 
   /** The line of a box that is carried out here has changed. */
@@ -224,6 +238,10 @@ export class Neighbours {
     bus.send(nodeId, { type: 'roster', boxes: boxIds.map((boxId) => ({ boxId, sources: rooms.known(boxId) })) })
   }
 
+  private tellRosters(): void {
+    for (const nodeId of this.deps.lanes.others()) this.tellRoster(nodeId)
+  }
+
   private heardWatch(channelIds: readonly string[], from: string): void {
     const { clock, queues, rooms } = this.deps
     for (const channelId of channelIds) {
@@ -254,7 +272,7 @@ export class Neighbours {
       onError(error)
     }
     bus.publish({ type: 'taken', boxIds: queues.opened().map(({ boxId }) => boxId) })
-    for (const nodeId of lanes.others()) this.tellRoster(nodeId)
+    this.tellRosters()
     this.watch()
     changed(null)
   }

@@ -36,7 +36,8 @@ async function start(): Promise<Services> {
     databaseTemplate: findTemplate(),
     processes: {
       measure: findProcess('measure.mjs', 'server/media/measure/main.ts', import.meta.dev === true),
-      database: findProcess('database.mjs', 'server/db/embedded/main.ts', import.meta.dev === true),
+      // A thread runs no TypeScript: from source the database stays on this one.
+      database: import.meta.dev ? null : findProcess('database.mjs', 'server/db/embedded/main.ts', false),
       languages: findProcess('languages.mjs', 'server/speech/languages/main.ts', import.meta.dev === true),
     },
     readShippedFile: readAsset,

@@ -26,6 +26,8 @@ export interface QueueDependencies {
   isSure: () => boolean
   /** A write was refused: the lane is another's by now. */
   onLaneLost: (boxId: string) => void
+  /** Nobody is to carry out a lane any more. */
+  letGo: (boxId: string) => Promise<void>
   /** Told of failures of the database; whether it is one that passes by itself. */
   noteTrouble: (error: unknown) => boolean
   onChange: (channelId: string, boxId: string) => void
@@ -97,6 +99,8 @@ export class BoxQueues {
     this.boxes.set(box.id, { runtime, channelId: box.channelId, nodes })
     runtime.carryOut(commands)
     this.deps.onChange(box.channelId, box.id)
+    // What was written while it was read, and found no line here yet.
+    await this.takeUpBox(box.id)
   }
 
   /** A kept play as the queue knows it, by the steady clock. */
@@ -115,8 +119,13 @@ export class BoxQueues {
    */
   async takeUp(): Promise<number> {
     let count = 0
-    for (const boxId of this.boxes.keys())
-      for (const play of await listOpenPlays(this.deps.db, boxId)) count += this.takeUpOne(play)
+    for (const boxId of this.boxes.keys()) count += await this.takeUpBox(boxId)
+    return count
+  }
+
+  private async takeUpBox(boxId: string): Promise<number> {
+    let count = 0
+    for (const play of await listOpenPlays(this.deps.db, boxId)) count += this.takeUpOne(play)
     return count
   }
 
@@ -241,6 +250,7 @@ export class BoxQueues {
       runtime.input({ type: 'removed', playId, outcome: 'skipped', reason })
     this.boxes.delete(boxId)
     await runtime.close()
+    await this.deps.letGo(boxId)
   }
 
   /** What sources need to show a play. @throws when the version it was decided with is gone. */

@@ -72,6 +72,12 @@ describe('the lines of boxes, wherever they are carried out', () => {
       plays: [{ boxId: 'there', playId: 'p2' }],
     })
   })
+  it('wake once more where a lane went to another while its plays were written', () => {
+    const { lines, said } = arrange()
+    lines.wakeWith([play('there', 'p1')])
+    lines.enqueue([play('there', 'p1'), play('there', 'p2'), play('here', 'p3')])
+    expect(said).toEqual([{ to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }] } }])
+  })
   it('take a play that somebody wants again into the line, or wake its owner', () => {
     const { lines, said, queues } = arrange()
     lines.add('here', { playId: 'p1', enqueuedAtMs: 0, lengthMs: 1 }, true)

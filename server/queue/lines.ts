@@ -2,6 +2,7 @@ import type { QueueInput, Ticket } from '../../core/queue/state.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
 import type { Bus } from '../lanes/bus.ts'
 import type { Lanes } from '../lanes/lanes.ts'
+import { dropOldest } from '../system/dropOldest.ts'
 import { problemError } from '../system/problemError.ts'
 import type { BoxAct } from './boxAct.ts'
 import type { BoxQueues } from './boxQueues.ts'
@@ -13,6 +14,10 @@ interface LinesDependencies {
   steadyMs: () => number
 }
 
+const namesOf = (plays: readonly EarnedPlay[]) => plays.map(({ boxId, ticket: { playId } }) => ({ boxId, playId }))
+
+/** More are never on their way at once. */
+const wokenKept = 20_000
 const answersWithinMs = 2_500
 /** A lane that changes hands is somebody's again within this. */
 const patienceMs = 6_000
@@ -20,6 +25,8 @@ const againAfterMs = 250
 
 /** The lines of all boxes, whichever process carries them out: here it is not to be seen. */
 export class Lines {
+  /** Plays with whose commit their owners are woken. */
+  private readonly woken = new Set<string>()
   private readonly asked = new Map<number, (value: unknown) => void>()
   private count = 0
 
@@ -39,7 +46,9 @@ export class Lines {
     if (!lanes.hasOthers) return null
     const others = plays.filter(({ boxId }) => !queues.find(boxId))
     if (others.length === 0) return null
-    const named = others.map(({ boxId, ticket: { playId } }) => ({ boxId, playId }))
+    const named = namesOf(others)
+    for (const { playId } of named) this.woken.add(playId)
+    dropOldest(this.woken, wokenKept)
     return bus.inStatement({ type: 'wake', plays: named }) ?? bus.inStatement({ type: 'wake', plays: null })
   }
 
@@ -47,9 +56,10 @@ export class Lines {
   enqueue(plays: readonly EarnedPlay[]): void {
     const { bus, lanes, queues } = this.deps
     queues.enqueue(plays)
-    // A lane that went to another in this moment: nobody was woken for it.
-    const lost = plays.filter(({ boxId }) => !queues.find(boxId) && lanes.holdOf(boxId))
-    if (lost.length > 0) bus.publish({ type: 'wake', plays: null })
+    if (!lanes.hasOthers) return
+    // A lane that went to another while they were written: nobody was woken for it.
+    const lost = plays.filter(({ boxId, ticket }) => !this.woken.delete(ticket.playId) && !queues.find(boxId))
+    if (lost.length > 0) bus.publish({ type: 'wake', plays: namesOf(lost) })
   }
 
   /** Puts a play that somebody asked for once more, and that is durable, into its line. */

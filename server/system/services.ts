@@ -44,8 +44,6 @@ export interface Services {
   rooms: SourceRooms
   /** The lines of all boxes, whichever process carries them out. */
   lines: Lines
-  /** Lets a lane go that nobody is to carry out any more. */
-  letLaneGo: (boxId: string) => Promise<void>
   /** Takes lanes that nobody carries out, here or elsewhere: of a box that was made, or brought back. */
   takeFreeLanes: () => Promise<void>
   /** Closes every source of a box, wherever it is connected. */

@@ -80,6 +80,7 @@ export function startLive(options: LiveOptions) {
     },
     isSure: () => lanes.isSure,
     onLaneLost: (boxId) => lanes.lost(boxId),
+    letGo: (boxId) => lanes.letGo(boxId),
     noteTrouble: (error) => trouble.note(error),
     onChange(channelId, boxId) {
       stream.changedHere(channelId)
@@ -103,6 +104,7 @@ export function startLive(options: LiveOptions) {
     onTaken: (claimed) => takeLanes.open(claimed),
     onLost(boxId) {
       queues.drop(boxId)
+      void neighbours.laneLost(boxId)
       logger.warn({ boxId }, 'the line of a box is carried out by another process now')
     },
     onSure: (isSure) => queues.doubt(!isSure),

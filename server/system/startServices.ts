@@ -51,7 +51,7 @@ export interface StartOptions {
   /** A folder with an empty, initialised embedded database; null: make one. */
   databaseTemplate: string | null
   /** The server's own processes. */
-  processes: Record<'measure' | 'languages' | 'database', ProcessEntry>
+  processes: Record<'measure' | 'languages', ProcessEntry> & { database: ProcessEntry | null }
   readShippedFile: ReadShippedFile
 }
 
@@ -67,7 +67,7 @@ async function openDatabase(
     logger.fatal('the embedded database has ended')
     process.exit(1)
   }
-  const thread = { entry: processes.database, onGone }
+  const thread = processes.database && { entry: processes.database, onGone }
   return { database: await openEmbedded(join(dataFolder, 'database'), databaseTemplate, thread), unlock }
 }
 
@@ -234,7 +234,6 @@ export async function startServices(options: StartOptions): Promise<Services> {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
     ...{ wakeVoices, metrics },
-    letLaneGo: (boxId) => lanes.letGo(boxId),
     async takeFreeLanes() {
       bus.publish({ type: 'left' })
       await lanes.lookNow()

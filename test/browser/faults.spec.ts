@@ -23,6 +23,7 @@ for (const scenario of scenarios)
         open: 0,
         leaks: 0,
       })
+      expect(notes.join()).not.toContain('left out')
       if (scenario.name === 'the disk full') expect(notes.join()).toContain('/readyz 507 meanwhile, running')
       if (scenario.name.startsWith('the database down')) expect(notes.join()).toContain('/readyz 503 meanwhile')
     })

@@ -93,6 +93,14 @@ test('desks of both processes hold, skip and silence the same line, and an addre
 
   const { email, password } = other.demo.accounts.find(({ role }) => role === 'owner') ?? {}
   await here.desk.request.post(`${other.demo.url}/api/session`, { data: { email, password } })
+  // Put away and brought back at the process that does not carry it out.
+  for (const isPutAway of [true, false]) {
+    const changed = await here.desk.request.patch(`${other.demo.url}/api/boxes/${boxId}`, { data: { isPutAway } })
+    expect(changed.status()).toBe(200)
+  }
+  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'waiting')
+  await deliverNotices(owner.demo, followNotice('sootkettle'))
+  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'playing')
   expect((await here.desk.request.post(`${other.demo.url}/api/boxes/${boxId}/address`)).status()).toBe(200)
   for (const source of [...there.sources, ...here.sources]) await untilState(source, 'offline')
 

@@ -38,6 +38,8 @@ export interface Arranged {
   other: TestServer | null
   owner: () => Promise<TestServer>
   source: FaultSource
+  /** Of each process one. */
+  sources: readonly FaultSource[]
   tips: Tips
   /** Sets the server's wall clock so far from the real one. */
   setClock: (shiftMs: number) => void
@@ -219,7 +221,7 @@ export const scenarios: readonly Scenario[] = [
     isPair: true,
     inSuite: ['server'],
     tips: { short: 40, long: 120 },
-    async act({ tips, owner, notes }, count) {
+    async act({ tips, owner, sources, notes }, count) {
       const sending = tips.atRate(4, count)
       await pause(1500)
       const still = await owner()
@@ -229,6 +231,10 @@ export const scenarios: readonly Scenario[] = [
       await pause(2000)
       process.kill(still.pid ?? 0, 'SIGCONT')
       await sending
+      // Whoever stood still has lost its lines; its source is shown what comes all the same.
+      const before = sources.map(({ shown }) => shown.length)
+      await until(() => sources.every(({ shown }, index) => shown.length > (before[index] ?? 0)), 15_000)
+      if (sources.some(({ shown }, index) => shown.length === before[index])) notes.push('a source is left out')
     },
   },
   {
@@ -351,7 +357,7 @@ export async function runScenario(scenario: Scenario, kind: DatabaseKind, isLong
       () => shiftMs,
     )
     await scenario.act(
-      { server, other, owner, source, tips, setClock, postgres, notes },
+      { server, other, owner, source, sources, tips, setClock, postgres, notes },
       isLong ? scenario.tips.long : scenario.tips.short,
     )
     await tips.settled()

@@ -85,6 +85,7 @@ async function started() {
     noteTrouble: () => false,
     send: () => undefined,
     isSure: () => true,
+    letGo: () => Promise.resolve(),
     onLaneLost: () => expect.fail('nobody else is there'),
     shows,
     onChange: () => undefined,
