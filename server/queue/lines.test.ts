@@ -37,7 +37,7 @@ function arrange(answer: (number: number) => unknown = () => ({ value: 'done the
     bus: bus as unknown as Bus,
     lanes: lanes as unknown as Lanes,
     queues: queues as unknown as BoxQueues,
-    steadyMs: () => (nowMs += 1_000),
+    steadyMs: () => (nowMs += 4_000),
   })
   return { lines, said, queues, lanes }
 }
