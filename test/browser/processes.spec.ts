@@ -5,7 +5,6 @@ import { untilState, watchPlays } from '../arrange/fixtures.ts'
 import { hasPostgres, startPostgres, type Postgres } from '../arrange/postgres.ts'
 import { TestServer } from '../arrange/server.ts'
 
-test.skip(!hasPostgres, 'there is no PostgreSQL here')
 test.slow()
 
 let postgres: Postgres
@@ -47,64 +46,67 @@ async function connected(context: BrowserContext, { demo }: TestServer) {
   return { sources, plays, desk }
 }
 
-test('two processes show one box; one is killed in mid-play, and the show goes on', async ({ context }) => {
-  const { owner, other } = await owned()
-  const there = await connected(context, owner)
-  const here = await connected(context, other)
-  for (const { desk } of [there, here])
-    await expect(desk.getByLabel('Sources', { exact: true }).getByText('connected for')).toHaveCount(4)
+// Where there is no PostgreSQL there is nothing that two processes could share.
+if (hasPostgres) {
+  test('two processes show one box; one is killed in mid-play, and the show goes on', async ({ context }) => {
+    const { owner, other } = await owned()
+    const there = await connected(context, owner)
+    const here = await connected(context, other)
+    for (const { desk } of [there, here])
+      await expect(desk.getByLabel('Sources', { exact: true }).getByText('connected for')).toHaveCount(4)
 
-  // What comes in at either is shown by all, and both desks say so.
-  await deliverNotices(other.demo, followNotice('caraway_owl'))
-  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'playing')
-  for (const { desk } of [there, here])
-    await expect(desk.getByRole('region', { name: 'On air' }).getByText('on 4 of 4')).toBeVisible()
-  await deliverNotices(owner.demo, followNotice('Juno Flint'), followNotice('pip_rye'))
-  for (const { desk } of [there, here])
-    await expect(desk.getByRole('region', { name: 'Waiting' }).getByText('pip_rye')).toBeVisible()
+    // What comes in at either is shown by all, and both desks say so.
+    await deliverNotices(other.demo, followNotice('caraway_owl'))
+    for (const source of [...there.sources, ...here.sources]) await untilState(source, 'playing')
+    for (const { desk } of [there, here])
+      await expect(desk.getByRole('region', { name: 'On air' }).getByText('on 4 of 4')).toBeVisible()
+    await deliverNotices(owner.demo, followNotice('Juno Flint'), followNotice('pip_rye'))
+    for (const { desk } of [there, here])
+      await expect(desk.getByRole('region', { name: 'Waiting' }).getByText('pip_rye')).toBeVisible()
 
-  const killedMs = Date.now()
-  await owner.end('SIGKILL')
-  const [survivor] = here.sources
-  await expect(survivor.getByText('Juno Flint')).toBeVisible()
-  // The first was in its middle: it plays to its end, and the next follows as if nothing had been.
-  await expect(here.desk.getByRole('region', { name: 'On air' }).getByText(/Juno Flint.*on 2 of 2/s)).toBeVisible()
-  expect(Date.now() - killedMs).toBeLessThan(20_000)
-  await expect(here.desk.getByRole('region', { name: 'Log' }).getByText('caraway_owl').first()).toBeVisible()
-  await expect(survivor.getByText('pip_rye')).toBeVisible()
-  for (const plays of here.plays) expect(new Set((await plays()).map(({ event }) => event)).size).toBe(3)
-})
+    const killedMs = Date.now()
+    await owner.end('SIGKILL')
+    const [survivor] = here.sources
+    await expect(survivor.getByText('Juno Flint')).toBeVisible()
+    // The first was in its middle: it plays to its end, and the next follows as if nothing had been.
+    await expect(here.desk.getByRole('region', { name: 'On air' }).getByText(/Juno Flint.*on 2 of 2/s)).toBeVisible()
+    expect(Date.now() - killedMs).toBeLessThan(20_000)
+    await expect(here.desk.getByRole('region', { name: 'Log' }).getByText('caraway_owl').first()).toBeVisible()
+    await expect(survivor.getByText('pip_rye')).toBeVisible()
+    for (const plays of here.plays) expect(new Set((await plays()).map(({ event }) => event)).size).toBe(3)
+  })
 
-test('desks of both processes hold, skip and silence the same line, and an address is replaced on both', async ({
-  context,
-}) => {
-  const { owner, other, boxId } = await owned()
-  const there = await connected(context, owner)
-  const here = await connected(context, other)
-  await here.desk.keyboard.press('h')
-  await expect(there.desk.getByText('Held. Nothing starts until you let it go on.')).toBeVisible()
-  await deliverNotices(other.demo, followNotice('crust_and_co'))
-  await expect(here.desk.getByRole('region', { name: 'Waiting' }).getByText('crust_and_co')).toBeVisible()
-  await there.desk.keyboard.press('h')
-  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'playing')
-  await here.desk.keyboard.press('s')
-  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'waiting')
-  await expect(there.desk.getByText('skipped by tallowmoth').first()).toBeVisible()
+  test('desks of both processes hold, skip and silence the same line, and an address is replaced on both', async ({
+    context,
+  }) => {
+    const { owner, other, boxId } = await owned()
+    const there = await connected(context, owner)
+    const here = await connected(context, other)
+    await here.desk.keyboard.press('h')
+    await expect(there.desk.getByText('Held. Nothing starts until you let it go on.')).toBeVisible()
+    await deliverNotices(other.demo, followNotice('crust_and_co'))
+    await expect(here.desk.getByRole('region', { name: 'Waiting' }).getByText('crust_and_co')).toBeVisible()
+    await there.desk.keyboard.press('h')
+    for (const source of [...there.sources, ...here.sources]) await untilState(source, 'playing')
+    await here.desk.keyboard.press('s')
+    for (const source of [...there.sources, ...here.sources]) await untilState(source, 'waiting')
+    await expect(there.desk.getByText('skipped by tallowmoth').first()).toBeVisible()
 
-  const { email, password } = other.demo.accounts.find(({ role }) => role === 'owner') ?? {}
-  await here.desk.request.post(`${other.demo.url}/api/session`, { data: { email, password } })
-  // Put away and brought back at the process that does not carry it out.
-  for (const isPutAway of [true, false]) {
-    const changed = await here.desk.request.patch(`${other.demo.url}/api/boxes/${boxId}`, { data: { isPutAway } })
-    expect(changed.status()).toBe(200)
-  }
-  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'waiting')
-  await deliverNotices(owner.demo, followNotice('sootkettle'))
-  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'playing')
-  expect((await here.desk.request.post(`${other.demo.url}/api/boxes/${boxId}/address`)).status()).toBe(200)
-  for (const source of [...there.sources, ...here.sources]) await untilState(source, 'offline')
+    const { email, password } = other.demo.accounts.find(({ role }) => role === 'owner') ?? {}
+    await here.desk.request.post(`${other.demo.url}/api/session`, { data: { email, password } })
+    // Put away and brought back at the process that does not carry it out.
+    for (const isPutAway of [true, false]) {
+      const changed = await here.desk.request.patch(`${other.demo.url}/api/boxes/${boxId}`, { data: { isPutAway } })
+      expect(changed.status()).toBe(200)
+    }
+    for (const source of [...there.sources, ...here.sources]) await untilState(source, 'waiting')
+    await deliverNotices(owner.demo, followNotice('sootkettle'))
+    for (const source of [...there.sources, ...here.sources]) await untilState(source, 'playing')
+    expect((await here.desk.request.post(`${other.demo.url}/api/boxes/${boxId}/address`)).status()).toBe(200)
+    for (const source of [...there.sources, ...here.sources]) await untilState(source, 'offline')
 
-  // A process that is stopped hands over at once.
-  await owner.end('SIGTERM')
-  expect(await ownerOf(postgres.url, boxId)).toBe(String(other.pid))
-})
+    // A process that is stopped hands over at once.
+    await owner.end('SIGTERM')
+    expect(await ownerOf(postgres.url, boxId)).toBe(String(other.pid))
+  })
+}
