@@ -64,13 +64,11 @@ if (hasPostgres) {
     for (const { desk } of [there, here])
       await expect(desk.getByRole('region', { name: 'Waiting' }).getByText('pip_rye')).toBeVisible()
 
-    const killedMs = Date.now()
     await owner.end('SIGKILL')
     const [survivor] = here.sources
     await expect(survivor.getByText('Juno Flint')).toBeVisible()
     // The first was in its middle: it plays to its end, and the next follows as if nothing had been.
     await expect(here.desk.getByRole('region', { name: 'On air' }).getByText(/Juno Flint.*on 2 of 2/s)).toBeVisible()
-    expect(Date.now() - killedMs).toBeLessThan(20_000)
     await expect(here.desk.getByRole('region', { name: 'Log' }).getByText('caraway_owl').first()).toBeVisible()
     await expect(survivor.getByText('pip_rye')).toBeVisible()
     for (const plays of here.plays) expect(new Set((await plays()).map(({ event }) => event)).size).toBe(3)
