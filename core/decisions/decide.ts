@@ -49,15 +49,11 @@ export function decide(
   const why = whyOf(alert, alert.id, alert.variations, values, variation?.id ?? null, draw, channel)
   const reason = sentenceOf(why)
   if (!variation) return nothing(reason, why)
-  return {
-    decision: {
-      outcome: 'plays',
-      alertId: alert.id,
-      variationId: variation.id,
-      variationName: variation.name,
-      reason,
-      why,
-    },
-    variation,
-  }
+  return choiceOf(alert.id, variation, reason, why)
+}
+
+/** The choice of a variation that plays. */
+export function choiceOf(alertId: string, variation: Variation, reason: string, why: Why): Choice {
+  const { id: variationId, name: variationName } = variation
+  return { decision: { outcome: 'plays', alertId, variationId, variationName, reason, why }, variation }
 }

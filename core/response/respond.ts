@@ -1,5 +1,5 @@
 import type { BoxDocument, Variation } from '../composition/box.ts'
-import { decide, type Choice } from '../decisions/decide.ts'
+import { choiceOf, decide, type Choice } from '../decisions/decide.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import type { Circumstances } from '../rules/circumstances.ts'
 import type { Why } from '../rules/why.ts'
@@ -109,15 +109,6 @@ function wantedChoice(choice: Choice, document: BoxDocument | null, wanted: stri
   const alert = document?.alerts.find(({ variations }) => variations.some(({ id }) => id === wanted))
   const variation = alert?.variations.find(({ id }) => id === wanted)
   if (!alert || !variation) return choice
-  return {
-    decision: {
-      outcome: 'plays',
-      alertId: alert.id,
-      variationId: variation.id,
-      variationName: variation.name,
-      reason: `“${variation.name}” plays because the test asked for it. Without that: ${choice.decision.reason}`,
-      why: choice.decision.why ?? { alertId: alert.id, variations: [], draw: null },
-    },
-    variation,
-  }
+  const reason = `“${variation.name}” plays because the test asked for it. Without that: ${choice.decision.reason}`
+  return choiceOf(alert.id, variation, reason, choice.decision.why ?? { alertId: alert.id, variations: [], draw: null })
 }

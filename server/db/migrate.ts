@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { sql } from 'drizzle-orm'
 import type { DatabaseHandle } from './handle.ts'
 import { routines } from './routines.ts'
+import { rowsOf } from './rowsOf.ts'
 
 export interface Migration {
   name: string
@@ -24,7 +25,7 @@ export async function migrate(handle: DatabaseHandle, migrations: readonly Migra
     await handle.db.transaction(async (tx) => {
       await tx.execute(sql`select pg_advisory_xact_lock(7410257)`)
       const known = await tx.execute(sql`select hash from thundercrest_migration where name = ${migration.name}`)
-      const [row] = rowsOf(known)
+      const [row] = rowsOf<{ hash?: string }>(known)
       if (row) {
         if (row.hash !== hash)
           throw new Error(
@@ -47,13 +48,7 @@ async function makeRoutines({ db }: DatabaseHandle): Promise<void> {
     await tx.execute(sql`select pg_advisory_xact_lock(7410257)`)
     for (const { name, sql: definition } of routines) {
       const known = await tx.execute(sql`select 1 from pg_proc where proname = ${name}`)
-      if (rowsOf(known).length === 0) await tx.execute(sql.raw(definition))
+      if (rowsOf<{ hash?: string }>(known).length === 0) await tx.execute(sql.raw(definition))
     }
   })
-}
-
-/** Both drivers answer `{ rows }`; their types do not say so in common. */
-function rowsOf(answer: unknown): Record<string, unknown>[] {
-  const { rows } = answer as { rows: Record<string, unknown>[] }
-  return rows
 }

@@ -11,7 +11,7 @@ export function withinMs<T>(ms: number, promise: Promise<T>, late: () => Error):
   return Promise.race([promise, over]).finally(() => clearTimeout(timer))
 }
 
-const noAnswer = () => Object.assign(new Error('The database did not answer in time'), { code: 'ETIMEDOUT' })
+export const noAnswer = () => Object.assign(new Error('The database did not answer in time'), { code: 'ETIMEDOUT' })
 
 /** With less than this left, what is written next may not fit. */
 const roomLeast = 4 * 1024 * 1024

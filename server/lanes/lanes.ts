@@ -1,4 +1,5 @@
 import { boxOfLane } from '../../core/response/lane.ts'
+import { noAnswer, withinMs } from '../db/probe.ts'
 import type { Claimed, NodeMark, Renewed } from '../db/queries/nodes.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
 import { Turns } from '../system/turns.ts'
@@ -80,10 +81,6 @@ export class Lanes {
   /** Whether nobody else can have taken this node's lanes. */
   get isSure(): boolean {
     return this.deps.isAlone || this.deps.steadyMs() < this.sureUntilMs
-  }
-
-  holdOf(boxId: string): LaneHold | null {
-    return this.held.get(boxId) ?? null
   }
 
   /** Who carries out a box; null: nobody, as far as is known. */
@@ -228,13 +225,4 @@ export class Lanes {
 }
 
 /** @throws where it takes so long that the next look should not wait for it */
-function inTime<T>(work: Promise<T>): Promise<T> {
-  let timer: ReturnType<typeof setTimeout> | undefined
-  const late = new Promise<never>((_resolve, reject) => {
-    timer = setTimeout(
-      () => reject(Object.assign(new Error('The database did not answer in time'), { code: 'ETIMEDOUT' })),
-      answersWithinMs,
-    )
-  })
-  return Promise.race([work, late]).finally(() => clearTimeout(timer))
-}
+const inTime = <T>(work: Promise<T>) => withinMs(answersWithinMs, work, noAnswer)

@@ -1,6 +1,7 @@
 import { inArray, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { keepDecided } from '../routines.ts'
+import { rowsOf } from '../rowsOf.ts'
 import { event, type play } from '../liveSchema.ts'
 import type { EffectRow } from './effects.ts'
 
@@ -44,9 +45,7 @@ export async function insertDecidedEvents(
   const answer = await db.execute(
     sql`select ${sql.raw(keepDecided.name)}(${eventsJson}::jsonb, ${effectsJson}::jsonb, ${playsJson}::jsonb, ${talliesJson}::jsonb, ${wake}::text) as id`,
   )
-  // Both drivers answer `{ rows }`; their types do not say so in common.
-  const { rows } = answer as unknown as { rows: { id: string }[] }
-  return new Set(rows.map((row) => row.id))
+  return new Set(rowsOf<{ id: string }>(answer).map(({ id }) => id))
 }
 
 /** Which of these ids there are events under. */

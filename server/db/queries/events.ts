@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, lt, ne } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, lt, ne, type SQL } from 'drizzle-orm'
 import { boxOfLane, laneOfBox } from '../../../core/response/lane.ts'
 import type { Database } from '../handle.ts'
 import { effect, event, play } from '../liveSchema.ts'
@@ -76,8 +76,20 @@ const asDecided = ({ event: of, effect: caused, ...shown }: Decided) => ({
   decision: caused ? decisionOf({ ...caused, ...shown }) : null,
 })
 
-/** Events of one box that did not play are looked for so far back: in a year in which everything played nobody waits for all of it. */
+/** So far back rare events are looked for: in a year without any of them nobody waits for all of it. */
 const lookedThrough = 20_000
+
+/** The event behind which nothing is looked for any more, as a condition; undefined where there are not so many. */
+export async function withinLookedThrough(db: Database, which: SQL | undefined): Promise<SQL | undefined> {
+  const [oldest] = await db
+    .select({ seq: event.seq })
+    .from(event)
+    .where(which)
+    .orderBy(desc(event.seq))
+    .offset(lookedThrough)
+    .limit(1)
+  return oldest && gt(event.seq, oldest.seq)
+}
 
 /**
  * The newest events of a channel with what one box decided about them, newest first; those of before `beforeSeq` where
@@ -93,18 +105,9 @@ export async function listDecisions(
   isUnplayed = false,
 ): Promise<{ event: EventRow; decision: DecisionRow | null }[]> {
   const ofChannel = and(eq(event.channelId, channelId), beforeSeq === null ? undefined : lt(event.seq, beforeSeq))
-  const [oldest] = isUnplayed
-    ? await db
-        .select({ seq: event.seq })
-        .from(event)
-        .where(ofChannel)
-        .orderBy(desc(event.seq))
-        .offset(lookedThrough)
-        .limit(1)
-    : []
-  const unplayed = and(ne(effect.outcome, 'played'), oldest ? gt(event.seq, oldest.seq) : undefined)
+  const unplayed = isUnplayed && and(ne(effect.outcome, 'played'), await withinLookedThrough(db, ofChannel))
   const rows = await decidedBy(db, boxId)
-    .where(and(ofChannel, isUnplayed ? unplayed : undefined))
+    .where(and(ofChannel, unplayed || undefined))
     .orderBy(desc(event.seq))
     .limit(limit)
   return rows.map(asDecided)

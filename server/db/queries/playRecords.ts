@@ -3,6 +3,7 @@ import type { Outcome } from '../../../core/response/outcome.ts'
 import type { PlayProgress } from '../../../contract/views.ts'
 import type { Database } from '../handle.ts'
 import { recordPlays as routine } from '../routines.ts'
+import { rowsOf } from '../rowsOf.ts'
 
 /** What changed about a play. Absent fields stay as they are. */
 export interface PlayRecord {
@@ -38,6 +39,5 @@ export async function recordPlays(
   const answer = await db.execute(
     sql`select ${sql.raw(routine.name)}(${JSON.stringify(rows)}::jsonb, ${lane}, ${epoch}) as held`,
   )
-  const { rows: told } = answer as unknown as { rows: { held: boolean }[] }
-  return told[0]?.held ?? false
+  return rowsOf<{ held: boolean }>(answer)[0]?.held ?? false
 }

@@ -2,6 +2,7 @@ import { and, desc, eq, gt, isNotNull, sql } from 'drizzle-orm'
 import type { Reading } from '../../../core/speech/limitReason.ts'
 import type { Database } from '../handle.ts'
 import { event, play } from '../liveSchema.ts'
+import { withinLookedThrough } from './events.ts'
 
 /**
  * What viewers wrote that was read aloud since a moment, oldest first; of more than `limit` the newest. Tests do not
@@ -26,29 +27,19 @@ export async function listReadings(db: Database, channelId: string, since: Date,
   return [...byEvent.values()]
 }
 
-/** So far back it is looked for what viewers wrote: in a year's history without a word nobody waits for all of it. */
-const lookedThrough = 20_000
-
 /** The newest events with which a viewer wrote something, tests left out. */
 export async function listWorded(
   db: Database,
   channelId: string,
   limit: number,
 ): Promise<(typeof event.$inferSelect)[]> {
-  const [oldest] = await db
-    .select({ seq: event.seq })
-    .from(event)
-    .where(eq(event.channelId, channelId))
-    .orderBy(desc(event.seq))
-    .offset(lookedThrough)
-    .limit(1)
   return db
     .select()
     .from(event)
     .where(
       and(
         eq(event.channelId, channelId),
-        oldest ? gt(event.seq, oldest.seq) : undefined,
+        await withinLookedThrough(db, eq(event.channelId, channelId)),
         eq(event.isTest, false),
         sql`(${event.data} -> 'message' ->> 'text' <> '' or ${event.data} ->> 'input' <> '')`,
       ),

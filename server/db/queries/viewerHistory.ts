@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
+import { rowsOf } from '../rowsOf.ts'
 
 /** Who did what when, as it is looked for among what is kept. */
 export interface HistoryQuestion {
@@ -31,8 +32,7 @@ export async function previousTimes(
     ) as previous
     from jsonb_to_recordset(${questions}::jsonb) as asked(n integer, source text, kind text, "viewerId" text, "externalId" text, at timestamptz)
   `)
-  // Both drivers answer `{ rows }`; their types do not say so in common.
-  const { rows } = answer as unknown as { rows: { n: number; previous: string | Date | null }[] }
+  const rows = rowsOf<{ n: number; previous: string | Date | null }>(answer)
   const times: (number | null)[] = asked.map(() => null)
   for (const { n, previous } of rows) times[n] = previous === null ? null : new Date(previous).getTime()
   return times
