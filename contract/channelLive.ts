@@ -1,8 +1,8 @@
-import type { DeskView, RidgeView } from './views.ts'
+import type { ListChange } from './listChange.ts'
+import type { DeskView, PlayView, RidgeView, SourceView } from './views.ts'
 
-/** What the live stream of a channel carries: always the whole truth, never a difference that could be missed. */
+/** What the screens of a channel show of what happens now. */
 export interface ChannelLive {
-  serverNowMs: number
   ridge: RidgeView
   desks: DeskView[]
   /** Counts up with every change of the media library. */
@@ -12,3 +12,26 @@ export interface ChannelLive {
   /** Whether anything is read aloud. */
   voicesAreOn: boolean
 }
+
+/** What differs between two moments; what is left out is as it was. */
+export interface LiveChange extends Partial<Omit<ChannelLive, 'desks'>> {
+  /** The boxes in their order, where that changed. */
+  boxIds?: string[]
+  /** Of desks that changed, and of those that are new against an empty one. */
+  desks?: DeskChange[]
+}
+
+export interface DeskChange extends Partial<Pick<DeskView, 'isHeld' | 'waitingCount' | 'current'>> {
+  boxId: string
+  waiting?: ListChange<PlayView>
+  log?: ListChange<PlayView>
+  sources?: ListChange<SourceView>
+}
+
+/**
+ * What the live stream of a channel carries. `stream` names a run of messages that count up by one; the first of a run, and
+ * the first after some were left out for a reader who was slow, is whole. Whoever misses one asks for the whole.
+ */
+export type LiveMessage = { stream: string; seq: number; serverNowMs: number } & (
+  { whole: ChannelLive } | { change: LiveChange }
+)

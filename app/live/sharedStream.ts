@@ -1,11 +1,19 @@
 /** Who hears a stream of server-sent events. */
 export interface StreamListener {
-  onText: (text: string) => void
+  /** @returns false where something before this was missed */
+  onText: (text: string) => boolean
   onState: (isOpen: boolean) => void
+  /** All that was heard, in one text, for somebody who comes late; null: nothing was. */
+  whole: () => string | null
 }
 
 /** What tabs of one browser tell each other about a stream. */
 type Told = { type: 'text'; text: string } | { type: 'state'; isOpen: boolean } | { type: 'ask' }
+
+/** What the tab that leads has heard of its stream. */
+interface Heard {
+  isOpen: boolean
+}
 
 const retryAfterMs = 1500
 
@@ -24,31 +32,35 @@ export function shareStream(name: string, url: string, listener: StreamListener)
 function shareByLock(name: string, url: string, listener: StreamListener): () => void {
   const tabs = new BroadcastChannel(name)
   const ending = new AbortController()
-  let last: { text: string | null; isOpen: boolean } | null = null
+  /** Null while another tab leads. */
+  let heard: Heard | null = null
   const tell = (told: Told) => tabs.postMessage(told)
 
   tabs.addEventListener('message', ({ data }: MessageEvent<Told>) => {
-    if (data.type === 'text') listener.onText(data.text)
-    else if (data.type === 'state') listener.onState(data.isOpen)
-    // Whoever leads answers a newcomer with what it heard last.
-    else if (last) {
-      tell({ type: 'state', isOpen: last.isOpen })
-      if (last.text !== null) tell({ type: 'text', text: last.text })
+    if (data.type === 'state') listener.onState(data.isOpen)
+    else if (data.type === 'text') {
+      if (!heard && !listener.onText(data.text)) tell({ type: 'ask' })
+    }
+    // Whoever leads answers a newcomer with all that it has heard.
+    else if (heard) {
+      tell({ type: 'state', isOpen: heard.isOpen })
+      const whole = listener.whole()
+      if (whole !== null) tell({ type: 'text', text: whole })
     }
   })
 
   const lead = () =>
     new Promise<void>((resolve) => {
-      const heard: { text: string | null; isOpen: boolean } = { text: null, isOpen: false }
-      last = heard
+      const mine: Heard = (heard = { isOpen: false })
       const stop = listen(url, {
+        ...listener,
         onText(text) {
-          heard.text = text
-          listener.onText(text)
-          tell({ type: 'text', text })
+          const isUnderstood = listener.onText(text)
+          if (isUnderstood) tell({ type: 'text', text })
+          return isUnderstood
         },
         onState(isOpen) {
-          heard.isOpen = isOpen
+          mine.isOpen = isOpen
           listener.onState(isOpen)
           tell({ type: 'state', isOpen })
         },
@@ -92,7 +104,12 @@ function listen(url: string, { onText, onState }: StreamListener): () => void {
   const open = () => {
     const opened = (source = new EventSource(url))
     opened.addEventListener('open', () => onState(true))
-    opened.addEventListener('message', ({ data }: MessageEvent<string>) => onText(data))
+    opened.addEventListener('message', ({ data }: MessageEvent<string>) => {
+      if (onText(data)) return
+      // A stream that is opened anew begins with the whole.
+      opened.close()
+      retry = setTimeout(open, retryAfterMs)
+    })
     opened.addEventListener('error', () => {
       onState(false)
       if (opened.readyState === EventSource.CLOSED) retry = setTimeout(open, retryAfterMs)

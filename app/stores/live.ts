@@ -1,22 +1,27 @@
 import { defineStore } from 'pinia'
-import { ref, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import type { ChannelLive } from '../../contract/channelLive.ts'
 import type { DeskView } from '../../contract/views.ts'
+import { LiveFollower } from '../live/liveFollower.ts'
 import { shareStream } from '../live/sharedStream.ts'
 import { useSessionStore } from './session.ts'
 
 /** What happens in the channel right now, pushed by the server: once for all tabs of this browser. */
 export const useLiveStore = defineStore('live', () => {
   const session = useSessionStore()
-  const live = ref<ChannelLive | null>(null)
+  /** Never changed, only replaced: what did not change is the very same object. */
+  const live = shallowRef<ChannelLive | null>(null)
   const isConnected = ref(false)
   const serverAheadMs = ref(0)
   let stop: (() => void) | null = null
   let isOpen = false
 
-  function take(text: string): void {
-    live.value = JSON.parse(text) as ChannelLive
-    serverAheadMs.value = live.value.serverNowMs - Date.now()
+  function take(follower: LiveFollower, text: string): boolean {
+    const heard = follower.take(text)
+    if (!heard) return false
+    live.value = heard
+    serverAheadMs.value = follower.aheadMs
+    return true
   }
 
   function listen(): void {
@@ -24,9 +29,11 @@ export const useLiveStore = defineStore('live', () => {
     stop = null
     const channelId = session.session?.channel.id
     if (!isOpen || channelId === undefined) return
+    const follower = new LiveFollower()
     stop = shareStream(`thundercrest.live.${channelId}`, '/api/channel/live', {
-      onText: take,
+      onText: (text) => take(follower, text),
       onState: (now) => (isConnected.value = now),
+      whole: () => follower.whole(),
     })
   }
   // Another person may have signed in on this page: tabs share only what both may hear.

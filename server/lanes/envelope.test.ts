@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { envelopesOf, EnvelopeReader } from './envelope.ts'
 import type { BusMessage } from './messages.ts'
 
-const changed = (channelId: string): BusMessage => ({ type: 'changed', channelId })
+const changed = (channelId: string): BusMessage => ({ type: 'changed', topics: ['all'], channelId })
 
 describe('messages between processes', () => {
   it('come out as they went in, in pieces that PostgreSQL takes, whatever is in them', () => {

@@ -1,5 +1,6 @@
 import type { QueueInput } from '../../core/queue/state.ts'
 import type { ToSource } from '../../contract/sourceMessages.ts'
+import type { LiveTopic } from '../live/topic.ts'
 import type { LaneView } from '../queue/laneView.ts'
 import type { BoxAct } from '../queue/boxAct.ts'
 import type { ConnectedView, KnownSource } from '../realtime/sourceRooms.ts'
@@ -28,7 +29,7 @@ export type BusMessage =
   /** Something of a channel's media has changed. */
   | { type: 'library'; channelId: string }
   /** Screens of a channel show something else now. */
-  | { type: 'changed'; channelId: string }
+  | { type: 'changed'; channelId: string; topics: LiveTopic[] }
   /** The sender has screens open of these channels, for a while. */
   | { type: 'watch'; channelIds: string[] }
   /** How the line of a box stands. */

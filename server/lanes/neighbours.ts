@@ -1,3 +1,4 @@
+import type { LiveTopic } from '../live/topic.ts'
 import { laneViewOf, type LaneView } from '../queue/laneView.ts'
 import type { BoxQueues } from '../queue/boxQueues.ts'
 import type { Lines } from '../queue/lines.ts'
@@ -19,7 +20,7 @@ interface NeighboursDependencies {
   /** Something of a channel's media has changed. */
   libraryChanged: (channelId: string) => void
   /** Screens here show something else now; null: all of them. */
-  changed: (channelId: string | null) => void
+  changed: (channelId: string | null, topic?: LiveTopic) => void
   sessionEnded: (sessionId: string) => void
   /** Channels of which screens are open here. */
   watched: () => string[]
@@ -32,6 +33,8 @@ const rosterEveryMs = 15_000
 /** So often others hear how a line, and how its sources stand. */
 const lineEveryMs = 120
 const sourcesEveryMs = 700
+/** More at once, and everything is read anew. */
+const topicsTold = 100
 /** What is written in one breath is taken up together. */
 const wakeAfterMs = 3
 
@@ -44,6 +47,8 @@ export class Neighbours {
   private readonly watchers = new Map<string, Map<string, number>>()
   private readonly lines = new Map<string, LaneView>()
   private readonly sources = new Map<string, Map<string, ConnectedView[]>>()
+  /** What of a channel others are told has changed, with the next message. */
+  private readonly topics = new Map<string, Set<LiveTopic>>()
   private readonly woken = new Set<string>()
   private isAllWoken = false
   private isWaking = false
@@ -116,8 +121,15 @@ export class Neighbours {
   }
 
   /** Something else of a channel has changed: screens elsewhere read it anew. */
-  channelChanged(channelId: string): void {
-    this.tellSoon(`channel ${channelId}`, lineEveryMs, channelId, () => ({ type: 'changed', channelId }))
+  channelChanged(channelId: string, topic: LiveTopic): void {
+    const topics = this.topics.get(channelId) ?? new Set<LiveTopic>()
+    this.topics.set(channelId, topics.size < topicsTold ? topics.add(topic) : new Set<LiveTopic>(['all']))
+    const isPlanned = this.tellSoon(`channel ${channelId}`, lineEveryMs, channelId, () => {
+      const told = [...(this.topics.get(channelId) ?? [])]
+      this.topics.delete(channelId)
+      return { type: 'changed', channelId, topics: told }
+    })
+    if (!isPlanned) this.topics.delete(channelId)
   }
 
   /** Screens of these channels are open here. */
@@ -140,9 +152,13 @@ export class Neighbours {
     return [...(this.watchers.get(channelId) ?? [])].flatMap(([nodeId, untilMs]) => (untilMs > nowMs ? [nodeId] : []))
   }
 
-  /** Tells those who have screens of a channel open, once for all that changes in a moment. */
-  private tellSoon(key: string, afterMs: number, channelId: string, message: () => BusMessage | null): void {
-    if (this.planned.has(key) || this.watchersOf(channelId).length === 0) return
+  /**
+   * Tells those who have screens of a channel open, once for all that changes in a moment.
+   * @returns whether anybody will be told
+   */
+  private tellSoon(key: string, afterMs: number, channelId: string, message: () => BusMessage | null): boolean {
+    if (this.planned.has(key)) return true
+    if (this.watchersOf(channelId).length === 0) return false
     this.planned.set(
       key,
       setTimeout(() => {
@@ -151,6 +167,7 @@ export class Neighbours {
         if (said) for (const nodeId of this.watchersOf(channelId)) this.deps.bus.send(nodeId, said)
       }, afterMs),
     )
+    return true
   }
 
   private hear(message: BusMessage, from: string): void {
@@ -182,15 +199,16 @@ export class Neighbours {
       case 'library':
         return this.deps.libraryChanged(message.channelId)
       case 'changed':
-        return this.deps.changed(message.channelId)
+        for (const topic of message.topics) this.deps.changed(message.channelId, topic)
+        return
       case 'watch':
         return this.heardWatch(message.channelIds, from)
       case 'lane':
         this.lines.set(message.view.boxId, message.view)
-        return this.deps.changed(message.channelId)
+        return this.deps.changed(message.channelId, `line ${message.view.boxId}`)
       case 'sources':
         this.heardSources(message.boxId, message.sources, from)
-        return this.deps.changed(message.channelId)
+        return this.deps.changed(message.channelId, 'sources')
       case 'sessionEnded':
         return this.deps.sessionEnded(message.sessionId)
     }

@@ -31,6 +31,8 @@ export interface QueueDependencies {
   /** Told of failures of the database; whether it is one that passes by itself. */
   noteTrouble: (error: unknown) => boolean
   onChange: (channelId: string, boxId: string) => void
+  /** Something that is kept of a play has changed. */
+  onPlayChanged: (channelId: string, playId: string) => void
   onStarted: (waitedMs: number) => void
 }
 
@@ -286,6 +288,8 @@ export class BoxQueues {
     if (!wasCurrent && !isWaiting) return 'over'
     const verdict = isRead ? null : verdictOf(said, wasCurrent)
     await mergePlaySpeech(this.deps.db, playId, { verdict }, { approval: isRead ? 'given' : 'withheld' })
+    const channelId = this.boxes.get(boxId)?.channelId
+    if (channelId !== undefined) this.deps.onPlayChanged(channelId, playId)
     if (!wasCurrent) this.deps.shows.forget(playId)
     // Its turn came while that was written.
     if (!isRead && !wasCurrent && isCurrent()) silence()

@@ -57,6 +57,8 @@ export class BoxRuntime {
     this.ledger = new PlayLedger({
       write: async ({ records, absentSince }) => {
         if (records.length > 0 && !(await recordPlays(deps.db, records, hold))) return deps.onLaneLost(boxId)
+        // The log has it now.
+        if (records.some(({ outcome }) => outcome)) deps.onChange(boxId)
         if (absentSince !== undefined) await setAbsentSince(deps.db, boxId, absentSince)
       },
       isPassing: deps.noteTrouble,

@@ -8,10 +8,16 @@ export const waitingListed = 60
 export interface LaneView {
   boxId: string
   isHeld: boolean
-  /** The first that wait. */
-  waiting: string[]
+  /** The first that wait, and how long each of them will play. */
+  waiting: { playId: string; lengthMs: number }[]
   waitingCount: number
-  current: { playId: string; isPlaying: boolean; startedAtMs: number | null; shownCount: number } | null
+  current: {
+    playId: string
+    lengthMs: number
+    isPlaying: boolean
+    startedAtMs: number | null
+    shownCount: number
+  } | null
   sourceCount: number
   /** Sources that nobody waits for. */
   setAside: string[]
@@ -24,10 +30,11 @@ export function laneViewOf(boxId: string, state: QueueState, wallOf: (steadyMs: 
   return {
     boxId,
     isHeld,
-    waiting: waiting.slice(0, waitingListed).map(({ playId }) => playId),
+    waiting: waiting.slice(0, waitingListed).map(({ playId, lengthMs }) => ({ playId, lengthMs })),
     waitingCount: waiting.length,
     current: current && {
       playId: current.ticket.playId,
+      lengthMs: current.ticket.lengthMs,
       isPlaying: current.phase !== 'preparing',
       startedAtMs: current.phase === 'preparing' ? null : wallOf(current.startedAtMs),
       shownCount: current.phase === 'playing' ? current.shownCount : 0,

@@ -22,7 +22,7 @@ interface PlayVoicesDependencies {
   logger: Logger
   speaker: Speaker
   now: () => number
-  onChange: (channelId: string) => void
+  onChange: (channelId: string, playId: string) => void
   /** Nothing of what a viewer wrote is read: nobody has to be asked. */
   onNothingToApprove: (boxId: string, playId: string) => void
 }
@@ -214,7 +214,7 @@ export class PlayVoices {
     await mergePlaySpeech(this.deps.db, play.id, done).catch((error: unknown) =>
       this.deps.logger.error({ playId: play.id, err: error }, 'what is read of a play could not be recorded'),
     )
-    this.deps.onChange(play.event.channelId)
+    this.deps.onChange(play.event.channelId, play.id)
     return { speech: done, spoken }
   }
 }

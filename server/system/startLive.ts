@@ -1,5 +1,4 @@
 import type { Logger } from 'pino'
-import type { ChannelLive } from '../../contract/channelLive.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
@@ -11,10 +10,11 @@ import { Lanes } from '../lanes/lanes.ts'
 import { Neighbours } from '../lanes/neighbours.ts'
 import { isGone } from '../lanes/processMark.ts'
 import { TakeLanes } from '../lanes/takeLanes.ts'
+import { ChannelModel } from '../live/channelModel.ts'
+import { ChannelStream } from '../live/channelStream.ts'
 import { BoxQueues } from '../queue/boxQueues.ts'
 import { Lines } from '../queue/lines.ts'
 import { Shows } from '../queue/shows.ts'
-import { ChannelStream } from '../realtime/channelStream.ts'
 import { SourceRooms } from '../realtime/sourceRooms.ts'
 import { PlayVoices } from '../speech/playVoices.ts'
 import type { Speaker } from '../speech/speaker.ts'
@@ -31,8 +31,8 @@ interface LiveOptions {
   trouble: DatabaseTrouble
   /** What sources are given of a play: its emotes where this server has them. */
   dress: (show: PlayToShow) => PlayToShow
-  /** What the screens of a channel show. */
-  read: (channelId: string) => Promise<ChannelLive>
+  /** Counts up with every change of a channel's library. */
+  libraryRevision: (channelId: string) => number
   forget: (channelId: string | null, feedId: string | null) => void
   libraryChanged: (channelId: string) => void
   onNodes: (nodeIds: ReadonlySet<string>) => void
@@ -48,16 +48,21 @@ export function startLive(options: LiveOptions) {
   const isAlone = database.kind === 'embedded'
   const steadyMs = () => clock.steadyMs()
   const stream = new ChannelStream({
-    read: options.read,
+    model: (channelId) =>
+      new ChannelModel(channelId, {
+        ...{ db, clock, onAir, neighbours, trouble },
+        library: { revision: options.libraryRevision },
+      }),
+    wallMs: () => clock.wallMs(),
     onError: (error) => logger.error({ err: error }, 'a live view could not be read'),
     onWatched: (channelId) => neighbours.watch([channelId]),
-    onChanged: (channelId) => neighbours.channelChanged(channelId),
+    onChanged: (channelId, topic) => neighbours.channelChanged(channelId, topic),
   })
   const rooms: SourceRooms = new SourceRooms(
     steadyMs,
     (boxId, sourceId) => lines.input(boxId, { type: 'sourceLeft', sourceId }),
     (channelId, boxId) => {
-      stream.changedHere(channelId)
+      stream.changedHere(channelId, 'sources')
       neighbours.sourcesChanged(channelId, boxId)
     },
   )
@@ -66,7 +71,7 @@ export function startLive(options: LiveOptions) {
     logger,
     speaker: options.speaker,
     now: () => clock.wallMs(),
-    onChange: (channelId) => stream.changed(channelId),
+    onChange: (channelId, playId) => stream.changed(channelId, `play ${playId}`),
     onNothingToApprove: (boxId, playId) => queues.input(boxId, { type: 'released', playId }),
   })
   const queues: BoxQueues = new BoxQueues({
@@ -83,9 +88,10 @@ export function startLive(options: LiveOptions) {
     letGo: (boxId) => lanes.letGo(boxId),
     noteTrouble: (error) => trouble.note(error),
     onChange(channelId, boxId) {
-      stream.changedHere(channelId)
+      stream.changedHere(channelId, `line ${boxId}`)
       neighbours.lineChanged(channelId, boxId)
     },
+    onPlayChanged: (channelId, playId) => stream.changed(channelId, `play ${playId}`),
     onStarted: options.onStarted,
   })
   const takeLanes = new TakeLanes({
@@ -119,9 +125,9 @@ export function startLive(options: LiveOptions) {
     ...{ bus, clock, lanes, queues, lines, rooms },
     forget: options.forget,
     libraryChanged: options.libraryChanged,
-    changed(channelId) {
+    changed(channelId, topic) {
       if (channelId === null) stream.changedEverywhere()
-      else stream.changedHere(channelId)
+      else stream.changedHere(channelId, topic)
     },
     sessionEnded: (sessionId) => stream.endSession(sessionId),
     watched: () => stream.watched(),

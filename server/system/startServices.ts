@@ -36,7 +36,6 @@ import type { Config } from './config.ts'
 import { ensureServerSecret, keepPrivate } from './dataFolder.ts'
 import { lockFolder } from './folderLock.ts'
 import { newId } from './ids.ts'
-import { LiveViews } from './liveViews.ts'
 import { createMetrics } from './metrics.ts'
 import type { ProcessEntry } from './processEntry.ts'
 import type { Services } from './services.ts'
@@ -164,7 +163,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
         if (own !== url) emotes.warm(url)
         return own
       }),
-    read: (channelId) => views.read(channelId),
+    libraryRevision: (channelId) => library.revision(channelId),
     forget(channelId, feedId) {
       if (feedId === null) onAir.forgetHere(channelId)
       if (channelId === null) feeds.forgetHere(feedId)
@@ -176,7 +175,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
     noteError,
   })
-  const { rooms, stream, queues, lanes, lines, neighbours } = live
+  const { rooms, stream, queues, lanes, lines } = live
   const linking = new Linking(db, (channelId, feedId) => {
     feeds.forget(feedId)
     onAir.forget(channelId)
@@ -193,7 +192,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
         keepDecided(db, pieces, isAgain, lines.wakeWith(pieces.flatMap(({ plays }) => plays))),
       isPassing: (error) => trouble.note(error),
     }),
-    onChange: (channelId) => stream.changed(channelId),
+    onChange: (channelId) => stream.changed(channelId, 'feeds'),
   })
 
   const media = storeOf(config, dataFolder)
@@ -211,13 +210,12 @@ export async function startServices(options: StartOptions): Promise<Services> {
     onChange: (channelId) => {
       onAir.forget(channelId)
       bus.publish({ type: 'library', channelId })
-      stream.changed(channelId)
+      stream.changed(channelId, 'library')
     },
     isUsed: (channelId, mediaId) => isMediaUsed(db, channelId, mediaId),
   })
   const uploads = mediaUploads(folders.files, library)
   const packUploads = uploadsOfPacks(folders.packs)
-  const views: LiveViews = new LiveViews({ db, clock, onAir, neighbours, library, trouble })
   const housekeeping = new Housekeeping(database, () => rooms.count() === 0, noteError('a table could not be tidied'))
   await lanes.start()
   await lanes.askOwners()

@@ -10,7 +10,7 @@ import { listDecisions, listEvents } from '../../server/db/queries/events.ts'
 import { addFeed } from '../../server/db/queries/feeds.ts'
 import { addChannel, addPerson } from '../../server/db/queries/people.ts'
 import { recordPlays } from '../../server/db/queries/playRecords.ts'
-import { listEndedPlays, listOpenPlays, listPlays } from '../../server/db/queries/plays.ts'
+import { listEndedIds, listOpenPlays, listPlays } from '../../server/db/queries/plays.ts'
 import { listReadings, listWorded } from '../../server/db/queries/readings.ts'
 import { previousTimes } from '../../server/db/queries/viewerHistory.ts'
 import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
@@ -96,7 +96,7 @@ describe.each(databases)('$name with a long history and a full line', ({ isHere,
         ),
     ],
     ['the line of the desk', 300, () => listPlays(db(), playIds.slice(0, 60))],
-    ['the log of the desk', 1000, () => listEndedPlays(db(), 'box-1', 60)],
+    ['the log of the desk', 1000, () => listEndedIds(db(), 'box-1', 60)],
     ['the open plays of a box', waiting * 2, () => listOpenPlays(db(), 'box-1')],
     [
       'when a viewer was here last',

@@ -89,6 +89,7 @@ async function started() {
     onLaneLost: () => expect.fail('nobody else is there'),
     shows,
     onChange: () => undefined,
+    onPlayChanged: () => undefined,
     onStarted: () => undefined,
   })
   const row = await findBox(handle.db, channelId, boxId)

@@ -1,5 +1,6 @@
 import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
 import type { BoxDocument } from '../../../core/composition/box.ts'
+import { isSame } from '../../../core/isSame.ts'
 import { migrateBox } from '../../../core/composition/migrateBox.ts'
 import type { Database } from '../handle.ts'
 import { box, boxVersion, person } from '../schema.ts'
@@ -110,12 +111,17 @@ export async function moveBox(db: Database, channelId: string, id: string, befor
  * @returns false when somebody else saved in between: nothing is written then.
  */
 export async function saveDraft(db: Database, id: string, baseRevision: number, draft: BoxDocument): Promise<boolean> {
-  const saved = await db
-    .update(box)
-    .set({ draft, draftRevision: baseRevision + 1 })
-    .where(and(eq(box.id, id), eq(box.draftRevision, baseRevision)))
-    .returning({ id: box.id })
-  return saved.length > 0
+  return db.transaction(async (tx) => {
+    const locked = await lockBox(tx, id)
+    if (locked?.draftRevision !== baseRevision) return false
+    const air = locked.onAirVersionId ? await findVersion(tx, locked.onAirVersionId) : null
+    const isDraftOther = !air || !isSame(air.document, draft)
+    await tx
+      .update(box)
+      .set({ draft, draftRevision: baseRevision + 1, isDraftOther })
+      .where(eq(box.id, id))
+    return true
+  })
 }
 
 export async function setSourceToken(db: Database, id: string, sourceToken: string): Promise<void> {
@@ -154,8 +160,8 @@ type NewVersion = Omit<BoxVersionRow, 'number'>
 /** Keeps a document as the next version and makes it the one on air, in one transaction. Two at once come one after the other. */
 export async function publishVersion(db: Database, row: NewVersion): Promise<BoxVersionRow> {
   return db.transaction(async (tx) => {
-    await lockBox(tx, row.boxId)
-    return addVersion(tx, row)
+    const locked = await lockBox(tx, row.boxId)
+    return addVersion(tx, row, !locked || !isSame(modernBox(locked).draft, row.document))
   })
 }
 
@@ -172,7 +178,7 @@ export async function publishDraft(
   return db.transaction(async (tx) => {
     const locked = await lockBox(tx, row.boxId)
     if (locked?.draftRevision !== revision) return null
-    return addVersion(tx, { ...row, document: modernBox(locked).draft })
+    return addVersion(tx, { ...row, document: modernBox(locked).draft }, false)
   })
 }
 
@@ -185,14 +191,14 @@ async function lockBox(tx: Transaction, boxId: string): Promise<BoxRow | undefin
 }
 
 /** The box has to be locked: versions are numbered one after the other. */
-async function addVersion(tx: Transaction, row: NewVersion): Promise<BoxVersionRow> {
+async function addVersion(tx: Transaction, row: NewVersion, isDraftOther: boolean): Promise<BoxVersionRow> {
   const [last] = await tx
     .select({ number: max(boxVersion.number) })
     .from(boxVersion)
     .where(eq(boxVersion.boxId, row.boxId))
   const version = { ...row, number: (last?.number ?? 0) + 1 }
   await tx.insert(boxVersion).values(version)
-  await tx.update(box).set({ onAirVersionId: row.id }).where(eq(box.id, row.boxId))
+  await tx.update(box).set({ onAirVersionId: row.id, isDraftOther }).where(eq(box.id, row.boxId))
   return version
 }
 
@@ -235,20 +241,13 @@ export async function findBoxByToken(db: Database, sourceToken: string): Promise
   return row ? modernBox(row) : null
 }
 
-/**
- * Of each box whether it is on air and whether its draft differs from that: compared where they lie, nothing is
- * fetched.
- */
+/** Of each box whether it is on air and whether its draft differs from that. Kept: nothing is compared. */
 export async function listDraftStates(
   db: Database,
   channelId: string,
 ): Promise<{ isOnAir: boolean; isDifferent: boolean }[]> {
   return db
-    .select({
-      isOnAir: sql<boolean>`${boxVersion.id} is not null`,
-      isDifferent: sql<boolean>`${box.draft} is distinct from ${boxVersion.document}`,
-    })
+    .select({ isOnAir: sql<boolean>`${box.onAirVersionId} is not null`, isDifferent: box.isDraftOther })
     .from(box)
-    .leftJoin(boxVersion, eq(boxVersion.id, box.onAirVersionId))
     .where(and(eq(box.channelId, channelId), isNull(box.putAwayAt)))
 }

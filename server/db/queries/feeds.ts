@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, lt, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, lt, max, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { delivery, feed } from '../schema.ts'
 
@@ -35,6 +35,21 @@ export async function updateFeed(
 /** Every feed that the channel ever had; what an unlinked one said stays. */
 export async function listFeeds(db: Database, channelId: string): Promise<FeedRow[]> {
   return db.select().from(feed).where(eq(feed.channelId, channelId)).orderBy(asc(feed.platform), asc(feed.id))
+}
+
+/** How many feeds of a channel are heard, and when one of them delivered last. */
+export async function readFeedState(
+  db: Database,
+  channelId: string,
+): Promise<{ linked: number; lastDeliveryAtMs: number | null }> {
+  const [row] = await db
+    .select({
+      linked: sql<number>`count(*) filter (where ${feed.unlinkedAt} is null)`.mapWith(Number),
+      last: max(feed.lastDeliveryAt),
+    })
+    .from(feed)
+    .where(eq(feed.channelId, channelId))
+  return { linked: row?.linked ?? 0, lastDeliveryAtMs: row?.last?.getTime() ?? null }
 }
 
 export async function addFeed(db: Database, row: typeof feed.$inferInsert): Promise<void> {

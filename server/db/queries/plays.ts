@@ -51,13 +51,16 @@ export async function listPlays(db: Database, ids: readonly string[]): Promise<P
   return (await joined(db).where(inArray(effect.id, [...ids]))).map(asOne)
 }
 
-/** Plays that have ended, newest first. */
-export async function listEndedPlays(db: Database, boxId: string, limit: number): Promise<PlayWithEvent[]> {
-  const rows = await joined(db)
+/** The plays of a box that have ended, newest first: which they are, and nothing of them. */
+export async function listEndedIds(db: Database, boxId: string, limit: number): Promise<string[]> {
+  const rows = await db
+    .select({ id: effect.id })
+    .from(effect)
+    .innerJoin(play, eq(play.id, effect.id))
     .where(and(eq(effect.lane, laneOfBox(boxId)), isSettled))
     .orderBy(desc(effect.outcomeAt))
     .limit(limit)
-  return rows.map(asOne)
+  return rows.map(({ id }) => id)
 }
 
 /**

@@ -24,7 +24,7 @@ export default defineEventHandler(async (event) => {
   if (baseRevision !== box.draftRevision) throw conflict()
   const draft = patched(box, patches as Patches)
   if (!(await saveDraft(database.db, box.id, baseRevision, draft))) throw conflict()
-  stream.changed(session.channel.id)
+  stream.changed(session.channel.id, 'drafts')
   return { revision: baseRevision + 1 }
 })
 

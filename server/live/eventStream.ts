@@ -6,12 +6,11 @@ const unreadMaxMs = 60_000
 const breathEveryMs = 20_000
 
 /**
- * A stream of server-sent events that holds little for a reader that does not read: one event is on its way, one may wait,
- * a newer one takes its place, and after a minute the reader is cut off. Every event is the whole truth, so that nothing is
- * missed by leaving one out.
+ * A stream of server-sent events that holds nothing for a reader that does not read: what comes meanwhile is left out, once
+ * it reads again it is given the whole, and after a minute it is cut off.
  */
 export class EventStream {
-  private waiting: string | null = null
+  private hasMissed = false
   /** Since when what was written is not taken in, by the steady clock; null while it is. */
   private blockedSinceMs: number | null = null
   private isOver = false
@@ -19,6 +18,8 @@ export class EventStream {
 
   constructor(
     private readonly response: Pick<ServerResponse, 'writeHead' | 'write' | 'end' | 'destroy' | 'on' | 'flushHeaders'>,
+    /** What makes up for all that was left out; null: nothing does. */
+    private readonly whole: () => string | null,
     onOver: () => void,
   ) {
     response.writeHead(200, {
@@ -29,9 +30,10 @@ export class EventStream {
     response.flushHeaders()
     response.on('drain', () => {
       this.blockedSinceMs = null
-      const next = this.waiting
-      this.waiting = null
-      if (next !== null) this.push(next)
+      if (!this.hasMissed) return
+      this.hasMissed = false
+      const whole = this.whole()
+      if (whole !== null) this.push(whole)
     })
     response.on('close', () => {
       this.isOver = true
@@ -43,13 +45,12 @@ export class EventStream {
   }
 
   push(text: string): void {
-    if (this.blockedSinceMs !== null) this.waiting = text
+    if (this.blockedSinceMs !== null) this.hasMissed = true
     else this.write(`data: ${text}\n\n`)
   }
 
   end(): void {
     if (this.isOver) return
-    this.waiting = null
     this.response.end()
   }
 
