@@ -1,6 +1,5 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { welcomeBody } from '../../contract/bodies.ts'
-import { countSignInTry } from '../auth/loginLimit.ts'
 import { hashPassword } from '../auth/password.ts'
 import { startSession } from '../auth/startSession.ts'
 import { isWelcomeCode } from '../auth/welcomeCode.ts'
@@ -15,10 +14,10 @@ import { useServices } from '../system/services.ts'
 /** Makes the first account and its channel, on a server that has none. */
 export default defineEventHandler(async (event) => {
   const body = await readChecked(event, welcomeBody)
-  await countSignInTry({ email: body.email, address: callerOf(event).address, browserId: null })
+  const { database, media, readShippedFile, signInLimits } = await useServices()
+  await signInLimits.count({ email: body.email, address: callerOf(event).address, browserId: null })
   if (!isWelcomeCode(body.code))
     throw problemError(403, 'This is not the code that the server printed when it started.')
-  const { database, media, readShippedFile } = await useServices()
   const passwordHash = await hashPassword(body.password)
   const personId = newId('person')
   await database.db.transaction(async (tx) => {

@@ -98,6 +98,14 @@ export const linking = pgTable('linking', {
   feedId: text('feed_id').references(() => feed.id),
 })
 
+/** How often somebody tried to sign in lately. Named and filled as the rate limiter's PostgreSQL store does it. */
+export const signInTry = pgTable('sign_in_try', {
+  key: text().primaryKey(),
+  points: integer().notNull().default(0),
+  /** Epoch milliseconds. */
+  expire: bigint({ mode: 'number' }),
+})
+
 /** When each part of the program was last known to run. */
 export const heartbeat = pgTable('heartbeat', {
   id: text().primaryKey(),

@@ -1,5 +1,6 @@
 import type { Logger } from 'pino'
 import type { FeedDirectory } from '../channel/feedDirectory.ts'
+import type { SignInLimits } from '../auth/loginLimit.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import type { DatabaseTrouble } from '../db/trouble.ts'
@@ -30,6 +31,7 @@ export interface Services {
   clock: Clock
   /** Whether the database is in trouble. */
   trouble: DatabaseTrouble
+  signInLimits: SignInLimits
   media: MediaStore
   held: HeldFiles
   measurer: Measurer

@@ -1,11 +1,13 @@
 import { mkdir } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
 import type { Logger } from 'pino'
+import { SignInLimits } from '../auth/loginLimit.ts'
 import { FeedDirectory } from '../channel/feedDirectory.ts'
 import { OnAirCache } from '../channel/onAir.ts'
 import { ViewerHistory } from '../channel/viewerHistory.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import { Housekeeping } from '../db/housekeeping.ts'
+import { limiterStore } from '../db/limiterStore.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
 import { openServer } from '../db/openServer.ts'
@@ -231,7 +233,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
   return {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
-    ...{ wakeVoices, metrics },
+    ...{ wakeVoices, metrics, signInLimits: new SignInLimits(limiterStore(db)) },
     async takeFreeLanes() {
       bus.publish({ type: 'left' })
       await lanes.lookNow()

@@ -88,11 +88,7 @@ describe.each(databases)('$name', ({ isHere, open }) => {
     ])
     expect(await findPlay(db(), 'play-again')).toMatchObject({ state: 'over', outcome: 'expired' })
     expect((await listOpenPlays(db(), 'b')).map(({ id }) => id)).toEqual(['play-open'])
-    expect((await listEndedIds(db(), 'b', 10)).sort()).toEqual([
-      'play-again',
-      'play-shown',
-      'play-skipped',
-    ])
+    expect((await listEndedIds(db(), 'b', 10)).sort()).toEqual(['play-again', 'play-shown', 'play-skipped'])
     const unplayed = await listDecisions(db(), 'c', 'b', null, 10, true)
     expect(unplayed.map(({ event }) => event.id)).toEqual(['broken', 'nothing', 'skipped'])
   })

@@ -1,7 +1,6 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { signInBody } from '../../../contract/bodies.ts'
 import { knownBrowserOf, rememberBrowser } from '../../auth/knownBrowser.ts'
-import { countSignInTry, forgetSignInTries } from '../../auth/loginLimit.ts'
 import { verifyPassword } from '../../auth/password.ts'
 import { startSession } from '../../auth/startSession.ts'
 import { findPersonByEmail } from '../../db/queries/people.ts'
@@ -15,14 +14,14 @@ const nobody = `scrypt$${2 ** 17}$8$1$${Buffer.alloc(16).toString('base64')}$${B
 
 export default defineEventHandler(async (event) => {
   const { email, password } = await readChecked(event, signInBody)
-  const { database, secret } = await useServices()
+  const { database, secret, signInLimits } = await useServices()
   const person = await findPersonByEmail(database.db, email)
   const browserId = person && (await knownBrowserOf(event, person.id, secret))
   const tried = { email, address: callerOf(event).address, browserId }
-  await countSignInTry(tried)
+  await signInLimits.count(tried)
   const isRight = await verifyPassword(password, person?.passwordHash ?? nobody)
   if (!person || !isRight) throw problemError(401, 'This e-mail address and password do not belong together.')
-  await forgetSignInTries(tried)
+  await signInLimits.forget(tried)
   await rememberBrowser(event, person.id, secret)
   await startSession(event, person.id)
   setResponseStatus(event, 204)
