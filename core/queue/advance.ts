@@ -145,11 +145,10 @@ function areAllDone(progress: Readonly<Record<string, SourceProgress>>): boolean
  * milliseconds.
  */
 export function nextWakeMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
-  const awaited = state.waiting
-    .filter(({ isAwaiting }) => isAwaiting)
-    .map(({ enqueuedAtMs }) => enqueuedAtMs + policy.approvalMaxMs)
-  const wakes = [nextPlayMs(state, nowMs, policy), ...awaited].filter((atMs) => atMs !== null)
-  return wakes.length === 0 ? null : Math.min(...wakes)
+  let wakeMs = nextPlayMs(state, nowMs, policy) ?? Infinity
+  for (const { isAwaiting, enqueuedAtMs } of state.waiting)
+    if (isAwaiting) wakeMs = Math.min(wakeMs, enqueuedAtMs + policy.approvalMaxMs)
+  return wakeMs === Infinity ? null : wakeMs
 }
 
 function nextPlayMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {

@@ -64,7 +64,8 @@ export interface Showing {
 }
 
 export type QueueInput =
-  | { type: 'enqueued'; ticket: Ticket }
+  /** In the order in which they came. */
+  | { type: 'enqueued'; tickets: readonly Ticket[] }
   /** `showing`: what it shows at this moment, and how far that is. */
   | { type: 'sourceJoined'; sourceId: string; shownPlayIds: string[]; showing?: Showing | null }
   | { type: 'sourceLeft'; sourceId: string }

@@ -238,7 +238,7 @@ describe('the desk', () => {
 describe('plays that somebody has to let be read', () => {
   const awaiting = (playId: string, atMs: number): QueueInput => ({
     type: 'enqueued',
-    ticket: { ...ticket(playId, atMs), isAwaiting: true },
+    tickets: [{ ...ticket(playId, atMs), isAwaiting: true }],
   })
   const { approvalMaxMs } = defaultPolicy
 
@@ -335,8 +335,10 @@ describe('whatever happens, in whatever order', () => {
     playIds.map((playId) => ({ type: 'stalled' as const, playId, reason: 'the database does not answer' })),
     fc.boolean().map((isHeld) => ({ type: 'held' as const, isHeld })),
     fc.constant({ type: 'ticked' as const }),
-    fc.constant({ type: 'enqueued' as const, ticket: ticket('') }),
-    fc.constant({ type: 'enqueued' as const, ticket: { ...ticket(''), isAwaiting: true } }),
+    fc.array(fc.boolean(), { minLength: 1, maxLength: 3 }).map((awaiting) => ({
+      type: 'enqueued' as const,
+      tickets: awaiting.map((isAwaiting) => ({ ...ticket(''), isAwaiting })),
+    })),
     playIds.map((playId) => ({ type: 'released' as const, playId })),
     fc.record({
       type: fc.constant('measured' as const),
@@ -356,7 +358,10 @@ describe('whatever happens, in whatever order', () => {
           return [
             nowMs,
             input.type === 'enqueued'
-              ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } }
+              ? {
+                  ...input,
+                  tickets: input.tickets.map((each) => ({ ...each, playId: `p${number++}`, enqueuedAtMs: nowMs })),
+                }
               : input,
           ] as const
         })
@@ -397,7 +402,10 @@ describe('whatever happens, in whatever order', () => {
           state = step(
             state,
             input.type === 'enqueued'
-              ? { ...input, ticket: { ...input.ticket, playId: `p${number++}`, enqueuedAtMs: nowMs } }
+              ? {
+                  ...input,
+                  tickets: input.tickets.map((each) => ({ ...each, playId: `p${number++}`, enqueuedAtMs: nowMs })),
+                }
               : input,
             nowMs,
             defaultPolicy,

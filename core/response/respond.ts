@@ -8,7 +8,7 @@ import { voicesOf } from '../speech/sayings.ts'
 import type { BoxOnAir, ChannelOnAir } from './channelOnAir.ts'
 import { laneOfBox, type Lane } from './lane.ts'
 import type { Outcome } from './outcome.ts'
-import { scoreFor } from './scoreFor.ts'
+import { lengthFor, scoreFor } from './scoreFor.ts'
 
 /** An event that came, with what is known of its coming. */
 export interface Arrived {
@@ -31,8 +31,10 @@ export interface AlertPlan {
   versionId: string
   alertId: string
   variation: Variation
-  /** As it is before its voices have spoken. */
-  score: ResolvedScore
+  /** How long it lasts before its voices have spoken. */
+  lengthMs: number
+  /** Settles it, as it is before its voices have spoken: only what is shown needs that. */
+  score: () => ResolvedScore
   /** It has voices with something to say. */
   speaks: boolean
   /** Somebody has to let it be read first. */
@@ -78,10 +80,11 @@ function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted:
     settled: { outcome, reason },
   })
   if (decision.outcome === 'nothing' || !version || !variation) return nothing(decision.reason, 'off')
-  const score = scoreFor(event, arrived.receivedAtMs, version.document, variation, channel)
-  if (!score.ok)
+  const request = { event, receivedAtMs: arrived.receivedAtMs, document: version.document, variation, channel }
+  const length = lengthFor(request)
+  if (!length.ok)
     return nothing(
-      `The score of “${variation.name}” cannot be played: its anchors do not resolve (${score.error.type}).`,
+      `The score of “${variation.name}” cannot be played: its anchors do not resolve (${length.error.type}).`,
       'failed',
     )
   const voices = voicesOf(variation.composition, event, channel.locale)
@@ -94,13 +97,20 @@ function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted:
       versionId: version.id,
       alertId: decision.alertId,
       variation,
-      score: score.value,
+      lengthMs: length.value,
+      score: () => settled(scoreFor(request)),
       speaks: voices.length > 0,
       // Whoever tests has written the words themselves.
       isAwaiting: isOn && approvesMessages && !arrived.isTest && saysMessage,
     },
     settled: null,
   }
+}
+
+/** @throws where it does not resolve: its length did, and asks the same */
+function settled(score: ReturnType<typeof scoreFor>): ResolvedScore {
+  if (!score.ok) throw new Error(`A score whose length is known does not resolve: ${score.error.type}`)
+  return score.value
 }
 
 /** The case that a test is for; where it is not the one that would be chosen, the reason says so. */

@@ -50,6 +50,25 @@ export function wornComposition(
   return withDress(withChoice(composed, offer, event.data.choice), { look, swaps })
 }
 
+/** A composition as it is worn for an event, with its anchors solved. */
+function solvedFor(composed: Composition, context: ResolveContext) {
+  const { event, locale, media, look, spoken = {} } = context
+  const composition = wornComposition(composed, context)
+  const solved = solveComposition(composition, {
+    media,
+    messageText: event.data.message?.text ?? '',
+    look,
+    spokenMs: spokenLengths(composition, event, locale, spoken),
+  })
+  return solved.ok ? ok({ composition, ...solved.value }) : solved
+}
+
+/** How long a composition lasts for one event: a fifth of the work of settling it. */
+export function lengthOfScore(composed: Composition, context: ResolveContext): Result<number, SolveError> {
+  const solved = solvedFor(composed, context)
+  return solved.ok ? ok(solved.value.lengthMs) : solved
+}
+
 /**
  * Settles a composition for one event: anchors to times, roles to values, templates to pieces of text, draws by the
  * event's identity. A part whose media is unknown keeps its place; the player then reports it as missing and plays the
@@ -57,19 +76,11 @@ export function wornComposition(
  * @returns the score to play, or why its anchors cannot be solved.
  */
 export function resolveScore(composed: Composition, context: ResolveContext): Result<ResolvedScore, SolveError> {
-  const { event } = context
-  const composition = wornComposition(composed, context)
-  const { message } = event.data
-  const spoken = context.spoken ?? {}
-  const spokenMs = spokenLengths(composition, event, context.locale, spoken)
-  const solved = solveComposition(composition, {
-    media: context.media,
-    messageText: message?.text ?? '',
-    look: context.look,
-    spokenMs,
-  })
+  const { event, spoken = {} } = context
+  const solved = solvedFor(composed, context)
   if (!solved.ok) return solved
-
+  const { composition, clips, lengthMs, shrunk, cut } = solved.value
+  const { message } = event.data
   const partContext: PartContext = {
     canvas: context.canvas,
     look: context.look,
@@ -85,7 +96,7 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
   const media: Record<string, MediaAddress> = {}
   let letters = ''
   for (const part of composition.parts) {
-    const times = solved.value.clips[part.id]
+    const times = clips[part.id]
     const resolved = times ? resolvePart(part, times, partContext) : null
     if (!resolved) continue
     parts.push(resolved)
@@ -96,17 +107,17 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     }
   }
   const remarks: SolverRemark[] = [
-    ...solved.value.shrunk.map((partId) => ({ type: 'phasesShrunk' as const, partId })),
-    ...solved.value.cut.map((partId) => ({ type: 'cutOff' as const, partId })),
+    ...shrunk.map((partId) => ({ type: 'phasesShrunk' as const, partId })),
+    ...cut.map((partId) => ({ type: 'cutOff' as const, partId })),
   ]
   const duck = lightWords(parts)
   const fonts = ownFonts(parts, context.media)
   return ok({
     version: 2,
     canvas: context.canvas,
-    lengthMs: solved.value.lengthMs,
+    lengthMs,
     parts,
-    clips: solved.value.clips,
+    clips,
     media,
     ...(fonts ? { fonts } : {}),
     ...(duck.length > 0 ? { duck } : {}),

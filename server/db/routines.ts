@@ -16,24 +16,58 @@ function routine(name: string, define: (name: string) => string): Routine {
   return { name: full, sql: define(full) }
 }
 
-/** What is written of a table: the properties of its rows, the columns and their types. All of them, whatever is added. */
-function shapeOf(table: PgTable, leftOut: readonly string[] = []) {
-  const columns = Object.entries(getTableColumns(table) as Record<string, PgColumn>).filter(
-    ([property]) => !leftOut.includes(property),
-  )
-  const list = (words: (property: string, column: PgColumn) => string) =>
-    columns.map(([property, column]) => words(property, column)).join(', ')
+/** Properties in which rows usually differ; what else they have is said once for many (see `sharedRows`). */
+export const ownOf = {
+  events: ['id', 'externalId', 'data', 'occurredAt'],
+  effects: ['id', 'eventId'],
+  plays: ['id', 'eventId'],
+  records: ['id'],
+} as const
+
+/** Rows that a routine is given, by the properties and types of what they hold. `more`: what is not written with the rest. */
+function given(name: keyof typeof ownOf, columns: readonly (readonly [string, string])[], more = '') {
+  const isOwn = (property: string) => (ownOf[name] as readonly string[]).includes(property)
+  const typed = (wanted: boolean) =>
+    columns.flatMap(([property, type]) => (isOwn(property) === wanted ? [`"${property}" ${type}`] : []))
   return {
-    name: `"${getTableName(table)}"`,
-    columns: list((_property, column) => `"${column.name}"`),
-    given: list((property) => `given."${property}"`),
-    record: list((property, column) => `"${property}" ${column.getSQLType()}`),
+    parameters: `given_${name} jsonb, given_${name}_rests jsonb`,
+    values: columns.map(([property]) => `${isOwn(property) ? 'own' : 'shared'}."${property}"`).join(', '),
+    rows: `jsonb_to_recordset(given_${name}) as own(${typed(true).join(', ')}, "rest" integer)
+    join jsonb_to_recordset(given_${name}_rests) as shared(${[...typed(false), more].join(', ')} "rest" integer)
+      on shared."rest" = own."rest"`,
   }
 }
 
-const events = shapeOf(event, ['seq'])
-const effects = shapeOf(effect)
-const plays = shapeOf(play)
+/** What is written of a table: its columns, and where they come from. All of them, whatever is added. */
+function shapeOf(name: keyof typeof ownOf, table: PgTable, leftOut: readonly string[] = [], more = '') {
+  const columns = Object.entries(getTableColumns(table) as Record<string, PgColumn>).filter(
+    ([property]) => !leftOut.includes(property),
+  )
+  return {
+    name: `"${getTableName(table)}"`,
+    columns: columns.map(([, column]) => `"${column.name}"`).join(', '),
+    ...given(
+      name,
+      columns.map(([property, column]) => [property, column.getSQLType()]),
+      more,
+    ),
+  }
+}
+
+const events = shapeOf('events', event, ['seq'], '"feedId" text,')
+const effects = shapeOf('effects', effect)
+const plays = shapeOf('plays', play)
+const records = given('records', [
+  ['id', 'text'],
+  ['state', 'text'],
+  ['shownCount', 'integer'],
+  ['startedAt', 'timestamptz'],
+  ['isStartGone', 'boolean'],
+  ['lengthMs', 'integer'],
+  ['outcome', 'text'],
+  ['reason', 'text'],
+  ['outcomeAt', 'timestamptz'],
+])
 
 /**
  * Writes events, what they cause and the feeds' tallies: all of it or nothing, in one round trip. As a plain statement,
@@ -43,7 +77,9 @@ const plays = shapeOf(play)
 export const keepDecided = routine(
   'keep',
   (name) => `
-create function ${name}(given_events jsonb, given_effects jsonb, given_plays jsonb, given_tallies jsonb, given_wake text)
+create function ${name}(
+  ${events.parameters}, ${effects.parameters}, ${plays.parameters}, given_tallies jsonb, given_wake text
+)
 returns setof text
 language plpgsql
 as $keep$
@@ -52,24 +88,24 @@ begin
     perform pg_notify('thundercrest', given_wake);
   end if;
   return query
-  with given as (
-    select * from jsonb_to_recordset(given_events) as given(${events.record}, "feedId" text)
-  ), fresh as (
-    insert into ${events.name} (${events.columns}) select ${events.given} from given
+  with fresh as (
+    insert into ${events.name} (${events.columns}) select ${events.values}
+    from ${events.rows}
     on conflict (channel_id, source, external_id) do nothing
     returning event.id
   ), caused as (
-    insert into ${effects.name} (${effects.columns}) select ${effects.given}
-    from jsonb_to_recordset(given_effects) as given(${effects.record})
-    where given."eventId" in (select fresh.id from fresh)
+    insert into ${effects.name} (${effects.columns}) select ${effects.values}
+    from ${effects.rows}
+    where own."eventId" in (select fresh.id from fresh)
   ), played as (
-    insert into ${plays.name} (${plays.columns}) select ${plays.given}
-    from jsonb_to_recordset(given_plays) as given(${plays.record})
-    where given."eventId" in (select fresh.id from fresh)
+    insert into ${plays.name} (${plays.columns}) select ${plays.values}
+    from ${plays.rows}
+    where own."eventId" in (select fresh.id from fresh)
   ), counted as (
-    select given."feedId", count(*)::integer as accepted
-    from fresh join given on given."id" = fresh.id
-    group by given."feedId"
+    select shared."feedId", count(*)::integer as accepted
+    from ${events.rows}
+      join fresh on fresh.id = own."id"
+    group by shared."feedId"
   ), tallied as (
     update feed set
       accepted_count = accepted_count + coalesce(counted.accepted, 0),
@@ -89,46 +125,45 @@ $keep$`,
 )
 
 /**
- * Writes how far plays are and what became of them, one by one by their keys: as one statement over all of them it read the
- * whole table wherever the planner knew too little of it. In the order of keys, so that two that write at once cannot block
- * each other. Only for the owner of the lane: a later owner waits until it is written, and what an earlier one still writes is
+ * Writes how far plays are and what became of them, by their keys: wherever the planner knew too little of a table it read all of
+ * it, so that other ways are forbidden here. In the order of keys, so that two that write at once do not block each other.
+ * Only for the owner of the lane: a later owner waits until it is written, and what an earlier one still writes is
  * refused. Of two outcomes the first stays. Answers whether the lane was still the writer's.
  */
 export const recordPlays = routine(
   'record',
   (name) => `
-create function ${name}(given_records jsonb, given_lane text, given_epoch integer)
+create function ${name}(${records.parameters}, given_lane text, given_epoch integer)
 returns boolean
 language plpgsql
+set enable_seqscan = off
+set enable_hashjoin = off
+set enable_mergejoin = off
 as $record$
-declare
-  given record;
 begin
   perform 1 from lane where lane.id = given_lane and lane.epoch = given_epoch for share;
   if not found then
     return false;
   end if;
-  for given in
-    select * from jsonb_to_recordset(given_records) as x(
-      "id" text, "state" text, "shownCount" integer, "startedAt" timestamptz, "isStartGone" boolean, "lengthMs" integer,
-      "outcome" text, "reason" text, "outcomeAt" timestamptz
-    )
-    order by x."id"
-  loop
+  with given as materialized (
+    select ${records.values} from ${records.rows}
+    order by own."id"
+  ), moved as (
     update play set
-      state = coalesce(given."state", state),
-      shown_count = coalesce(given."shownCount", shown_count),
-      started_at = case when given."isStartGone" then null else coalesce(given."startedAt", started_at) end,
-      length_ms = coalesce(given."lengthMs", length_ms)
-    where play.id = given."id" and play.state <> 'over';
-    if given."outcome" is not null or given."reason" is not null then
-      update effect set
-        outcome = given."outcome",
-        reason = coalesce(given."reason", reason),
-        outcome_at = given."outcomeAt"
-      where effect.id = given."id" and effect.outcome is null;
-    end if;
-  end loop;
+      state = coalesce(given."state", play.state),
+      shown_count = coalesce(given."shownCount", play.shown_count),
+      started_at = case when given."isStartGone" then null else coalesce(given."startedAt", play.started_at) end,
+      length_ms = coalesce(given."lengthMs", play.length_ms)
+    from given
+    where play.id = given."id" and play.state <> 'over'
+  )
+  update effect set
+    outcome = given."outcome",
+    reason = coalesce(given."reason", effect.reason),
+    outcome_at = given."outcomeAt"
+  from given
+  where effect.id = given."id" and effect.outcome is null
+    and (given."outcome" is not null or given."reason" is not null);
   return true;
 end
 $record$`,

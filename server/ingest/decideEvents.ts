@@ -35,8 +35,11 @@ export interface Pretended {
 export interface EarnedPlay {
   boxId: string
   ticket: Ticket
-  /** As it is before its voices have spoken. */
-  show: PlayToShow
+  eventId: string
+  /** What sources are given, as it is before its voices have spoken. Built when it is asked for. */
+  show: () => PlayToShow
+  /** Its message has pictures that are to be fetched while it waits. */
+  hasEmotes: boolean
   /** It has voices with something to say. */
   speaks: boolean
 }
@@ -137,7 +140,7 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
   }
   rows.effects.push(row)
   if (!alert) return
-  const { variation, versionId, alertId, score, speaks, isAwaiting } = alert
+  const { variation, versionId, alertId, lengthMs, score, speaks, isAwaiting } = alert
   const play: PlayRow = {
     id,
     boxId,
@@ -146,7 +149,7 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
     alertId,
     variationId: variation.id,
     variationName: variation.name,
-    lengthMs: score.lengthMs,
+    lengthMs,
     isTest: event.isTest,
     ...untouchedPlay(nowMs),
     approval: isAwaiting ? 'awaiting' : 'none',
@@ -154,8 +157,10 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
   rows.plays.push(play)
   plays.push({
     boxId,
-    ticket: { playId: id, enqueuedAtMs: nowMs, lengthMs: score.lengthMs, isAwaiting },
-    show: showOf(play, score),
+    eventId: event.id,
+    ticket: { playId: id, enqueuedAtMs: nowMs, lengthMs, isAwaiting },
+    show: () => showOf(play, score()),
+    hasEmotes: (event.data.message?.emotes?.length ?? 0) > 0,
     speaks,
   })
 }

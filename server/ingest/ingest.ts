@@ -181,13 +181,12 @@ export class Ingest {
   }: Omit<DecideRequest, 'onAir' | 'nowMs' | 'previous' | 'pretended'> & {
     pretended?: Pretended | null
   }): Promise<KeptEvents> {
-    const { onAir, commits, metrics, lines, history } = this.deps
+    const { onAir, commits, metrics, history } = this.deps
     const channel = await onAir.read(request.channelId)
     const stopTimer = metrics.durableWrite.startTimer()
     const previous = await history.previousOf(request.channelId, request.incoming, channel.historyKinds)
     const kept = await commits.add(decideEvents({ ...request, onAir: channel, previous, pretended, nowMs: Date.now() }))
     stopTimer()
-    lines.enqueue(kept.plays)
     return kept
   }
 

@@ -40,7 +40,7 @@ export async function keepDecided(
       acceptedIds,
       repeatedCount: rows.events.length - acceptedIds.length,
       effects: rows.effects.filter((each) => fresh.has(each.eventId)),
-      plays: plays.filter((each) => fresh.has(each.show.eventId)),
+      plays: plays.filter((each) => fresh.has(each.eventId)),
     }
   })
 }

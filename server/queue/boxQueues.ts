@@ -142,24 +142,32 @@ export class BoxQueues {
   private takeUpOne(play: PlayRow): number {
     const runtime = this.find(play.boxId)
     if (!runtime || runtime.knows(play.id)) return 0
-    runtime.input({ type: 'enqueued', ticket: this.ticketOf(play) })
+    runtime.input({ type: 'enqueued', tickets: [this.ticketOf(play)] })
     this.speakAhead(play.boxId, play.id)
     return 1
   }
 
-  /** Puts a play that is kept into the line of its box. */
-  add(boxId: string, ticket: Ticket): void {
-    const enqueuedAtMs = this.deps.clock.steadyOf(ticket.enqueuedAtMs)
-    this.find(boxId)?.input({ type: 'enqueued', ticket: { ...ticket, enqueuedAtMs } })
+  /** Puts plays that are kept into the line of their box. */
+  add(boxId: string, ...tickets: Ticket[]): void {
+    const { clock } = this.deps
+    this.find(boxId)?.input({
+      type: 'enqueued',
+      tickets: tickets.map((ticket) => ({ ...ticket, enqueuedAtMs: clock.steadyOf(ticket.enqueuedAtMs) })),
+    })
   }
 
-  /** Puts plays into their lines; they must be durable already. */
+  /** Puts plays into their lines, all of a line at once; they must be durable already. */
   enqueue(plays: readonly EarnedPlay[]): void {
-    for (const play of plays) {
-      if (!play.speaks) this.deps.shows.remember(play.show)
-      this.add(play.boxId, play.ticket)
-      if (play.speaks) this.speakAhead(play.boxId, play.ticket.playId)
+    const byBox = new Map<string, Ticket[]>()
+    for (const { boxId, ticket, speaks, show, hasEmotes } of plays) {
+      if (!this.boxes.has(boxId)) continue
+      if (!speaks) this.deps.shows.remember(ticket.playId, show, hasEmotes)
+      const tickets = byBox.get(boxId)
+      if (tickets) tickets.push(ticket)
+      else byBox.set(boxId, [ticket])
     }
+    for (const [boxId, tickets] of byBox) this.add(boxId, ...tickets)
+    for (const { boxId, ticket, speaks } of plays) if (speaks) this.speakAhead(boxId, ticket.playId)
   }
 
   /** The queue of a box; undefined for one that is put away or carried out elsewhere. */

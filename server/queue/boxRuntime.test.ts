@@ -45,7 +45,7 @@ function arrange() {
     onStarted: () => undefined,
   })
   const enqueue = (playId: string, lengthMs = 3000) =>
-    runtime.input({ type: 'enqueued', ticket: { playId, enqueuedAtMs: clock.steadyMs(), lengthMs } })
+    runtime.input({ type: 'enqueued', tickets: [{ playId, enqueuedAtMs: clock.steadyMs(), lengthMs }] })
   const join = (sourceId: string) => runtime.input({ type: 'sourceJoined', sourceId, shownPlayIds: [] })
   const progress = (sourceId: string, playId: string, reached: 'ready' | 'started' | 'done') =>
     runtime.input({ type: 'sourceProgress', sourceId, playId, progress: reached })

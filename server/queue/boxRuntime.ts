@@ -85,7 +85,7 @@ export class BoxRuntime {
 
   private take(input: QueueInput): void {
     if (input.type === 'enqueued') {
-      this.known.add(input.ticket.playId)
+      for (const { playId } of input.tickets) this.known.add(playId)
       dropOldest(this.known, rememberedPlays)
     }
     const { state, commands } = step(this.queue, input, this.deps.clock.steadyMs(), this.deps.policy)

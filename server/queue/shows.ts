@@ -27,7 +27,7 @@ const voiceWaitMs = 3000
 
 /** What sources need to show plays: settled scores, with what their voices have said. */
 export class Shows {
-  private readonly kept = new Map<string, PlayToShow>()
+  private readonly kept = new Map<string, PlayToShow | (() => PlayToShow)>()
   /** Voices that are speaking, by play: asked ahead and asked again when the play's turn comes, they speak once. */
   private readonly speaking = new Map<string, Promise<PlayVoice>>()
   private readonly silenced = new Set<string>()
@@ -38,11 +38,20 @@ export class Shows {
 
   constructor(private readonly deps: ShowsDependencies) {}
 
-  remember(show: PlayToShow): PlayToShow {
-    const dressed = this.deps.dress(show)
-    this.kept.set(show.playId, dressed)
+  /** Keeps at hand how a play is built. @param isBuiltNow what it needs from elsewhere is fetched while it waits */
+  remember(playId: string, build: () => PlayToShow, isBuiltNow: boolean): void {
+    this.kept.set(playId, build)
     dropOldest(this.kept, showsKept)
-    return dressed
+    if (isBuiltNow) this.known(playId)
+  }
+
+  /** A play that is kept at hand; built now, where nobody needed it before. */
+  private known(playId: string): PlayToShow | undefined {
+    const kept = this.kept.get(playId)
+    if (typeof kept !== 'function') return kept
+    const built = this.deps.dress(kept())
+    this.kept.set(playId, built)
+    return built
   }
 
   /** What was known of a play is not true any more. */
@@ -74,12 +83,12 @@ export class Shows {
    * @throws when the version it was decided with is gone.
    */
   async show(playId: string): Promise<PlayToShow> {
-    const show = this.kept.get(playId) ?? (await this.build(playId, voiceWaitMs))
+    const show = this.known(playId) ?? (await this.build(playId, voiceWaitMs))
     return this.silenced.has(playId) ? { ...show, score: withoutVoices(show.score) } : show
   }
 
   private async build(playId: string, waitMs: number | null): Promise<PlayToShow> {
-    const kept = this.kept.get(playId)
+    const kept = this.known(playId)
     if (kept) return kept
     const times = this.forgotten.get(playId)
     const play = await findPlay(this.deps.db, playId)
@@ -94,19 +103,19 @@ export class Shows {
     const voice = voices.length === 0 ? null : await this.voiceOf(play, variation, channel, waitMs)
     // Somebody said meanwhile that it is not to be read, or that it is.
     if (this.forgotten.get(playId) !== times) return this.build(playId, waitMs)
-    const score = scoreFor(
-      event,
-      play.event.receivedAt.getTime(),
-      version.document,
-      variation,
-      channel,
-      voice?.spoken ?? saidNothing(voices.map(({ part }) => part.id)),
-    )
+    const score = scoreFor({
+      ...{ event, document: version.document, variation, channel },
+      receivedAtMs: play.event.receivedAt.getTime(),
+      spoken: voice?.spoken ?? saidNothing(voices.map(({ part }) => part.id)),
+    })
     if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
     // Where its turn came before its voice was ready it was shown without: for all sources, those that join late too.
-    const meanwhile = this.kept.get(playId)
+    const meanwhile = this.known(playId)
     if (meanwhile) return meanwhile
-    return this.remember(showOf(play, score.value))
+    const built = this.deps.dress(showOf(play, score.value))
+    this.kept.set(playId, built)
+    dropOldest(this.kept, showsKept)
+    return built
   }
 
   /** Null: not in time. */

@@ -190,8 +190,12 @@ export async function startServices(options: StartOptions): Promise<Services> {
     lines,
     metrics,
     commits: new GroupCommit({
-      commit: (pieces, isAgain) =>
-        keepDecided(db, pieces, isAgain, lines.wakeWith(pieces.flatMap(({ plays }) => plays))),
+      async commit(pieces, isAgain) {
+        const kept = await keepDecided(db, pieces, isAgain, lines.wakeWith(pieces.flatMap(({ plays }) => plays)))
+        // All of them at once, and before anybody is told: what is acknowledged is in its line.
+        lines.enqueue(kept.flatMap(({ plays }) => plays))
+        return kept
+      },
       isPassing: (error) => trouble.note(error),
     }),
     onChange: (channelId) => stream.changed(channelId, 'feeds'),

@@ -11,7 +11,7 @@ export const joined = (sourceId: string, shownPlayIds: string[] = []): QueueInpu
 export const left = (sourceId: string): QueueInput => ({ type: 'sourceLeft', sourceId })
 export const enqueued = (playId: string, atMs = 0, lengthMs = 5000): QueueInput => ({
   type: 'enqueued',
-  ticket: ticket(playId, atMs, lengthMs),
+  tickets: [ticket(playId, atMs, lengthMs)],
 })
 export const reached = (sourceId: string, playId: string, progress: 'ready' | 'started' | 'done'): QueueInput => ({
   type: 'sourceProgress',

@@ -219,7 +219,7 @@ export class SimulatedOwner {
     for (const { id, state } of this.world.plays.values()) {
       if (state === 'over' || this.known.has(id)) continue
       this.known.add(id)
-      this.input({ type: 'enqueued', ticket: { playId: id, enqueuedAtMs: this.nowMs, lengthMs: playMs } })
+      this.input({ type: 'enqueued', tickets: [{ playId: id, enqueuedAtMs: this.nowMs, lengthMs: playMs }] })
     }
   }
 

@@ -1,7 +1,8 @@
 import { inArray, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
-import { keepDecided } from '../routines.ts'
+import { keepDecided, ownOf } from '../routines.ts'
 import { rowsOf } from '../rowsOf.ts'
+import { sharedRows } from '../sharedRows.ts'
 import { event, type play } from '../liveSchema.ts'
 import type { EffectRow } from './effects.ts'
 
@@ -39,11 +40,13 @@ export async function insertDecidedEvents(
   { events, effects, plays, tallies }: DecidedEvents,
   wake: string | null = null,
 ): Promise<Set<string>> {
-  const [eventsJson, effectsJson, playsJson, talliesJson] = [events, effects, plays, tallies].map((rows) =>
-    JSON.stringify(rows),
-  )
+  const said = [
+    sharedRows(events, ownOf.events),
+    sharedRows(effects, ownOf.effects),
+    sharedRows(plays, ownOf.plays),
+  ].flatMap(({ rows, rests }) => [sql`${rows}::jsonb`, sql`${rests}::jsonb`])
   const answer = await db.execute(
-    sql`select ${sql.raw(keepDecided.name)}(${eventsJson}::jsonb, ${effectsJson}::jsonb, ${playsJson}::jsonb, ${talliesJson}::jsonb, ${wake}::text) as id`,
+    sql`select ${sql.raw(keepDecided.name)}(${sql.join(said, sql`, `)}, ${JSON.stringify(tallies)}::jsonb, ${wake}::text) as id`,
   )
   return new Set(rowsOf<{ id: string }>(answer).map(({ id }) => id))
 }

@@ -2,8 +2,9 @@ import { sql } from 'drizzle-orm'
 import type { Outcome } from '../../../core/response/outcome.ts'
 import type { PlayProgress } from '../../../contract/views.ts'
 import type { Database } from '../handle.ts'
-import { recordPlays as routine } from '../routines.ts'
+import { ownOf, recordPlays as routine } from '../routines.ts'
 import { rowsOf } from '../rowsOf.ts'
+import { sharedRows } from '../sharedRows.ts'
 
 /** What changed about a play. Absent fields stay as they are. */
 export interface PlayRecord {
@@ -35,9 +36,12 @@ export async function recordPlays(
   records: readonly PlayRecord[],
   { lane, epoch }: LaneHold,
 ): Promise<boolean> {
-  const rows = records.map((record) => ({ ...record, isStartGone: record.startedAt === null }))
+  const { rows, rests } = sharedRows(
+    records.map((record) => ({ ...record, isStartGone: record.startedAt === null })),
+    ownOf.records,
+  )
   const answer = await db.execute(
-    sql`select ${sql.raw(routine.name)}(${JSON.stringify(rows)}::jsonb, ${lane}, ${epoch}) as held`,
+    sql`select ${sql.raw(routine.name)}(${rows}::jsonb, ${rests}::jsonb, ${lane}, ${epoch}) as held`,
   )
   return rowsOf<{ held: boolean }>(answer)[0]?.held ?? false
 }

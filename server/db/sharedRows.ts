@@ -1,0 +1,31 @@
+/** Rows as a routine takes them: of each what is its own and which shared rest it has; and the rests. */
+export interface SharedRows {
+  rows: string
+  rests: string
+}
+
+/**
+ * Puts rows into words for a routine. What many rows have in common is said once: the embedded database reads ten megabytes of
+ * JSON a second, and in a flood nearly all of a row is what the row before it had.
+ * @param own the properties in which rows usually differ
+ */
+export function sharedRows<Row extends object>(rows: readonly Row[], own: readonly (keyof Row & string)[]): SharedRows {
+  const known = new Map<string, number>()
+  const owns = rows.map((row) => {
+    const rest: Partial<Row> = { ...row }
+    const mine: Record<string, unknown> = {}
+    for (const property of own) {
+      mine[property] = row[property]
+      // Left out of the words.
+      rest[property] = undefined
+    }
+    const words = JSON.stringify(rest)
+    const number = known.get(words) ?? known.size
+    known.set(words, number)
+    return { ...mine, rest: number }
+  })
+  const rests = [...known].map(
+    ([words, number]) => `${words.slice(0, -1)}${words === '{}' ? '' : ','}"rest":${number}}`,
+  )
+  return { rows: JSON.stringify(owns), rests: `[${rests.join(',')}]` }
+}
