@@ -10,15 +10,12 @@ export interface SharedRows {
  * @param own the properties in which rows usually differ
  */
 export function sharedRows<Row extends object>(rows: readonly Row[], own: readonly (keyof Row & string)[]): SharedRows {
+  const isOwn = new Set<string>(own)
   const known = new Map<string, number>()
   const owns = rows.map((row) => {
-    const rest: Partial<Row> = { ...row }
-    const mine: Record<string, unknown> = {}
-    for (const property of own) {
-      mine[property] = row[property]
-      // Left out of the words.
-      rest[property] = undefined
-    }
+    const rest: Partial<Row> = {}
+    const mine: Partial<Row> = {}
+    for (const property in row) (isOwn.has(property) ? mine : rest)[property] = row[property]
     const words = JSON.stringify(rest)
     const number = known.get(words) ?? known.size
     known.set(words, number)

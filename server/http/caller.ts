@@ -2,6 +2,7 @@ import type { IncomingMessage } from 'node:http'
 import { isIP, isIPv6, type BlockList } from 'node:net'
 import type { H3Event } from 'h3'
 import { hostName, isLoopbackName } from './knownHost.ts'
+import { dropOldest } from '../system/dropOldest.ts'
 import { hostRules } from './hostRules.ts'
 
 /** Whom a request comes from. */
@@ -27,7 +28,19 @@ const forwarding = [
 export const signsOfForwarding: readonly string[] = [...forwarding, 'via']
 
 const plain = (address: string) => address.replace(/^::ffff:/, '')
-const isOf = (list: BlockList, address: string) => list.check(address, isIPv6(address) ? 'ipv6' : 'ipv4')
+
+/** Addresses that were looked up lately, by list: platforms deliver from few. */
+const lookedUp = new WeakMap<BlockList, Map<string, boolean>>()
+const lookedUpKept = 500
+
+function isOf(list: BlockList, address: string): boolean {
+  const known = lookedUp.get(list) ?? new Map<string, boolean>()
+  lookedUp.set(list, known)
+  const found = known.get(address) ?? list.check(address, isIPv6(address) ? 'ipv6' : 'ipv4')
+  known.set(address, found)
+  dropOldest(known, lookedUpKept)
+  return found
+}
 
 /**
  * Looks at whom a request comes from, and takes out what only a trusted proxy may say. What a proxy says of who asked is

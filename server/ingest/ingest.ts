@@ -37,10 +37,12 @@ export interface IngestDependencies {
 
 /** So much of a delivery is shown on the Feeds screen. */
 const heardMax = 4_000
+/** More of them than fit into that. */
+const heardEvents = 40
 
 /** The one way in for events, wherever they come from: durable and decided first, then queued, then acknowledged. */
 export class Ingest {
-  private readonly heard = new Map<string, { raw: string; understood: string }>()
+  private readonly heard = new Map<string, { raw: string; events: Translation['events'] }>()
 
   constructor(private readonly deps: IngestDependencies) {}
 
@@ -69,21 +71,17 @@ export class Ingest {
         this.deps.db,
         deliveryRow(feed.id, webhookId, raw, `${spoilt} of it could not be kept: a value does not fit.`),
       )
-    this.heard.set(feed.id, {
-      raw: raw.slice(0, heardMax),
-      understood: JSON.stringify(
-        events.map(({ source: _source, ...event }) => event),
-        null,
-        2,
-      ).slice(0, heardMax),
-    })
+    this.heard.set(feed.id, { raw: raw.slice(0, heardMax), events: events.slice(0, heardEvents) })
     this.deps.onChange(feed.channelId)
     return this.answer(kept, rejected.length + spoilt)
   }
 
   /** The newest delivery of a feed, as sent and as understood, since the server started. */
   lastHeard(feedId: string): { raw: string; understood: string } | null {
-    return this.heard.get(feedId) ?? null
+    const heard = this.heard.get(feedId)
+    if (!heard) return null
+    const understood = heard.events.map(({ source: _source, ...event }) => event)
+    return { raw: heard.raw, understood: JSON.stringify(understood, null, 2).slice(0, heardMax) }
   }
 
   /** Keeps a signed delivery of which nothing was understood, for inspection. */

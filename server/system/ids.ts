@@ -1,9 +1,19 @@
-import { randomBytes } from 'node:crypto'
+import { randomFillSync } from 'node:crypto'
 
 const alphabet = '0123456789abcdefghjkmnpqrstvwxyz'
 
+/** Chance is drawn for many letters at once: asking for a few bytes costs as much as asking for thousands. */
+const pool = new Uint8Array(4096)
+let used = pool.length
+
 function letters(count: number): string {
-  return Array.from(randomBytes(count), (byte) => alphabet[byte & 31]).join('')
+  if (used + count > pool.length) {
+    randomFillSync(pool)
+    used = 0
+  }
+  let text = ''
+  for (const end = used + count; used < end; used++) text += alphabet[(pool[used] ?? 0) & 31] ?? ''
+  return text
 }
 
 /** A new id that sorts by time of making: `play-` + 9 letters of time + 11 random ones (55 bits). */
