@@ -1,4 +1,4 @@
-// The peer of the latency benchmark: an HTTP server that passes a body on to every WebSocket, and nothing else.
+// The peer of the fan-out benchmark: an HTTP server that passes a body on to every WebSocket, and nothing else.
 import { createServer } from 'node:http'
 import { WebSocketServer } from 'ws'
 

@@ -35,7 +35,8 @@ const playRow = (id: string, outcome: string | null = null) => ({
   event: { id: 'e', kind: 'follow', data: { viewer: { id: 'v', name: 'tallowmoth' } }, occurredAt: new Date(0) },
 })
 
-describe('what is kept at hand of a channel', () => {
+/** A channel with one box, in whose line two plays wait. */
+function arrange() {
   const { world, db } = tables()
   const waiting = ['p2', 'p3'].map((playId) => ({ playId, enqueuedAtMs: 0, lengthMs: 900 }))
   const line = { state: { ...emptyQueue, waiting } }
@@ -54,6 +55,11 @@ describe('what is kept at hand of a channel', () => {
     const live = await model.read()
     return { live, asked: world.asked }
   }
+  return { world, waiting, line, clock, trouble, model, asked }
+}
+
+describe('what is kept at hand of a channel', () => {
+  const { world, waiting, line, clock, trouble, model, asked } = arrange()
 
   it('is nothing while the database never answered', async () => {
     world.isDown = true
@@ -128,5 +134,28 @@ describe('what is kept at hand of a channel', () => {
       databaseTrouble: null,
       desks: [{ waiting: [{ id: 'p3' }, { id: 'p4' }] }],
     })
+  })
+})
+
+describe('a desk in a flood', () => {
+  it('lists less, and once a second, of what rushes by; and all of it again when it comes to rest', async () => {
+    const { world, clock, model, asked } = arrange()
+    await asked()
+    const log = (from: number, count: number) => Array.from({ length: count }, (_, at) => ({ id: `e${from + at}` }))
+    const rush = async (afterMs: number, rows: { id: string }[]) => {
+      clock.nowMs += afterMs
+      world.rows = { log: rows, plays: [...rows.map(({ id }) => playRow(id, 'expired')), playRow('p2'), playRow('p3')] }
+      model.note('line box')
+      const { live, asked: queries } = await asked()
+      return { log: live.desks[0]?.log.map(({ id }) => id), queries }
+    }
+    expect((await rush(200, log(0, 30))).log).toHaveLength(20)
+    const soon = await rush(200, log(100, 20))
+    expect(soon).toEqual({ log: log(0, 20).map(({ id }) => id), queries: [] })
+    expect(model.againAfterMs).toBe(800)
+    expect((await rush(800, log(200, 20))).log?.[0]).toBe('e200')
+    const atRest = await rush(1_000, log(200, 60))
+    expect(atRest.log).toHaveLength(60)
+    expect(model.againAfterMs).toBeNull()
   })
 })

@@ -26,6 +26,10 @@ export interface ChannelModelDependencies {
 const logListed = 60
 /** When a feed delivered last is looked up no more often than that. */
 const feedsEveryMs = 1_000
+/** Lists in which so much is new within a second are rushing by: nobody reads them. They are shorter, and told once a second. */
+const rushingNew = 15
+const rushingListed = 20
+const rushingEveryMs = 1_000
 
 type BoxStates = Omit<RidgeView['boxes'], 'count'> & { count: number }
 
@@ -35,8 +39,16 @@ interface Kept {
   voicesAreOn: boolean
   feeds: RidgeView['feeds']
   boxes: BoxStates
-  /** The ended plays that each desk lists. */
-  logs: Map<string, readonly string[]>
+  /** What the desk of each box lists. */
+  lists: Map<string, DeskLists>
+}
+
+interface DeskLists {
+  waiting: LaneView['waiting']
+  /** The plays that have ended. */
+  log: readonly string[]
+  readMs: number
+  isRushing: boolean
 }
 
 /**
@@ -62,8 +74,12 @@ export class ChannelModel {
 
   /** After how long it should be read again although nothing else has changed; null: not at all. */
   get againAfterMs(): number | null {
-    if (!this.stale.areFeeds) return null
-    return Math.max(0, this.feedsReadMs + feedsEveryMs - this.deps.clock.steadyMs())
+    const dueMs = this.stale.areFeeds ? [this.feedsReadMs + feedsEveryMs] : []
+    for (const boxId of this.stale.boxIds) {
+      const lists = this.kept?.lists.get(boxId)
+      if (lists) dueMs.push(lists.readMs + (lists.isRushing ? rushingEveryMs : 0))
+    }
+    return dueMs.length === 0 ? null : Math.max(0, Math.min(...dueMs) - this.deps.clock.steadyMs())
   }
 
   /**
@@ -84,18 +100,18 @@ export class ChannelModel {
   }
 
   private async keep(stale: StaleTopics): Promise<Kept> {
-    const { db, onAir } = this.deps
+    const { onAir } = this.deps
     const { boxes, locale, speech } = await onAir.read(this.channelId)
     const boxIds = boxes.map(({ boxId }) => boxId)
     const before = stale.isAll ? null : this.kept
     const feeds = await this.feeds(stale, before)
     const states = before && !stale.areDrafts ? before.boxes : await this.boxStates()
-    const logs = new Map<string, readonly string[]>()
+    const lists = new Map<string, DeskLists>()
     for (const boxId of boxIds) {
-      const known = stale.boxIds.has(boxId) ? undefined : before?.logs.get(boxId)
-      logs.set(boxId, known ?? (await listEndedIds(db, boxId, logListed)))
+      const known = before?.lists.get(boxId)
+      lists.set(boxId, known && !stale.boxIds.has(boxId) ? known : await this.lists(boxId, known))
     }
-    const kept = { boxIds, locale, voicesAreOn: speech.isOn, feeds, boxes: states, logs }
+    const kept = { boxIds, locale, voicesAreOn: speech.isOn, feeds, boxes: states, lists }
     await this.readPlays(kept, stale)
     this.kept = kept
     return kept
@@ -113,6 +129,27 @@ export class ChannelModel {
     return state
   }
 
+  private async lists(boxId: string, before: DeskLists | undefined): Promise<DeskLists> {
+    const { db, clock, neighbours } = this.deps
+    const readMs = clock.steadyMs()
+    if (before?.isRushing && readMs < before.readMs + rushingEveryMs) {
+      this.stale.add(`line ${boxId}`)
+      return before
+    }
+    const listed = await listEndedIds(db, boxId, before?.isRushing ? rushingListed : logListed)
+    const known = new Set(before?.log)
+    const isRushing =
+      before !== undefined &&
+      readMs < before.readMs + 2 * rushingEveryMs &&
+      listed.filter((id) => !known.has(id)).length >= rushingNew
+    const waiting = neighbours.line(boxId)?.waiting ?? []
+    if (isRushing)
+      return { waiting: waiting.slice(0, rushingListed), log: listed.slice(0, rushingListed), readMs, isRushing }
+    // What was short is filled up where it comes to rest.
+    const log = before?.isRushing ? await listEndedIds(db, boxId, logListed) : listed
+    return { waiting, log, readMs, isRushing }
+  }
+
   private async boxStates(): Promise<BoxStates> {
     const drafts = await listDraftStates(this.deps.db, this.channelId)
     return {
@@ -123,10 +160,14 @@ export class ChannelModel {
   }
 
   /** Reads the plays that are listed and not known, or not known as they are by now; forgets those that no list has. */
-  private async readPlays({ boxIds, logs, locale }: Kept, stale: StaleTopics): Promise<void> {
-    const ended = new Set([...logs.values()].flat())
+  private async readPlays({ boxIds, lists, locale }: Kept, stale: StaleTopics): Promise<void> {
+    const ended = new Set([...lists.values()].flatMap(({ log }) => log))
     const listed = new Set(ended)
-    for (const boxId of boxIds) for (const id of openIds(this.deps.neighbours.line(boxId))) listed.add(id)
+    for (const { waiting } of lists.values()) for (const { playId } of waiting) listed.add(playId)
+    for (const boxId of boxIds) {
+      const current = this.deps.neighbours.line(boxId)?.current
+      if (current) listed.add(current.playId)
+    }
     const unknown = [...listed].filter((id) => {
       const known = this.plays.get(id)
       return !known || stale.isAll || stale.playIds.has(id) || (ended.has(id) && known.endedAtMs === null)
@@ -147,22 +188,19 @@ export class ChannelModel {
     }
   }
 
-  private desk(boxId: string, { logs }: Kept): DeskView {
+  private desk(boxId: string, { lists }: Kept): DeskView {
     const { neighbours } = this.deps
-    const {
-      current = null,
-      waiting = [],
-      waitingCount = 0,
-      isHeld = false,
-      setAside = [],
-    } = neighbours.line(boxId) ?? {}
+    const line = neighbours.line(boxId)
+    const { current = null, waitingCount = 0, isHeld = false, setAside = [] } = line ?? {}
+    const listed = lists.get(boxId)
+    const waiting = (listed?.isRushing ? listed.waiting : line?.waiting) ?? []
     const shown = current && this.plays.get(current.playId)
     return {
       boxId,
       isHeld,
       waiting: waiting.flatMap(({ playId, lengthMs }) => {
         const play = this.plays.get(playId)
-        return play ? { ...play, state: 'waiting' as const, lengthMs } : []
+        return play && playId !== current?.playId ? { ...play, state: 'waiting' as const, lengthMs } : []
       }),
       waitingCount,
       current:
@@ -175,14 +213,11 @@ export class ChannelModel {
               shownCount: Math.max(shown.shownCount, current.shownCount),
             }
           : null,
-      log: (logs.get(boxId) ?? []).flatMap((id) => this.plays.get(id) ?? []),
+      log: (listed?.log ?? []).flatMap((id) => this.plays.get(id) ?? []),
       sources: neighbours.sourcesOf(boxId).map((view) => ({ ...view, isSetAside: setAside.includes(view.id) })),
     }
   }
 }
-
-const openIds = (line: LaneView | null): string[] =>
-  line ? [...(line.current ? [line.current.playId] : []), ...line.waiting.map(({ playId }) => playId)] : []
 
 /** What stands under the desk's name on the ridge line. */
 const deskState = (desks: readonly DeskView[]): RidgeView['desk'] => ({

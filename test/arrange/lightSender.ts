@@ -10,7 +10,8 @@ let number = 0
  * on a machine that both share. Standard Webhooks' signature, as `deliver` makes it.
  */
 export class LightSender {
-  private readonly socket: Socket
+  /** Null while it is closed: a server lets go of who is silent for some seconds. */
+  private socket: Socket | null = null
   private readonly key: Buffer
   private readonly path: string
   private answered: ((status: number) => void) | null = null
@@ -21,14 +22,23 @@ export class LightSender {
     if (!feed) throw new Error('The demo has no feed')
     this.key = Buffer.from(feed.secret.replace(/^whsec_/, ''), 'base64')
     this.path = `/api/feeds/${feed.id}/deliveries`
-    const { hostname, port } = new URL(demo.url)
-    this.socket = connect(Number(port), hostname)
-    this.socket.setNoDelay(true)
-    this.socket.setEncoding('latin1')
-    this.socket.on('data', (data: string) => this.hear(data))
   }
 
-  /** Sends that many follows in one delivery. @returns the status that it was answered with */
+  private open(): Socket {
+    const { hostname, port } = new URL(this.demo.url)
+    const socket = connect(Number(port), hostname)
+    socket.setNoDelay(true)
+    socket.setEncoding('latin1')
+    socket.on('data', (data: string) => this.hear(data))
+    socket.on('error', () => undefined)
+    socket.on('close', () => {
+      if (this.socket === socket) this.socket = null
+      this.answered?.(0)
+    })
+    return socket
+  }
+
+  /** Sends that many follows in one delivery. @returns the status that it was answered with; 0: it was not answered */
   send(count: number): Promise<number> {
     const notices = Array.from({ length: count }, () => followNotice('pip_rye', `light-${process.pid}-${number++}`))
     const body = JSON.stringify({ sent_at: new Date().toISOString(), notices })
@@ -37,6 +47,7 @@ export class LightSender {
     const signature = createHmac('sha256', this.key).update(`${id}.${at}.${body}`).digest('base64')
     return new Promise((resolve) => {
       this.answered = resolve
+      this.socket ??= this.open()
       this.socket.write(
         `POST ${this.path} HTTP/1.1\r\nhost: ${new URL(this.demo.url).host}\r\ncontent-type: application/json\r\nwebhook-id: ${id}\r\nwebhook-timestamp: ${at}\r\nwebhook-signature: v1,${signature}\r\ncontent-length: ${Buffer.byteLength(body)}\r\n\r\n${body}`,
       )
@@ -44,7 +55,7 @@ export class LightSender {
   }
 
   close(): void {
-    this.socket.destroy()
+    this.socket?.destroy()
   }
 
   /** An answer is over where its length or its last piece says so. */
@@ -57,6 +68,8 @@ export class LightSender {
     if (!isWhole) return
     const status = Number(this.text.slice(9, 12))
     this.text = ''
-    this.answered?.(status)
+    const { answered } = this
+    this.answered = null
+    answered?.(status)
   }
 }

@@ -64,7 +64,8 @@ function note(play: PlayView): string {
       <li
         v-for="play in log"
         :key="play.id"
-        class="group grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2"
+        v-memo="[play]"
+        class="group list-row grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2"
       >
         <time class="font-mono text-2xs text-faded" :datetime="new Date(play.enqueuedAtMs).toISOString()">{{
           clockTime(play.enqueuedAtMs)

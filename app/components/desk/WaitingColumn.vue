@@ -59,7 +59,7 @@ function waitWords({ enqueuedAtMs }: PlayView, index: number): string {
       <li
         v-for="(play, index) in desk.waiting"
         :key="play.id"
-        class="flex flex-wrap items-start gap-x-3 rounded-sm bg-ridge p-3"
+        class="list-row flex flex-wrap items-start gap-x-3 rounded-sm bg-ridge p-3"
       >
         <KindMark :kind="play.kind" />
         <div class="min-w-0 flex-1">

@@ -6,9 +6,9 @@ import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
 import { TestServer } from '../test/arrange/server.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
-const rounds = 100
+const rounds = 60
 const asked = process.argv.find((argument) => argument.startsWith('--sources='))
-const counts = asked ? [Number(asked.split('=')[1])] : [1, 50, 200]
+const counts = asked ? [Number(asked.split('=')[1])] : [1, 50, 200, 1000]
 
 /** Sources that are ready at once, and done at once: what is measured is the way there, not the loading. */
 async function openSources(address: string, count: number, onStart: (atMs: number) => void): Promise<() => void> {
@@ -44,6 +44,7 @@ async function measure(
   count: number,
   send: () => Promise<unknown>,
   open: (onStart: (atMs: number) => void) => Promise<() => void>,
+  pauseMs: number,
 ) {
   const reached: number[] = []
   const answered: number[] = []
@@ -66,8 +67,7 @@ async function measure(
       reached.push(arrival - sentMs)
       afterAnswer.push(arrival - answeredMs)
     }
-    // The queue keeps its gap between two plays.
-    await new Promise((resolve) => setTimeout(resolve, 1200))
+    await new Promise((resolve) => setTimeout(resolve, pauseMs))
   }
   close()
   return { reached, answered, afterAnswer }
@@ -90,11 +90,14 @@ for (const count of counts) {
     count,
     () => deliverNotices(demo, followNotice('pip_rye')),
     (onStart) => openSources(`${boxUrl}/link`, count, onStart),
+    // The queue keeps its gap between two plays.
+    900,
   )
   const peer = await measure(
     count,
     () => fetch(`http://127.0.0.1:${barePort}/`, { method: 'POST', body: sample }).then((answer) => answer.text()),
     (onStart) => openSources(`ws://127.0.0.1:${barePort}/`, count, onStart),
+    300,
   )
   const ratio = percentile(ours.afterAnswer, 0.99) / percentile(peer.reached, 0.99)
   measured.push(
@@ -109,7 +112,7 @@ for (const count of counts) {
 }
 bare.kill()
 await server.remove()
-report('latency', measured, [
+report('fanout', measured, [
   `${rounds} rounds each; start comes after a whole round trip (prepare, ready) that a bare broadcast does not make`,
 ])
 process.exit(0)
