@@ -149,9 +149,9 @@ describe('a desk in a flood', () => {
       const { live, asked: queries } = await asked()
       return { log: live.desks[0]?.log.map(({ id }) => id), queries }
     }
-    expect((await rush(200, log(0, 30))).log).toHaveLength(20)
+    expect((await rush(200, log(0, 30))).log).toHaveLength(12)
     const soon = await rush(200, log(100, 20))
-    expect(soon).toEqual({ log: log(0, 20).map(({ id }) => id), queries: [] })
+    expect(soon).toEqual({ log: log(0, 12).map(({ id }) => id), queries: [] })
     expect(model.againAfterMs).toBe(800)
     expect((await rush(800, log(200, 20))).log?.[0]).toBe('e200')
     const atRest = await rush(1_000, log(200, 60))

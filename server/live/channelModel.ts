@@ -27,8 +27,8 @@ const logListed = 60
 /** When a feed delivered last is looked up no more often than that. */
 const feedsEveryMs = 1_000
 /** Lists in which so much is new within a second are rushing by: nobody reads them. They are shorter, and told once a second. */
-const rushingNew = 15
-const rushingListed = 20
+const rushingNew = 10
+const rushingListed = 12
 const rushingEveryMs = 1_000
 
 type BoxStates = Omit<RidgeView['boxes'], 'count'> & { count: number }
@@ -141,7 +141,7 @@ export class ChannelModel {
     const isRushing =
       before !== undefined &&
       readMs < before.readMs + 2 * rushingEveryMs &&
-      listed.filter((id) => !known.has(id)).length >= rushingNew
+      listed.slice(0, rushingListed).filter((id) => !known.has(id)).length >= rushingNew
     const waiting = neighbours.line(boxId)?.waiting ?? []
     if (isRushing)
       return { waiting: waiting.slice(0, rushingListed), log: listed.slice(0, rushingListed), readMs, isRushing }
