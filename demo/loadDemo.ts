@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { readFile, writeFile } from 'node:fs/promises'
+import { readFile, rename, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { hashApiKey } from '../server/auth/access.ts'
 import { hashPassword } from '../server/auth/password.ts'
@@ -124,5 +124,8 @@ async function writeDemoFile({ database: { db }, dataFolder }: Services, url: st
     feeds: (await listFeeds(db, demoChannel.id)).map(({ id, platform, secret }) => ({ id, platform, secret })),
     apiKey,
   }
-  await writeFile(path, `${JSON.stringify(content, null, 2)}\n`, { mode: 0o600 })
+  // Whoever reads it meanwhile reads the one before, or this one: never half of it.
+  const half = `${path}.${process.pid}`
+  await writeFile(half, `${JSON.stringify(content, null, 2)}\n`, { mode: 0o600 })
+  await rename(half, path)
 }
