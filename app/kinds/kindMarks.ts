@@ -22,29 +22,33 @@ import {
   Waves,
 } from '@lucide/vue'
 import type { Component } from 'vue'
-import type { EventKind } from '../../core/events/kinds.ts'
+import type { KindMark } from '../../core/events/kindMarkNames.ts'
+import { kindOf, type EventKind } from '../../core/events/kinds.ts'
 
-/** How a kind of event is marked. Kinds have no colour: colour is left to mean state. */
-export const kindMarks: Record<EventKind, Component> = {
-  follow: Footprints,
-  subscription: CalendarHeart,
-  resubscription: RefreshCw,
-  giftBatch: Gift,
-  giftRecipient: PackageOpen,
-  membership: IdCard,
-  membershipRenewal: BadgeCheck,
-  tip: Coins,
-  paidMessage: MessageSquareQuote,
-  charityDonation: HandHeart,
-  applause: Hand,
-  raid: DoorOpen,
-  purchase: ShoppingBag,
-  surgeStarted: Waves,
-  surgeLevelled: TrendingUp,
-  surgeEnded: TrendingDown,
-  goalStarted: Flag,
-  goalReached: FlagTriangleRight,
-  redemption: Ticket,
-  chatCommand: Hash,
-  chatMessage: MessageCircle,
+/** The marks of kinds of event. Kinds have no colour: colour is left to mean state. */
+const marks: Record<KindMark, Component> = {
+  steps: Footprints,
+  calendar: CalendarHeart,
+  again: RefreshCw,
+  gift: Gift,
+  parcel: PackageOpen,
+  card: IdCard,
+  badge: BadgeCheck,
+  coins: Coins,
+  quote: MessageSquareQuote,
+  givingHand: HandHeart,
+  hand: Hand,
+  door: DoorOpen,
+  bag: ShoppingBag,
+  waves: Waves,
+  up: TrendingUp,
+  down: TrendingDown,
+  flag: Flag,
+  flagTriangle: FlagTriangleRight,
+  ticket: Ticket,
+  hash: Hash,
+  bubble: MessageCircle,
 }
+
+/** How a kind of event is marked. */
+export const markOf = (kind: EventKind): Component => marks[kindOf(kind).mark]

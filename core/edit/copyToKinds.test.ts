@@ -46,7 +46,7 @@ describe('words for another kind of event', () => {
       .array(
         fc.oneof(
           fc.constantFrom('hello ', ', ', '! '),
-          anyKind.chain((kind) => fc.constantFrom(...variablesOfKind[kind].map(({ name }) => `{${name}}`))),
+          anyKind.chain((kind) => fc.constantFrom(...variablesOfKind(kind).map(({ name }) => `{${name}}`))),
         ),
         { maxLength: 6 },
       )

@@ -19,7 +19,7 @@ const alike: readonly (readonly string[])[] = [
 
 /** What of a kind's variables says most nearly what one of another kind did; null where nothing does. */
 function counterpartOf(name: string, kind: EventKind): string | null {
-  const carried = variablesOfKind[kind].map((variable) => variable.name)
+  const carried = variablesOfKind(kind).map((variable) => variable.name)
   return alike.find((group) => group.includes(name))?.find((each) => carried.includes(each)) ?? null
 }
 
@@ -42,7 +42,7 @@ function* unknownIn(nodes: readonly TemplateNode[], carried: ReadonlySet<string>
  * keeps its forms with the other number; a choice by a text that is not there goes as a whole.
  */
 export function rewordFor(template: string, kind: EventKind): { template: string; changes: Reworded[] } {
-  const carried = new Set(variablesOfKind[kind].map(({ name }) => name))
+  const carried = new Set(variablesOfKind(kind).map(({ name }) => name))
   const changes: Reworded[] = []
   let [words, behind] = ['', 0]
   for (const { name, at, raw, type } of unknownIn(parseTemplate(template).nodes, carried)) {

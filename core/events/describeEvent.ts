@@ -1,6 +1,6 @@
-import type { CanonicalEvent } from './schema.ts'
 import { plainValue } from '../text/templateValue.ts'
-import { valuesOf } from './variables.ts'
+import type { CanonicalEvent } from './schema.ts'
+import { valuesOf, variablesOfKind } from './variables.ts'
 
 /**
  * Everyday words around an event's variables, for logs and lists. `{…}` that the event lacks drop out with their dot.
@@ -22,7 +22,9 @@ const detailVariables = [
   'message',
   'input',
 ] as const
-const wording: Partial<Record<(typeof detailVariables)[number], (value: string) => string>> = {
+/** Said elsewhere, or too long for a line. */
+const leftOut = ['name', 'streak', 'arguments']
+const wording: Record<string, (value: string) => string> = {
   tier: (value) => `tier ${value}`,
   months: (value) => `month ${value}`,
   count: (value) => `${value} of them`,
@@ -37,7 +39,10 @@ const wording: Partial<Record<(typeof detailVariables)[number], (value: string) 
 /** Who did it, and one plain line of what it was, e.g. `€25.00 · “o pão…”`. */
 export function describeEvent(event: CanonicalEvent, locale: string): { name: string; detail: string } {
   const values = valuesOf(event)
-  const words = detailVariables.flatMap((variable) => {
+  const others = variablesOfKind(event.kind)
+    .map(({ name }) => name)
+    .filter((name) => !leftOut.includes(name) && !(detailVariables as readonly string[]).includes(name))
+  const words = [...detailVariables, ...others].flatMap((variable) => {
     const value = values[variable] === undefined ? '' : plainValue(values[variable], locale)
     return value ? [wording[variable]?.(value) ?? value] : []
   })

@@ -5,7 +5,7 @@ import { messagePieces } from '../text/messagePieces.ts'
 import { describeEvent } from './describeEvent.ts'
 import { eventKinds } from './kinds.ts'
 import { sampleEvent } from './sampleEvent.ts'
-import { eventData, parseEventData } from './schema.ts'
+import { dataSchemaOf, parseEventData } from './schema.ts'
 import { valuesOf, variablesOfKind } from './variables.ts'
 
 describe.each(eventKinds)('%s', (kind) => {
@@ -13,7 +13,7 @@ describe.each(eventKinds)('%s', (kind) => {
 
   it('carries every variable that it declares, and no other but the message', () => {
     const values = valuesOf(sampleEvent(kind))
-    const declared = variablesOfKind[kind].map((variable) => variable.name)
+    const declared = variablesOfKind(kind).map((variable) => variable.name)
     for (const name of declared) expect(values[name], name).toBeTruthy()
     for (const name of Object.keys(values)) expect([...declared, 'name', 'message']).toContain(name)
   })
@@ -34,7 +34,11 @@ describe('event data', () => {
     ['follow', { viewer: { id: 'x', name: 'y'.repeat(501) } }, 'viewer.name'],
     ['follow', { viewer: { id: 'x', name: 'y', pictureUrl: 'javascript:alert(1)' } }, 'viewer.pictureUrl'],
   ] as const)('refuses a %s that does not fit, with the path', (kind, data, path) => {
-    expect(eventData[kind].safeParse(data).error?.issues.map((issue) => issue.path.join('.'))).toContain(path)
+    expect(
+      dataSchemaOf(kind)
+        .safeParse(data)
+        .error?.issues.map((issue) => issue.path.join('.')),
+    ).toContain(path)
   })
 
   it('leaves emotes on the words that they were sent for, on stage and in speech, whatever is taken out before them', () => {

@@ -1,5 +1,6 @@
-import type { EventKind } from './kinds.ts'
-import type { CanonicalEvent, EventDataOf } from './schema.ts'
+import type { SampleOf } from './kindDefinition.ts'
+import { kindOf, type EventKind } from './kinds.ts'
+import type { CanonicalEvent } from './schema.ts'
 
 /** Names that show what a design can take: an everyday one, a long one, an emoji, right-to-left, markup. */
 export const sampleNames = {
@@ -40,49 +41,13 @@ function messageOf(viewerName: SampleName): { text: string; emotes: { from: numb
   }
 }
 
-/** What each kind usually carries; the sample with long words carries the largest plausible values too. */
-function fieldsOf(viewerName: SampleName): { [K in EventKind]: Omit<EventDataOf<K>, 'viewer'> } {
-  const message = messageOf(viewerName)
-  const isLarge = viewerName === 'longest'
-  const large = <T>(usual: T, largest: T) => (isLarge ? largest : usual)
+/** What samples are made with; the one with long words carries the largest plausible values too. */
+function sampleOf(viewerName: SampleName): SampleOf {
   return {
-    follow: {},
-    subscription: { tier: large(1, 3), months: 1, message },
-    resubscription: { tier: 2, months: large(12, 128), streakMonths: large(7, 96), message },
-    giftBatch: { tier: 1, count: large(5, 1000), groupId: 'sample' },
-    giftRecipient: {
-      tier: 1,
-      recipient: { id: 'sample-recipient', name: large('Juno Flint', sampleNames.longest) },
-      groupId: 'sample',
-    },
-    membership: { levelName: large('Night shift', 'Keepers of the very first oven'), months: 1, message },
-    membershipRenewal: {
-      levelName: large('Night shift', 'Keepers of the very first oven'),
-      months: large(3, 60),
-      message,
-    },
-    tip: { amountMinor: large(2500, 123_456_789), currency: 'EUR', message },
-    paidMessage: { amountMinor: large(500, 50_000), currency: 'EUR', message },
-    charityDonation: { amountMinor: large(1000, 10_000_000), currency: 'EUR', message },
-    applause: { points: large(500, 1_000_000), message },
-    raid: { partySize: large(64, 250_000) },
-    purchase: {
-      item: large('Linen apron', 'The enamelled proving bowl with the lantern on its side'),
-      quantity: large(1, 12),
-      amountMinor: large(2800, 148_000),
-      currency: 'EUR',
-    },
-    surgeStarted: { level: 1, totalPoints: large(1200, 1_200_000) },
-    surgeLevelled: { level: large(3, 20), totalPoints: large(8600, 8_600_000) },
-    surgeEnded: { level: large(4, 20), totalPoints: large(14_200, 14_200_000) },
-    goalStarted: { goalTitle: 'new oven fund', targetMinor: large(120_000, 12_000_000), currency: 'EUR' },
-    goalReached: { goalTitle: 'new oven fund', targetMinor: large(120_000, 12_000_000), currency: 'EUR' },
-    redemption: {
-      reward: { id: 'bell', title: 'Ring the oven bell', costPoints: large(300, 1_000_000) },
-      input: large('Crumbelina', sampleMessages.longest),
-    },
-    chatCommand: { command: '!bell', arguments: large('twice', sampleMessages.longest) },
-    chatMessage: { message },
+    message: messageOf(viewerName),
+    longText: sampleMessages.longest,
+    longName: sampleNames.longest,
+    large: (usual, largest) => (viewerName === 'longest' ? largest : usual),
   }
 }
 
@@ -92,7 +57,10 @@ export function sampleEvent<K extends EventKind>(
   viewerName: SampleName = 'everyday',
   occurredAtMs = 0,
 ): CanonicalEvent {
-  const data = { viewer: { id: `sample-${viewerName}`, name: sampleNames[viewerName] }, ...fieldsOf(viewerName)[kind] }
+  const data = {
+    viewer: { id: `sample-${viewerName}`, name: sampleNames[viewerName] },
+    ...kindOf(kind).sample(sampleOf(viewerName)),
+  }
   // One K at a time the pieces fit by construction; the compiler cannot follow that through the union.
   return { kind, source: 'sample', externalId: `sample-${kind}-${viewerName}`, occurredAtMs, data } as CanonicalEvent
 }

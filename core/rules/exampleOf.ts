@@ -1,4 +1,4 @@
-import type { EventKind } from '../events/kinds.ts'
+import { kindOf, type EventKind } from '../events/kinds.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { calendarDay, localMoment, momentAt } from '../time/localMoment.ts'
 import { plainCircumstances, type Circumstances } from './circumstances.ts'
@@ -18,48 +18,25 @@ export interface Example {
 
 const dayMs = 86_400_000
 
-type Write = (data: Record<string, unknown>, value: number | string) => void
-const set =
-  (path: string): Write =>
-  (data, value) =>
-    void (data[path] = value)
-const inReward =
-  (path: string): Write =>
-  (data, value) =>
-    void (data.reward = { ...(data.reward as object), [path]: value })
-
-/** Where each field of a rule stands in what an event carries. */
-const writers: Record<string, Write> = {
-  months: set('months'),
-  streak: set('streakMonths'),
-  count: set('count'),
-  amount: set('amountMinor'),
-  points: set('points'),
-  party: set('partySize'),
-  item: set('item'),
-  level: set('level'),
-  levelName: set('levelName'),
-  tier: (data, value) => void (data.tier = Number(value)),
-  goal: set('goalTitle'),
-  cost: inReward('costPoints'),
-  reward: inReward('title'),
-  input: set('input'),
-  command: set('command'),
-  arguments: set('arguments'),
-  choice: set('choice'),
-  viewer: (data, value) => {
+/** Writes what a field of a rule asks for where it stands in what an event carries. */
+function write(kind: EventKind, data: Record<string, unknown>, id: string, value: number | string): void {
+  if (id === 'choice') data.choice = value
+  else if (id === 'message') data.message = { text: String(value) }
+  else if (id === 'viewer') {
     if (value === 'anonymous') data.viewer = null
-  },
-  message: (data, value) => void (data.message = { text: String(value) }),
+  } else setAt(data, kindOf(kind).fields.find(({ field }) => field.id === id)?.at ?? [], value)
 }
-/** Kinds that call a field otherwise. */
-const otherwise: Partial<Record<EventKind, Record<string, Write>>> = {
-  purchase: { count: set('quantity') },
-  goalStarted: { amount: set('targetMinor') },
-  goalReached: { amount: set('targetMinor') },
-  surgeStarted: { points: set('totalPoints') },
-  surgeLevelled: { points: set('totalPoints') },
-  surgeEnded: { points: set('totalPoints') },
+
+function setAt(data: Record<string, unknown>, at: readonly string[], value: number | string): void {
+  const [step, ...rest] = at
+  if (step === undefined) return
+  const known = data[step]
+  if (rest.length === 0) data[step] = typeof known === 'number' ? Number(value) : value
+  else {
+    const inner = { ...(known as Record<string, unknown>) }
+    setAt(inner, rest, value)
+    data[step] = inner
+  }
 }
 
 /** How many comparisons are asked for an example before the plain sample has to do: some ten milliseconds. */
@@ -173,13 +150,10 @@ function exampleIn(
       wanted.isElsewhere ||= isElsewhere
       if (contained === null) wanted.whole = values?.[value] ?? null
       else if (value === 1) wanted.pieces.push(contained)
-    } else if (isElsewhere) {
-      const write = otherwise[event.kind]?.[field.id] ?? writers[field.id]
-      write?.(data, values ? (values[value] ?? 'something else') : value)
-    }
+    } else if (isElsewhere) write(event.kind, data, field.id, values ? (values[value] ?? 'something else') : value)
   })
   for (const [id, { whole, pieces, isElsewhere }] of texts)
-    if (isElsewhere) writers[id]?.(data, whole ?? (pieces.join(betweenPieces) || 'something else'))
+    if (isElsewhere) write(event.kind, data, id, whole ?? (pieces.join(betweenPieces) || 'something else'))
   if (roles.length > 0 && data.viewer) data.viewer = { ...(data.viewer as object), roles }
   const example = {
     event: { ...event, occurredAtMs, data } as CanonicalEvent,

@@ -1,4 +1,5 @@
 import type { Offer } from '../composition/offer.ts'
+import { kindOf } from '../events/kinds.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { localMoment, type LocalMoment } from '../time/localMoment.ts'
 import type { Circumstances } from './circumstances.ts'
@@ -76,49 +77,21 @@ export function ruleValuesOf(
   return Object.assign(circumstances, saidBy(event, channel))
 }
 
-function saidBy(event: CanonicalEvent, channel: ChannelContext): Record<string, number | string | undefined> {
-  switch (event.kind) {
-    case 'follow':
-    case 'chatMessage':
-      return {}
-    case 'subscription':
-      return { months: event.data.months, tier: String(event.data.tier) }
-    case 'resubscription':
-      return { months: event.data.months, tier: String(event.data.tier), streak: event.data.streakMonths }
-    case 'giftBatch':
-      return { count: event.data.count, tier: String(event.data.tier) }
-    case 'giftRecipient':
-      return { tier: String(event.data.tier) }
-    case 'membership':
-    case 'membershipRenewal':
-      return { months: event.data.months, levelName: event.data.levelName }
-    case 'tip':
-    case 'paidMessage':
-    case 'charityDonation':
-      return { amount: comparableMinor(event.data.amountMinor, event.data.currency, channel) }
-    case 'applause':
-      return { points: event.data.points }
-    case 'raid':
-      return { party: event.data.partySize }
-    case 'purchase':
-      return {
-        amount: comparableMinor(event.data.amountMinor, event.data.currency, channel),
-        count: event.data.quantity,
-        item: event.data.item,
-      }
-    case 'surgeStarted':
-    case 'surgeLevelled':
-    case 'surgeEnded':
-      return { level: event.data.level, points: event.data.totalPoints }
-    case 'goalStarted':
-    case 'goalReached':
-      return {
-        amount: comparableMinor(event.data.targetMinor, event.data.currency, channel),
-        goal: event.data.goalTitle,
-      }
-    case 'redemption':
-      return { cost: event.data.reward.costPoints, reward: event.data.reward.title, input: event.data.input }
-    case 'chatCommand':
-      return { command: event.data.command, arguments: event.data.arguments }
+function saidBy({ kind, data }: CanonicalEvent, channel: ChannelContext): Record<string, number | string | undefined> {
+  const said: Record<string, number | string | undefined> = {}
+  for (const { field, at } of kindOf(kind).fields) {
+    if (!at) continue
+    const value = valueAt(data, at)
+    if (field.type === 'money')
+      said[field.id] = comparableMinor(Number(value), String(valueAt(data, ['currency'])), channel)
+    else said[field.id] = field.type === 'choice' && value !== undefined ? String(value) : value
   }
+  return said
+}
+
+/** What stands at a place of an event's data. */
+function valueAt(data: CanonicalEvent['data'], at: readonly string[]): number | string | undefined {
+  let value: unknown = data
+  for (const step of at) value = (value as Record<string, unknown> | undefined)?.[step]
+  return value as number | string | undefined
 }

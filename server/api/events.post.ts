@@ -1,6 +1,6 @@
 import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
 import { batchMax, cloudEvent, type CloudEvent } from '../../contract/cloudEvent.ts'
-import { eventData } from '../../core/events/schema.ts'
+import { dataSchemaOf } from '../../core/events/schema.ts'
 import { cleanedDeep } from '../../core/json/unstorable.ts'
 import { readApiKey } from '../auth/access.ts'
 import { parseJson } from '../http/readChecked.ts'
@@ -44,7 +44,7 @@ function toIncoming(raw: unknown, path: string): IncomingEvent {
   const envelope = cloudEvent.safeParse(raw)
   if (!envelope.success) throw refuse(issuesOf(envelope.error))
   const { id, source, type: kind, time, data }: CloudEvent = envelope.data
-  const checked = eventData[kind].safeParse(data)
+  const checked = dataSchemaOf(kind).safeParse(data)
   if (!checked.success) throw refuse(issuesOf(checked.error).map((issue) => ({ ...issue, path: `data.${issue.path}` })))
   const occurredAtMs = time ? Date.parse(time) : Date.now()
   if (!isDateOfEvents(occurredAtMs))

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { composition } from '../../core/composition/schema.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
 import { manifest } from '../../core/pack/manifest.ts'
-import { eventData } from '../../core/events/schema.ts'
+import { dataSchemaOf } from '../../core/events/schema.ts'
 
 const toSchema = (schema: z.ZodType) =>
   z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Record<string, unknown>
@@ -19,7 +19,7 @@ function once(make: () => Schema): () => Schema {
 export const eventSchemas = once(() => ({
   $schema: 'https://json-schema.org/draft/2020-12/schema',
   title: 'Canonical events: the data of each kind',
-  $defs: Object.fromEntries(eventKinds.map((kind) => [kind, toSchema(eventData[kind])])),
+  $defs: Object.fromEntries(eventKinds.map((kind) => [kind, toSchema(dataSchemaOf(kind))])),
 }))
 
 /** JSON Schema of a composition. */

@@ -3,13 +3,12 @@ import { Send, Square } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import type { FeedView } from '../../../contract/views.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
-import type { EventKind } from '../../../core/events/kinds.ts'
+import { kindOf, type EventKind } from '../../../core/events/kinds.ts'
 import { platforms } from '../../../stand-ins/platforms/platforms.ts'
 import { scripts } from '../../../stand-ins/scripts.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
-import { mainNumber } from './simulated.ts'
 import { useSimulator } from './useSimulator.ts'
 
 /**
@@ -21,7 +20,7 @@ const { said, refusal, progress, send, stop } = useSimulator(() => props.feed.id
 const kinds = computed(() => platforms[props.feed.platform]?.kinds ?? [])
 const kind = ref<EventKind>(kinds.value[0] ?? 'follow')
 const choices = computed(() => kinds.value.map((value) => ({ value, label: kindNames[value] })))
-const number = computed(() => mainNumber[kind.value] ?? null)
+const number = computed(() => kindOf(kind.value).mainNumber ?? null)
 const shown = ref(0)
 watch(number, (now) => (shown.value = now?.usual ?? 0), { immediate: true })
 const tier = ref('1')

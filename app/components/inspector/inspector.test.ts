@@ -57,7 +57,7 @@ describe('anchorChoices', () => {
 })
 
 describe('templateRemark', () => {
-  const remark = (template: string) => templateRemark(parseTemplate(template), variablesOfKind.follow)
+  const remark = (template: string) => templateRemark(parseTemplate(template), variablesOfKind('follow'))
   it('says nothing when all is fine', () => expect(remark('{name} joins')).toBe(''))
   it('counts letters from one, as people do', () => expect(remark('hi {')).toContain('At letter 4'))
   it('names a variable that never comes', () =>
