@@ -21,7 +21,7 @@ function joined(all: readonly object[]): string {
 }
 
 const measured = []
-for (const adapter of adapters) {
+for (const adapter of Object.values(adapters)) {
   const text = joined((payloads[adapter.platform] ?? []).map(({ payload }) => payload))
   const understood = adapter.translate(JSON.parse(text), 'f')
   if (understood?.events.length !== perDelivery)

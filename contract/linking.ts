@@ -1,11 +1,10 @@
 import * as z from 'zod'
-
-export const linkablePlatforms = ['alder', 'birch', 'cedar', 'till'] as const
+import { platformIds } from '../core/events/platforms.ts'
 
 /**
  * How an account is linked: by consenting on the platform's own page, or by a code that its owner posts in the chat.
  */
-export const linkBody = z.object({ platform: z.enum(linkablePlatforms), way: z.enum(['consent', 'code']) })
+export const linkBody = z.object({ platform: z.enum(platformIds), way: z.enum(['consent', 'code']) })
 
 /** A linking that was begun. */
 export type LinkingBegun =
@@ -19,7 +18,7 @@ export interface LinkingView {
 
 /** What a platform's chat says to a program that listens to it. */
 export const heardBody = z.object({
-  platform: z.enum(linkablePlatforms),
+  platform: z.enum(platformIds),
   account: z.string().min(1).max(100),
   text: z.string().max(500),
 })

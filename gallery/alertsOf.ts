@@ -16,7 +16,7 @@ export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
     const id = kind.toLowerCase()
     const seat = (changes: Partial<Seat>): Seat => ({
       kind,
-      words: set.words[kind] ?? plainWords[kind],
+      words: set.words[kind] ?? plainWords(kind),
       role,
       isGreat: false,
       hasMessage: hasMessage ?? false,
@@ -25,7 +25,7 @@ export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
       ...changes,
     })
     const special = (cases ?? []).map(({ id: caseId, name, rule, isGreat, wordsOf, second }) => {
-      const own = wordsOf ? (set.words[wordsOf] ?? plainWords[wordsOf]) : (set.words[kind] ?? plainWords[kind])
+      const own = wordsOf ? (set.words[wordsOf] ?? plainWords(wordsOf)) : (set.words[kind] ?? plainWords(kind))
       const words = second ? { ...own, second } : own
       return {
         id: `${id}-${caseId}`,

@@ -1,4 +1,4 @@
-import type { EventKind } from '../core/events/kinds.ts'
+import { eventKinds, kindOf, type EventKind } from '../core/events/kinds.ts'
 import type { SoundRole } from '../core/look/schema.ts'
 import type { Rule } from '../core/rules/schema.ts'
 import type { Words } from './set.ts'
@@ -6,8 +6,7 @@ import type { Words } from './set.ts'
 const guests = '{party, plural, one {# guest} other {# guests}}'
 const points = '{points, plural, one {# point} other {# points}}'
 
-/** What alerts of each kind say where a set has no words of its own. */
-export const plainWords: Record<EventKind, Words> = {
+const written: Partial<Record<EventKind, Words>> = {
   follow: { headline: '{name}', second: 'is following now' },
   subscription: { headline: '{name}', second: 'subscribed, tier {tier}' },
   resubscription: { headline: '{name}', second: 'month {months} with us' },
@@ -30,6 +29,9 @@ export const plainWords: Record<EventKind, Words> = {
   chatCommand: { headline: '{command}', second: 'called by {name}' },
   chatMessage: { headline: '{name}', second: 'says in the chat' },
 }
+
+/** What alerts of a kind say where a set has no words of its own. */
+export const plainWords = (kind: EventKind): Words => written[kind] ?? kindOf(kind).starter
 
 /** A special case of an alert, asked before the everyday one. */
 interface CasePlan {
@@ -57,8 +59,7 @@ const number = (field: string, is: 'atLeast' | 'exactly', value: number): Rule =
 })
 const ofKind = (kind: EventKind): Rule => ({ match: 'all', of: [{ field: 'kind', is: 'oneOf', values: [kind] }] })
 
-/** The alerts of every set: every kind of event has one. */
-export const plans: readonly AlertPlan[] = [
+const planned: readonly AlertPlan[] = [
   { kinds: ['follow'], role: 'arrival' },
   { kinds: ['subscription'], role: 'support', hasMessage: true },
   {
@@ -124,4 +125,12 @@ export const plans: readonly AlertPlan[] = [
   { kinds: ['redemption'], role: 'arrival' },
   { kinds: ['chatCommand'], role: 'arrival' },
   { kinds: ['chatMessage'], role: 'arrival', isOff: true, hasMessage: true },
+]
+
+/** The alerts of every set: every kind of event has one; one for which nothing is planned arrives. */
+export const plans: readonly AlertPlan[] = [
+  ...planned,
+  ...eventKinds
+    .filter((kind) => !planned.some(({ kinds }) => kinds.includes(kind)))
+    .map((kind): AlertPlan => ({ kinds: [kind], role: 'arrival' })),
 ]

@@ -1,9 +1,10 @@
 import type { Offer } from '../composition/offer.ts'
 import { kindNames } from '../events/kindNames.ts'
 import { eventKinds, kindOf, type EventKind } from '../events/kinds.ts'
-import { choiceField, type FieldOption, type RuleField } from './ruleField.ts'
+import { platforms } from '../events/platforms.ts'
+import { choiceField, type RuleField } from './ruleField.ts'
 
-export type { FieldOption, RuleField }
+export type { RuleField }
 
 /**
  * What is asked of events when a rule is asked: the kinds that an alert listens to, and what it offers. An alert is
@@ -19,10 +20,7 @@ export const largestNumber = 1_000_000_000
 
 /** Where events come from, as rules name it; what comes through the interface for scripts is `api`. */
 const platformField = choiceField('platform', 'the platform', {
-  alder: 'Alder',
-  birch: 'Birch',
-  cedar: 'Cedar',
-  till: 'Till',
+  ...Object.fromEntries(Object.entries(platforms).map(([id, { name }]) => [id, name])),
   api: 'a script',
 })
 const viewerFields: readonly RuleField[] = [

@@ -1,3 +1,4 @@
+import type { Platform } from '../../core/events/platforms.ts'
 import type { IncomingEvent } from '../ingest/decideEvents.ts'
 
 /** What an adapter made of one raw payload. */
@@ -12,7 +13,7 @@ export interface Translation {
  * always gives the same events with the same ids.
  */
 export interface FeedAdapter {
-  platform: string
+  platform: Platform
   /** @param payload parsed JSON of unknown shape. Null when it is no payload of this platform at all. */
   translate(payload: unknown, feedId: string): Translation | null
 }

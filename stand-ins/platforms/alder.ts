@@ -1,5 +1,5 @@
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import { momentOf, wordsOf, type Platform } from './platform.ts'
+import { momentOf, wordsOf, type SimulatedPlatform } from './platform.ts'
 
 const numerals = ['', 'I', 'II', 'III']
 type Viewer = NonNullable<CanonicalEvent['data']['viewer']>
@@ -67,7 +67,7 @@ function ulidOf(text: string): string {
   }).join('')
 }
 
-export const alder: Platform = {
+export const alder: SimulatedPlatform = {
   kinds: [
     'subscription',
     'resubscription',

@@ -1,6 +1,6 @@
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { minorDigits } from '../../core/minorDigits.ts'
-import { wordsOf, type Platform } from './platform.ts'
+import { wordsOf, type SimulatedPlatform } from './platform.ts'
 
 const microsOf = ({ amountMinor, currency }: { amountMinor: number; currency: string }) => ({
   micros: String(BigInt(amountMinor) * 10n ** BigInt(6 - minorDigits(currency))),
@@ -30,7 +30,7 @@ function itemOf(event: CanonicalEvent): { type: string; snippet: object } | null
   }
 }
 
-export const birch: Platform = {
+export const birch: SimulatedPlatform = {
   kinds: ['membership', 'membershipRenewal', 'paidMessage', 'charityDonation', 'purchase', 'chatMessage'],
   say(event, id) {
     const item = itemOf(event)

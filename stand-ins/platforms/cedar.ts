@@ -1,5 +1,5 @@
 import { minorDigits } from '../../core/minorDigits.ts'
-import { momentOf, wordsOf, type Platform } from './platform.ts'
+import { momentOf, wordsOf, type SimulatedPlatform } from './platform.ts'
 
 function decimalOf(minor: number, currency: string): string {
   const digits = minorDigits(currency)
@@ -13,7 +13,7 @@ const standings = [
   { role: 'subscriber', standing: 'regular' },
 ]
 
-export const cedar: Platform = {
+export const cedar: SimulatedPlatform = {
   kinds: ['follow', 'raid', 'tip'],
   say(event, id) {
     const { viewer } = event.data

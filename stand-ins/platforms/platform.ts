@@ -2,7 +2,7 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 
 /** A simulated platform: it says in its own shape what a real one would. */
-export interface Platform {
+export interface SimulatedPlatform {
   /** What happens there. */
   kinds: readonly EventKind[]
   /**

@@ -1,6 +1,6 @@
-import { momentOf, wordsOf, type Platform } from './platform.ts'
+import { momentOf, wordsOf, type SimulatedPlatform } from './platform.ts'
 
-export const till: Platform = {
+export const till: SimulatedPlatform = {
   kinds: ['tip', 'goalStarted', 'goalReached'],
   say(event, id) {
     const at = momentOf(event)

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useClipboard, useIntervalFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
-import { linkablePlatforms, type LinkingBegun, type LinkingView } from '../../../contract/linking.ts'
+import type { LinkingBegun, LinkingView } from '../../../contract/linking.ts'
+import { platformIds, platforms, type Platform } from '../../../core/events/platforms.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
 
@@ -9,14 +10,6 @@ import PaperDialog from '../frame/PaperDialog.vue'
 const isOpen = defineModel<boolean>('open', { required: true })
 const emit = defineEmits<{ linked: [] }>()
 const { copy, copied } = useClipboard({ legacy: true, copiedDuring: 1500 })
-type Platform = (typeof linkablePlatforms)[number]
-const about: Record<Platform, string> = {
-  alder: 'subscriptions, gifts, points, chat',
-  birch: 'memberships, paid messages, chat',
-  cedar: 'follows, raids, tips',
-  till: 'your own tip page: tips and goals',
-}
-const nameOf = (platform: string) => platform.charAt(0).toUpperCase() + platform.slice(1)
 const platform = ref<Platform>('alder')
 const begun = ref<Extract<LinkingBegun, { way: 'code' }> | null>(null)
 const state = ref<LinkingView['state']>('waiting')
@@ -25,7 +18,7 @@ const words = computed(
   () =>
     ({
       waiting: 'Waiting for the code in the chat…',
-      linked: `${nameOf(platform.value)} is linked.`,
+      linked: `${platforms[platform.value].name} is linked.`,
       expired: 'The code is too old. Ask for another one.',
     })[state.value],
 )
@@ -59,15 +52,15 @@ watch([isOpen, platform], () => (begun.value = null))
       <legend class="mb-2 text-faded">Where does the channel broadcast, or take tips?</legend>
       <div class="grid grid-cols-2 gap-2">
         <label
-          v-for="each in linkablePlatforms"
+          v-for="each in platformIds"
           :key="each"
           class="flex cursor-pointer items-start gap-2 rounded-sm border p-3 has-focus-visible:outline-2 has-focus-visible:outline-deep-sky"
           :class="each === platform ? 'border-ink bg-sheet' : 'border-rule'"
         >
           <input v-model="platform" type="radio" name="platform" class="mt-1 accent-deep-sky" :value="each" />
           <span
-            ><b class="font-display text-lg leading-tight font-semibold">{{ nameOf(each) }}</b
-            ><br /><span class="text-faded">{{ about[each] }}</span></span
+            ><b class="font-display text-lg leading-tight font-semibold">{{ platforms[each].name }}</b
+            ><br /><span class="text-faded">{{ platforms[each].brings }}</span></span
           >
         </label>
       </div>
@@ -75,8 +68,12 @@ watch([isOpen, platform], () => (begun.value = null))
     <div class="mt-5 grid gap-x-6 gap-y-3 sm:grid-cols-2">
       <section>
         <h3 class="font-semibold">With your consent</h3>
-        <p class="mt-1 mb-3 text-faded">{{ nameOf(platform) }} asks you on its own page. Your password stays there.</p>
-        <button type="button" class="button button-bolt" @click="begin('consent')">Go to {{ nameOf(platform) }}</button>
+        <p class="mt-1 mb-3 text-faded">
+          {{ platforms[platform].name }} asks you on its own page. Your password stays there.
+        </p>
+        <button type="button" class="button button-bolt" @click="begin('consent')">
+          Go to {{ platforms[platform].name }}
+        </button>
       </section>
       <section>
         <h3 class="font-semibold">With a code in your chat</h3>
@@ -96,7 +93,7 @@ watch([isOpen, platform], () => (begun.value = null))
           </p>
           <p>
             <a :href="begun.chatUrl" target="_blank" rel="noopener" class="link text-deep-sky"
-              >Open the chat of {{ nameOf(platform) }}</a
+              >Open the chat of {{ platforms[platform].name }}</a
             >
           </p>
           <p role="status" :class="state === 'linked' ? 'text-moss' : 'text-faded'">{{ words }}</p>
