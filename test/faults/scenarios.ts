@@ -89,11 +89,14 @@ export const scenarios: readonly Scenario[] = [
     name: 'killed under load',
     kinds: ['embedded', 'server'],
     inSuite: ['embedded', 'server'],
-    tips: { short: 12, long: 200 },
-    async act({ server, tips }, count) {
+    tips: { short: 12, long: 600 },
+    async act({ server, tips, notes }, count) {
       const sending = tips.atRate(8, count)
-      for (let kills = 0; kills < Math.max(1, count / 40); kills++) {
-        await pause(700)
+      const rounds = Math.max(1, count / 20)
+      if (rounds > 1) notes.push(`${rounds} rounds`)
+      for (let kills = 0; kills < rounds; kills++) {
+        // At any moment.
+        await pause(300 + Math.random() * 1_200)
         await server.end('SIGKILL')
         await server.run()
       }
