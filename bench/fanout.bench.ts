@@ -6,15 +6,21 @@ import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
 import { TestServer } from '../test/arrange/server.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
-const rounds = 60
+const rounds = 30
+/** A box takes no more; what is beyond goes to the next one, which plays the same. */
+const perBox = 500
 const asked = process.argv.find((argument) => argument.startsWith('--sources='))
 const counts = asked ? [Number(asked.split('=')[1])] : [1, 50, 200, 1000]
 
 /** Sources that are ready at once, and done at once: what is measured is the way there, not the loading. */
-async function openSources(address: string, count: number, onStart: (atMs: number) => void): Promise<() => void> {
+async function openSources(
+  addresses: readonly string[],
+  count: number,
+  onStart: (atMs: number) => void,
+): Promise<() => void> {
   const sockets = await Promise.all(
-    Array.from({ length: count }, async () => {
-      const socket = new WebSocket(address)
+    Array.from({ length: count }, async (_, index) => {
+      const socket = new WebSocket(addresses[Math.floor(index / perBox) % addresses.length] ?? '')
       await new Promise((resolve, reject) => socket.once('open', resolve).once('error', reject))
       socket.on('message', (data: Buffer) => {
         const message = JSON.parse(data.toString()) as {
@@ -80,7 +86,7 @@ const figures = (samples: readonly number[]) => ({
 const measured: Measured[] = []
 const server = await TestServer.start()
 const { demo } = server
-const boxUrl = demo.boxes[0]?.sourceUrl.replace('http', 'ws') ?? ''
+const boxUrls = demo.boxes.map(({ sourceUrl }) => `${sourceUrl.replace('http', 'ws')}/link`)
 const bare = fork(fileURLToPath(new URL('./bareBroadcast.ts', import.meta.url)), { execArgv: ['--import', 'tsx'] })
 const barePort = await new Promise<number>((resolve) => bare.once('message', (message) => resolve(Number(message))))
 const sample = JSON.stringify({ type: 'start', playId: 'play-1m8904hxv5qphjjc7thh', offsetMs: 0 })
@@ -89,14 +95,14 @@ for (const count of counts) {
   const ours = await measure(
     count,
     () => deliverNotices(demo, followNotice('pip_rye')),
-    (onStart) => openSources(`${boxUrl}/link`, count, onStart),
+    (onStart) => openSources(boxUrls, count, onStart),
     // The queue keeps its gap between two plays.
     900,
   )
   const peer = await measure(
     count,
     () => fetch(`http://127.0.0.1:${barePort}/`, { method: 'POST', body: sample }).then((answer) => answer.text()),
-    (onStart) => openSources(`ws://127.0.0.1:${barePort}/`, count, onStart),
+    (onStart) => openSources([`ws://127.0.0.1:${barePort}/`], count, onStart),
     300,
   )
   const ratio = percentile(ours.afterAnswer, 0.99) / percentile(peer.reached, 0.99)
