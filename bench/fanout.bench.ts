@@ -79,6 +79,15 @@ async function measure(
   return { reached, answered, afterAnswer }
 }
 
+/** Waits until the server has heard who they all are. */
+async function areConnected(count: number): Promise<void> {
+  for (;;) {
+    const text = await (await fetch(`${demo.url}/metrics`)).text()
+    if (Number(/^thundercrest_sources_connected (\d+)/m.exec(text)?.[1]) >= count) return
+    await new Promise((resolve) => setTimeout(resolve, 200))
+  }
+}
+
 const figures = (samples: readonly number[]) => ({
   p50: ms(percentile(samples, 0.5)),
   p99: ms(percentile(samples, 0.99)),
@@ -95,7 +104,11 @@ for (const count of counts) {
   const ours = await measure(
     count,
     () => deliverNotices(demo, followNotice('pip_rye')),
-    (onStart) => openSources(boxUrls, count, onStart),
+    async (onStart) => {
+      const close = await openSources(boxUrls, count, onStart)
+      await areConnected(count)
+      return close
+    },
     // The queue keeps its gap between two plays.
     900,
   )
