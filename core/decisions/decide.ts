@@ -3,7 +3,7 @@ import type { CanonicalEvent } from '../events/schema.ts'
 import { chooseVariation } from '../rules/choose.ts'
 import type { Circumstances } from '../rules/circumstances.ts'
 import { ruleValuesOf, type ChannelContext } from '../rules/values.ts'
-import { sentenceOf, whyOf, type Why } from '../rules/why.ts'
+import { askEach, sentenceOf, whyOf, type Why } from '../rules/why.ts'
 
 /** What one box does with one event, and why. Stored with the event and shown as a sentence. */
 export type Decision =
@@ -41,12 +41,14 @@ export function decide(
   if (!alert) return nothing('This box has no alert for this kind of event.')
   if (!alert.isOn) return nothing('The alert for this kind of event is switched off.')
   const values = ruleValuesOf(event, channel, circumstances, alert.offer)
+  const asked = askEach(alert, alert.variations, values, channel)
   const { variation, draw } = chooseVariation(
     alert.variations,
     values,
     `${event.source}/${event.externalId}/${alert.id}`,
+    (each) => asked[alert.variations.indexOf(each)]?.holds === true,
   )
-  const why = whyOf(alert, alert.id, alert.variations, values, variation?.id ?? null, draw, channel)
+  const why = whyOf(alert.id, asked, variation?.id ?? null, draw)
   const reason = sentenceOf(why)
   if (!variation) return nothing(reason, why)
   return choiceOf(alert.id, variation, reason, why)

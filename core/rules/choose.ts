@@ -21,16 +21,18 @@ export interface Chosen<V extends Ruled> {
  * The first variation whose rule holds; where it shares, one of its group that hold, drawn by weight. The lot depends
  * on the event and the alert alone, so that every machine, every replay and every rehearsal draws the same.
  * @param drawKey the event's identity with the alert's id
+ * @param holds whether a variation's rule holds, where that was asked already
  */
 export function chooseVariation<V extends Ruled>(
   variations: readonly V[],
   values: RuleValues,
   drawKey: string,
+  holds: (variation: V) => boolean = ({ rule }) => ruleHolds(rule, values),
 ): Chosen<V> {
-  const first = variations.find(({ rule }) => ruleHolds(rule, values))
+  const first = variations.find(holds)
   const group = first?.share?.group
   if (!first || group === undefined) return { variation: first ?? null, draw: null }
-  const sharing = variations.filter(({ share, rule }) => share?.group === group && ruleHolds(rule, values))
+  const sharing = variations.filter((each) => each.share?.group === group && holds(each))
   const lot = randomAt(seedOf(drawKey), 0)
   const all = sharing.reduce((sum, { share }) => sum + (share?.weight ?? 0), 0)
   let left = lot * all

@@ -8,7 +8,7 @@ import { axisOf } from './axis.ts'
 import { faultOfRule } from './checkRule.ts'
 import type { EventKind } from '../events/kinds.ts'
 import { movedBefore, orderAdvice } from './reorder.ts'
-import { sentenceOf, whyOf } from './why.ts'
+import { askEach, sentenceOf, whyOf } from './why.ts'
 import { wordsOfRule } from './words.ts'
 import { wordsOfBox } from './wordsOfBox.ts'
 import { holdsPoint, subtractBox } from './region.ts'
@@ -241,12 +241,26 @@ describe('rules in words', () => {
     const why = (months: number) => {
       const values = { months }
       const { variation, draw } = chooseVariation(variations, values, 'k')
-      return whyOf(resub, 'resub', variations, values, variation?.id ?? null, draw, locale)
+      return whyOf('resub', askEach(resub, variations, values, locale), variation?.id ?? null, draw)
     }
     expect(why(12).variations.map(({ outcome }) => outcome)).toEqual(['plays', 'held'])
     expect(why(11).variations[0]?.terms).toEqual([{ words: 'months is exactly 12', holds: false, said: '11', of: [] }])
     expect(sentenceOf(why(12))).toBe('“A year of bread” plays because months is exactly 12 (it is 12).')
     expect(sentenceOf(why(11))).toBe('“Everyday” plays: no special case before it applies.')
+  })
+})
+
+describe('a rule that is asked for its reasons', () => {
+  it('holds where it holds without them', () => {
+    fc.assert(
+      fc.property(ruled, values, (variations, at) => {
+        const named = variations.map((each) => ({ ...each, name: each.id }))
+        expect(askEach(resub, named, at, { locale: 'en-IE', currency: 'EUR' }).map(({ holds }) => holds)).toEqual(
+          named.map(({ rule }) => ruleHolds(rule, at)),
+        )
+      }),
+      { numRuns: 400 },
+    )
   })
 })
 

@@ -1,6 +1,6 @@
 import type { Draw } from './choose.ts'
 import { fieldOf, type Listener } from './fields.ts'
-import { comparisonHolds, ruleHolds } from './matches.ts'
+import { comparisonHolds } from './matches.ts'
 import { isComparison, type Rule, type RuleTerm } from './schema.ts'
 import type { RuleValues } from './values.ts'
 import { wordsOfComparison, wordsOfRule, wordsOfValue, type RuleLocale } from './words.ts'
@@ -33,14 +33,19 @@ export interface Why {
   draw: Draw | null
 }
 
-function termWhy(listener: Listener, term: RuleTerm, values: RuleValues, locale: RuleLocale): WhyTerm {
-  if (!isComparison(term))
-    return {
-      words: wordsOfRule(listener, term, locale),
-      holds: ruleHolds(term, values),
-      said: null,
-      of: term.of.map((each) => termWhy(listener, each, values, locale)),
-    }
+/** A variation whose rule was asked, with what each term of it said. */
+export interface AskedVariation {
+  id: string
+  name: string
+  holds: boolean
+  terms: WhyTerm[]
+}
+
+function askTerm(listener: Listener, term: RuleTerm, values: RuleValues, locale: RuleLocale): WhyTerm {
+  if (!isComparison(term)) {
+    const of = term.of.map((each) => askTerm(listener, each, values, locale))
+    return { words: wordsOfRule(listener, term, locale), holds: holdTogether(term.match, of), said: null, of }
+  }
   const field = fieldOf(listener, term.field)
   const value = values[term.field]
   return {
@@ -51,26 +56,42 @@ function termWhy(listener: Listener, term: RuleTerm, values: RuleValues, locale:
   }
 }
 
+function holdTogether(match: Rule['match'], terms: readonly WhyTerm[]): boolean {
+  if (match === 'all') return terms.every(({ holds }) => holds)
+  const isAny = terms.some(({ holds }) => holds)
+  return match === 'any' ? isAny : !isAny
+}
+
+/** Asks every rule of an alert, each comparison once: what holds and what is said of it come from the same answers. */
+export function askEach(
+  listener: Listener,
+  variations: readonly { id: string; name: string; rule: Rule | null }[],
+  values: RuleValues,
+  locale: RuleLocale,
+): AskedVariation[] {
+  return variations.map(({ id, name, rule }) => {
+    const terms = (rule?.of ?? []).map((term) => askTerm(listener, term, values, locale))
+    return { id, name, holds: rule === null || holdTogether(rule.match, terms), terms }
+  })
+}
+
 /** What each variation's rule said about an event's values. */
 const heldOrFailed = (holds: boolean) => (holds ? 'held' : 'failed')
 
 export function whyOf(
-  listener: Listener,
   alertId: string,
-  variations: readonly { id: string; name: string; rule: Rule | null }[],
-  values: RuleValues,
+  asked: readonly AskedVariation[],
   chosenId: string | null,
   draw: Draw | null,
-  locale: RuleLocale,
 ): Why {
   return {
     alertId,
     draw,
-    variations: variations.map(({ id, name, rule }) => ({
+    variations: asked.map(({ id, name, holds, terms }) => ({
       id,
       name,
-      outcome: id === chosenId ? 'plays' : heldOrFailed(ruleHolds(rule, values)),
-      terms: (rule?.of ?? []).map((term) => termWhy(listener, term, values, locale)),
+      outcome: id === chosenId ? 'plays' : heldOrFailed(holds),
+      terms,
     })),
   }
 }
