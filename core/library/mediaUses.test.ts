@@ -5,7 +5,8 @@ import { starterAlert } from '../composition/starter.ts'
 import { starterParticles } from '../composition/starterParts.ts'
 import type { Composition } from '../composition/schema.ts'
 import { lanternLook } from '../look/lanternLook.ts'
-import { mediaOfPart, mediaUses, replaceMedia, withDress } from './mediaUses.ts'
+import { mediaUses, replaceMedia, withDress } from './mediaUses.ts'
+import { mediaOfPart } from './partMedia.ts'
 import { plainBox } from '../composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }

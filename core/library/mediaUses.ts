@@ -4,6 +4,7 @@ import { soundRoles, type Look } from '../look/schema.ts'
 import type { Season } from '../look/seasons.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { Part } from '../parts/part.ts'
+import { mediaOfPart, withMedia } from './partMedia.ts'
 
 /** One part that shows or sounds a file, or a choice that an alert offers with it. */
 export interface MediaUse {
@@ -15,13 +16,6 @@ export interface MediaUse {
   variationName: string
   partId: string
   partName: string
-}
-
-/** The files that a part refers to, each once. */
-export function mediaOfPart(part: Part): string[] {
-  if (part.kind === 'particles')
-    return [...new Set(part.sprites.flatMap((sprite) => (sprite.from === 'picture' ? [sprite.mediaId] : [])))]
-  return 'mediaId' in part && part.mediaId !== null ? [part.mediaId] : []
 }
 
 /** What seasons are where uses are named by alert. */
@@ -227,15 +221,4 @@ export function withDress(
       )
     }),
   }
-}
-
-function withMedia(part: Part, from: string, to: string): Part {
-  if (part.kind === 'particles')
-    return {
-      ...part,
-      sprites: part.sprites.map((sprite) =>
-        sprite.from === 'picture' && sprite.mediaId === from ? { ...sprite, mediaId: to } : sprite,
-      ),
-    }
-  return (part.kind === 'picture' || part.kind === 'sound') && part.mediaId === from ? { ...part, mediaId: to } : part
 }
