@@ -6,7 +6,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: false,
   // A browser on a busy machine may stumble once; what fails twice fails. The list names what needed its second try.
-  retries: process.env.CI ? 1 : 0,
+  // Under load one of many may be late once; what fails twice is broken.
+  retries: 1,
   expect: { timeout: 15_000 },
   forbidOnly: Boolean(process.env.CI),
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ? [['list'], ['json']] : [['list']],

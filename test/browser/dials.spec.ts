@@ -77,6 +77,8 @@ test('a designer makes five properties dials and hands the box out; a broadcaste
   await expect(design.getByText('Turns 1 place:')).toBeVisible()
   await design.getByRole('button', { name: 'in all alerts' }).click()
   await expect(design.getByText('Turns 2 places:')).toBeVisible()
+  // What is drawn anew in the very moment between typing and leaving a field takes what was typed.
+  await expect(saved(page)).toBeVisible()
   await design.getByLabel('Name of the dial Headline: size').fill('How large')
   await page.keyboard.press('Tab')
   await design.getByLabel('Group of How large').fill('Words')
