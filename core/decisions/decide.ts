@@ -46,7 +46,7 @@ export function decide(
     alert.variations,
     values,
     `${event.source}/${event.externalId}/${alert.id}`,
-    (each) => asked[alert.variations.indexOf(each)]?.holds === true,
+    (_variation, index) => asked[index]?.holds === true,
   )
   const why = whyOf(alert.id, asked, variation?.id ?? null, draw)
   const reason = sentenceOf(why)

@@ -27,12 +27,12 @@ export function chooseVariation<V extends Ruled>(
   variations: readonly V[],
   values: RuleValues,
   drawKey: string,
-  holds: (variation: V) => boolean = ({ rule }) => ruleHolds(rule, values),
+  holds: (variation: V, index: number) => boolean = ({ rule }) => ruleHolds(rule, values),
 ): Chosen<V> {
   const first = variations.find(holds)
   const group = first?.share?.group
   if (!first || group === undefined) return { variation: first ?? null, draw: null }
-  const sharing = variations.filter((each) => each.share?.group === group && holds(each))
+  const sharing = variations.filter((each, index) => each.share?.group === group && holds(each, index))
   const lot = randomAt(seedOf(drawKey), 0)
   const all = sharing.reduce((sum, { share }) => sum + (share?.weight ?? 0), 0)
   let left = lot * all

@@ -31,14 +31,12 @@ const rushingNew = 10
 const rushingListed = 12
 const rushingEveryMs = 1_000
 
-type BoxStates = Omit<RidgeView['boxes'], 'count'> & { count: number }
-
 interface Kept {
   boxIds: readonly string[]
   locale: string
   voicesAreOn: boolean
   feeds: RidgeView['feeds']
-  boxes: BoxStates
+  boxes: RidgeView['boxes']
   /** What the desk of each box lists. */
   lists: Map<string, DeskLists>
 }
@@ -150,7 +148,7 @@ export class ChannelModel {
     return { waiting, log, readMs, isRushing }
   }
 
-  private async boxStates(): Promise<BoxStates> {
+  private async boxStates(): Promise<RidgeView['boxes']> {
     const drafts = await listDraftStates(this.deps.db, this.channelId)
     return {
       count: drafts.length,
