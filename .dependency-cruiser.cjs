@@ -55,14 +55,17 @@ module.exports = {
     {
       name: 'kinds-are-strangers',
       severity: 'error',
-      from: { path: '^core/parts/([^/]+)/' },
-      to: { path: '^core/parts/', pathNot: ['^core/parts/$1/', '^core/parts/part\\.ts$'] },
+      from: { path: '^core/score/parts/([^/]+)/' },
+      to: {
+        path: '^core/score/parts/',
+        pathNot: ['^core/score/parts/$1/', '^core/score/parts/(part|partDefinition)\\.ts$'],
+      },
     },
     {
       name: 'kinds-not-registry',
       severity: 'error',
-      from: { path: '^core/parts/[^/]+/' },
-      to: { path: '^core/parts/(part|resolvePart)\\.ts$' },
+      from: { path: '^core/score/parts/[^/]+/' },
+      to: { path: '^core/score/parts/(part|partKinds)\\.ts$' },
     },
     {
       name: 'known-places',

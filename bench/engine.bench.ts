@@ -5,7 +5,7 @@ import { starterLine, starterParticles, starterPicture } from '../core/compositi
 import { setKeyframe } from '../core/edit/setKeyframe.ts'
 import { sampleEvent } from '../core/events/sampleEvent.ts'
 import { lanternLook } from '../core/look/lanternLook.ts'
-import { particleField, flyingAt } from '../core/parts/particles/particleField.ts'
+import { particleField, flyingAt } from '../core/score/parts/particles/particleField.ts'
 import { resolveScore } from '../core/score/resolve.ts'
 import type { ResolvedScore } from '../core/score/resolved.ts'
 import { sceneAt } from '../core/score/sceneAt.ts'

@@ -6,7 +6,7 @@ import { starterLine, starterParticles, starterPicture } from '../core/compositi
 import { setKeyframe } from '../core/edit/setKeyframe.ts'
 import { sampleEvent } from '../core/events/sampleEvent.ts'
 import { lanternLook } from '../core/look/lanternLook.ts'
-import type { Part } from '../core/parts/part.ts'
+import type { Part } from '../core/score/parts/part.ts'
 import { resolveScore } from '../core/score/resolve.ts'
 import type { ResolvedScore } from '../core/score/resolved.ts'
 import { loadScore, readBox } from '../test/arrange/playerHarness.ts'

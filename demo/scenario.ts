@@ -14,7 +14,7 @@ import type { Season } from '../core/look/seasons.ts'
 import type { LetterMotion } from '../core/motion/letters.ts'
 import type { MotionName } from '../core/motion/schema.ts'
 import { copyOf } from '../core/copyOf.ts'
-import type { PresetName } from '../core/parts/particles/presets.ts'
+import type { PresetName } from '../core/score/parts/particles/presets.ts'
 import type { Rule } from '../core/rules/schema.ts'
 
 /** Lantern Loaf: a made-up night bakery that broadcasts while it bakes. */

@@ -11,8 +11,8 @@ import {
   starterSound,
 } from '../core/composition/starterParts.ts'
 import type { LetterMotion } from '../core/motion/letters.ts'
-import type { Part, PartOf } from '../core/parts/part.ts'
-import type { PresetName } from '../core/parts/particles/presets.ts'
+import type { Part, PartOf } from '../core/score/parts/part.ts'
+import type { PresetName } from '../core/score/parts/particles/presets.ts'
 import type { Seat } from './set.ts'
 
 /** Below this nothing is read on a canvas of 1080 lines. */

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { ResolvedScore } from '../core/score/resolved.ts'
 import { playScore } from './playback.ts'
-import type { PreparedScore } from './prepare.ts'
+import type { PreparedScore } from './preparedScore.ts'
 import type { LoadedSound, SoundOutput } from './sound/output.ts'
 import type { Stage } from './stage.ts'
 

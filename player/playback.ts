@@ -1,4 +1,4 @@
-import type { PreparedScore } from './prepare.ts'
+import type { PreparedScore } from './preparedScore.ts'
 import type { SoundOutput } from './sound/output.ts'
 import type { Stage } from './stage.ts'
 

@@ -1,15 +1,10 @@
 import { sceneAt } from '../core/score/sceneAt.ts'
 import type { SceneState } from '../core/score/sceneState.ts'
 import type { ResolvedPart, ResolvedVisiblePart } from '../core/score/resolved.ts'
-import { paintBackdrop } from './painters/backdrop.ts'
 import type { DrawMode, Painter } from './painters/paint.ts'
-import { paintParticles } from './painters/particles.ts'
-import { paintPicture } from './painters/picture.ts'
-import { paintShape } from './painters/shape.ts'
-import { paintText } from './painters/text.ts'
-import { paintTicker } from './painters/ticker.ts'
+import { playedAs } from './playedKinds.ts'
 import { drawnRule } from './textNodes.ts'
-import type { PreparedScore } from './prepare.ts'
+import type { PreparedScore } from './preparedScore.ts'
 
 /** A surface of the canvas's size on which prepared scores are drawn, at any moment and in any order. */
 export interface Stage {
@@ -66,7 +61,7 @@ export function createStage(host: HTMLElement): Stage {
         const known = before.get(part.id)
         // What only moves, fades or waits differently is not built again: an editor mounts on every step of a drag.
         const kept = known?.key === key ? known : null
-        const painter = kept?.painter ?? painterFor(part, prepared)
+        const painter = kept?.painter ?? playedAs(part).paint(part, prepared)
         if (!painter) continue
         if (kept) before.delete(part.id)
         painters.set(part.id, { key, painter })
@@ -107,7 +102,7 @@ export function createStage(host: HTMLElement): Stage {
  * painter.
  * @returns one text for one look
  */
-function paintKey(part: ResolvedPart, { layouts, pictures, sprites, score }: PreparedScore): string {
+function paintKey(part: ResolvedPart, prepared: PreparedScore): string {
   const {
     place: _place,
     opacity: _opacity,
@@ -119,52 +114,5 @@ function paintKey(part: ResolvedPart, { layouts, pictures, sprites, score }: Pre
     endMs: _endMs,
     ...built
   } = part as ResolvedVisiblePart
-  const picture = pictures.get(part.id)
-  return JSON.stringify([
-    built,
-    layouts.get(part.id),
-    picture && identityOf(picture),
-    part.kind === 'particles'
-      ? [
-          score.canvas,
-          ...part.sprites.map((sprite) =>
-            'form' in sprite ? '' : sprites.has('mediaId' in sprite ? sprite.mediaId : sprite.emoteUrl),
-          ),
-        ]
-      : null,
-  ])
-}
-
-const identities = new WeakMap<object, number>()
-let nextIdentity = 1
-
-/** A number for each loaded file: the same file loaded again after it was missing is another one. */
-function identityOf(loaded: object): number {
-  const known = identities.get(loaded) ?? nextIdentity++
-  identities.set(loaded, known)
-  return known
-}
-
-function painterFor(part: ResolvedPart, prepared: PreparedScore): Painter | null {
-  const { layouts, pictures, sprites, score } = prepared
-  switch (part.kind) {
-    case 'picture':
-      return paintPicture(part, pictures.get(part.id)) as Painter
-    case 'line':
-    case 'message':
-    case 'ticker': {
-      const layout = layouts.get(part.id)
-      if (!layout) return null
-      return (part.kind === 'ticker' ? paintTicker(part, layout) : paintText(part, layout)) as Painter
-    }
-    case 'backdrop':
-      return paintBackdrop(part) as Painter
-    case 'shape':
-      return paintShape(part) as Painter
-    case 'particles':
-      return paintParticles(part, score.canvas, sprites) as Painter
-    case 'sound':
-    case 'voice':
-      return null
-  }
+  return JSON.stringify([built, playedAs(part).builtFrom(part, prepared)])
 }

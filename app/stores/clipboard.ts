@@ -4,7 +4,7 @@ import * as z from 'zod'
 import { editParts } from '../../core/edit/editParts.ts'
 import { pasteParts } from '../../core/edit/pasteParts.ts'
 import { pasteMotion, pasteStyle, takesStyle } from '../../core/edit/pasteStyle.ts'
-import { isVisiblePart, part, type Part } from '../../core/parts/part.ts'
+import { isVisiblePart, part, type Part } from '../../core/score/parts/part.ts'
 import { useDraftStore } from './draft.ts'
 import { useScoreRoomStore } from './scoreRoom.ts'
 

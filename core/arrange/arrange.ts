@@ -7,7 +7,8 @@ import { findVariation, type VariationAddress } from '../edit/findVariation.ts'
 import type { MotionName, Phase, StyledPhase } from '../motion/schema.ts'
 import { ownPhase } from '../look/resolveStyle.ts'
 import type { Look } from '../look/schema.ts'
-import { isTextPart, type PartOf, type TextPart } from '../parts/part.ts'
+import { isTextPart, type PartOf, type TextPart } from '../score/parts/part.ts'
+import { usualHeightPx } from '../text/usualSize.ts'
 import { layoutPlans, type LayoutName, type LayoutPlan, type Slot } from './layouts.ts'
 import { roomFor } from './roomFor.ts'
 
@@ -99,10 +100,8 @@ function placePicture(
 /** Lines one under the other, in their order from top to bottom, together in the middle of their slot. */
 function placeTexts(texts: readonly TextPart[], box: CanvasBox, plan: LayoutPlan, look: Look): void {
   const ordered = [...texts].sort((a, b) => a.place.yPx - b.place.yPx)
-  const heightOf = (text: TextPart) =>
-    text.sizePx * text.lineHeight * (text.fit === 'wrap' ? Math.min(2, text.maxLines) : 1)
   const gapOf = (text: TextPart) => text.sizePx * lineGapEm
-  const wantedPx = ordered.reduce((sum, text, index) => sum + heightOf(text) + (index > 0 ? gapOf(text) : 0), 0)
+  const wantedPx = ordered.reduce((sum, text, index) => sum + usualHeightPx(text) + (index > 0 ? gapOf(text) : 0), 0)
   const scale = Math.min(1, (box.bottom - box.top) / Math.max(1, wantedPx))
   const xPx = { start: box.left, middle: (box.left + box.right) / 2, end: box.right }[plan.align]
   const origin = { start: 'left', middle: 'centre', end: 'right' }[plan.align] as 'left' | 'centre' | 'right'
@@ -111,7 +110,7 @@ function placeTexts(texts: readonly TextPart[], box: CanvasBox, plan: LayoutPlan
     text.sizePx = Math.max(8, Math.round(text.sizePx * scale))
     text.floorPx = Math.min(text.floorPx, text.sizePx)
     if (index > 0) top += gapOf(text)
-    const height = heightOf(text)
+    const height = usualHeightPx(text)
     text.place = { xPx: Math.round(xPx), yPx: Math.round(top + height / 2), origin }
     text.align = plan.align
     text.maxWidthPx = Math.round(box.right - box.left)

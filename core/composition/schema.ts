@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { part } from '../parts/part.ts'
+import { part } from '../score/parts/part.ts'
 import { remarkTypes } from '../remarks/remarkTypes.ts'
 import { lengthRule, partId } from './clip.ts'
 

@@ -1,5 +1,5 @@
 import type { LengthRule } from '../composition/clip.ts'
-import type { Part } from '../parts/part.ts'
+import type { Part } from '../score/parts/part.ts'
 import type { Edit } from './change.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'
 import { freeId } from './freeId.ts'

@@ -1,6 +1,6 @@
 import type { BoxDocument } from '../composition/box.ts'
 import { isSame } from '../isSame.ts'
-import type { Part } from '../parts/part.ts'
+import type { Part } from '../score/parts/part.ts'
 import type { Edit } from './change.ts'
 import { pasteMotion, pasteStyle, takesStyle } from './pasteStyle.ts'
 

@@ -1,7 +1,7 @@
 import type { BoxDocument, Variation } from '../composition/box.ts'
 import type { Composition } from '../composition/schema.ts'
 import { copyOf } from '../copyOf.ts'
-import { isTextPart, isVisiblePart, type Part } from '../parts/part.ts'
+import { isTextPart, isVisiblePart, type Part } from '../score/parts/part.ts'
 import type { Edit } from './change.ts'
 import { fieldNames } from './fieldNames.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'

@@ -1,4 +1,4 @@
-import type { Part, PartKind } from '../parts/part.ts'
+import type { Part, PartKind } from '../score/parts/part.ts'
 import type { Edit } from './change.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'
 

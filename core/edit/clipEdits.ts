@@ -1,8 +1,8 @@
 import { ownPhase } from '../look/resolveStyle.ts'
 import type { Look } from '../look/schema.ts'
 import type { Phase, StyledPhase } from '../motion/schema.ts'
-import type { Part } from '../parts/part.ts'
-import { isVisiblePart } from '../parts/part.ts'
+import type { Part } from '../score/parts/part.ts'
+import { isVisiblePart } from '../score/parts/part.ts'
 import type { SolvedClip } from '../score/solve.ts'
 
 /** What of a clip is dragged: all of it, one of its edges, or the inner end of a phase. */

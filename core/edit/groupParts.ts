@@ -1,4 +1,4 @@
-import { isVisiblePart } from '../parts/part.ts'
+import { isVisiblePart } from '../score/parts/part.ts'
 import type { Composition } from '../composition/schema.ts'
 import type { Edit } from './change.ts'
 import { editParts } from './editParts.ts'

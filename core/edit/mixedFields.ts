@@ -1,5 +1,5 @@
 import { isSame } from '../isSame.ts'
-import type { Part } from '../parts/part.ts'
+import type { Part } from '../score/parts/part.ts'
 import { fieldNames } from './fieldNames.ts'
 
 /** What every part has for itself: nobody expects it to be the same. */

@@ -1,6 +1,6 @@
 import { copyOf } from '../copyOf.ts'
-import type { Part } from '../parts/part.ts'
-import { isTextPart, isVisiblePart } from '../parts/part.ts'
+import type { Part } from '../score/parts/part.ts'
+import { isTextPart, isVisiblePart } from '../score/parts/part.ts'
 
 const textFields = [
   'type',

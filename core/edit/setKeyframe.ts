@@ -1,5 +1,5 @@
 import type { KeyedProperty } from '../motion/keyframes.ts'
-import type { VisiblePart } from '../parts/part.ts'
+import type { VisiblePart } from '../score/parts/part.ts'
 
 /** Frames so near to each other count as one: less than a frame at 60 a second. */
 const sameMs = 8

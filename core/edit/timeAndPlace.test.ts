@@ -9,7 +9,7 @@ import { starterBackdrop, starterParticles, starterShape } from '../composition/
 import type { Zone } from '../composition/zone.ts'
 import { copyOf } from '../copyOf.ts'
 import { lanternLook } from '../look/lanternLook.ts'
-import { isTextPart, isVisiblePart, type Part } from '../parts/part.ts'
+import { isTextPart, isVisiblePart, type Part } from '../score/parts/part.ts'
 import { solveComposition } from '../score/solveComposition.ts'
 import { addPart } from './addPart.ts'
 import { changeBox, type Edit } from './change.ts'

@@ -3,7 +3,7 @@ import type { Composition } from '../composition/schema.ts'
 import { soundRoles, type Look } from '../look/schema.ts'
 import type { Season } from '../look/seasons.ts'
 import type { EventKind } from '../events/kinds.ts'
-import type { Part } from '../parts/part.ts'
+import type { Part } from '../score/parts/part.ts'
 import { mediaOfPart, withMedia } from './partMedia.ts'
 
 /** One part that shows or sounds a file, or a choice that an alert offers with it. */

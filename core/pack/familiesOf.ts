@@ -1,6 +1,6 @@
 import type { BoxDocument } from '../composition/box.ts'
 import { isShelved } from '../look/fontShelf.ts'
-import { isTextPart } from '../parts/part.ts'
+import { isTextPart } from '../score/parts/part.ts'
 import type { Dial } from './dial.ts'
 
 /**

@@ -1,6 +1,6 @@
 import { mainKind } from '../composition/box.ts'
 import { kindNames } from '../events/kindNames.ts'
-import { hasTemplate } from '../parts/part.ts'
+import { hasTemplate } from '../score/parts/part.ts'
 import { unknownVariables } from '../remarks/content.ts'
 import { parseTemplate } from '../text/template.ts'
 import { shippedEngines } from '../speech/voiceChoice.ts'

@@ -1,7 +1,7 @@
 import { mainKind, type Alert } from '../composition/box.ts'
 import { fieldNames } from '../edit/fieldNames.ts'
 import { kindNames } from '../events/kindNames.ts'
-import type { Part } from '../parts/part.ts'
+import type { Part } from '../score/parts/part.ts'
 
 /**
  * What stands at a place of a box, as people say it: "Follow › Everyday › Headline › size".

@@ -1,6 +1,7 @@
 import type { EventKind } from '../events/kinds.ts'
 import { variablesOf } from '../events/variables.ts'
-import { hasTemplate, type Part } from '../parts/part.ts'
+import { hasTemplate } from '../score/parts/part.ts'
+import { kindOfPart } from '../score/parts/partKinds.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
 import { templateMistakes, type TemplateMistake } from '../text/templateMistakes.ts'
 import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
@@ -50,12 +51,13 @@ const neverCarried = (mistakes: readonly TemplateMistake[]) => [
 /** Parts without a file, and parts that nobody will ever see or hear. */
 export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
-    if ((part.kind === 'picture' || part.kind === 'sound') && part.mediaId === null) {
+    if ('mediaId' in part && part.mediaId === null) {
       return [
         { type: 'noMedia', partId: part.id, level: 'advice', words: `“${part.name}” has no file yet.`, remedy: null },
       ]
     }
-    const why = whyUnused(part)
+    const isOff = 'isHidden' in part && part.isHidden
+    const why = isOff ? 'hidden' : kindOfPart(part).unnoticed(part)
     if (why)
       return [
         {
@@ -80,16 +82,4 @@ export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
     }
     return []
   })
-}
-
-function whyUnused(part: Part): string | null {
-  if (part.kind === 'sound') return part.isMuted ? 'muted' : null
-  if (part.kind === 'voice') {
-    if (part.isMuted) return 'muted'
-    return part.template.trim() === '' && !part.readsMessage ? 'given nothing to read' : null
-  }
-  if (part.isHidden) return 'hidden'
-  if (part.opacity === 0) return 'wholly transparent'
-  if ((part.kind === 'line' || part.kind === 'ticker') && part.template.trim() === '') return 'without words'
-  return null
 }

@@ -1,5 +1,6 @@
 import { areaOf, boxOfZone, safeArea, sharedArea, type CanvasBox } from '../composition/canvasBox.ts'
 import { isSeenPart, isTextPart, type ResolvedTextPart } from '../score/resolved.ts'
+import { isBounded } from '../score/shownKinds.ts'
 import { motionScale } from '../score/standing.ts'
 import { nameOf, type Remark, type RemarkContext } from './remark.ts'
 import { restingBox } from './restingBox.ts'
@@ -62,7 +63,7 @@ export function placeRemarks(context: RemarkContext): Remark[] {
   const canvas: CanvasBox = { left: 0, top: 0, right: widthPx, bottom: heightPx }
   const safe = safeArea(score.canvas)
   return score.parts.flatMap((part): Remark[] => {
-    if (!isSeenPart(part) || part.kind === 'particles') return []
+    if (!isSeenPart(part) || !isBounded(part)) return []
     const box = restingBox(score, layouts, part)
     if (!box) return []
     const name = nameOf(context, part.id)

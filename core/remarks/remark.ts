@@ -5,7 +5,7 @@ import type { Composition } from '../composition/schema.ts'
 import type { Zone } from '../composition/zone.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
-import type { TextLayouts } from '../score/sceneAt.ts'
+import type { TextLayouts } from '../score/shownKinds.ts'
 import type { RemarkType } from './remarkTypes.ts'
 
 /** What one click can do about a remark. */

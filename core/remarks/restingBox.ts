@@ -1,7 +1,8 @@
 import { boxAround, type CanvasBox } from '../composition/canvasBox.ts'
 import { cornersOf } from '../score/hitTest.ts'
 import type { ResolvedScore, ResolvedVisiblePart } from '../score/resolved.ts'
-import { sceneAt, type TextLayouts } from '../score/sceneAt.ts'
+import { sceneAt } from '../score/sceneAt.ts'
+import type { TextLayouts } from '../score/shownKinds.ts'
 
 /** The moment in the middle of a part's stay, when neither phase moves it. Milliseconds. */
 export function stayMs(part: ResolvedVisiblePart): number {

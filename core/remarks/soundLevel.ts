@@ -1,6 +1,6 @@
 import { levellingOf } from '../audio/level.ts'
-import { isVisiblePart, type HeardPart } from '../parts/part.ts'
-import type { ResolvedSound } from '../parts/sound/resolveSound.ts'
+import { isVisiblePart, type HeardPart } from '../score/parts/part.ts'
+import type { ResolvedSound } from '../score/parts/sound/resolveSound.ts'
 import { nameOf, type Remark, type RemarkContext, type Remedy } from './remark.ts'
 
 /** What is further from its target than this is heard as too quiet or too loud beside the others. */

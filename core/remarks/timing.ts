@@ -1,5 +1,5 @@
 import { sharedArea } from '../composition/canvasBox.ts'
-import { readingMs } from '../parts/message/readingMs.ts'
+import { readingMs } from '../score/parts/message/readingMs.ts'
 import { isSeenPart, isTextPart, type ResolvedVisiblePart } from '../score/resolved.ts'
 import { arrivedAfterMs } from '../motion/lettersAt.ts'
 import { scrollNeedsMs } from '../text/evaluateText.ts'

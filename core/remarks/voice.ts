@@ -1,4 +1,4 @@
-import { usualDuckDb } from '../parts/voice/schema.ts'
+import { usualDuckDb } from '../score/parts/voice/schema.ts'
 import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
 
 /** With less than this between them, a voice is hard to follow over another sound. */

@@ -1,3 +1,4 @@
+import { isBounded } from './shownKinds.ts'
 import type { SceneState, VisualState } from './sceneState.ts'
 import type { Matrix } from './visualBase.ts'
 
@@ -26,7 +27,7 @@ export function cornersOf({
  */
 export function hitTest(scene: SceneState, point: CanvasPoint): string | null {
   for (const visual of [...scene.visuals].reverse()) {
-    if (visual.kind === 'particles') continue
+    if (!isBounded(visual)) continue
     const local = invert(visual.matrix, point)
     if (local && local.xPx >= 0 && local.xPx <= visual.widthPx && local.yPx >= 0 && local.yPx <= visual.heightPx)
       return visual.partId

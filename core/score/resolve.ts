@@ -7,9 +7,10 @@ import type { CanonicalEvent } from '../events/schema.ts'
 import { valuesOf } from '../events/variables.ts'
 import { isShelved } from '../look/fontShelf.ts'
 import { withDress } from '../library/mediaUses.ts'
+import { mediaOfPart } from '../library/partMedia.ts'
 import type { Season } from '../look/seasons.ts'
 import type { Look } from '../look/schema.ts'
-import { resolvePart } from '../parts/resolvePart.ts'
+import { kindOfPart } from './parts/partKinds.ts'
 import { seedOf } from '../random.ts'
 import { ok, type Result } from '../result.ts'
 import type { PartContext } from '../settle/partContext.ts'
@@ -97,11 +98,12 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
   let letters = ''
   for (const part of composition.parts) {
     const times = clips[part.id]
-    const resolved = times ? resolvePart(part, times, partContext) : null
+    const isOff = 'isHidden' in part && part.isHidden
+    const resolved = times && !isOff ? kindOfPart(part).resolve(part, times, partContext) : null
     if (!resolved) continue
     parts.push(resolved)
     if (isTextPart(resolved)) letters += plainText(resolved.pieces)
-    for (const id of mediaOf(resolved)) {
+    for (const id of mediaOfPart(part)) {
       const facts = context.media[id]
       if (facts) media[id] = { url: facts.url, mime: facts.mime }
     }
@@ -152,10 +154,4 @@ function ownFonts(parts: readonly ResolvedPart[], media: ResolveContext['media']
   for (const { family, weights, url } of Object.values(media))
     if (family && weights && families.has(family)) fonts[family] = { url, weights }
   return fonts
-}
-
-/** The files that a part shows or sounds. */
-function mediaOf(part: ResolvedPart): string[] {
-  if (part.kind === 'particles') return part.sprites.flatMap((sprite) => ('mediaId' in sprite ? [sprite.mediaId] : []))
-  return 'mediaId' in part && part.mediaId ? [part.mediaId] : []
 }

@@ -1,24 +1,37 @@
 import type { Canvas } from '../composition/canvas.ts'
-import type { ResolvedBackdrop } from '../parts/backdrop/resolveBackdrop.ts'
-import type { ResolvedLine } from '../parts/line/resolveLine.ts'
-import type { ResolvedMessage } from '../parts/message/resolveMessage.ts'
-import type { ResolvedParticles } from '../parts/particles/resolveParticles.ts'
-import type { ResolvedPicture } from '../parts/picture/resolvePicture.ts'
-import type { ResolvedShape } from '../parts/shape/resolveShape.ts'
-import type { ResolvedSound } from '../parts/sound/resolveSound.ts'
-import type { ResolvedTicker } from '../parts/ticker/resolveTicker.ts'
-import type { ResolvedVoice } from '../parts/voice/resolveVoice.ts'
+import type { ResolvedBackdrop } from './parts/backdrop/resolveBackdrop.ts'
+import type { ResolvedLine } from './parts/line/resolveLine.ts'
+import type { ResolvedMessage } from './parts/message/resolveMessage.ts'
+import type { ResolvedParticles } from './parts/particles/resolveParticles.ts'
+import type { ResolvedPicture } from './parts/picture/resolvePicture.ts'
+import type { ResolvedShape } from './parts/shape/resolveShape.ts'
+import type { ResolvedSound } from './parts/sound/resolveSound.ts'
+import type { ResolvedTicker } from './parts/ticker/resolveTicker.ts'
+import type { ResolvedVoice } from './parts/voice/resolveVoice.ts'
 import type { EnvelopePoint } from '../audio/ducking.ts'
 import type { MediaAddress } from './mediaFacts.ts'
+import type { ResolvedText } from '../text/resolvedText.ts'
+import type { ResolvedVisible } from './resolvedBase.ts'
 import type { SolvedClip } from './solve.ts'
 
-/** The parts that show words: measured and fitted by the same code. */
-export type ResolvedTextPart = ResolvedLine | ResolvedMessage | ResolvedTicker
-export type ResolvedVisiblePart =
-  ResolvedTextPart | ResolvedPicture | ResolvedBackdrop | ResolvedShape | ResolvedParticles
+/** Each kind of part, settled. */
+export interface ResolvedKinds {
+  picture: ResolvedPicture
+  line: ResolvedLine
+  message: ResolvedMessage
+  sound: ResolvedSound
+  backdrop: ResolvedBackdrop
+  particles: ResolvedParticles
+  ticker: ResolvedTicker
+  shape: ResolvedShape
+  voice: ResolvedVoice
+}
+export type ResolvedPart = ResolvedKinds[keyof ResolvedKinds]
+export type ResolvedVisiblePart = Extract<ResolvedPart, ResolvedVisible>
 /** The parts that are only heard. */
-export type ResolvedHeardPart = ResolvedSound | ResolvedVoice
-export type ResolvedPart = ResolvedVisiblePart | ResolvedHeardPart
+export type ResolvedHeardPart = Exclude<ResolvedPart, ResolvedVisible>
+/** The parts that show words: measured and fitted by the same code. */
+export type ResolvedTextPart = Extract<ResolvedPart, ResolvedText>
 
 /** One play, fully settled. What travels to the sources: they need neither schemas nor rules. */
 export interface ResolvedScore {
@@ -51,9 +64,9 @@ export interface SolverRemark {
 }
 
 export function isSeenPart(part: ResolvedPart): part is ResolvedVisiblePart {
-  return part.kind !== 'sound' && part.kind !== 'voice'
+  return 'place' in part
 }
 
 export function isTextPart(part: ResolvedPart): part is ResolvedTextPart {
-  return part.kind === 'line' || part.kind === 'message' || part.kind === 'ticker'
+  return 'pieces' in part
 }

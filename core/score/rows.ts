@@ -1,7 +1,8 @@
 import { readAnchor, type AnchorPoint } from '../composition/anchor.ts'
 import type { Composition } from '../composition/schema.ts'
-import type { Part, PartOf } from '../parts/part.ts'
-import { isVisiblePart } from '../parts/part.ts'
+import type { Part } from './parts/part.ts'
+import { kindOfPart } from './parts/partKinds.ts'
+import { isVisiblePart } from './parts/part.ts'
 import type { SolvedClip } from './solve.ts'
 
 /** A tie from an edge of a clip to a moment of another clip (`row`) or of the score (`row: null`). */
@@ -20,6 +21,8 @@ export interface ScoreRow extends SolvedClip {
   /** What stands on the clip. */
   caption: string
   isLocked: boolean
+  /** It is only heard. */
+  isHeard: boolean
   /** Hidden or muted. */
   isOff: boolean
   /** The file whose waveform or frames fill the clip. */
@@ -68,9 +71,10 @@ export function scoreRows(
         partId: part.id,
         kind: part.kind,
         name: part.name,
-        caption: captionOf(part),
+        caption: kindOfPart(part).caption(part),
         ...times,
         isLocked: part.isLocked,
+        isHeard: !isVisiblePart(part),
         isOff: isVisiblePart(part) ? part.isHidden : part.isMuted,
         mediaId: 'mediaId' in part ? part.mediaId : null,
         endMode: clip.end.length,
@@ -93,37 +97,6 @@ function keyedMomentsOf(part: Part, startMs: number): number[] {
   if (!isVisiblePart(part)) return []
   const moments = new Set(part.keyframes.flatMap((track) => track.frames.map((frame) => startMs + frame.atMs)))
   return [...moments].sort((a, b) => a - b)
-}
-
-function soundWords({ mediaId, isMuted, isLevelled, trimDb }: PartOf<'sound'>): string {
-  if (mediaId === null) return 'no sound yet'
-  if (isMuted) return 'muted'
-  const trim = trimDb === 0 && isLevelled ? '' : `${trimDb > 0 ? '+' : ''}${trimDb.toFixed(1)} dB`
-  return [isLevelled ? 'levelled' : '', trim].filter(Boolean).join(' ')
-}
-
-function captionOf(part: Part): string {
-  switch (part.kind) {
-    case 'line':
-    case 'ticker':
-      return part.template
-    case 'message':
-      return 'what the viewer wrote'
-    case 'picture':
-      return part.mediaId === null ? 'no picture yet' : ''
-    case 'sound':
-      return soundWords(part)
-    case 'backdrop':
-      return part.hugs.length > 0 ? 'hugs the text' : ''
-    case 'particles':
-      return `${Math.round(part.count * part.strength)} particles`
-    case 'shape':
-      return part.form
-    case 'voice':
-      return part.isMuted
-        ? 'muted'
-        : [part.template, part.readsMessage ? 'what the viewer wrote' : ''].filter(Boolean).join(' + ')
-  }
 }
 
 /** Ticks of a ruler over `lengthMs`, at most about twelve. */

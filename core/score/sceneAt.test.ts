@@ -7,7 +7,8 @@ import { sampleEvent } from '../events/sampleEvent.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { resolveScore, type ResolveContext } from './resolve.ts'
 import { restingMs } from './restingMs.ts'
-import { sceneAt, type TextLayouts } from './sceneAt.ts'
+import { sceneAt } from './sceneAt.ts'
+import type { TextLayouts } from './shownKinds.ts'
 import type { ResolvedScore } from './resolved.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }

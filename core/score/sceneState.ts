@@ -1,15 +1,25 @@
-import type { BackdropState } from '../parts/backdrop/evaluateBackdrop.ts'
-import type { ParticlesState } from '../parts/particles/evaluateParticles.ts'
-import type { PictureState } from '../parts/picture/evaluatePicture.ts'
-import type { ShapeState } from '../parts/shape/evaluateShape.ts'
-import type { TickerState } from '../parts/ticker/evaluateTicker.ts'
+import type { BackdropState } from './parts/backdrop/evaluateBackdrop.ts'
+import type { ParticlesState } from './parts/particles/evaluateParticles.ts'
+import type { PictureState } from './parts/picture/evaluatePicture.ts'
+import type { ShapeState } from './parts/shape/evaluateShape.ts'
+import type { TickerState } from './parts/ticker/evaluateTicker.ts'
 import type { TextState } from '../text/evaluateText.ts'
 
+/** What there is to draw of each kind of part that can be seen. */
+export interface VisualStates {
+  picture: PictureState
+  line: TextState & { kind: 'line' }
+  message: TextState & { kind: 'message' }
+  ticker: TickerState
+  backdrop: BackdropState
+  shape: ShapeState
+  particles: ParticlesState
+}
 /** A text that was fitted into its room. */
-export type FittedTextState = (TextState & { kind: 'line' }) | (TextState & { kind: 'message' })
+export type FittedTextState = VisualStates['line' | 'message']
 
 /** One thing to draw. In drawing order, the first lies at the back. */
-export type VisualState = PictureState | FittedTextState | TickerState | BackdropState | ShapeState | ParticlesState
+export type VisualState = VisualStates[keyof VisualStates]
 
 /** A sound that should be heard right now, and from which moment of its file. */
 export interface SoundState {

@@ -1,7 +1,8 @@
 import type { Composition } from '../composition/schema.ts'
 import { resolvePhase } from '../look/resolveStyle.ts'
-import { naturalMsOf, type NaturalContext } from '../parts/naturalMs.ts'
-import { isVisiblePart } from '../parts/part.ts'
+import type { NaturalContext } from './parts/partDefinition.ts'
+import { kindOfPart } from './parts/partKinds.ts'
+import { isVisiblePart } from './parts/part.ts'
 import type { Result } from '../result.ts'
 import { solveScore, type SolvedScore, type SolveError } from './solve.ts'
 
@@ -13,7 +14,7 @@ export function solveComposition(composition: Composition, context: NaturalConte
       clip: part.clip,
       entranceMs: isVisiblePart(part) ? resolvePhase(part.motion.entrance, context.look).ms : 0,
       exitMs: isVisiblePart(part) ? resolvePhase(part.motion.exit, context.look).ms : 0,
-      naturalMs: naturalMsOf(part, context),
+      naturalMs: kindOfPart(part).naturalMs(part, context),
     })),
     composition.length,
   )

@@ -1,4 +1,5 @@
 import type { Canvas } from '../composition/canvas.ts'
+import type { Size } from '../composition/size.ts'
 import { originRatio } from '../composition/originRatio.ts'
 import type { MotionState } from '../motion/motionState.ts'
 import { motionAt } from '../motion/motionAt.ts'
@@ -15,18 +16,13 @@ export function motionScale(canvas: Canvas): number {
   return Math.min(canvas.widthPx, canvas.heightPx) / 1080
 }
 
-interface Box {
-  widthPx: number
-  heightPx: number
-}
-
 /**
  * Where the part's box lies: its origin on its place, scaled and turned about its middle, moved by its motion.
  * @param mirror −1 draws the part mirrored left to right, 1 as it is.
  */
 export function matrixOf(
   part: ResolvedVisible,
-  box: Box,
+  box: Size,
   motion: MotionState,
   canvas: Canvas,
   mirror: 1 | -1 = 1,
@@ -61,7 +57,7 @@ function outside(ratio: number, from: number, side: number, canvasSide: number):
  */
 export function standingAt(
   part: ResolvedVisible,
-  box: Box,
+  box: Size,
   tMs: number,
   canvas: Canvas,
   mirror: 1 | -1 = 1,

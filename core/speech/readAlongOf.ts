@@ -1,4 +1,4 @@
-import type { ResolvedVoice } from '../parts/voice/resolveVoice.ts'
+import type { ResolvedVoice } from '../score/parts/voice/resolveVoice.ts'
 import type { ReadWord } from '../text/readAlong.ts'
 import { alignWords, type SaidWord } from './alignWords.ts'
 import type { SayingKind } from './spoken.ts'

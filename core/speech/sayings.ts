@@ -1,7 +1,7 @@
 import type { Composition } from '../composition/schema.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { valuesOf } from '../events/variables.ts'
-import type { Voice } from '../parts/voice/schema.ts'
+import type { Voice } from '../score/parts/voice/schema.ts'
 import { fillTemplate } from '../text/fillTemplate.ts'
 import { plainText } from '../text/textPiece.ts'
 import { secondsOf } from './secondsOf.ts'

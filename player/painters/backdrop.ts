@@ -1,5 +1,5 @@
-import type { BackdropState } from '../../core/parts/backdrop/evaluateBackdrop.ts'
-import type { ResolvedBackdrop } from '../../core/parts/backdrop/resolveBackdrop.ts'
+import type { BackdropState } from '../../core/score/parts/backdrop/evaluateBackdrop.ts'
+import type { ResolvedBackdrop } from '../../core/score/parts/backdrop/resolveBackdrop.ts'
 import { boxWriter, makePartElement, type Painter } from './paint.ts'
 
 /** A plain plate. */

@@ -1,6 +1,6 @@
-import type { ParticlesState } from '../../core/parts/particles/evaluateParticles.ts'
-import { flyingAt, particleField, spriteOf } from '../../core/parts/particles/particleField.ts'
-import type { ResolvedParticles, ResolvedSprite } from '../../core/parts/particles/resolveParticles.ts'
+import type { ParticlesState } from '../../core/score/parts/particles/evaluateParticles.ts'
+import { flyingAt, particleField, spriteOf } from '../../core/score/parts/particles/particleField.ts'
+import type { ResolvedParticles, ResolvedSprite } from '../../core/score/parts/particles/resolveParticles.ts'
 import type { Canvas } from '../../core/composition/canvas.ts'
 import { boxWriter, makePartElement, type Painter } from './paint.ts'
 

@@ -1,5 +1,5 @@
-import { pictureRects } from '../../core/parts/picture/pictureRects.ts'
-import type { ResolvedPicture } from '../../core/parts/picture/resolvePicture.ts'
+import { pictureRects } from '../../core/score/parts/picture/pictureRects.ts'
+import type { ResolvedPicture } from '../../core/score/parts/picture/resolvePicture.ts'
 import { makePartElement } from './paint.ts'
 
 /** A window that shows the wanted part of an element which draws itself. */

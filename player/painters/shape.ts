@@ -1,5 +1,5 @@
-import type { ShapeState } from '../../core/parts/shape/evaluateShape.ts'
-import type { ResolvedShape } from '../../core/parts/shape/resolveShape.ts'
+import type { ShapeState } from '../../core/score/parts/shape/evaluateShape.ts'
+import type { ResolvedShape } from '../../core/score/parts/shape/resolveShape.ts'
 import { boxWriter, makePartElement, type Painter } from './paint.ts'
 
 const svgNamespace = 'http://www.w3.org/2000/svg'

@@ -1,5 +1,5 @@
-import type { ResolvedLine } from '../../core/parts/line/resolveLine.ts'
-import type { ResolvedMessage } from '../../core/parts/message/resolveMessage.ts'
+import type { ResolvedLine } from '../../core/score/parts/line/resolveLine.ts'
+import type { ResolvedMessage } from '../../core/score/parts/message/resolveMessage.ts'
 import type { LetterState } from '../../core/motion/lettersAt.ts'
 import type { FittedTextState } from '../../core/score/sceneState.ts'
 import type { PlacedUnit, TextLayout } from '../../core/text/textLayout.ts'

@@ -1,5 +1,5 @@
-import type { TickerState } from '../../core/parts/ticker/evaluateTicker.ts'
-import type { ResolvedTicker } from '../../core/parts/ticker/resolveTicker.ts'
+import type { TickerState } from '../../core/score/parts/ticker/evaluateTicker.ts'
+import type { ResolvedTicker } from '../../core/score/parts/ticker/resolveTicker.ts'
 import type { TextLayout } from '../../core/text/textLayout.ts'
 import { pieceNodes, styleText } from '../textNodes.ts'
 import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from './paint.ts'

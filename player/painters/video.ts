@@ -1,6 +1,6 @@
 import { filterFor } from '../washFilter.ts'
-import type { PictureState } from '../../core/parts/picture/evaluatePicture.ts'
-import type { ResolvedPicture } from '../../core/parts/picture/resolvePicture.ts'
+import type { PictureState } from '../../core/score/parts/picture/evaluatePicture.ts'
+import type { ResolvedPicture } from '../../core/score/parts/picture/resolvePicture.ts'
 import type { LoadedPicture } from '../preload/pictures.ts'
 import { boxWriter, styleWriter, type Painter } from './paint.ts'
 import { makeWindow } from './pictureWindow.ts'

@@ -1,6 +1,7 @@
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import { playScore, type Playback } from '../playback.ts'
-import { prepareScore, type PreparedScore } from '../prepare.ts'
+import { prepareScore } from '../prepare.ts'
+import type { PreparedScore } from '../preparedScore.ts'
 import { createSoundOutput } from '../sound/output.ts'
 import { createStage } from '../stage.ts'
 import { connect } from './connection.ts'

@@ -9,6 +9,7 @@ import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
+import TypedField from '../fields/TypedField.vue'
 import InspectorSection from '../inspector/InspectorSection.vue'
 import DialField from './DialField.vue'
 
@@ -25,9 +26,7 @@ const places = computed(() =>
 )
 const edit = (what: string, recipe: (dial: Dial) => void) => draft.edit(changeDial(props.dial.id, what, recipe))
 const decimals = computed(() => (props.dial.kind === 'number' && props.dial.most - props.dial.least < 20 ? 2 : 0))
-const typed = (event: Event) => (event.target as HTMLInputElement).value.trim()
-function rename(event: Event): void {
-  const label = typed(event)
+function rename(label: string): void {
   if (label) edit('name', (dial) => void (dial.label = label))
 }
 /** Every part of that name, in all alerts and cases; then they all stand alike. */
@@ -50,7 +49,7 @@ function widen(path: string, wider: string): void {
         @change="draft.edit(turnDesigned(dial.id, $event))"
     /></FieldRow>
     <FieldRow label="Called"
-      ><input
+      ><TypedField
         type="text"
         class="field"
         :value="dial.label"
@@ -60,7 +59,7 @@ function widen(path: string, wider: string): void {
         @change="rename"
     /></FieldRow>
     <FieldRow label="Group"
-      ><input
+      ><TypedField
         type="text"
         class="field"
         :value="dial.group"
@@ -68,17 +67,17 @@ function widen(path: string, wider: string): void {
         placeholder="Colours, Words, Sound…"
         :disabled="disabled"
         :aria-label="`Group of ${dial.label}`"
-        @change="(event) => edit('group', (changed) => void (changed.group = typed(event)))"
+        @change="(group) => edit('group', (changed) => void (changed.group = group))"
     /></FieldRow>
     <FieldRow label="Explained"
-      ><input
+      ><TypedField
         type="text"
         class="field"
         :value="dial.about"
         maxlength="200"
         :disabled="disabled"
         :aria-label="`What ${dial.label} does`"
-        @change="(event) => edit('explained', (changed) => void (changed.about = typed(event)))"
+        @change="(about) => edit('explained', (changed) => void (changed.about = about))"
     /></FieldRow>
     <FieldRow v-if="dial.kind === 'number'" label="Range">
       <div class="grid grid-cols-2 gap-1">
@@ -102,7 +101,7 @@ function widen(path: string, wider: string): void {
     </FieldRow>
     <FieldRow v-if="dial.kind === 'number'" label="Unit">
       <div>
-        <input
+        <TypedField
           type="text"
           class="field"
           :value="dial.unit"
@@ -110,9 +109,7 @@ function widen(path: string, wider: string): void {
           placeholder="%, px, s…"
           :disabled="disabled"
           :aria-label="`Unit of ${dial.label}`"
-          @change="
-            (event) => edit('unit', (changed) => void (changed.kind === 'number' && (changed.unit = typed(event))))
-          "
+          @change="(unit) => edit('unit', (changed) => void (changed.kind === 'number' && (changed.unit = unit)))"
         />
       </div>
     </FieldRow>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Look } from '../../../core/look/schema.ts'
-import type { Backdrop } from '../../../core/parts/backdrop/schema.ts'
-import type { Part } from '../../../core/parts/part.ts'
+import type { Backdrop } from '../../../core/score/parts/backdrop/schema.ts'
+import type { Part } from '../../../core/score/parts/part.ts'
+import { canBeHugged } from '../../../core/score/shownKinds.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
 import NumberField from '../fields/NumberField.vue'
@@ -10,7 +11,6 @@ import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: Backdrop; parts: readonly Part[]; look: Look; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
-const hugged: readonly Part['kind'][] = ['line', 'message', 'picture', 'shape']
 
 function toggleHug(id: string): void {
   edit('what it hugs', (draft) => {
@@ -23,11 +23,7 @@ function toggleHug(id: string): void {
   <section class="space-y-2">
     <FieldRow label="Hugs">
       <div class="space-y-1">
-        <label
-          v-for="each in parts.filter((other) => hugged.includes(other.kind))"
-          :key="each.id"
-          class="flex items-center gap-2"
-        >
+        <label v-for="each in parts.filter(canBeHugged)" :key="each.id" class="flex items-center gap-2">
           <input
             type="checkbox"
             class="size-4 accent-deep-sky"

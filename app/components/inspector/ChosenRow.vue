@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Picture } from '../../../core/parts/picture/schema.ts'
-import type { Sound } from '../../../core/parts/sound/schema.ts'
+import type { Picture } from '../../../core/score/parts/picture/schema.ts'
+import type { Sound } from '../../../core/score/parts/sound/schema.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import CheckRow from './CheckRow.vue'
 import { usePartEdit } from './usePartEdit.ts'

@@ -6,7 +6,7 @@ import {
   type LetterMotion,
   type LetterMotionName,
 } from '../../../core/motion/letters.ts'
-import type { PartOf } from '../../../core/parts/part.ts'
+import type { PartOf } from '../../../core/score/parts/part.ts'
 import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'

@@ -1,13 +1,21 @@
 <script setup lang="ts">
 import type { EventKind } from '../../../core/events/kinds.ts'
 import type { Look } from '../../../core/look/schema.ts'
-import type { PartOf } from '../../../core/parts/part.ts'
+import type { Part, PartOf } from '../../../core/score/parts/part.ts'
 import DialKnob from '../dials/DialKnob.vue'
+import LettersSection from './LettersSection.vue'
+import ReadAlongSection from './ReadAlongSection.vue'
 import TemplateField from './TemplateField.vue'
 import TextSection from './TextSection.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
-const props = defineProps<{ part: PartOf<'line'>; look: Look; kinds: readonly EventKind[]; disabled: boolean }>()
+const props = defineProps<{
+  part: PartOf<'line'>
+  look: Look
+  kinds: readonly EventKind[]
+  parts: readonly Part[]
+  disabled: boolean
+}>()
 const edit = usePartEdit(() => props.part)
 </script>
 
@@ -24,5 +32,12 @@ const edit = usePartEdit(() => props.part)
       /><DialKnob path="template" label="Words" />
     </div>
     <TextSection :part="part" :look="look" :disabled="disabled" />
+    <LettersSection :part="part" :disabled="disabled" />
+    <ReadAlongSection
+      :part="part"
+      :look="look"
+      :has-voice="parts.some(({ kind }) => kind === 'voice')"
+      :disabled="disabled"
+    />
   </div>
 </template>

@@ -2,7 +2,7 @@
 import { ownPhase } from '../../../core/look/resolveStyle.ts'
 import type { Look } from '../../../core/look/schema.ts'
 import { motionRoles } from '../../../core/motion/schema.ts'
-import type { VisiblePart } from '../../../core/parts/part.ts'
+import type { VisiblePart } from '../../../core/score/parts/part.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import InspectorSection from './InspectorSection.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, provide, ref, watch } from 'vue'
 import { silenceRemark } from '../../../core/edit/silenceRemark.ts'
-import { isVisiblePart } from '../../../core/parts/part.ts'
+import { isVisiblePart } from '../../../core/score/parts/part.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
 import { applyEverywhere, counterparts } from '../../../core/edit/applyEverywhere.ts'
 import { mixedFields } from '../../../core/edit/mixedFields.ts'
@@ -11,29 +11,19 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useShownLook } from '../../composables/useShownLook.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
-import { partKindNames } from '../score/partIcons.ts'
+import { partKindLooks, type PartSurroundings } from '../../kinds/partKinds.ts'
 import { dialScopeKey } from '../dials/dialScope.ts'
 import DialsInspector from '../dials/DialsInspector.vue'
 import RemarkList from '../stage/RemarkList.vue'
 import CasesInspector from '../roll/CasesInspector.vue'
 import SelectionBar from '../stage/SelectionBar.vue'
 import { hasOwnPlace } from '../stage/stageGeometry.ts'
-import BackdropInspector from './BackdropInspector.vue'
+import TypedField from '../fields/TypedField.vue'
 import KeyframeSection from './KeyframeSection.vue'
-import LettersSection from './LettersSection.vue'
 import LookInspector from '../look/LookInspector.vue'
-import LineInspector from './LineInspector.vue'
-import MessageInspector from './MessageInspector.vue'
 import MotionSection from './MotionSection.vue'
-import ParticlesInspector from './ParticlesInspector.vue'
-import PictureInspector from './PictureInspector.vue'
 import PlaceSection from './PlaceSection.vue'
-import ReadAlongSection from './ReadAlongSection.vue'
-import ShapeInspector from './ShapeInspector.vue'
-import SoundInspector from './SoundInspector.vue'
-import TickerInspector from './TickerInspector.vue'
 import TimingSection from './TimingSection.vue'
-import VoiceInspector from './VoiceInspector.vue'
 import ZonesInspector from './ZonesInspector.vue'
 
 const props = defineProps<{ canEdit: boolean; remarks: readonly Remark[]; startMs: number; tMs: number }>()
@@ -75,6 +65,16 @@ const others = computed(() => {
 /** The parts of the same kind that are selected together, and in what they differ. */
 const alike = computed(() => room.selected.filter(({ kind }) => kind === room.part?.kind))
 const mixed = computed(() => mixedFields(alike.value))
+/** What the part's own inspector takes of what surrounds it. */
+const surroundings = computed(() => {
+  const around: PartSurroundings = {
+    kinds: room.alert?.kinds ?? [],
+    zones: draft.document?.zones ?? [],
+    parts: room.parts,
+  }
+  const takes = room.part ? partKindLooks[room.part.kind].takes : []
+  return Object.fromEntries(takes.map((name) => [name, around[name]]))
+})
 const host = ref<HTMLElement>()
 /** Another panel is read from its top. */
 watch(
@@ -85,8 +85,7 @@ function stopMaking(): void {
   view.isMakingDials = false
   view.panel = 'dials'
 }
-function rename(event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim()
+function rename(name: string): void {
   if (room.address && room.part && name)
     draft.edit(editParts(room.address, [room.part.id], 'name', (part) => void (part.name = name)))
 }
@@ -119,7 +118,7 @@ function rename(event: Event): void {
     >
       <div class="flex items-baseline justify-between gap-2">
         <h2 class="min-w-0 flex-1 font-display text-lg font-semibold">
-          <input
+          <TypedField
             v-if="canEdit"
             class="w-full truncate rounded-xs border-0 bg-transparent p-0 hover:bg-sheet focus:bg-sheet"
             :value="room.part.name"
@@ -129,7 +128,7 @@ function rename(event: Event): void {
           /><template v-else>{{ room.part.name }}</template>
         </h2>
         <span class="shrink-0 text-faded">{{
-          room.selected.length > 1 ? `and ${room.selected.length - 1} more` : partKindNames[room.part.kind]
+          room.selected.length > 1 ? `and ${room.selected.length - 1} more` : partKindLooks[room.part.kind].name
         }}</span>
       </div>
       <SelectionBar v-if="canEdit" />
@@ -143,48 +142,13 @@ function rename(event: Event): void {
         </button>
       </p>
       <RemarkList v-if="own.length > 0" class="rounded-sm bg-sheet p-2" :remarks="own" :can-edit="canEdit" />
-      <LineInspector
-        v-if="room.part.kind === 'line'"
+      <component
+        :is="partKindLooks[room.part.kind].inspector"
         :part="room.part"
         :look="look"
-        :kinds="room.alert.kinds"
         :disabled="!canEdit"
+        v-bind="surroundings"
       />
-      <MessageInspector v-else-if="room.part.kind === 'message'" :part="room.part" :look="look" :disabled="!canEdit" />
-      <TickerInspector
-        v-else-if="room.part.kind === 'ticker'"
-        :part="room.part"
-        :look="look"
-        :kinds="room.alert.kinds"
-        :disabled="!canEdit"
-      />
-      <PictureInspector v-else-if="room.part.kind === 'picture'" :part="room.part" :look="look" :disabled="!canEdit" />
-      <SoundInspector v-else-if="room.part.kind === 'sound'" :part="room.part" :look="look" :disabled="!canEdit" />
-      <VoiceInspector
-        v-else-if="room.part.kind === 'voice'"
-        :part="room.part"
-        :look="look"
-        :kinds="room.alert.kinds"
-        :disabled="!canEdit"
-      />
-      <ShapeInspector v-else-if="room.part.kind === 'shape'" :part="room.part" :look="look" :disabled="!canEdit" />
-      <ParticlesInspector
-        v-else-if="room.part.kind === 'particles'"
-        :part="room.part"
-        :look="look"
-        :zones="draft.document.zones"
-        :disabled="!canEdit"
-      />
-      <BackdropInspector v-else :part="room.part" :parts="room.parts" :look="look" :disabled="!canEdit" />
-      <template v-if="room.part.kind === 'line' || room.part.kind === 'message'">
-        <LettersSection :part="room.part" :disabled="!canEdit" />
-        <ReadAlongSection
-          :part="room.part"
-          :look="look"
-          :has-voice="room.parts.some((part) => part.kind === 'voice')"
-          :disabled="!canEdit"
-        />
-      </template>
       <MotionSection v-if="isVisiblePart(room.part)" :part="room.part" :look="look" :disabled="!canEdit" />
       <TimingSection :part="room.part" :parts="room.parts" :disabled="!canEdit" />
       <KeyframeSection

@@ -5,7 +5,7 @@ import { resolveColour, type PictureColour } from '../../../core/colour/pictureC
 import { applyTint, colourDistance, hasNoHue, noTint } from '../../../core/colour/tint.ts'
 import { resolveInk } from '../../../core/look/resolveStyle.ts'
 import type { Look } from '../../../core/look/schema.ts'
-import type { PartOf } from '../../../core/parts/part.ts'
+import type { PartOf } from '../../../core/score/parts/part.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Look } from '../../../core/look/schema.ts'
-import type { PartOf } from '../../../core/parts/part.ts'
-import { pictureFits } from '../../../core/parts/picture/schema.ts'
+import type { PartOf } from '../../../core/score/parts/part.ts'
+import { pictureFits } from '../../../core/score/parts/picture/schema.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { VisiblePart } from '../../../core/parts/part.ts'
+import type { VisiblePart } from '../../../core/score/parts/part.ts'
 import { origins, type Origin } from '../../../core/composition/place.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'

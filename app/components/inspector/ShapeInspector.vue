@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Look } from '../../../core/look/schema.ts'
-import type { PartOf } from '../../../core/parts/part.ts'
-import { outlines } from '../../../core/parts/shape/schema.ts'
+import type { PartOf } from '../../../core/score/parts/part.ts'
+import { outlines } from '../../../core/score/parts/shape/schema.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PartOf } from '../../../core/parts/part.ts'
+import type { PartOf } from '../../../core/score/parts/part.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
 import { usePartEdit } from './usePartEdit.ts'

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { levellingOf, type MeasuredLevel, type SoundLevel } from '../../../core/audio/level.ts'
 import { soundRoles, type Look } from '../../../core/look/schema.ts'
-import type { Sound } from '../../../core/parts/sound/schema.ts'
+import type { Sound } from '../../../core/score/parts/sound/schema.ts'
 import { signedDb } from '../../format/signedDb.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'

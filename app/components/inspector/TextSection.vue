@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { plainShadow } from '../../../core/look/lanternLook.ts'
 import { typeRoles, type Look, type StyledType } from '../../../core/look/schema.ts'
-import type { TextPart } from '../../../core/parts/part.ts'
+import type { TextPart } from '../../../core/score/parts/part.ts'
 import { textAligns, textFits } from '../../../core/text/style.ts'
 import { useTypefaces } from '../../library/useTypefaces.ts'
 import ChoiceField from '../fields/ChoiceField.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { EventKind } from '../../../core/events/kinds.ts'
 import type { Look } from '../../../core/look/schema.ts'
-import type { PartOf } from '../../../core/parts/part.ts'
+import type { PartOf } from '../../../core/score/parts/part.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
 import DialKnob from '../dials/DialKnob.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { untilTheEnd } from '../../../core/composition/untilTheEnd.ts'
-import type { Part } from '../../../core/parts/part.ts'
+import type { Part } from '../../../core/score/parts/part.ts'
 import ChoiceField, { type Choice } from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'

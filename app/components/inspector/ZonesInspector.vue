@@ -8,6 +8,7 @@ import { useRoomViewStore } from '../../stores/roomView.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
+import TypedField from '../fields/TypedField.vue'
 
 const props = defineProps<{ zones: readonly Zone[]; canvas: Canvas; disabled: boolean }>()
 const draft = useDraftStore()
@@ -54,16 +55,13 @@ function add(): void {
       :aria-label="`Zone ${zone.name}`"
     >
       <div class="flex gap-2">
-        <input
+        <TypedField
           class="field font-medium"
           :value="zone.name"
           maxlength="40"
           :disabled="disabled"
           aria-label="Name of the zone"
-          @change="
-            ($event.target as HTMLInputElement).value.trim() &&
-            draft.edit(changeZone(zone.id, { name: ($event.target as HTMLInputElement).value.trim() }))
-          "
+          @change="(name) => name && draft.edit(changeZone(zone.id, { name }))"
         />
         <button
           v-if="!disabled"

@@ -1,5 +1,5 @@
 import { readAnchor } from '../../../core/composition/anchor.ts'
-import { isVisiblePart, type Part } from '../../../core/parts/part.ts'
+import { isVisiblePart, type Part } from '../../../core/score/parts/part.ts'
 import type { Choice } from '../fields/ChoiceField.vue'
 
 /**

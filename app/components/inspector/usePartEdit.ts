@@ -1,5 +1,5 @@
 import { changeParts } from '../../../core/edit/changeParts.ts'
-import type { Part, PartKind } from '../../../core/parts/part.ts'
+import type { Part, PartKind } from '../../../core/score/parts/part.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 

@@ -10,6 +10,7 @@ import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
+import TypedField from '../fields/TypedField.vue'
 import CalendarEnd from '../roll/CalendarEnd.vue'
 import SeasonFiles from './SeasonFiles.vue'
 import YearStrip from './YearStrip.vue'
@@ -64,8 +65,7 @@ function choose(id: string | null): void {
   view.day = null
   view.seasonId = id
 }
-function rename(event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim()
+function rename(name: string): void {
   if (name && view.seasonId) draft.edit(changeLook(view.seasonId, 'name', (look) => void (look.name = name)))
 }
 function setScale({ id, from, to }: Season, scale: 'season' | 'date'): void {
@@ -98,7 +98,7 @@ function setScale({ id, from, to }: Season, scale: 'season' | 'date'): void {
     </p>
     <div v-if="edited" class="space-y-1.5 rounded-sm bg-sheet p-2">
       <div class="grid grid-cols-[minmax(0,1fr)_1.5rem] gap-1">
-        <input
+        <TypedField
           class="field"
           :value="edited.look.name"
           maxlength="80"
@@ -148,12 +148,12 @@ function setScale({ id, from, to }: Season, scale: 'season' | 'date'): void {
     <SeasonFiles v-if="edited" :season="edited" :disabled="disabled" />
     <div v-if="seasons.length > 0" class="grid grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2">
       <span class="text-faded">Show the day</span
-      ><input
+      ><TypedField
         type="date"
         class="field font-mono text-xs"
         :value="view.day ?? ''"
         aria-label="Show the day"
-        @change="view.day = ($event.target as HTMLInputElement).value || null"
+        @change="(day) => (view.day = day || null)"
       /><button v-if="view.day" type="button" class="link text-deep-sky" @click="view.day = null">back</button>
     </div>
   </section>

@@ -11,6 +11,7 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
+import TypedField from '../fields/TypedField.vue'
 import CheckTile from './CheckTile.vue'
 
 /** Saving the box as a pack: what it is called, what is worth mending first, and the file. */
@@ -20,6 +21,8 @@ const draft = useDraftStore()
 const media = useMediaStore()
 const session = useSessionStore()
 const faultOf = ref<Record<string, string>>({})
+/** What was typed and is not possible: it stays, to be put right. */
+const refused = ref<Record<string, string | undefined>>({})
 const isSaving = ref(false)
 const notSaved = ref('')
 const savedWithinMs = 10_000
@@ -46,13 +49,13 @@ const fields = [
   { name: 'about', label: 'About', note: 'one or two sentences' },
 ] as const
 
-function put(name: (typeof fields)[number]['name'], event: Event): void {
-  const value = (event.target as HTMLInputElement).value.trim()
+function put(name: (typeof fields)[number]['name'], value: string): void {
   const checked = packHead[name].safeParse(value)
   faultOf.value = {
     ...faultOf.value,
     [name]: checked.success ? '' : (checked.error.issues[0]?.message ?? 'that does not fit'),
   }
+  refused.value = { ...refused.value, [name]: checked.success ? undefined : value }
   if (checked.success) draft.edit(changeDesign(name, start.value, (changed) => void (changed[name] = value)))
 }
 async function download(): Promise<void> {
@@ -83,12 +86,12 @@ async function download(): Promise<void> {
         :class="name === 'about' ? 'col-span-2' : ''"
       >
         <span class="font-medium">{{ label }}</span><span v-if="note" class="ml-2 text-2xs text-faded">{{ note }}</span>
-        <input
+        <TypedField
           type="text"
           class="field mt-0.5"
-          :value="design[name]"
+          :value="refused[name] ?? design[name]"
           :aria-label="`${label} of the pack`"
-          @change="put(name, $event)"
+          @change="(value) => put(name, value)"
         />
         <span v-if="faultOf[name]" role="alert" class="text-brick">{{ faultOf[name] }}</span>
       </label>

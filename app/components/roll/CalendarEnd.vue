@@ -4,6 +4,7 @@ import { placeOnScale } from '../../../core/rules/calendar.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
+import TypedField from '../fields/TypedField.vue'
 
 /** One end of a stretch of time: an hour, a day of any year, or a date. */
 const props = defineProps<{ type: 'clock' | 'season' | 'date'; value: string; label: string; disabled: boolean }>()
@@ -40,13 +41,13 @@ const setMonth = (to: string) => say(`${to}-${two(Math.min(day.value, lastDay(to
     />
     <ChoiceField :label="`${label}, month`" :value="month" :choices="months" :disabled="disabled" @change="setMonth" />
   </div>
-  <input
+  <TypedField
     v-else
     class="field font-mono text-xs"
     :type="type === 'clock' ? 'time' : 'date'"
     :value="value"
     :aria-label="label"
     :disabled="disabled"
-    @change="say(($event.target as HTMLInputElement).value)"
+    @change="say"
   />
 </template>

@@ -20,6 +20,7 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import NumberField from '../fields/NumberField.vue'
+import TypedField from '../fields/TypedField.vue'
 import ListensSection from './ListensSection.vue'
 import OfferSection from './OfferSection.vue'
 import RuleEditor from './RuleEditor.vue'
@@ -66,8 +67,7 @@ function add(): void {
   draft.edit(addVariation(room.address, id, 'Special case', { match: 'all', of: [startOf(field)] }))
   room.variationId = id
 }
-function rename(variation: Variation, event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim()
+function rename(variation: Variation, name: string): void {
   if (name) draft.edit(changeVariation(addressOf(variation), { name }))
 }
 function remove(variation: Variation): void {
@@ -94,14 +94,14 @@ const setShare = (variation: Variation, isOn: boolean) =>
         :class="each.id === room.variation?.id ? 'border-ink bg-sheet/60' : 'border-rule'"
       >
         <div class="flex items-center gap-1">
-          <input
+          <TypedField
             class="min-w-0 flex-1 truncate rounded-xs border-0 bg-transparent p-0 font-medium hover:bg-sheet focus:bg-sheet"
             :value="each.name"
             maxlength="80"
             :aria-label="`Name of case ${index + 1}`"
             :disabled="disabled"
             @focus="room.variationId = each.id"
-            @change="rename(each, $event)"
+            @change="(name) => rename(each, name)"
           />
           <button
             v-if="!disabled"

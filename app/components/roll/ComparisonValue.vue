@@ -5,6 +5,7 @@ import { largestNumber, type RuleField } from '../../../core/rules/fields.ts'
 import type { Comparison } from '../../../core/rules/schema.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import NumberField from '../fields/NumberField.vue'
+import TypedField from '../fields/TypedField.vue'
 import CalendarEnd from './CalendarEnd.vue'
 import SpanField from './SpanField.vue'
 
@@ -32,15 +33,14 @@ function toggle(value: string): void {
   const next = values.includes(value) ? values.filter((each) => each !== value) : [...values, value]
   if (next.length > 0) emit('change', { ...props.comparison, values: next })
 }
-function readTexts(event: Event): void {
-  const texts = (event.target as HTMLInputElement).value
+function readTexts(typed: string): void {
+  const texts = typed
     .split(',')
     .map((text) => text.trim())
     .filter(Boolean)
   if (texts.length > 0 && 'values' in props.comparison) emit('change', { ...props.comparison, values: texts })
 }
-function readText(event: Event): void {
-  const text = (event.target as HTMLInputElement).value.trim()
+function readText(text: string): void {
   if (text && 'text' in props.comparison) emit('change', { ...props.comparison, text })
 }
 function setEnd(end: 'from' | 'to', to: string): void {
@@ -140,7 +140,7 @@ function setNumber(end: 'from' | 'to' | 'value', to: number): void {
         />{{ option.words }}</label
       >
     </div>
-    <input
+    <TypedField
       v-else-if="'values' in comparison"
       class="field"
       :value="comparison.values.join(', ')"
@@ -149,7 +149,7 @@ function setNumber(end: 'from' | 'to' | 'value', to: number): void {
       :disabled="disabled"
       @change="readTexts"
     />
-    <input
+    <TypedField
       v-else-if="'text' in comparison"
       class="field"
       :value="comparison.text"

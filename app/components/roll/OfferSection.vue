@@ -8,6 +8,7 @@ import { freeId } from '../../../core/edit/freeId.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
+import TypedField from '../fields/TypedField.vue'
 import MediaField from '../library/MediaField.vue'
 
 /** Up to four pictures or sounds of which the viewer who triggers the alert chooses one. */
@@ -54,8 +55,7 @@ function setKind(kind: '' | Offer['kind']): void {
   const options = kind ? optionOf(kind, []) : []
   draft.edit(setOffer(props.alert.id, kind && options.length > 0 ? { kind, options } : null))
 }
-function setLabel(index: number, event: Event): void {
-  const label = (event.target as HTMLInputElement).value.trim()
+function setLabel(index: number, label: string): void {
   if (label && offer.value) put(offer.value.options.map((option, at) => (at === index ? { ...option, label } : option)))
 }
 function setFile(index: number, mediaId: string | null): void {
@@ -84,13 +84,13 @@ function setFile(index: number, mediaId: string | null): void {
           :key="option.id"
           class="grid grid-cols-[minmax(0,1fr)_1.5rem] gap-1 rounded-sm bg-sheet p-1.5"
         >
-          <input
+          <TypedField
             class="field"
             :value="option.label"
             maxlength="60"
             :aria-label="`What viewers read, choice ${index + 1}`"
             :disabled="disabled"
-            @change="setLabel(index, $event)"
+            @change="(label) => setLabel(index, label)"
           />
           <button
             type="button"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { ClipHandle } from '../../../core/edit/clipEdits.ts'
 import type { ScoreRow } from '../../../core/score/rows.ts'
 import { seconds } from '../../format/time.ts'
+import { partKindLooks } from '../../kinds/partKinds.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import ClipFilm from './ClipFilm.vue'
 import ClipVoice from './ClipVoice.vue'
@@ -19,12 +20,7 @@ const emit = defineEmits<{
 const lengthMs = computed(() => Math.max(1, props.row.endMs - props.row.startMs))
 const share = (ms: number) => `${(ms / lengthMs.value) * 100}%`
 const media = useMediaStore()
-const isSound = computed(() => props.row.kind === 'sound' || props.row.kind === 'voice')
 const waveform = computed(() => (props.row.mediaId ? media.measuredSounds.get(props.row.mediaId)?.waveform : undefined))
-const fill = computed(() => {
-  if (props.row.kind === 'voice') return 'bg-deep-sky text-white'
-  return isSound.value ? 'bg-moss text-white' : 'bg-clip text-snow'
-})
 </script>
 
 <template>
@@ -36,7 +32,7 @@ const fill = computed(() => {
     <div
       class="absolute inset-0 flex items-center overflow-hidden rounded-sm text-left select-none"
       :class="[
-        fill,
+        partKindLooks[row.kind].clip,
         isSelected ? 'outline-2 outline-sky' : '',
         row.isOff ? 'opacity-45' : '',
         canEdit && !row.isLocked ? 'cursor-grab' : '',
@@ -61,7 +57,7 @@ const fill = computed(() => {
       <span
         class="relative truncate px-2"
         :class="[
-          isSound ? '[text-shadow:0_1px_2px_rgb(0_0_0/0.55)]' : 'pointer-events-none',
+          row.isHeard ? '[text-shadow:0_1px_2px_rgb(0_0_0/0.55)]' : 'pointer-events-none',
           isSelected && canEdit ? 'pl-6' : '',
         ]"
         :style="{ marginLeft: share(row.entranceMs) }"

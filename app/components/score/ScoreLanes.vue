@@ -7,7 +7,7 @@ import { seconds } from '../../format/time.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import ClipBar from './ClipBar.vue'
-import { partIcons } from './partIcons.ts'
+import { partKindLooks } from '../../kinds/partKinds.ts'
 import ScoreRuler from './ScoreRuler.vue'
 import TieLines from './TieLines.vue'
 import { timeScale } from './timeScale.ts'
@@ -81,7 +81,7 @@ const remarksOf = (partId: string) => props.remarks.filter((remark) => remark.pa
         "
         @click="room.select(row.partId, $event.shiftKey || $event.ctrlKey || $event.metaKey)"
       >
-        <component :is="partIcons[row.kind]" :size="14" class="shrink-0 text-mist" aria-hidden="true" /><span
+        <component :is="partKindLooks[row.kind].mark" :size="14" class="shrink-0 text-mist" aria-hidden="true" /><span
           class="min-w-0 flex-1 truncate"
           :class="row.isOff ? 'line-through opacity-70' : ''"
           >{{ row.name }}</span

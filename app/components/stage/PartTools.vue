@@ -7,8 +7,9 @@ import { withPlace } from '../../../core/arrange/withPlace.ts'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
 import { variablesOf } from '../../../core/events/variables.ts'
-import type { Part } from '../../../core/parts/part.ts'
+import type { Part } from '../../../core/score/parts/part.ts'
 import { vHint } from '../../hints/hint.ts'
+import { partKindLooks } from '../../kinds/partKinds.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore, type Panel } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -72,7 +73,7 @@ const panels: { panel: Panel; name: string; means: string; icon: typeof Frame }[
       :aria-label="tool.name"
       @click="add(tool.make(canvas, room.parts))"
     >
-      <ToolMark :icon="tool.icon" :name="tool.short" />
+      <ToolMark :icon="partKindLooks[tool.kind].mark" :name="tool.short" />
     </button>
     <Menu as="div" class="relative">
       <MenuButton v-hint="hintOf('Add particles')" :class="toolClass" aria-label="Add particles"

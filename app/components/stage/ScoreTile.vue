@@ -2,7 +2,7 @@
 import { computed, ref, toRef, watch } from 'vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import type { ResolvedScore } from '../../../core/score/resolved.ts'
-import type { PreparedScore } from '../../../player/prepare.ts'
+import type { PreparedScore } from '../../../player/preparedScore.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import { useCanvasScale } from '../../composables/useCanvasScale.ts'
 import { useStage } from '../../composables/useStage.ts'

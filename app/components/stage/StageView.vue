@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, toRef } from 'vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import { safeArea } from '../../../core/composition/canvasBox.ts'
-import { isTextPart } from '../../../core/parts/part.ts'
+import { isTextPart } from '../../../core/score/parts/part.ts'
 import { cornersOf } from '../../../core/score/hitTest.ts'
 import type { SceneState } from '../../../core/score/sceneState.ts'
 import { useCanvasScale } from '../../composables/useCanvasScale.ts'

@@ -1,4 +1,4 @@
-import type { Part } from '../../../core/parts/part.ts'
+import type { Part } from '../../../core/score/parts/part.ts'
 
 /** A part that shows or sounds a file and has none yet. */
 export type EmptyPart = Extract<Part, { kind: 'picture' | 'sound' }>

@@ -1,14 +1,3 @@
-import {
-  Image,
-  MessageSquareText,
-  MoveHorizontal,
-  RectangleHorizontal,
-  Shapes,
-  Speech,
-  Type,
-  Volume2,
-} from '@lucide/vue'
-import type { Component } from 'vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import {
   starterBackdrop,
@@ -21,48 +10,49 @@ import {
   starterTicker,
   starterVoice,
 } from '../../../core/composition/starterParts.ts'
-import type { Part } from '../../../core/parts/part.ts'
-import { presetNames, type PresetName } from '../../../core/parts/particles/presets.ts'
+import { isTextPart, type Part, type PartKind } from '../../../core/score/parts/part.ts'
+import { canBeHugged } from '../../../core/score/shownKinds.ts'
+import { presetNames, type PresetName } from '../../../core/score/parts/particles/presets.ts'
 
 interface NewPart {
   name: string
-  /** Beside its mark. */
+  /** Beside its kind's mark. */
   short: string
-  icon: Component
+  kind: PartKind
   make: (canvas: Canvas, parts: readonly Part[]) => Part
 }
 
 const wordIds = (parts: readonly Part[]) =>
-  parts.filter((part) => part.kind === 'line' || part.kind === 'message').map((part) => part.id)
+  parts.filter((part) => isTextPart(part) && canBeHugged(part)).map((part) => part.id)
 
 /** What can be added, in the order in which people think of it. */
 export const newParts: readonly NewPart[] = [
   {
     name: 'Add a line of text',
     short: 'Text',
-    icon: Type,
+    kind: 'line',
     make: (canvas) => ({ ...starterLine(canvas, 'headline', '{name}'), id: 'line', name: 'Line' }),
   },
   {
     name: 'Add the viewer’s message',
     short: 'Message',
-    icon: MessageSquareText,
+    kind: 'message',
     make: (canvas) => starterMessage(canvas),
   },
-  { name: 'Add a picture', short: 'Picture', icon: Image, make: (canvas) => starterPicture(canvas, null) },
-  { name: 'Add a sound', short: 'Sound', icon: Volume2, make: () => starterSound(null) },
-  { name: 'Add a voice that reads', short: 'Voice', icon: Speech, make: () => starterVoice() },
+  { name: 'Add a picture', short: 'Picture', kind: 'picture', make: (canvas) => starterPicture(canvas, null) },
+  { name: 'Add a sound', short: 'Sound', kind: 'sound', make: () => starterSound(null) },
+  { name: 'Add a voice that reads', short: 'Voice', kind: 'voice', make: () => starterVoice() },
   {
     name: 'Add a backdrop behind the text',
     short: 'Backdrop',
-    icon: RectangleHorizontal,
+    kind: 'backdrop',
     make: (canvas, parts) => starterBackdrop(canvas, wordIds(parts)),
   },
-  { name: 'Add a shape', short: 'Shape', icon: Shapes, make: (canvas) => starterShape(canvas) },
+  { name: 'Add a shape', short: 'Shape', kind: 'shape', make: (canvas) => starterShape(canvas) },
   {
     name: 'Add a running line',
     short: 'Running line',
-    icon: MoveHorizontal,
+    kind: 'ticker',
     make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}'),
   },
 ]

@@ -1,6 +1,7 @@
 import { boxAround, type CanvasBox } from '../../../core/composition/canvasBox.ts'
 import type { StageBox } from '../../../core/edit/resizeBox.ts'
-import { isTextPart, type Part, type VisiblePart, isVisiblePart } from '../../../core/parts/part.ts'
+import { isTextPart, type Part, type VisiblePart, isVisiblePart } from '../../../core/score/parts/part.ts'
+import { kindOfPart } from '../../../core/score/parts/partKinds.ts'
 import { cornersOf } from '../../../core/score/hitTest.ts'
 import type { SceneState, VisualState } from '../../../core/score/sceneState.ts'
 
@@ -11,9 +12,7 @@ export function isPlaced(part: Part): part is VisiblePart {
 
 /** Whether a part stands where its place says: a plate that hugs and particles over a zone do not. */
 export function hasOwnPlace(part: Part): part is VisiblePart {
-  if (!isVisiblePart(part)) return false
-  if (part.kind === 'backdrop') return part.hugs.length === 0
-  return part.kind !== 'particles' || part.area.of === 'own'
+  return kindOfPart(part).hasOwnPlace(part)
 }
 
 /** The box around what was drawn of a part; null when it is not to be seen now. */

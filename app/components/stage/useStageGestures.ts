@@ -5,7 +5,7 @@ import { boxOfZone, type CanvasBox } from '../../../core/composition/canvasBox.t
 import { editParts } from '../../../core/edit/editParts.ts'
 import { resizeBox, turnTowards, type Grip, type StageBox } from '../../../core/edit/resizeBox.ts'
 import { snapDrag } from '../../../core/edit/snap.ts'
-import { isTextPart, isVisiblePart, type VisiblePart } from '../../../core/parts/part.ts'
+import { isTextPart, isVisiblePart, type VisiblePart } from '../../../core/score/parts/part.ts'
 import { hitTest, type CanvasPoint } from '../../../core/score/hitTest.ts'
 import type { SceneState } from '../../../core/score/sceneState.ts'
 import { useDraftStore } from '../../stores/draft.ts'

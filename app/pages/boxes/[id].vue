@@ -6,6 +6,7 @@ import { restingMs } from '../../../core/score/restingMs.ts'
 import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
 import { restingBox } from '../../../core/remarks/restingBox.ts'
 import { isSeenPart } from '../../../core/score/resolved.ts'
+import { isBounded } from '../../../core/score/shownKinds.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { wordsOf } from '../../api/request.ts'
 import PartInspector from '../../components/inspector/PartInspector.vue'
@@ -79,7 +80,7 @@ const taken = computed<CanvasBox[]>(() => {
   const ready = stage.prepared.value
   if (!ready) return []
   return ready.score.parts.flatMap((part) => {
-    if (!isSeenPart(part) || part.kind === 'particles' || part.kind === 'backdrop') return []
+    if (!isSeenPart(part) || !isBounded(part) || part.kind === 'backdrop') return []
     return restingBox(ready.score, ready.layouts, part) ?? []
   })
 })

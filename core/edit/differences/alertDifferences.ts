@@ -3,7 +3,7 @@ import type { Composition } from '../../composition/schema.ts'
 import { kindNames } from '../../events/kindNames.ts'
 import type { EventKind } from '../../events/kinds.ts'
 import { isSame } from '../../isSame.ts'
-import type { Part } from '../../parts/part.ts'
+import type { Part } from '../../score/parts/part.ts'
 import { wordsOfRule } from '../../rules/words.ts'
 import {
   differencesBy,

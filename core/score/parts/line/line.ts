@@ -1,0 +1,14 @@
+import { newLineSize } from '../../../text/usualSize.ts'
+import { noFiles, unseen, type PartDefinition } from '../partDefinition.ts'
+import { resolveLine, type ResolvedLine } from './resolveLine.ts'
+import type { Line } from './schema.ts'
+
+export const linePart: PartDefinition<Line, ResolvedLine> = {
+  resolve: resolveLine,
+  naturalMs: () => null,
+  files: noFiles(),
+  caption: ({ template }) => template,
+  unnoticed: (part) => unseen(part) ?? (part.template.trim() === '' ? 'without words' : null),
+  hasOwnPlace: () => true,
+  usualSize: newLineSize,
+}

@@ -1,0 +1,48 @@
+import * as z from 'zod'
+import { backdrop } from './backdrop/schema.ts'
+import { line } from './line/schema.ts'
+import { message } from './message/schema.ts'
+import { particles } from './particles/schema.ts'
+import { picture } from './picture/schema.ts'
+import { shape } from './shape/schema.ts'
+import { sound } from './sound/schema.ts'
+import { ticker } from './ticker/schema.ts'
+import { voice } from './voice/schema.ts'
+
+/**
+ * Everything that can stand in a score. A closed union: adding a kind makes the compiler name every table that lacks
+ * it (`partKinds.ts`, `resolved.ts`, `shownKinds.ts`, `player/playedKinds.ts`, `app/kinds`).
+ */
+export const part = z.discriminatedUnion('kind', [
+  picture,
+  line,
+  message,
+  sound,
+  backdrop,
+  particles,
+  ticker,
+  shape,
+  voice,
+])
+export type Part = z.infer<typeof part>
+export type PartKind = Part['kind']
+export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>
+/** The parts that can be seen: they have a place. */
+export type VisiblePart = Extract<Part, { place: unknown }>
+/** The parts that are only heard. */
+export type HeardPart = Exclude<Part, VisiblePart>
+/** The parts that show words in a style. */
+export type TextPart = Extract<Part, { maxLines: unknown }>
+
+export function isVisiblePart(candidate: Part): candidate is VisiblePart {
+  return 'place' in candidate
+}
+
+/** The parts that fill words of their own from the event. */
+export function hasTemplate(candidate: Part): candidate is Extract<Part, { template: unknown }> {
+  return 'template' in candidate
+}
+
+export function isTextPart(candidate: Part): candidate is TextPart {
+  return 'maxLines' in candidate
+}

@@ -1,0 +1,27 @@
+import type { ResolvedKinds, ResolvedPart } from '../resolved.ts'
+import { backdropPart } from './backdrop/backdrop.ts'
+import { linePart } from './line/line.ts'
+import { messagePart } from './message/message.ts'
+import type { Part, PartKind, PartOf } from './part.ts'
+import type { PartDefinition } from './partDefinition.ts'
+import { particlesPart } from './particles/particles.ts'
+import { picturePart } from './picture/picture.ts'
+import { shapePart } from './shape/shape.ts'
+import { soundPart } from './sound/sound.ts'
+import { tickerPart } from './ticker/ticker.ts'
+import { voicePart } from './voice/voice.ts'
+
+const partKinds: { [K in PartKind]: PartDefinition<PartOf<K>, ResolvedKinds[K]> } = {
+  picture: picturePart,
+  line: linePart,
+  message: messagePart,
+  sound: soundPart,
+  backdrop: backdropPart,
+  particles: particlesPart,
+  ticker: tickerPart,
+  shape: shapePart,
+  voice: voicePart,
+}
+
+/** All that is known of a part's kind. The table pairs each kind with its own parts; the compiler cannot follow that. */
+export const kindOfPart = (part: Part) => partKinds[part.kind] as PartDefinition<Part, ResolvedPart>

@@ -1,0 +1,13 @@
+import { fileMs, oneFile, unseen, type PartDefinition } from '../partDefinition.ts'
+import { resolvePicture, type ResolvedPicture } from './resolvePicture.ts'
+import type { Picture } from './schema.ts'
+
+export const picturePart: PartDefinition<Picture, ResolvedPicture> = {
+  resolve: resolvePicture,
+  naturalMs: fileMs,
+  files: oneFile(),
+  caption: ({ mediaId }) => (mediaId === null ? 'no picture yet' : ''),
+  unnoticed: unseen,
+  hasOwnPlace: () => true,
+  usualSize: ({ widthPx, heightPx }) => ({ widthPx, heightPx }),
+}

@@ -1,0 +1,39 @@
+import { levellingOf } from '../../../audio/level.ts'
+import type { ResolvedBase } from '../../resolvedBase.ts'
+import type { SolvedClip } from '../../solve.ts'
+import type { PartContext } from '../../../settle/partContext.ts'
+import type { Sound } from './schema.ts'
+
+export interface ResolvedSound extends ResolvedBase {
+  kind: 'sound'
+  mediaId: string
+  gainDb: number
+  /** Over how long it comes up and goes down, within its clip. */
+  fadeInMs: number
+  fadeOutMs: number
+  /** It begins again until its clip ends. */
+  repeats: boolean
+}
+
+/** A sound that is cut off by the end of the score fades at least so long. */
+const cutFadeMs = 400
+
+/** Settles a sound; null for one that cannot be heard (muted, or without a file). */
+export function resolveSound(part: Sound, times: SolvedClip, { look, media }: PartContext): ResolvedSound | null {
+  if (part.mediaId === null || part.isMuted) return null
+  const level = media[part.mediaId]?.level
+  // What has not been measured yet, and what is silent, is heard as it is.
+  const levelledDb = part.isLevelled && level ? levellingOf(level, look.soundLevel).gainDb : 0
+  const lengthMs = times.endMs - times.startMs
+  return {
+    kind: 'sound',
+    id: part.id,
+    startMs: times.startMs,
+    endMs: times.endMs,
+    mediaId: part.mediaId,
+    gainDb: levelledDb + part.trimDb + look.soundTrimDb,
+    repeats: part.clip.end.length === 'natural' && part.clip.end.times > 1,
+    fadeInMs: Math.min(part.fadeInMs, lengthMs),
+    fadeOutMs: Math.min(times.isCutOff ? Math.max(cutFadeMs, part.fadeOutMs) : part.fadeOutMs, lengthMs),
+  }
+}

@@ -1,0 +1,153 @@
+import type { ResolvedKinds, ResolvedPart, ResolvedScore, ResolvedTextPart } from '../core/score/resolved.ts'
+import type { MediaAddress } from '../core/score/mediaFacts.ts'
+import type { TextLayout } from '../core/text/textLayout.ts'
+import { paintBackdrop } from './painters/backdrop.ts'
+import type { Painter } from './painters/paint.ts'
+import { paintParticles } from './painters/particles.ts'
+import { paintPicture } from './painters/picture.ts'
+import { paintShape } from './painters/shape.ts'
+import { paintText } from './painters/text.ts'
+import { paintTicker } from './painters/ticker.ts'
+import { loadPicture, loadStill } from './preload/pictures.ts'
+import type { PreparedScore } from './preparedScore.ts'
+import type { SoundOutput } from './sound/output.ts'
+
+/** What playing a kind of part takes, once it is settled. */
+interface PlayedKind<R extends ResolvedPart> {
+  /**
+   * Loads what it needs; each promise puts what it loaded where it belongs in `prepared`, and rejects for a file that is
+   * missing or broken.
+   * @param output null where nothing is to be heard
+   */
+  load(part: R, prepared: PreparedScore, output: SoundOutput | null): Promise<unknown>[]
+  /** Its painter; null for what is only heard, and for a text that was not measured. */
+  paint(part: R, prepared: PreparedScore): Painter | null
+  /** What its painter is built from beside itself, as JSON. */
+  builtFrom(part: R, prepared: PreparedScore): unknown
+}
+
+/** Emotes come from the platform's own servers: a play does not wait longer for them. */
+const emoteWaitMs = 1500
+
+const picture: PlayedKind<ResolvedKinds['picture']> = {
+  load(part, { score, pictures }) {
+    if (part.mediaId === null) return []
+    return [
+      addressOf(score, part.mediaId)
+        .then(({ url, mime }) => loadPicture(url, mime, part.naturalMs !== null))
+        .then((loaded) => pictures.set(part.id, loaded)),
+    ]
+  },
+  paint: (part, { pictures }) => paintPicture(part, pictures.get(part.id)) as Painter,
+  builtFrom(part, { pictures }) {
+    const loaded = pictures.get(part.id)
+    return loaded && identityOf(loaded)
+  },
+}
+
+const particles: PlayedKind<ResolvedKinds['particles']> = {
+  load: (part, { score, sprites }) =>
+    part.sprites.flatMap((sprite) => {
+      if ('emoteUrl' in sprite)
+        return [loadEmote(sprite.emoteUrl).then((image) => image && sprites.set(sprite.emoteUrl, image))]
+      if (!('mediaId' in sprite)) return []
+      return [
+        addressOf(score, sprite.mediaId)
+          .then(({ url }) => loadStill(url))
+          .then((image) => sprites.set(sprite.mediaId, image)),
+      ]
+    }),
+  paint: (part, { score, sprites }) => paintParticles(part, score.canvas, sprites) as Painter,
+  builtFrom: (part, { score, sprites }) => [
+    score.canvas,
+    part.sprites.map((sprite) =>
+      'form' in sprite ? '' : sprites.has('mediaId' in sprite ? sprite.mediaId : sprite.emoteUrl),
+    ),
+  ],
+}
+
+/** Words in whatever way: their emotes are loaded, and they wait for being measured. */
+const textKind = <R extends ResolvedTextPart>(paint: (part: R, layout: TextLayout) => unknown): PlayedKind<R> => ({
+  load: ({ pieces }) => pieces.flatMap(({ emoteUrl }) => (emoteUrl ? [loadEmote(emoteUrl)] : [])),
+  paint(part, { layouts }) {
+    const layout = layouts.get(part.id)
+    return layout ? (paint(part, layout) as Painter) : null
+  },
+  builtFrom: (part, { layouts }) => layouts.get(part.id),
+})
+
+/** What is drawn from what it says itself. */
+const drawnKind = <R extends ResolvedPart>(paint: (part: R) => unknown): PlayedKind<R> => ({
+  load: () => [],
+  paint: (part) => paint(part) as Painter,
+  builtFrom: () => null,
+})
+
+const sound: PlayedKind<ResolvedKinds['sound']> = {
+  load({ mediaId, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats }, { score, sounds }, output) {
+    if (!output) return []
+    return [
+      addressOf(score, mediaId)
+        .then(({ url }) => output.load(url))
+        .then((buffer) =>
+          sounds.push({ buffer, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats, isVoice: false }),
+        ),
+    ]
+  },
+  paint: () => null,
+  builtFrom: () => null,
+}
+
+const voice: PlayedKind<ResolvedKinds['voice']> = {
+  load({ utterances }, { sounds }, output) {
+    if (!output) return []
+    return utterances.map(({ url, startMs, endMs, gainDb, fadeOutMs }) =>
+      output
+        .load(url)
+        .then((buffer) =>
+          sounds.push({ buffer, startMs, endMs, gainDb, fadeInMs: 0, fadeOutMs, repeats: false, isVoice: true }),
+        ),
+    )
+  },
+  paint: () => null,
+  builtFrom: () => null,
+}
+
+const playedKinds: { [K in keyof ResolvedKinds]: PlayedKind<ResolvedKinds[K]> } = {
+  picture,
+  particles,
+  sound,
+  voice,
+  line: textKind(paintText),
+  message: textKind(paintText),
+  ticker: textKind(paintTicker),
+  backdrop: drawnKind(paintBackdrop),
+  shape: drawnKind(paintShape),
+}
+
+/** How a part is played. The table pairs each kind with its own parts; the compiler cannot follow that. */
+export const playedAs = (part: ResolvedPart) => playedKinds[part.kind] as PlayedKind<ResolvedPart>
+
+async function addressOf({ media }: ResolvedScore, mediaId: string): Promise<MediaAddress> {
+  const address = media[mediaId]
+  if (!address) throw new Error('unknown file')
+  return address
+}
+
+/** Null for one that does not come in time; its word stands for it. */
+function loadEmote(url: string): Promise<HTMLImageElement | null> {
+  return Promise.race([
+    loadStill(url).catch(() => null),
+    new Promise<null>((resolve) => setTimeout(resolve, emoteWaitMs, null)),
+  ])
+}
+
+const identities = new WeakMap<object, number>()
+let nextIdentity = 1
+
+/** A number for each loaded file: the same file loaded again after it was missing is another one. */
+function identityOf(loaded: object): number {
+  const known = identities.get(loaded) ?? nextIdentity++
+  identities.set(loaded, known)
+  return known
+}
