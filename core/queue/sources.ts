@@ -1,5 +1,14 @@
 import type { QueuePolicy } from './policy.ts'
-import type { Current, QueueCommand, QueueInput, QueueState, Showing, SourceProgress, StepResult } from './state.ts'
+import type {
+  Current,
+  Progressed,
+  QueueCommand,
+  QueueInput,
+  QueueState,
+  Showing,
+  SourceProgress,
+  StepResult,
+} from './state.ts'
 
 /** A source that has less than this left of a running play waits for the next one instead of flashing its end. */
 const joinAtLeastMs = 500
@@ -110,35 +119,42 @@ export function leave(state: QueueState, sourceId: string, nowMs: number): StepR
   }
 }
 
-/** A source says how far it is with a play. */
-export function progress(
-  state: QueueState,
-  sourceId: string,
-  playId: string,
-  reached: 'ready' | 'started' | 'done',
-  nowMs: number,
-): StepResult {
+/** Sources say how far they are with plays. Everything is copied once, however many they are. */
+export function progress(state: QueueState, heard: readonly Progressed[], nowMs: number): StepResult {
   const commands: QueueCommand[] = []
-  const source = state.sources[sourceId]
-  if (!source) return { state, commands }
-  const isNewlySeen = reached !== 'ready' && !source.shownPlayIds.includes(playId)
-  // Ready for one, it is waited for again.
-  const isBack = (source.missed ?? 0) > 0
-  const shownPlayIds = isNewlySeen ? [...source.shownPlayIds.slice(-199), playId] : source.shownPlayIds
-  const sources = isNewlySeen || isBack ? { ...state.sources, [sourceId]: { shownPlayIds } } : state.sources
-  let { current } = state
-  if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed')
-    return { state: { ...state, sources }, commands }
-  if (current.phase === 'playing' && isNewlySeen) {
-    if (current.shownCount === 0) commands.push({ type: 'recordShown', playId })
-    current = { ...current, shownCount: current.shownCount + 1 }
+  let { sources, current } = state
+  if (current && current.phase !== 'unconfirmed') current = { ...current, progress: { ...current.progress } }
+  const late: string[] = []
+  for (const { sourceId, playId, progress: reached } of heard) {
+    const source = sources[sourceId]
+    if (!source) continue
+    const isNewlySeen = reached !== 'ready' && !source.shownPlayIds.includes(playId)
+    // Ready for one, it is waited for again.
+    const isBack = (source.missed ?? 0) > 0
+    if (isNewlySeen || isBack) {
+      if (sources === state.sources) sources = { ...sources }
+      sources[sourceId] = {
+        shownPlayIds: isNewlySeen ? [...source.shownPlayIds.slice(-199), playId] : source.shownPlayIds,
+      }
+    }
+    if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed') continue
+    if (current.phase === 'playing') {
+      if (isNewlySeen) {
+        if (current.shownCount === 0) commands.push({ type: 'recordShown', playId })
+        current.shownCount += 1
+      }
+      if (reached === 'ready' && leftMs(current, nowMs) >= joinAtLeastMs) late.push(sourceId)
+    }
+    current.progress[sourceId] = reached
   }
-  if (reached === 'ready' && current.phase === 'playing') {
-    const offsetMs = Math.max(0, nowMs - current.startedAtMs)
-    if (leftMs(current, nowMs) >= joinAtLeastMs)
-      commands.push({ type: 'start', playId, sourceIds: [sourceId], offsetMs })
-  }
-  return { state: { ...state, sources, current: withProgress(current, sourceId, reached) }, commands }
+  if (late.length > 0 && current?.phase === 'playing')
+    commands.push({
+      type: 'start',
+      playId: current.ticket.playId,
+      sourceIds: late,
+      offsetMs: Math.max(0, nowMs - current.startedAtMs),
+    })
+  return { state: { ...state, sources, current }, commands }
 }
 
 function leftMs(current: Exclude<Current, { phase: 'preparing' }>, nowMs: number): number {

@@ -63,13 +63,22 @@ export interface Showing {
   atMs: number
 }
 
+/** How far a source says that it is with a play. */
+export interface Progressed {
+  sourceId: string
+  playId: string
+  progress: 'ready' | 'started' | 'done'
+}
+
 export type QueueInput =
   /** In the order in which they came. */
   | { type: 'enqueued'; tickets: readonly Ticket[] }
   /** `showing`: what it shows at this moment, and how far that is. */
   | { type: 'sourceJoined'; sourceId: string; shownPlayIds: string[]; showing?: Showing | null }
   | { type: 'sourceLeft'; sourceId: string }
-  | { type: 'sourceProgress'; sourceId: string; playId: string; progress: 'ready' | 'started' | 'done' }
+  | ({ type: 'sourceProgress' } & Progressed)
+  /** Of several, in the order in which it was heard. */
+  | { type: 'sourcesProgressed'; heard: readonly Progressed[] }
   /** Taken out by a person (skipped) or because it cannot be shown (failed). */
   | { type: 'removed'; playId: string; outcome: 'skipped' | 'failed'; reason: string }
   /** Somebody said whether it is read: it need not wait for that any more. */

@@ -12,7 +12,8 @@ import type { QueueCommand, QueueInput, QueueState, StepResult, Ticket } from '.
  * Promises kept, whatever the order of inputs: every ticket that enters ends in exactly one `recordEnded` or is still
  * in the state; at most one play is current; a play that a source says it has shown is never sent to that source again.
  * Cost: linear in the number of connected sources and of waiting plays (each input looks through both; a full line
- * of 3,000 takes about 15 µs, however many plays come with it).
+ * of 3,000 takes about 15 µs, however many plays come with it, and however many sources say at once how far they are).
+ * What is told of sources at once is as if it had been told one after the other, but that nothing follows from it in between.
  */
 export function step(state: QueueState, input: QueueInput, nowMs: number, policy: QueuePolicy): StepResult {
   const taken = withhold(take(state, input, nowMs, policy), nowMs, policy)
@@ -28,7 +29,9 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
     case 'sourceLeft':
       return leave(state, input.sourceId, nowMs)
     case 'sourceProgress':
-      return progress(state, input.sourceId, input.playId, input.progress, nowMs)
+      return progress(state, [input], nowMs)
+    case 'sourcesProgressed':
+      return progress(state, input.heard, nowMs)
     case 'removed':
       return remove(state, input, nowMs, policy)
     case 'held':

@@ -1,6 +1,6 @@
 import type { Logger } from 'pino'
 import type { QueuePolicy } from '../../core/queue/policy.ts'
-import type { QueueCommand, QueueInput, QueueState } from '../../core/queue/state.ts'
+import type { Progressed, QueueCommand, QueueInput, QueueState } from '../../core/queue/state.ts'
 import { nextWakeMs } from '../../core/queue/advance.ts'
 import { step } from '../../core/queue/step.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
@@ -46,6 +46,7 @@ export class BoxRuntime {
   private readonly ledger: PlayLedger
   private readonly known = new Set<string>()
   private isClosed = false
+  private heard: Progressed[] = []
 
   constructor(
     readonly boxId: string,
@@ -75,6 +76,25 @@ export class BoxRuntime {
 
   input(input: QueueInput): void {
     if (this.isClosed) return
+    if (input.type === 'sourceProgress') return this.hear(input)
+    this.takeHeard()
+    this.follow(input)
+  }
+
+  /** Hundreds of sources say within one moment how far they are: what arrived together is looked at together. */
+  private hear(progressed: Progressed): void {
+    if (this.heard.length === 0) setImmediate(() => this.takeHeard())
+    this.heard.push(progressed)
+  }
+
+  private takeHeard(): void {
+    if (this.heard.length === 0 || this.isClosed) return
+    const { heard } = this
+    this.heard = []
+    this.follow({ type: 'sourcesProgressed', heard })
+  }
+
+  private follow(input: QueueInput): void {
     // Looked at in the moment in which something may begin.
     const isInDoubt = !this.deps.isSure()
     if (isInDoubt !== this.queue.isInDoubt) this.take({ type: 'doubted', isInDoubt })
