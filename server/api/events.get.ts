@@ -3,7 +3,7 @@ import * as z from 'zod'
 import { requireKeyOrMember } from '../auth/access.ts'
 import { listEvents } from '../db/queries/events.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useDatabase } from '../db/port.ts'
 
 const query = z.object({
   after: z.coerce.number().int().min(0).default(0),
@@ -15,7 +15,7 @@ export default defineEventHandler(async (event) => {
   const { channelId } = await requireKeyOrMember(event, 'moderator')
   const asked = await getValidatedQuery(event, query.safeParse)
   if (!asked.success) throw problemError(422, 'Use ?after=<seq>&limit=<1 to 500>.')
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const rows = await listEvents(database.db, channelId, asked.data.after, asked.data.limit)
   const events = rows.map(({ channelId: _channel, occurredAt, receivedAt, decisions, ...rest }) => ({
     ...rest,

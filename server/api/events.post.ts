@@ -8,7 +8,7 @@ import { readBounded } from '../http/readBounded.ts'
 import { isDateOfEvents } from '../feeds/understandEach.ts'
 import type { IncomingEvent } from '../ingest/decideEvents.ts'
 import { issuesOf, problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useIngest } from '../ingest/port.ts'
 
 const maxBytes = 1024 * 1024
 
@@ -29,7 +29,7 @@ export default defineEventHandler(async (event) => {
   const list: unknown[] = isBatch && Array.isArray(body) ? body : [body]
   if (list.length === 0 || list.length > batchMax) throw problemError(422, `A batch has 1 to ${batchMax} events.`)
   const incoming = list.map((each, index) => toIncoming(each, isBatch ? `${index}.` : ''))
-  const { ingest } = await useServices()
+  const { ingest } = await useIngest()
   setResponseStatus(event, 202)
   return ingest.accept(key.channelId, incoming)
 })

@@ -9,12 +9,18 @@ import { readChecked } from '../http/readChecked.ts'
 import { addReadyFiles } from '../media/readyShelf.ts'
 import { newId } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useDatabase } from '../db/port.ts'
+import { usePacks } from '../packs/port.ts'
+import { useSignIn } from '../auth/port.ts'
+import { useMedia } from '../media/port.ts'
 
 /** Makes the first account and its channel, on a server that has none. */
 export default defineEventHandler(async (event) => {
   const body = await readChecked(event, welcomeBody)
-  const { database, media, readShippedFile, signInLimits } = await useServices()
+  const { database } = await useDatabase()
+  const { media } = await useMedia()
+  const { readShippedFile } = await usePacks()
+  const { signInLimits } = await useSignIn()
   await signInLimits.count({ email: body.email, address: callerOf(event).address, browserId: null })
   if (!isWelcomeCode(body.code))
     throw problemError(403, 'This is not the code that the server printed when it started.')

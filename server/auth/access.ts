@@ -4,7 +4,8 @@ import type { Role, SessionView } from '../../contract/views.ts'
 import { findBox, type BoxRow } from '../db/queries/boxes.ts'
 import { findApiKey, findSession } from '../db/queries/people.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useSignIn } from './port.ts'
+import { useDatabase } from '../db/port.ts'
 import { readSessionCookie, sessionIdOf } from './sessionCookie.ts'
 
 /** What each role may do; each includes what stands after it. */
@@ -12,13 +13,13 @@ const rank: Record<Role, number> = { owner: 3, editor: 2, moderator: 1 }
 
 /** What the session that the cookie names is called in the database; null without one. */
 export async function sessionIdIn(event: H3Event): Promise<string | null> {
-  const { secret } = await useServices()
+  const { secret } = await useSignIn()
   const key = await readSessionCookie(event, secret)
   return key ? sessionIdOf(key) : null
 }
 
 export async function readSession(event: H3Event): Promise<SessionView | null> {
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const id = await sessionIdIn(event)
   return id ? findSession(database.db, id) : null
 }
@@ -47,7 +48,7 @@ export async function requireBox(
 }
 
 export async function ownBox(channelId: string, id: string): Promise<BoxRow> {
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const box = await findBox(database.db, channelId, id)
   if (!box) throw problemError(404, 'There is no such box in this channel.')
   return box
@@ -61,7 +62,7 @@ export function hashApiKey(key: string): string {
 export async function readApiKey(event: H3Event): Promise<{ channelId: string; locale: string } | null> {
   const header = getHeader(event, 'authorization')
   if (!header) return null
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const found = /^Bearer \S{20,200}$/.test(header) ? await findApiKey(database.db, hashApiKey(header.slice(7))) : null
   if (!found)
     throw problemError(

@@ -1,12 +1,14 @@
 import type { H3Event } from 'h3'
 import { addSession } from '../db/queries/people.ts'
 import { newSecret } from '../system/ids.ts'
-import { useServices } from '../system/services.ts'
+import { useDatabase } from '../db/port.ts'
+import { useSignIn } from './port.ts'
 import { sessionIdOf, sessionLastsMs, writeSessionCookie } from './sessionCookie.ts'
 
 /** Signs a person in on this browser. A new key every time: a session never outlives a sign-out. */
 export async function startSession(event: H3Event, personId: string): Promise<void> {
-  const { database, secret } = await useServices()
+  const { database } = await useDatabase()
+  const { secret } = await useSignIn()
   const key = newSecret()
   await addSession(database.db, sessionIdOf(key), personId, new Date(Date.now() + sessionLastsMs))
   await writeSessionCookie(event, key, secret)

@@ -2,7 +2,11 @@ import type { ChangeBoxBody } from '../../contract/bodies.ts'
 import { closedForNow } from '../../contract/sourceLimits.ts'
 import { findAnyBox, moveBox, renameBox, setPutAway, type BoxRow } from '../db/queries/boxes.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useLines } from '../queue/port.ts'
+import { useChannels } from '../channel/port.ts'
+import { useScreens } from '../live/port.ts'
+import { useDatabase } from '../db/port.ts'
+import { useSources } from '../realtime/port.ts'
 import { checkRoomForBox } from './createBox.ts'
 
 /**
@@ -15,7 +19,11 @@ export async function changeBox(
   boxId: string,
   { name, before, isPutAway }: ChangeBoxBody,
 ): Promise<BoxRow> {
-  const { database, onAir, stream, lines, takeFreeLanes, closeSources } = await useServices()
+  const { database } = await useDatabase()
+  const { onAir } = await useChannels()
+  const { stream } = await useScreens()
+  const { lines, takeFreeLanes } = await useLines()
+  const { closeSources } = await useSources()
   const box = await findAnyBox(database.db, channelId, boxId)
   // What is put away can be brought back, and nothing else.
   if (!box || (box.putAwayAt && isPutAway === undefined))

@@ -8,7 +8,9 @@ import { allOf, takePack } from '../../core/pack/takePack.ts'
 import { addBox, countBoxes } from '../db/queries/boxes.ts'
 import { newId, newSecret } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useChannels } from '../channel/port.ts'
+import { useDatabase } from '../db/port.ts'
+import { useLines } from '../queue/port.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 
 const boxesMax = 30
@@ -17,7 +19,7 @@ const boxesKeptMax = 300
 
 /** @throws 409 where a channel has as many boxes as it can have */
 export async function checkRoomForBox(channelId: string): Promise<void> {
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const { shown, putAway } = await countBoxes(database.db, channelId)
   if (shown >= boxesMax) throw problemError(409, `A channel holds at most ${boxesMax} boxes. Put one away first.`)
   if (shown + putAway >= boxesKeptMax)
@@ -32,7 +34,9 @@ export async function createBox(channelId: string, name: string, canvas: Canvas)
 
 /** Makes a box of a document; nothing is on air yet. @returns its id */
 export async function createBoxOf(channelId: string, name: string, draft: BoxDocument): Promise<string> {
-  const { database, takeFreeLanes, onAir } = await useServices()
+  const { database } = await useDatabase()
+  const { takeFreeLanes } = await useLines()
+  const { onAir } = await useChannels()
   await checkRoomForBox(channelId)
   const id = newId('box')
   await addBox(database.db, { id, channelId, name, draft, sourceToken: newSecret('src') })

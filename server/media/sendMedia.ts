@@ -1,11 +1,11 @@
 import { getHeader, sendStream, setResponseHeaders, setResponseStatus, type H3Event } from 'h3'
 import { byteRange } from '../http/byteRange.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useMedia } from './port.ts'
 
 /** Answers with a stored file or the part of it that is asked for. Nothing in it can run. @throws 404 or 416 */
 export async function sendMedia(event: H3Event, file: { id: string; mime: string } | null) {
-  const { media } = await useServices()
+  const { media } = await useMedia()
   const size = file && (await media.size(file.id))
   if (!file || size === null) throw problemError(404, 'There is no such media file.')
   setResponseHeaders(event, {

@@ -1,9 +1,12 @@
 import type { Measured } from '../../contract/media.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { addPack, findPackByDigest, galleryChannel } from '../db/queries/packs.ts'
+import { useDatabase } from '../db/port.ts'
+import { useMedia } from '../media/port.ts'
 import { measuringVersion } from '../media/library.ts'
 import { packDigest } from './packDigest.ts'
-import type { Services } from '../system/services.ts'
+import { useRuntime } from '../system/runtimePort.ts'
+import { usePacks } from './port.ts'
 
 /** A file of the gallery as the build measured it. */
 interface GalleryFile {
@@ -27,15 +30,22 @@ export interface GalleryCatalogue {
 let standing: Promise<void> | null = null
 
 /** Puts the sets that ship with the product on the shelf of every channel, once in the life of a server. */
-export function ensureGallery(services: Services): Promise<void> {
-  standing ??= putUp(services).catch((error: unknown) => {
+export function ensureGallery(): Promise<void> {
+  standing ??= putUp().catch((error: unknown) => {
     standing = null
     throw error
   })
   return standing
 }
 
-async function putUp({ database: { db }, media, readShippedFile, logger }: Services): Promise<void> {
+async function putUp(): Promise<void> {
+  const [{ database }, { media }, { readShippedFile }, { logger }] = await Promise.all([
+    useDatabase(),
+    useMedia(),
+    usePacks(),
+    useRuntime(),
+  ])
+  const { db } = database
   const text = await readShippedFile('gallery', 'catalogue.json')
   if (!text) return logger.warn('this build has no gallery')
   const { manifests, files } = JSON.parse(new TextDecoder().decode(text)) as GalleryCatalogue

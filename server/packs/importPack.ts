@@ -8,7 +8,8 @@ import { err, ok, type Result } from '../../core/result.ts'
 import { addPack, countPacks, findPackByDigest } from '../db/queries/packs.ts'
 import type { PackedColumns } from '../media/library.ts'
 import { newId } from '../system/ids.ts'
-import { useServices } from '../system/services.ts'
+import { useDatabase } from '../db/port.ts'
+import { useMedia } from '../media/port.ts'
 import { Turns } from '../system/turns.ts'
 import { packDigest } from './packDigest.ts'
 import { packLimits } from './packLimits.ts'
@@ -35,7 +36,8 @@ export function importPack(channelId: string, path: string): Promise<Result<Arri
 }
 
 async function importNow(channelId: string, path: string): Promise<Result<ArrivedPack, string>> {
-  const { database, measurer, held } = await useServices()
+  const { database } = await useDatabase()
+  const { measurer, held } = await useMedia()
   const into = `${path}.files`
   const admitted: Admitted[] = []
   try {
@@ -90,7 +92,7 @@ function readdressed(manifest: Manifest, admitted: readonly Admitted[]): Manifes
 
 /** Measures and stores a pack's files one by one. @returns why the first that is not taken is refused */
 async function admitAll(manifest: Manifest, folder: string, admitted: Admitted[]): Promise<string | null> {
-  const { library } = await useServices()
+  const { library } = await useMedia()
   for (const media of manifest.media) {
     const stored = await library.storeForPack(join(folder, media.id))
     if (!stored.ok) return `“${media.name}” was not taken, and with it nothing of the pack: ${stored.error}`

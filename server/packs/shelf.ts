@@ -6,7 +6,9 @@ import { addMedia, forgetMedia, listPlayableMedia } from '../db/queries/media.ts
 import { findPack, galleryChannel, listPackIds, removePackRow, type PackRow } from '../db/queries/packs.ts'
 import { mediaView } from '../media/mediaViews.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useMedia } from '../media/port.ts'
+import { useChannels } from '../channel/port.ts'
+import { useDatabase } from '../db/port.ts'
 
 /** What a shelf shows of a pack before it is opened: so many of its alerts, moving. */
 const coverAlerts = 3
@@ -80,7 +82,7 @@ export async function packView(db: Database, row: PackRow): Promise<PackView> {
 
 /** @throws 404 as a problem document */
 export async function ownPack(channelId: string, id: string): Promise<PackRow> {
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const row = await findPack(database.db, channelId, id)
   if (!row) throw problemError(404, 'There is no such pack on this channel’s shelf.')
   return row
@@ -102,7 +104,9 @@ export async function packsOf(
 
 /** Puts a pack's files into a channel's library. What is there already stays as it is there. */
 export async function takeFiles(channelId: string, row: PackRow): Promise<void> {
-  const { database, library, onAir } = await useServices()
+  const { database } = await useDatabase()
+  const { library } = await useMedia()
+  const { onAir } = await useChannels()
   await database.db.transaction(async (tx) => {
     for (const file of await listPlayableMedia(tx, row.id))
       await addMedia(tx, {
@@ -125,7 +129,8 @@ export async function takeFiles(channelId: string, row: PackRow): Promise<void> 
  */
 export async function takeOffShelf(channelId: string, row: PackRow): Promise<void> {
   if (originOf(row) === 'gallery') throw problemError(403, 'This set comes with Thundercrest and stays on the shelf.')
-  const { database, held } = await useServices()
+  const { database } = await useDatabase()
+  const { held } = await useMedia()
   const boxes = (await usersOf(database.db, channelId)).get(row.id) ?? []
   if (boxes.length > 0)
     throw problemError(

@@ -2,11 +2,11 @@ import { defineEventHandler } from 'h3'
 import { askDatabase } from '../db/probe.ts'
 import { isDiskFull } from '../db/trouble.ts'
 import { problemError } from '../system/problemError.ts'
-import { useServices } from '../system/services.ts'
+import { useDatabase } from '../db/port.ts'
 
 /** Ready when the database answers, within two seconds, and has room. */
 export default defineEventHandler(async () => {
-  const { database, trouble } = await useServices()
+  const { database, trouble } = await useDatabase()
   try {
     await askDatabase(database)
   } catch (error) {

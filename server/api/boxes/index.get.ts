@@ -3,11 +3,11 @@ import { requireMember } from '../../auth/access.ts'
 import { boxSummaries } from '../../boxes/boxViews.ts'
 import type { BoxesView } from '../../../contract/views.ts'
 import { listPutAway } from '../../db/queries/boxes.ts'
-import { useServices } from '../../system/services.ts'
+import { useDatabase } from '../../db/port.ts'
 
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const [boxes, putAway] = await Promise.all([
     boxSummaries(database.db, channel.id),
     listPutAway(database.db, channel.id),

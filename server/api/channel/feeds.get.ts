@@ -2,11 +2,13 @@ import { defineEventHandler } from 'h3'
 import type { FeedView } from '../../../contract/views.ts'
 import { requireMember } from '../../auth/access.ts'
 import { listFeeds, listKeptDeliveries } from '../../db/queries/feeds.ts'
-import { useServices } from '../../system/services.ts'
+import { useDatabase } from '../../db/port.ts'
+import { useIngest } from '../../ingest/port.ts'
 
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
-  const { database, ingest } = await useServices()
+  const { database } = await useDatabase()
+  const { ingest } = await useIngest()
   const feeds: FeedView[] = []
   for (const feed of await listFeeds(database.db, channel.id)) {
     const kept = await listKeptDeliveries(database.db, feed.id, 5)

@@ -1,13 +1,13 @@
 import { defineEventHandler } from 'h3'
 import { requireMember, sessionIdIn } from '../../auth/access.ts'
 import { EventStream } from '../../live/eventStream.ts'
-import { useServices } from '../../system/services.ts'
+import { useScreens } from '../../live/port.ts'
 
 /** A stream of server-sent events with the state of the channel: whole, then what changes of it. It ends with the session. */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
   const sessionId = (await sessionIdIn(event)) ?? ''
-  const { stream } = await useServices()
+  const { stream } = await useScreens()
   const out: EventStream = new EventStream(
     event.node.res,
     () => listening.whole(),

@@ -4,13 +4,15 @@ import { minorRates } from '../../../core/money.ts'
 import { requireMember } from '../../auth/access.ts'
 import { setRates } from '../../db/queries/people.ts'
 import { readChecked } from '../../http/readChecked.ts'
-import { useServices } from '../../system/services.ts'
+import { useChannels } from '../../channel/port.ts'
+import { useDatabase } from '../../db/port.ts'
 
 /** Sets what other currencies are worth; rules compare amounts by it from the next event on. */
 export default defineEventHandler(async (event): Promise<RatesView> => {
   const { channel } = await requireMember(event, 'editor')
   const { rates } = await readChecked(event, ratesBody)
-  const { database, onAir } = await useServices()
+  const { database } = await useDatabase()
+  const { onAir } = await useChannels()
   await setRates(database.db, channel.id, minorRates(rates, channel.currency))
   onAir.forget(channel.id)
   return { rates }

@@ -11,7 +11,8 @@ import { importPack } from '../../packs/importPack.ts'
 import { packLimits } from '../../packs/packLimits.ts'
 import { newId } from '../../system/ids.ts'
 import { problemError } from '../../system/problemError.ts'
-import { useServices } from '../../system/services.ts'
+import { usePacks } from '../../packs/port.ts'
+import { useRuntime } from '../../system/runtimePort.ts'
 
 /** Passes on what comes until it is too much. */
 function bounded(most: number): Transform {
@@ -31,7 +32,8 @@ function bounded(most: number): Transform {
  */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
-  const { dataFolder, packUploads } = await useServices()
+  const { dataFolder } = await useRuntime()
+  const { packUploads } = await usePacks()
   const type = getHeader(event, 'content-type') ?? ''
   if (/^application\/json\b/.test(type)) {
     const { uploadId } = await readChecked(event, uploadedPackBody)

@@ -2,10 +2,14 @@ import { defineEventHandler, setResponseStatus } from 'h3'
 import { sessionIdIn } from '../../auth/access.ts'
 import { clearSessionCookie } from '../../auth/sessionCookie.ts'
 import { endSession } from '../../db/queries/people.ts'
-import { useServices } from '../../system/services.ts'
+import { useScreens } from '../../live/port.ts'
+import { useDatabase } from '../../db/port.ts'
+import { useSignIn } from '../../auth/port.ts'
 
 export default defineEventHandler(async (event) => {
-  const { database, secret, endSessionScreens } = await useServices()
+  const { database } = await useDatabase()
+  const { secret } = await useSignIn()
+  const { endSessionScreens } = await useScreens()
   const id = await sessionIdIn(event)
   if (id) {
     await endSession(database.db, id)

@@ -4,12 +4,14 @@ import { readSession } from '../../auth/access.ts'
 import { callerOf } from '../../http/caller.ts'
 import { hasAnyPerson } from '../../db/queries/people.ts'
 import { machineOf } from '../../realtime/machineOf.ts'
-import { useServices } from '../../system/services.ts'
+import { useDatabase } from '../../db/port.ts'
+import { useRuntime } from '../../system/runtimePort.ts'
 
 /** Who is signed in, null for nobody; and whether the first account is still to be made. */
 export default defineEventHandler(async (event) => {
   const session = await readSession(event)
-  const { database, config } = await useServices()
+  const { database } = await useDatabase()
+  const { config } = await useRuntime()
   const caller = callerOf(event)
   return {
     session,

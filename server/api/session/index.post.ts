@@ -7,14 +7,16 @@ import { findPersonByEmail } from '../../db/queries/people.ts'
 import { callerOf } from '../../http/caller.ts'
 import { readChecked } from '../../http/readChecked.ts'
 import { problemError } from '../../system/problemError.ts'
-import { useServices } from '../../system/services.ts'
+import { useDatabase } from '../../db/port.ts'
+import { useSignIn } from '../../auth/port.ts'
 
 /** A hash that nothing matches: an unknown e-mail address takes as long as a wrong password. */
 const nobody = `scrypt$${2 ** 17}$8$1$${Buffer.alloc(16).toString('base64')}$${Buffer.alloc(32).toString('base64')}`
 
 export default defineEventHandler(async (event) => {
   const { email, password } = await readChecked(event, signInBody)
-  const { database, secret, signInLimits } = await useServices()
+  const { database } = await useDatabase()
+  const { secret, signInLimits } = await useSignIn()
   const person = await findPersonByEmail(database.db, email)
   const browserId = person && (await knownBrowserOf(event, person.id, secret))
   const tried = { email, address: callerOf(event).address, browserId }

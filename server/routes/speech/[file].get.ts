@@ -1,11 +1,11 @@
 import { defineEventHandler, getRouterParam, setResponseHeaders } from 'h3'
 import { problemError } from '../../system/problemError.ts'
-import { useServices } from '../../system/services.ts'
+import { useVoices } from '../../speech/port.ts'
 
 /** A recording of a voice. Its address is sealed: nobody guesses it. Sources have no cookie to show. @throws 404 */
 export default defineEventHandler(async (event) => {
   const key = (getRouterParam(event, 'file') ?? '').replace(/\.wav$/, '')
-  const { speaker } = await useServices()
+  const { speaker } = await useVoices()
   const file = await speaker.cache.read(key)
   if (!file) throw problemError(404, 'There is no such recording (any more).')
   setResponseHeaders(event, {

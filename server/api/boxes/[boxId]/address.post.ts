@@ -4,12 +4,14 @@ import { requireBox } from '../../../auth/access.ts'
 import { setSourceToken } from '../../../db/queries/boxes.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { newSecret } from '../../../system/ids.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useSources } from '../../../realtime/port.ts'
 
 /** Replaces a leaked address: the old one refuses from now on, and sources that use it are cut off at once. */
 export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'owner')
-  const { database, closeSources } = await useServices()
+  const { database } = await useDatabase()
+  const { closeSources } = await useSources()
   const token = newSecret('src')
   await setSourceToken(database.db, box.id, token)
   closeSources(box.id, closedAddressReplaced, 'address replaced')

@@ -9,13 +9,15 @@ import { saveDraft, type BoxRow } from '../../../db/queries/boxes.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { issuesOf, problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useScreens } from '../../../live/port.ts'
+import { useDatabase } from '../../../db/port.ts'
 
 /** Saves edits of a draft. Refused when somebody else saved since `baseRevision`: nothing is overwritten silently. */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { baseRevision, patches } = await readChecked(event, saveDraftBody, maxDraftBytes)
-  const { database, stream } = await useServices()
+  const { database } = await useDatabase()
+  const { stream } = await useScreens()
   const conflict = () =>
     problemError(
       409,

@@ -4,13 +4,15 @@ import { requireBox } from '../../../auth/access.ts'
 import { setHeld } from '../../../db/queries/boxes.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useLines } from '../../../queue/port.ts'
 
 /** Holds the queue, or lets it go on. What plays now plays to its end; what comes in is kept. */
 export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const { isHeld } = await readChecked(event, heldBody)
-  const { database, lines } = await useServices()
+  const { database } = await useDatabase()
+  const { lines } = await useLines()
   await setHeld(database.db, box.id, isHeld)
   await lines.act(box.id, { do: 'hold', isHeld })
   return { isHeld }

@@ -5,13 +5,13 @@ import { boxView } from '../../../boxes/boxViews.ts'
 import { changeBox } from '../../../boxes/changeBox.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
 
 /** Renames a box, moves it among the others, puts it away or brings it back. */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const change = await readChecked(event, changeBoxBody)
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const box = await changeBox(channel.id, pathId(event, 'boxId'), change)
   return boxView(database.db, box)
 })

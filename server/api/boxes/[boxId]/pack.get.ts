@@ -4,12 +4,14 @@ import { pathId } from '../../../http/pathId.ts'
 import { packOf } from '../../../packs/packOf.ts'
 import { writePack } from '../../../packs/writePack.ts'
 import { problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useMedia } from '../../../media/port.ts'
 
 /** A box's draft as a pack: a zip with its manifest and every file that it needs. */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
-  const { database, media } = await useServices()
+  const { database } = await useDatabase()
+  const { media } = await useMedia()
   const pack = await packOf(database.db, box, session.person.name)
   if (!pack)
     throw problemError(

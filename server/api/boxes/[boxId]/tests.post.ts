@@ -8,14 +8,18 @@ import { canonicalOf } from '../../../ingest/decideEvents.ts'
 import { keptCircumstances } from '../../../ingest/keptCircumstances.ts'
 import { madeUpTest } from '../../../ingest/testOf.ts'
 import { problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useChannels } from '../../../channel/port.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useIngest } from '../../../ingest/port.ts'
 
 /** A test event: plays on the box's sources as it would on air, is marked as a test and never counts. */
 export default defineEventHandler(async (event) => {
   const { channelId } = await requireKeyOrMember(event, 'moderator')
   const box = await ownBox(channelId, pathId(event, 'boxId'))
   const asked = await readChecked(event, testBody)
-  const { ingest, onAir, database } = await useServices()
+  const { ingest } = await useIngest()
+  const { onAir } = await useChannels()
+  const { database } = await useDatabase()
   const channel = await onAir.read(channelId)
   setResponseStatus(event, 202)
   if (asked.eventId !== undefined) {

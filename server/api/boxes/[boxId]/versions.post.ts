@@ -7,13 +7,19 @@ import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { newId } from '../../../system/ids.ts'
 import { problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useChannels } from '../../../channel/port.ts'
+import { useScreens } from '../../../live/port.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useVoices } from '../../../speech/port.ts'
 
 /** Puts the draft on air, if it is still the one that the person saw. */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { revision } = await readChecked(event, publishBody)
-  const { database, onAir, stream, wakeVoices } = await useServices()
+  const { database } = await useDatabase()
+  const { onAir } = await useChannels()
+  const { stream } = await useScreens()
+  const { wakeVoices } = await useVoices()
   const version = { id: newId('version'), boxId: box.id, publishedAt: new Date(), publishedBy: session.person.id }
   if (!(await publishDraft(database.db, version, revision)))
     throw problemError(

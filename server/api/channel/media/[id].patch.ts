@@ -5,14 +5,16 @@ import { changeMedia } from '../../../db/queries/media.ts'
 import { ownMedia } from '../../../media/ownMedia.ts'
 import { mediaView } from '../../../media/mediaViews.ts'
 import { readChecked } from '../../../http/readChecked.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useMedia } from '../../../media/port.ts'
 
 /** Names and tags a file. */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const row = await ownMedia(event, channel.id)
   const { name = row.name, tags = row.tags } = await readChecked(event, mediaChange)
-  const { database, library } = await useServices()
+  const { database } = await useDatabase()
+  const { library } = await useMedia()
   const changes = { name, tags: [...new Set(tags)] }
   await changeMedia(database.db, channel.id, row.id, changes)
   library.changed(channel.id)

@@ -2,12 +2,14 @@ import { defineEventHandler } from 'h3'
 import { requireMember } from '../../../auth/access.ts'
 import { listMedia } from '../../../db/queries/media.ts'
 import { mediaView } from '../../../media/mediaViews.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useMedia } from '../../../media/port.ts'
 
 /** The channel's library, and what is on its way into it. */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
-  const { database, library } = await useServices()
+  const { database } = await useDatabase()
+  const { library } = await useMedia()
   const [media, intake] = await Promise.all([listMedia(database.db, channel.id), library.listIntake(channel.id)])
   return { media: media.map(mediaView), intake }
 })

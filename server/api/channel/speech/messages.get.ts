@@ -5,14 +5,14 @@ import { viewerWords } from '../../../../core/speech/sayings.ts'
 import { requireMember } from '../../../auth/access.ts'
 import { listWorded } from '../../../db/queries/readings.ts'
 import { canonicalOf } from '../../../ingest/decideEvents.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
 
 const listed = 60
 
 /** What viewers wrote last, newest first, the same words once: to try rules on. */
 export default defineEventHandler(async (event): Promise<{ messages: PastMessage[] }> => {
   const { channel } = await requireMember(event, 'moderator')
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const rows = await listWorded(database.db, channel.id, listed)
   const seen = new Set<string>()
   return {

@@ -3,7 +3,11 @@ import { voicesOnBody } from '../../../../contract/speech.ts'
 import { requireMember } from '../../../auth/access.ts'
 import { setSpeech } from '../../../db/queries/people.ts'
 import { readChecked } from '../../../http/readChecked.ts'
-import { useServices } from '../../../system/services.ts'
+import { useLines } from '../../../queue/port.ts'
+import { useChannels } from '../../../channel/port.ts'
+import { useScreens } from '../../../live/port.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useVoices } from '../../../speech/port.ts'
 
 /**
  * Switches all voices of the channel off or on: what is being read goes silent, what waits is not read. For whoever
@@ -12,7 +16,11 @@ import { useServices } from '../../../system/services.ts'
 export default defineEventHandler(async (event) => {
   const { channel, person } = await requireMember(event, 'moderator')
   const { isOn } = await readChecked(event, voicesOnBody)
-  const { database, onAir, lines, stream, wakeVoices } = await useServices()
+  const { database } = await useDatabase()
+  const { onAir } = await useChannels()
+  const { lines } = await useLines()
+  const { stream } = await useScreens()
+  const { wakeVoices } = await useVoices()
   const { speech, boxes } = await onAir.read(channel.id)
   await setSpeech(database.db, channel.id, { ...speech, isOn })
   onAir.forget(channel.id)

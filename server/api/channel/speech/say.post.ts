@@ -3,13 +3,15 @@ import { sayBody, type SayAnswer } from '../../../../contract/speech.ts'
 import { rulesInEffect } from '../../../../core/speech/settings.ts'
 import { requireMember } from '../../../auth/access.ts'
 import { readChecked } from '../../../http/readChecked.ts'
-import { useServices } from '../../../system/services.ts'
+import { useChannels } from '../../../channel/port.ts'
+import { useVoices } from '../../../speech/port.ts'
 
 /** Texts as they would be heard: for the editor and for trying rules. Nothing of it is counted or kept in a log. */
 export default defineEventHandler(async (event): Promise<{ said: SayAnswer[] }> => {
   const { channel } = await requireMember(event, 'moderator')
   const { sayings, settings } = await readChecked(event, sayBody, 512 * 1024)
-  const { onAir, speaker } = await useServices()
+  const { onAir } = await useChannels()
+  const { speaker } = await useVoices()
   const used = settings ?? (await onAir.read(channel.id)).speech
   const rules = rulesInEffect(used)
   const said: SayAnswer[] = []

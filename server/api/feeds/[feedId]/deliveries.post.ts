@@ -7,13 +7,17 @@ import { verifyDelivery } from '../../../feeds/verifyDelivery.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readBounded } from '../../../http/readBounded.ts'
 import { problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useChannels } from '../../../channel/port.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useIngest } from '../../../ingest/port.ts'
 
 const maxBytes = 256 * 1024
 
 /** A platform's raw payload, signed after the Standard Webhooks specification. Answers after the events are durable. */
 export default defineEventHandler(async (event) => {
-  const { database, feeds, ingest } = await useServices()
+  const { database } = await useDatabase()
+  const { feeds } = await useChannels()
+  const { ingest } = await useIngest()
   const feed = await feeds.find(pathId(event, 'feedId'))
   if (!feed) throw problemError(404, 'There is no such feed.')
   if (feed.unlinkedAt)

@@ -3,12 +3,12 @@ import { requireMember } from '../../../auth/access.ts'
 import { findFeed } from '../../../db/queries/feeds.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
 
 /** The signing secret and the address to enter on the platform. Asked for on purpose. */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'owner')
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const feed = await findFeed(database.db, pathId(event, 'feedId'))
   if (!feed || feed.channelId !== channel.id) throw problemError(404, 'There is no such feed in this channel.')
   setResponseHeader(event, 'cache-control', 'no-store')

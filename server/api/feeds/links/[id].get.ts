@@ -4,12 +4,12 @@ import { requireMember } from '../../../auth/access.ts'
 import { findLinking } from '../../../db/queries/linkings.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useDatabase } from '../../../db/port.ts'
 
 /** What became of a code. */
 export default defineEventHandler(async (event): Promise<LinkingView> => {
   const { channel } = await requireMember(event, 'owner')
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const found = await findLinking(database.db, pathId(event, 'id'))
   if (!found || found.channelId !== channel.id) throw problemError(404, 'There is no such code. Ask for a new one.')
   const unlinked = found.expiresAt.getTime() <= Date.now() ? 'expired' : 'waiting'

@@ -1,7 +1,8 @@
 import { defineEventHandler, getRequestURL, sendRedirect } from 'h3'
 import { requireMember } from '../../../auth/access.ts'
 import { ownOrigin } from '../../../http/ownOrigin.ts'
-import { useServices } from '../../../system/services.ts'
+import { useLinking } from '../../../feeds/port.ts'
+import { useRuntime } from '../../../system/runtimePort.ts'
 
 /**
  * Where a platform sends people back to, with a code or with a refusal. Ends on the Feeds screen, which says what
@@ -9,7 +10,8 @@ import { useServices } from '../../../system/services.ts'
  */
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'owner')
-  const { linking, config, logger } = await useServices()
+  const { linking } = await useLinking()
+  const { config, logger } = await useRuntime()
   const url = getRequestURL(event)
   try {
     const feedId = await linking.finishConsent(channel.id, url, ownOrigin(config, url), Date.now())

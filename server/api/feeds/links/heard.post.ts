@@ -5,7 +5,8 @@ import { verifyDelivery } from '../../../feeds/verifyDelivery.ts'
 import { readBounded } from '../../../http/readBounded.ts'
 import { parseJson } from '../../../http/readChecked.ts'
 import { issuesOf, problemError } from '../../../system/problemError.ts'
-import { useServices } from '../../../system/services.ts'
+import { useLinking } from '../../../feeds/port.ts'
+import { useSignIn } from '../../../auth/port.ts'
 
 const maxBytes = 4096
 
@@ -14,7 +15,8 @@ const maxBytes = 4096
  * kept.
  */
 export default defineEventHandler(async (event) => {
-  const { linking, secret } = await useServices()
+  const { linking } = await useLinking()
+  const { secret } = await useSignIn()
   const raw = await readBounded(event, maxBytes)
   const checked = heardBody.safeParse(parseJson(raw))
   if (!checked.success) throw problemError(422, 'This is not what a chat says.', issuesOf(checked.error))

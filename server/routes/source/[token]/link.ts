@@ -1,13 +1,30 @@
 import { defineWebSocketHandler } from 'h3'
 import { boxOfToken } from '../../../realtime/boxOfToken.ts'
 import { sourcesPerBoxMax, SourceTalk, type SourcePeer } from '../../../realtime/sourceTalk.ts'
-import { useServices, type Services } from '../../../system/services.ts'
+import { useLines } from '../../../queue/port.ts'
+import { useSources } from '../../../realtime/port.ts'
+import { useVoices } from '../../../speech/port.ts'
+import { useDatabase } from '../../../db/port.ts'
+import { useRuntime } from '../../../system/runtimePort.ts'
+
+/** What a source is talked with. */
+async function surroundings() {
+  const [{ rooms }, { lines }, { wakeVoices }, { trouble }, { clock, logger }] = await Promise.all([
+    useSources(),
+    useLines(),
+    useVoices(),
+    useDatabase(),
+    useRuntime(),
+  ])
+  return { rooms, lines, wakeVoices, trouble, clock, logger }
+}
+type Surroundings = Awaited<ReturnType<typeof surroundings>>
 
 interface SourceContext {
   boxId?: string
   channelId?: string
   token?: string
-  services?: Services
+  around?: Surroundings
 }
 
 const talks = new Map<string, SourceTalk>()
@@ -24,23 +41,23 @@ export default defineWebSocketHandler({
     const box = await boxOfToken(token)
     if (!box) return new Response('This source address is not valid.', { status: 401 })
     if (box.putAwayAt) return new Response('The box of this address is put away.', { status: 410 })
-    const services = await useServices()
-    if (services.rooms.countIn(box.id) + (opening.get(box.id) ?? 0) >= sourcesPerBoxMax)
+    const around = await surroundings()
+    if (around.rooms.countIn(box.id) + (opening.get(box.id) ?? 0) >= sourcesPerBoxMax)
       return new Response('Too many sources.', { status: 503 })
     const context = (request as { context?: SourceContext }).context
     if (context)
-      Object.assign(context, { boxId: box.id, channelId: box.channelId, token, services } satisfies SourceContext)
+      Object.assign(context, { boxId: box.id, channelId: box.channelId, token, around } satisfies SourceContext)
     return undefined
   },
   open(peer) {
-    const { boxId, channelId, token, services } = peer.context as SourceContext
-    if (!boxId || !channelId || !token || !services) return peer.close(1008, 'no box')
+    const { boxId, channelId, token, around } = peer.context as SourceContext
+    if (!boxId || !channelId || !token || !around) return peer.close(1008, 'no box')
     const address = peer.remoteAddress ?? ''
     const others = silent.get(address) ?? new Set<string>()
     if (others.size >= silentMax) return peer.close(1013, 'too many that say nothing')
     silent.set(address, others.add(peer.id))
     opening.set(boxId, (opening.get(boxId) ?? 0) + 1)
-    talks.set(peer.id, talkWith({ boxId, channelId, token }, peer, services))
+    talks.set(peer.id, talkWith({ boxId, channelId, token }, peer, around))
   },
   async message(peer, incoming) {
     await talks.get(peer.id)?.hear(incoming.text(), incoming.uint8Array().byteLength)
@@ -67,7 +84,7 @@ function heardFrom(boxId: string, { id, remoteAddress = '' }: SourcePeer): void 
 function talkWith(
   { boxId, channelId, token }: { boxId: string; channelId: string; token: string },
   peer: SourcePeer,
-  { rooms, lines, wakeVoices, clock, trouble, logger }: Services,
+  { rooms, lines, wakeVoices, clock, trouble, logger }: Surroundings,
 ): SourceTalk {
   return new SourceTalk(boxId, channelId, peer, {
     rooms,

@@ -7,7 +7,7 @@ import { listDecisions } from '../../../../db/queries/events.ts'
 import { pathId } from '../../../../http/pathId.ts'
 import { canonicalOf } from '../../../../ingest/decideEvents.ts'
 import { problemError } from '../../../../system/problemError.ts'
-import { useServices } from '../../../../system/services.ts'
+import { useDatabase } from '../../../../db/port.ts'
 
 const query = z.object({
   before: z.coerce.number().int().min(1).optional(),
@@ -20,7 +20,7 @@ export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const asked = await getValidatedQuery(event, query.safeParse)
   if (!asked.success) throw problemError(422, 'Use ?before=<seq> and ?only=unplayed.')
-  const { database } = await useServices()
+  const { database } = await useDatabase()
   const { before = null, only } = asked.data
   const rows = await listDecisions(database.db, box.channelId, box.id, before, listed, only === 'unplayed')
   const happenings: HappeningView[] = rows.map(({ event: kept, decision }) => ({

@@ -6,7 +6,8 @@ import { readChecked } from '../../../../http/readChecked.ts'
 import { ownMedia } from '../../../../media/ownMedia.ts'
 import { replaceEverywhere } from '../../../../media/replaceEverywhere.ts'
 import { problemError } from '../../../../system/problemError.ts'
-import { useServices } from '../../../../system/services.ts'
+import { useScreens } from '../../../../live/port.ts'
+import { useDatabase } from '../../../../db/port.ts'
 
 const maxBytes = 1024 * 1024
 
@@ -15,7 +16,8 @@ export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const { id, kind } = await ownMedia(event, channel.id)
   const { by, partsOf } = await readChecked(event, mediaReplacement, maxBytes)
-  const { database, stream } = await useServices()
+  const { database } = await useDatabase()
+  const { stream } = await useScreens()
   const other = await findOwnMedia(database.db, channel.id, by)
   if (!other) throw problemError(404, 'The file to take its place is not in this channel’s library.')
   if (other.kind !== kind) throw problemError(422, `A ${kind} can only be replaced by a ${kind}.`)

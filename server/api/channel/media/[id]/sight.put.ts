@@ -6,7 +6,8 @@ import { readChecked } from '../../../../http/readChecked.ts'
 import { keepSight } from '../../../../media/keepSight.ts'
 import { mediaView } from '../../../../media/mediaViews.ts'
 import { ownMedia } from '../../../../media/ownMedia.ts'
-import { useServices } from '../../../../system/services.ts'
+import { useDatabase } from '../../../../db/port.ts'
+import { useMedia } from '../../../../media/port.ts'
 
 const maxBytes = 1024 * 1024
 
@@ -15,7 +16,8 @@ export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const row = await ownMedia(event, channel.id)
   const sight = await readChecked(event, browserSight, maxBytes)
-  const { database, library, media } = await useServices()
+  const { database } = await useDatabase()
+  const { library, media } = await useMedia()
   const changes = await keepSight(media, row, sight)
   await changeMedia(database.db, channel.id, row.id, changes)
   library.changed(channel.id)

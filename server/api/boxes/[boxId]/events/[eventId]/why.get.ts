@@ -8,14 +8,16 @@ import { pathId } from '../../../../../http/pathId.ts'
 import { canonicalOf } from '../../../../../ingest/decideEvents.ts'
 import { keptCircumstances } from '../../../../../ingest/keptCircumstances.ts'
 import { problemError } from '../../../../../system/problemError.ts'
-import { useServices } from '../../../../../system/services.ts'
+import { useChannels } from '../../../../../channel/port.ts'
+import { useDatabase } from '../../../../../db/port.ts'
 
 /**
  * Why an event got what it got in a box, as it was decided when it came, and what the box's draft would do with it now.
  */
 export default defineEventHandler(async (event): Promise<WhyView> => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
-  const { database, onAir } = await useServices()
+  const { database } = await useDatabase()
+  const { onAir } = await useChannels()
   const found = await findDecision(database.db, box.channelId, box.id, pathId(event, 'eventId'))
   if (!found?.decision) throw problemError(404, 'This box decided nothing about that event.')
   const { decided: reason, why } = found.decision

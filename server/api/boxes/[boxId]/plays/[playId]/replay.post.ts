@@ -3,11 +3,13 @@ import { requireBox } from '../../../../../auth/access.ts'
 import { findPlay } from '../../../../../db/queries/plays.ts'
 import { pathId } from '../../../../../http/pathId.ts'
 import { problemError } from '../../../../../system/problemError.ts'
-import { useServices } from '../../../../../system/services.ts'
+import { useDatabase } from '../../../../../db/port.ts'
+import { useIngest } from '../../../../../ingest/port.ts'
 
 export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
-  const { database, ingest } = await useServices()
+  const { database } = await useDatabase()
+  const { ingest } = await useIngest()
   const play = await findPlay(database.db, pathId(event, 'playId'))
   if (!play || play.boxId !== box.id) throw problemError(404, 'There is no such play in this box.')
   const playId = await ingest.replay(play)

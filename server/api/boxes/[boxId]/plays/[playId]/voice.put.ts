@@ -4,13 +4,13 @@ import { requireBox } from '../../../../../auth/access.ts'
 import { pathId } from '../../../../../http/pathId.ts'
 import { readChecked } from '../../../../../http/readChecked.ts'
 import { problemError } from '../../../../../system/problemError.ts'
-import { useServices } from '../../../../../system/services.ts'
+import { useLines } from '../../../../../queue/port.ts'
 
 /** Lets what a viewer wrote be read, or not; what is being read goes silent at once. */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
   const { isRead } = await readChecked(event, voiceBody)
-  const { lines } = await useServices()
+  const { lines } = await useLines()
   const said = { by: session.person.name }
   const outcome = await lines.act(box.id, { do: 'voice', playId: pathId(event, 'playId'), isRead, said })
   if (outcome === 'unknown') throw problemError(404, 'There is no such play in this box.')
