@@ -322,15 +322,16 @@ describe('a play that cannot be prepared for the moment', () => {
 describe('whatever happens, in whatever order', () => {
   const sourceIds = fc.constantFrom('a', 'b', 'c')
   const playIds = fc.integer({ min: 0, max: 9 }).map((number) => `p${number}`)
+  const progressed = fc.record({
+    sourceId: sourceIds,
+    playId: playIds,
+    progress: fc.constantFrom('ready' as const, 'started' as const, 'done' as const),
+  })
   const anyInput: fc.Arbitrary<QueueInput> = fc.oneof(
     sourceIds.map((id) => joined(id)),
     sourceIds.map(left),
-    fc.record({
-      type: fc.constant('sourceProgress' as const),
-      sourceId: sourceIds,
-      playId: playIds,
-      progress: fc.constantFrom('ready' as const, 'started' as const, 'done' as const),
-    }),
+    progressed.map((one) => ({ type: 'sourceProgress' as const, ...one })),
+    fc.array(progressed, { maxLength: 6 }).map((heard) => ({ type: 'sourcesProgressed' as const, heard })),
     playIds.map(removed),
     playIds.map((playId) => ({ type: 'stalled' as const, playId, reason: 'the database does not answer' })),
     fc.boolean().map((isHeld) => ({ type: 'held' as const, isHeld })),
@@ -388,6 +389,52 @@ describe('whatever happens, in whatever order', () => {
         }
       }),
       { numRuns: 400 },
+    )
+  })
+
+  it('what sources say at once is as if they had said it one after the other', () => {
+    const said = fc.constantFrom(
+      ['ready'] as const,
+      ['ready', 'started'] as const,
+      ['ready', 'started', 'done'] as const,
+      [] as const,
+    )
+    fc.assert(
+      fc.property(fc.array(said, { minLength: 1, maxLength: 8 }), fc.boolean(), (sources, isLate) => {
+        const ids = sources.map((_, index) => `s${index}`)
+        // The first is ready before the others; where these are late it has started alone.
+        const before = run([
+          ...ids.map((id): [number, QueueInput] => [0, joined(id)]),
+          [0, enqueued('p1', 0, 5000)],
+          [10, reached('s0', 'p1', 'ready')],
+          [isLate ? 4500 : 10, { type: 'ticked' }],
+        ]).state
+        const rounds = (['ready', 'started', 'done'] as const).map((progress) =>
+          ids
+            .filter((_, index) => (sources[index] as readonly string[]).includes(progress))
+            .map((sourceId) => ({
+              sourceId,
+              playId: 'p1',
+              progress,
+            })),
+        )
+        const atOnce = run(
+          rounds.map((heard): [number, QueueInput] => [4600, { type: 'sourcesProgressed', heard }]),
+          before,
+        )
+        const oneByOne = run(
+          rounds.flat().map((one): [number, QueueInput] => [4600, { type: 'sourceProgress', ...one }]),
+          before,
+        )
+        expect(atOnce.state).toEqual(oneByOne.state)
+        const startedOf = ({ of }: typeof atOnce) =>
+          of('start')
+            .flatMap(({ sourceIds: started }) => started)
+            .sort()
+        expect(startedOf(atOnce)).toEqual(startedOf(oneByOne))
+        for (const type of ['recordShown', 'recordEnded', 'recordStarted'] as const)
+          expect(atOnce.of(type)).toEqual(oneByOne.of(type))
+      }),
     )
   })
 
