@@ -21,6 +21,9 @@ const inBatches = option('batches', 20_000)
 const asked = process.argv.find((argument) => argument.startsWith('--database='))?.split('=')[1]
 const kinds = asked ? [asked] : ['embedded', 'server']
 const perSecond = 50
+/** Of the box that all events are for, and beside them listeners as fifty boards would have. */
+const sourceCount = 200
+const listenerCount = 50
 
 const nameOf = (kind: string) => (kind === 'server' ? 'PostgreSQL' : 'embedded')
 const pause = (wait: number) => new Promise((resolve) => setTimeout(resolve, wait))
@@ -70,15 +73,22 @@ async function measure(kind: string): Promise<Measured[]> {
   await handle.close()
   await server.run()
   const { demo } = server
-  const sources = Array.from(
-    { length: 20 },
-    () => new FaultSource(`${demo.boxes[0]?.sourceUrl.replace('http', 'ws')}/link`),
-  )
+  const second = postgres ? await server.beside() : null
+  const urls = [demo.url, second?.url ?? demo.url]
+  /** Where a source finds its box, at one process or at the other. */
+  const linkOf = (box: number, at: number) =>
+    `${demo.boxes[box]?.sourceUrl.replace(demo.url, urls[at % 2] ?? demo.url).replace('http', 'ws')}/link`
+  const sources: FaultSource[] = []
+  for (let at = 0; at < sourceCount + listenerCount; at++) {
+    const source = new FaultSource(linkOf(at < sourceCount ? 0 : 1, at))
+    sources.push(source)
+    while (!source.isConnected) await pause(2)
+  }
   const cookie = await cookieOf(demo)
   const desks = await Promise.all(
-    Array.from({ length: 2 }, async () => {
+    urls.map(async (url) => {
       const ending = new AbortController()
-      const answer = await fetch(`${demo.url}/api/channel/live`, { headers: { cookie }, signal: ending.signal })
+      const answer = await fetch(`${url}/api/channel/live`, { headers: { cookie }, signal: ending.signal })
       void (async () => {
         const reader = answer.body?.getReader()
         while (!(await reader?.read().catch(() => ({ done: true })))?.done);
@@ -118,6 +128,7 @@ async function measure(kind: string): Promise<Measured[]> {
   const largest = residentBytes(server.pid ?? 0)
   for (const source of sources) source.close()
   for (const desk of desks) desk.abort()
+  await second?.end('SIGTERM')
   await server.end('SIGKILL')
   const killedMs = performance.now()
   await server.run()
@@ -165,7 +176,7 @@ report(
   'sustained',
   [...measured, ...others],
   [
-    'Twenty sources and two desks are connected. Memory is that of the server and its own processes (voices, measuring) together; the PostgreSQL server’s own is not in it.',
+    'Two hundred sources of the box, fifty listeners of another and two desks are connected; with PostgreSQL half of each to a second process, which shares the processors. Memory is that of the server and its own processes (voices, measuring) together; the PostgreSQL server’s own is not in it.',
     'The sender runs on the same two processors.',
   ],
 )

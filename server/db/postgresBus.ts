@@ -57,12 +57,8 @@ export class PostgresBus implements Bus {
     return more.length === 0 ? (whole ?? null) : null
   }
 
-  async settled(): Promise<void> {
-    await this.flushing
-  }
-
   async close(): Promise<void> {
-    await this.settled()
+    await this.flushing
     this.isClosed = true
     clearInterval(this.sounding)
     await this.client?.end().catch(() => undefined)

@@ -18,8 +18,7 @@ export interface Bus {
   listen(listener: BusListener): void
   /** What a statement says to all others with its commit; null where nobody else can be there, or it is too much to say. */
   inStatement(message: BusMessage): string | null
-  /** Resolves when what was said so far is said. */
-  settled(): Promise<void>
+  /** Says what is still to be said. */
   close(): Promise<void>
 }
 
@@ -29,6 +28,5 @@ export const silentBus: Bus = {
   send: () => undefined,
   listen: () => undefined,
   inStatement: () => null,
-  settled: () => Promise.resolve(),
   close: () => Promise.resolve(),
 }

@@ -90,6 +90,12 @@ export class Lanes {
     return owner !== undefined && owner !== this.nodeId ? owner : null
   }
 
+  /** Which other node carries out a box; null: this one, or nobody as far as is known. */
+  otherOwnerOf(boxId: string): string | null {
+    const owner = this.ownerOf(boxId)
+    return owner === this.nodeId ? null : owner
+  }
+
   /** Says that this node lives, takes what is free and goes on so. @throws where the database does not answer */
   async start(): Promise<void> {
     await this.lookNow()

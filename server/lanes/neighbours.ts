@@ -98,8 +98,8 @@ export class Neighbours {
   async laneLost(boxId: string): Promise<void> {
     const { lanes, onError } = this.deps
     if (lanes.ownerOf(boxId) === null) await lanes.askOwners().catch(onError)
-    const owner = lanes.ownerOf(boxId)
-    if (owner !== null && owner !== lanes.nodeId) this.tellRoster(owner)
+    const owner = lanes.otherOwnerOf(boxId)
+    if (owner !== null) this.tellRoster(owner)
   }
 
   /** The line of a box that is carried out here has changed. */

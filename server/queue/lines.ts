@@ -36,8 +36,8 @@ export class Lines {
   input(boxId: string, input: QueueInput): void {
     const { bus, lanes, queues } = this.deps
     if (queues.find(boxId)) return queues.input(boxId, input)
-    const owner = lanes.ownerOf(boxId)
-    if (owner !== null && owner !== lanes.nodeId) bus.send(owner, { type: 'input', boxId, input })
+    const owner = lanes.otherOwnerOf(boxId)
+    if (owner !== null) bus.send(owner, { type: 'input', boxId, input })
   }
 
   /** What is to be said with the commit of these plays, so that those who carry out their lanes take them up; null: nothing. */
@@ -78,8 +78,8 @@ export class Lines {
     const { lanes, queues, steadyMs } = this.deps
     for (const untilMs = steadyMs() + patienceMs; ;) {
       if (queues.find(boxId)) return queues.act(boxId, act)
-      const owner = lanes.ownerOf(boxId)
-      const answer = owner === null || owner === lanes.nodeId ? null : await this.ask(owner, boxId, act)
+      const owner = lanes.otherOwnerOf(boxId)
+      const answer = owner === null ? null : await this.ask(owner, boxId, act)
       if (answer) return answer.value
       if (steadyMs() > untilMs)
         throw problemError(503, 'Nobody carries out the line of this box at the moment. Try again in a few seconds.')

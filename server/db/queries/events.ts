@@ -14,27 +14,10 @@ export type DecisionRow = Pick<EffectRow, 'eventId' | 'decided' | 'why' | 'outco
   variationName: string | null
 }
 
-const decisionOf = ({
-  eventId,
-  lane,
-  decided,
-  why,
-  outcome,
-  reason,
-  outcomeAt,
-  playId,
-  variationName,
-}: EffectRow & { playId: string | null; variationName: string | null }): DecisionRow => ({
-  eventId,
-  boxId: boxOfLane(lane) ?? '',
-  decided,
-  why,
-  outcome,
-  reason,
-  outcomeAt,
-  playId,
-  variationName,
-})
+const decisionOf = (
+  { lane, eventId, decided, why, outcome, reason, outcomeAt }: EffectRow,
+  shown: Pick<DecisionRow, 'playId' | 'variationName'>,
+): DecisionRow => ({ boxId: boxOfLane(lane) ?? '', eventId, decided, why, outcome, reason, outcomeAt, ...shown })
 
 /** The channel's events after `seq`, oldest first, with what each box decided and what became of it. */
 export async function listEvents(
@@ -57,7 +40,7 @@ export async function listEvents(
     .leftJoin(play, eq(play.id, effect.id))
     .where(and(inArray(effect.eventId, ids), eq(effect.isAgain, false)))
   const byEvent = new Map<string, DecisionRow[]>(ids.map((id) => [id, []]))
-  for (const { effect: of, ...shown } of rows) byEvent.get(of.eventId)?.push(decisionOf({ ...of, ...shown }))
+  for (const { effect: of, ...shown } of rows) byEvent.get(of.eventId)?.push(decisionOf(of, shown))
   return events.map((each) => ({ ...each, decisions: byEvent.get(each.id) ?? [] }))
 }
 
@@ -73,7 +56,7 @@ function decidedBy(db: Database, boxId: string) {
 type Decided = Awaited<ReturnType<typeof decidedBy>>[number]
 const asDecided = ({ event: of, effect: caused, ...shown }: Decided) => ({
   event: of,
-  decision: caused ? decisionOf({ ...caused, ...shown }) : null,
+  decision: caused ? decisionOf(caused, shown) : null,
 })
 
 /** So far back rare events are looked for: in a year without any of them nobody waits for all of it. */
