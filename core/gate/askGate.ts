@@ -160,12 +160,9 @@ function opensAt({ hours }: Gate, { nowMs, timeZone }: GateAsk): number | null {
   const { from, until, weekdays } = hours
   const isOn = (of: number) => weekdays.includes(((of % 7) + 7) % 7)
   // Over midnight the morning belongs to the evening before.
-  const isOpen =
-    from < until
-      ? isOn(weekday) && minute >= from && minute < until
-      : from === until
-        ? isOn(weekday)
-        : (isOn(weekday) && minute >= from) || (isOn(weekday - 1) && minute < until)
+  const isNight = from > until && ((isOn(weekday) && minute >= from) || (isOn(weekday - 1) && minute < until))
+  const isDay = from <= until && isOn(weekday) && (from === until || (minute >= from && minute < until))
+  const isOpen = isNight || isDay
   if (isOpen) return null
   const opens = from === until ? 0 : from
   for (let ahead = 0; ahead <= 7; ahead++) {

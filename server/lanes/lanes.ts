@@ -1,4 +1,5 @@
 import { boxOfLane } from '../../core/response/lane.ts'
+import { isTransient } from '../db/trouble.ts'
 import { noAnswer, withinMs } from '../db/probe.ts'
 import type { Claimed, NodeMark, Renewed } from '../db/queries/nodes.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
@@ -43,6 +44,8 @@ const countedOn = 0.95
 const renewEveryMs = 700
 const renewAloneEveryMs = 5_000
 const answersWithinMs = 2_000
+const startsWithinMs = 30_000
+const againAfterMs = 300
 
 /**
  * Knows which lanes this node carries out. It says again and again that it lives; lanes of nodes that have not said so for the
@@ -96,10 +99,29 @@ export class Lanes {
     return owner === this.nodeId ? null : owner
   }
 
-  /** Says that this node lives, takes what is free and goes on so. @throws where the database does not answer */
+  /**
+   * Says that this node lives, takes what is free and goes on so. A database that is still busy with what a process before
+   * this one left to it is waited for.
+   * @throws where it does not answer for half a minute
+   */
   async start(): Promise<void> {
-    await this.lookNow()
+    const { opened } = await this.firstLook()
+    // What was taken may be long to take up, and a lease is short.
     this.plan()
+    await opened
+  }
+
+  private async firstLook(): Promise<{ opened: Promise<void> }> {
+    const { steadyMs, onError } = this.deps
+    for (const untilMs = steadyMs() + startsWithinMs; ;) {
+      try {
+        return await this.turns.take(() => this.look())
+      } catch (error) {
+        if (!isTransient(error) || steadyMs() > untilMs) throw error
+        onError(error)
+        await new Promise((resolve) => setTimeout(resolve, againAfterMs))
+      }
+    }
   }
 
   /** Looks now whether something is free. Resolves when what was taken is carried out. */

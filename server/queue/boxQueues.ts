@@ -99,6 +99,8 @@ export class BoxQueues {
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
     })
     this.boxes.set(box.id, { runtime, channelId: box.channelId, nodes })
+    // Those that were too many end here, and that takes a while to be written.
+    runtime.remember(open.map(({ id }) => id))
     runtime.carryOut(commands)
     this.deps.onChange(box.channelId, box.id)
     // What was written while it was read, and found no line here yet.

@@ -47,8 +47,11 @@ function arrange() {
   const enqueue = (playId: string, lengthMs = 3000) =>
     runtime.input({ type: 'enqueued', tickets: [{ playId, enqueuedAtMs: clock.steadyMs(), lengthMs }] })
   const join = (sourceId: string) => runtime.input({ type: 'sourceJoined', sourceId, shownPlayIds: [] })
-  const progress = (sourceId: string, playId: string, reached: 'ready' | 'started' | 'done') =>
+  const progress = async (sourceId: string, playId: string, reached: 'ready' | 'started' | 'done') => {
     runtime.input({ type: 'sourceProgress', sourceId, playId, progress: reached })
+    // What arrives together is looked at together, in the next turn.
+    await new Promise((resolve) => setImmediate(resolve))
+  }
   return { runtime, wall, sent, writes, errors, gate, finish: () => finishWrite?.(), showPlay, enqueue, join, progress }
 }
 const kinds = (sent: readonly { message: ToSource }[]) => sent.map(({ message }) => message.type)
@@ -66,9 +69,9 @@ describe('BoxRuntime', () => {
     enqueue('p1')
     enqueue('p2')
     await pass(0)
-    progress('a', 'p1', 'ready')
+    await progress('a', 'p1', 'ready')
     expect(kinds(sent)).toEqual(['prepare', 'start'])
-    progress('a', 'p1', 'done')
+    await progress('a', 'p1', 'done')
     await pass(defaultPolicy.gapMs + 5)
     expect(kinds(sent)).toEqual(['prepare', 'start', 'prepare'])
   })
@@ -79,7 +82,7 @@ describe('BoxRuntime', () => {
     join('b')
     enqueue('p1')
     await pass(0)
-    progress('a', 'p1', 'ready')
+    await progress('a', 'p1', 'ready')
     await pass(defaultPolicy.prepareMaxMs + 5)
     expect(sent.at(-1)).toMatchObject({ to: ['a'], message: { type: 'start' } })
     await pass(10_000)
@@ -92,7 +95,7 @@ describe('BoxRuntime', () => {
     join('a')
     enqueue('p1')
     await pass(0)
-    progress('a', 'p1', 'ready')
+    await progress('a', 'p1', 'ready')
     expect(kinds(sent)).toEqual(['prepare', 'start'])
   })
 
@@ -103,9 +106,9 @@ describe('BoxRuntime', () => {
     gate.isSlow = true
     enqueue('p1')
     await pass(0)
-    progress('a', 'p1', 'ready')
-    progress('a', 'p1', 'started')
-    progress('a', 'p1', 'done')
+    await progress('a', 'p1', 'ready')
+    await progress('a', 'p1', 'started')
+    await progress('a', 'p1', 'done')
     const before = writes.length
     gate.isSlow = false
     finish()
@@ -133,7 +136,7 @@ describe('BoxRuntime', () => {
     join('a')
     enqueue('p1')
     await pass(10)
-    progress('a', 'p1', 'ready')
+    await progress('a', 'p1', 'ready')
     await pass(10)
     expect(kinds(sent)).toEqual(['prepare', 'start'])
     expect(errors.length).toBeGreaterThan(0)
@@ -162,7 +165,7 @@ describe('BoxRuntime', () => {
     enqueue('p1')
     enqueue('p2')
     await pass(0)
-    progress('a', 'p1', 'ready')
+    await progress('a', 'p1', 'ready')
     wall.nowMs = Date.now() + stepMs
     // Nobody says that it is done: its time passes.
     await pass(3000 + 1500 + defaultPolicy.gapMs + 10)
@@ -186,15 +189,15 @@ describe('BoxRuntime', () => {
     enqueue('p2')
     await pass(0)
     gate.isSure = false
-    progress('a', 'p1', 'ready')
+    await progress('a', 'p1', 'ready')
     expect(kinds(sent)).toEqual(['prepare'])
     gate.isSure = true
     // Nobody tells it.
     await pass(300)
     expect(kinds(sent)).toEqual(['prepare', 'start'])
     gate.isSure = false
-    progress('a', 'p1', 'started')
-    progress('a', 'p1', 'done')
+    await progress('a', 'p1', 'started')
+    await progress('a', 'p1', 'done')
     await pass(defaultPolicy.gapMs + 2000)
     expect(kinds(sent)).toEqual(['prepare', 'start'])
     runtime.input({ type: 'removed', playId: 'p2', outcome: 'skipped', reason: 'skipped by tallowmoth' })

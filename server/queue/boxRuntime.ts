@@ -65,8 +65,7 @@ export class BoxRuntime {
       isPassing: deps.noteTrouble,
       onLost: (error) => deps.logger.error({ boxId, err: error }, 'a record could not be written'),
     })
-    for (const { playId } of [...queue.waiting, ...(queue.current ? [queue.current.ticket] : [])])
-      this.known.add(playId)
+    this.remember([...queue.waiting, ...(queue.current ? [queue.current.ticket] : [])].map(({ playId }) => playId))
     this.planWake()
   }
 
@@ -111,6 +110,11 @@ export class BoxRuntime {
     const { state, commands } = step(this.queue, input, this.deps.clock.steadyMs(), this.deps.policy)
     this.queue = state
     this.carryOut(commands)
+  }
+
+  /** These are or were in this line: they are not taken up again. */
+  remember(playIds: readonly string[]): void {
+    for (const playId of playIds) this.known.add(playId)
   }
 
   /** Whether a play is or was in this line. */

@@ -21,7 +21,7 @@ function arrange(answer: (number: number) => unknown = () => ({ value: 'done the
     nodeId: 'me',
     hasOthers: true,
     holdOf: (boxId: string) => (boxId === 'here' ? {} : null),
-    ownerOf: (boxId: string) => ({ here: 'me', there: 'other' })[boxId] ?? null,
+    otherOwnerOf: (boxId: string) => (boxId === 'there' ? 'other' : null),
     askOwners: vi.fn(async () => undefined),
   }
   const bus = {

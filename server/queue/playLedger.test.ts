@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { PlayLedger, type Ledger } from './playLedger.ts'
+import { PlayLedger, writtenAtOnce, type Ledger } from './playLedger.ts'
 
 describe('PlayLedger', () => {
   beforeEach(() => void vi.useFakeTimers())
@@ -54,6 +54,14 @@ describe('PlayLedger', () => {
       expect(ledger.isEmpty).toBe(true)
     },
   )
+
+  it('writes no more than a thousand at once, and all of it', async () => {
+    const { ledger, written } = arrange()
+    for (let number = 0; number < 2 * writtenAtOnce + 1; number++) ledger.record({ id: `p${number}`, state: 'over' })
+    await ledger.settled()
+    expect(written.map(({ records }) => records.length)).toEqual([writtenAtOnce, writtenAtOnce, 1])
+    expect(new Set(written.flatMap(({ records }) => records.map(({ id }) => id))).size).toBe(2 * writtenAtOnce + 1)
+  })
 
   it('leaves out what does not fit, and writes the others', async () => {
     const { ledger, written, lost } = arrange()

@@ -18,6 +18,8 @@ export interface LedgerDependencies {
 
 const firstPauseMs = 150
 const longestPauseMs = 2_000
+/** So many are written at once: after a flood nobody who needs the database waits for all of it. */
+export const writtenAtOnce = 1_000
 /** What waits at the close is tried for so long. */
 const closingMs = 3_000
 
@@ -94,7 +96,7 @@ export class PlayLedger {
   private async drain(): Promise<void> {
     let pauseMs = firstPauseMs
     while (this.hasWork) {
-      const ledger = this.taken()
+      const ledger = this.taken(writtenAtOnce)
       const failure = await this.write(ledger)
       if (failure === null) {
         pauseMs = firstPauseMs
@@ -114,10 +116,15 @@ export class PlayLedger {
     }
   }
 
-  /** All that is to be written, which is then somebody else's. */
-  private taken(): Ledger {
-    const ledger: Ledger = { records: [...this.records.values()], absentSince: this.absentSince }
-    this.records = new Map()
+  /** What is to be written, the earliest first, which is then somebody else's. */
+  private taken(most = Infinity): Ledger {
+    const records: PlayRecord[] = []
+    for (const [id, record] of this.records) {
+      if (records.length >= most) break
+      records.push(record)
+      this.records.delete(id)
+    }
+    const ledger: Ledger = { records, absentSince: this.absentSince }
     this.absentSince = undefined
     return ledger
   }
