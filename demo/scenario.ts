@@ -4,7 +4,13 @@ import type { Composition } from '../core/composition/schema.ts'
 import { plainBox } from '../core/composition/plainBox.ts'
 import { waitingForVoice } from '../core/edit/addPart.ts'
 import { starterAlert } from '../core/composition/starter.ts'
-import { starterBackdrop, starterMessage, starterParticles, starterVoice } from '../core/composition/starterParts.ts'
+import {
+  starterBackdrop,
+  starterDraw,
+  starterMessage,
+  starterParticles,
+  starterVoice,
+} from '../core/composition/starterParts.ts'
 import type { Zone } from '../core/composition/zone.ts'
 import type { EventKind } from '../core/events/kinds.ts'
 import type { CanonicalEvent } from '../core/events/schema.ts'
@@ -14,6 +20,7 @@ import type { Season } from '../core/look/seasons.ts'
 import type { LetterMotion } from '../core/motion/letters.ts'
 import type { MotionName } from '../core/motion/schema.ts'
 import { copyOf } from '../core/copyOf.ts'
+import type { DrawPart } from '../core/score/parts/draw/schema.ts'
 import type { PresetName } from '../core/score/parts/particles/presets.ts'
 import type { Rule } from '../core/rules/schema.ts'
 
@@ -64,6 +71,8 @@ interface CasePlan {
   picture?: string
   sound?: string
   lengthMs?: number
+  /** A prize is drawn instead of showing a picture. */
+  draws?: boolean
 }
 
 const when = (field: string, is: 'atLeast' | 'exactly' | 'atMost', value: number): Rule => ({
@@ -250,6 +259,15 @@ const plans: readonly AlertPlan[] = [
       { file: 'kettle', label: 'kettle' },
       { file: 'dough-thump', label: 'dough thump' },
     ],
+    cases: [
+      {
+        id: 'crust',
+        name: 'Golden crust draw',
+        rule: { match: 'all', of: [{ field: 'reward', is: 'oneOf', values: ['Golden crust draw'] }] },
+        second: '{name} reaches for the shelf',
+        draws: true,
+      },
+    ],
   },
   {
     kind: 'goalReached',
@@ -293,18 +311,22 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   }
   if (plan.particles)
     composition.parts.push(starterParticles(canvas, plan.particles, { at: 'picture.entered', offsetMs: 0 }))
-  alert.variations.unshift(...(plan.cases ?? []).map((each) => caseOf(each, composition, plan.kind, media)))
+  alert.variations.unshift(...(plan.cases ?? []).map((each) => caseOf(each, composition, plan.kind, canvas, media)))
   return alert
 }
 
 /** The everyday composition with what is special about a case. */
 function caseOf(
-  { id, name, rule, second, picture, sound, lengthMs }: CasePlan,
+  { id, name, rule, second, picture, sound, lengthMs, draws }: CasePlan,
   everyday: Composition,
   kind: EventKind,
+  canvas: Canvas,
   media: MediaByFile,
 ): Variation {
   const composition = copyOf(everyday)
+  if (draws) composition.length = { rule: 'fit', minMs: 3000, maxMs: 30_000 }
+  if (draws)
+    composition.parts = [...composition.parts.filter(({ id: part }) => part === 'second'), goldenCrust(canvas, media)]
   if (lengthMs)
     composition.length =
       everyday.length.rule === 'fit'
@@ -316,6 +338,25 @@ function caseOf(
     if (part.kind === 'sound' && sound) part.mediaId = media(sound)
   }
   return { id: `${kind.toLowerCase()}-${id}`, name, rule, share: null, composition }
+}
+
+/** What stands on the shelf of the night bakery: one of five, the golden crust rarely. */
+function goldenCrust(canvas: Canvas, media: MediaByFile): DrawPart {
+  const prize = (id: string, name: string, weight: number) => ({ id, name, mediaId: media(id), weight })
+  return {
+    ...starterDraw(canvas),
+    name: 'Golden crust draw',
+    prizes: [
+      prize('croissant', 'Croissant', 3),
+      prize('rye', 'Rye', 3),
+      prize('bun', 'Bun', 4),
+      prize('pretzel', 'Pretzel', 2),
+      prize('golden-crust', 'Golden crust', 1),
+    ],
+    rare: { prizeId: 'golden-crust', percent: 4 },
+    face: { template: 'golden crust draw · one of five for {name}', pxPerS: 90 },
+    sounds: { stroke: media('tray-slide'), open: media('paper-bag'), rare: media('rush-hour-brass') },
+  }
 }
 
 /** The weeks before the Three Kings: the bakery in frost. */

@@ -88,7 +88,7 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
           if (part.kind !== 'line' && part.kind !== 'ticker') continue
           const { nodes, problems } = parseTemplate(part.template)
           expect(problems).toEqual([])
-          expect(unknownVariables(nodes, kinds)).toEqual([])
+          expect(unknownVariables(nodes, kinds, composition)).toEqual([])
         }
       }
     }

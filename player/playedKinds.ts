@@ -1,14 +1,17 @@
 import type { ResolvedKinds, ResolvedPart, ResolvedScore, ResolvedTextPart } from '../core/score/resolved.ts'
 import type { MediaAddress } from '../core/score/mediaFacts.ts'
+import { plainText } from '../core/text/textPiece.ts'
 import type { TextLayout } from '../core/text/textLayout.ts'
 import { paintBackdrop } from './painters/backdrop.ts'
 import type { Painter } from './painters/paint.ts'
+import { paintDraw } from './painters/draw.ts'
 import { paintParticles } from './painters/particles.ts'
 import { paintPicture } from './painters/picture.ts'
 import { paintShape } from './painters/shape.ts'
 import { paintText } from './painters/text.ts'
 import { paintTicker } from './painters/ticker.ts'
 import { loadPicture, loadStill } from './preload/pictures.ts'
+import type { FontUse } from './preload/fonts.ts'
 import type { PreparedScore } from './preparedScore.ts'
 import type { SoundOutput } from './sound/output.ts'
 
@@ -20,11 +23,15 @@ interface PlayedKind<R extends ResolvedPart> {
    * @param output null where nothing is to be heard
    */
   load(part: R, prepared: PreparedScore, output: SoundOutput | null): Promise<unknown>[]
+  /** The letters that it needs, in which type. */
+  fonts(part: R): FontUse[]
   /** Its painter; null for what is only heard, and for a text that was not measured. */
   paint(part: R, prepared: PreparedScore): Painter | null
   /** What its painter is built from beside itself, as JSON. */
   builtFrom(part: R, prepared: PreparedScore): unknown
 }
+
+const noFonts = (): FontUse[] => []
 
 /** Emotes come from the platform's own servers: a play does not wait longer for them. */
 const emoteWaitMs = 1500
@@ -38,6 +45,7 @@ const picture: PlayedKind<ResolvedKinds['picture']> = {
         .then((loaded) => pictures.set(part.id, loaded)),
     ]
   },
+  fonts: noFonts,
   paint: (part, { pictures }) => paintPicture(part, pictures.get(part.id)) as Painter,
   builtFrom(part, { pictures }) {
     const loaded = pictures.get(part.id)
@@ -57,6 +65,7 @@ const particles: PlayedKind<ResolvedKinds['particles']> = {
           .then((image) => sprites.set(sprite.mediaId, image)),
       ]
     }),
+  fonts: noFonts,
   paint: (part, { score, sprites }) => paintParticles(part, score.canvas, sprites) as Painter,
   builtFrom: (part, { score, sprites }) => [
     score.canvas,
@@ -69,6 +78,8 @@ const particles: PlayedKind<ResolvedKinds['particles']> = {
 /** Words in whatever way: their emotes are loaded, and they wait for being measured. */
 const textKind = <R extends ResolvedTextPart>(paint: (part: R, layout: TextLayout) => unknown): PlayedKind<R> => ({
   load: ({ pieces }) => pieces.flatMap(({ emoteUrl }) => (emoteUrl ? [loadEmote(emoteUrl)] : [])),
+  // The dots stand where it has to be cut.
+  fonts: ({ family, weight, pieces }) => [{ family, weight, letters: `${plainText(pieces)}…` }],
   paint(part, { layouts }) {
     const layout = layouts.get(part.id)
     return layout ? (paint(part, layout) as Painter) : null
@@ -79,6 +90,7 @@ const textKind = <R extends ResolvedTextPart>(paint: (part: R, layout: TextLayou
 /** What is drawn from what it says itself. */
 const drawnKind = <R extends ResolvedPart>(paint: (part: R) => unknown): PlayedKind<R> => ({
   load: () => [],
+  fonts: noFonts,
   paint: (part) => paint(part) as Painter,
   builtFrom: () => null,
 })
@@ -94,6 +106,7 @@ const sound: PlayedKind<ResolvedKinds['sound']> = {
         ),
     ]
   },
+  fonts: noFonts,
   paint: () => null,
   builtFrom: () => null,
 }
@@ -109,13 +122,33 @@ const voice: PlayedKind<ResolvedKinds['voice']> = {
         ),
     )
   },
+  fonts: noFonts,
   paint: () => null,
   builtFrom: () => null,
+}
+
+const draw: PlayedKind<ResolvedKinds['draw']> = {
+  load: ({ prizes }, { score, sprites }) =>
+    prizes.flatMap(({ mediaId }) =>
+      mediaId === null
+        ? []
+        : [
+            addressOf(score, mediaId)
+              .then(({ url }) => loadStill(url))
+              .then((image) => sprites.set(mediaId, image)),
+          ],
+    ),
+  fonts: ({ family, weight, face, prizes }) => [
+    { family, weight, letters: `${plainText(face)}${prizes.map(({ name }) => name).join('')}` },
+  ],
+  paint: (part, { sprites }) => paintDraw(part, sprites) as Painter,
+  builtFrom: ({ prizes }, { sprites }) => prizes.map(({ mediaId }) => mediaId !== null && sprites.has(mediaId)),
 }
 
 const playedKinds: { [K in keyof ResolvedKinds]: PlayedKind<ResolvedKinds[K]> } = {
   picture,
   particles,
+  draw,
   sound,
   voice,
   line: textKind(paintText),

@@ -1,5 +1,4 @@
-import { isTextPart, type ResolvedScore } from '../core/score/resolved.ts'
-import { plainText } from '../core/text/textPiece.ts'
+import type { ResolvedScore } from '../core/score/resolved.ts'
 import { layoutTexts } from './layoutTexts.ts'
 import { playedAs } from './playedKinds.ts'
 import { loadFonts, type FontUse } from './preload/fonts.ts'
@@ -34,12 +33,9 @@ export async function prepareScore(score: ResolvedScore, output: SoundOutput | n
 }
 
 function fontUses(score: ResolvedScore): FontUse[] {
-  const uses: FontUse[] = []
-  for (const part of score.parts) {
-    if (!isTextPart(part)) continue
-    const letters = plainText(part.pieces)
-    uses.push({ family: part.family, weight: part.weight, letters: `${letters}…` })
-    for (const family of score.fallbackFamilies) uses.push({ family, weight: part.weight, letters })
-  }
-  return uses
+  return score.parts.flatMap((part) =>
+    playedAs(part)
+      .fonts(part)
+      .flatMap((use) => [use, ...score.fallbackFamilies.map((family) => ({ ...use, family }))]),
+  )
 }

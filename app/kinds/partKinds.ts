@@ -1,4 +1,5 @@
 import {
+  Gift,
   Image,
   MessageSquareText,
   MoveHorizontal,
@@ -14,6 +15,7 @@ import type { Zone } from '../../core/composition/zone.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { Part, PartKind } from '../../core/score/parts/part.ts'
 import BackdropInspector from '../components/inspector/BackdropInspector.vue'
+import DrawInspector from '../components/inspector/DrawInspector.vue'
 import LineInspector from '../components/inspector/LineInspector.vue'
 import MessageInspector from '../components/inspector/MessageInspector.vue'
 import ParticlesInspector from '../components/inspector/ParticlesInspector.vue'
@@ -60,5 +62,6 @@ export const partKindLooks: Record<PartKind, PartKindLooks> = {
   particles: { name: 'particles', mark: Sparkles, clip: drawn, inspector: ParticlesInspector, takes: ['zones'] },
   ticker: { name: 'running line', mark: MoveHorizontal, clip: drawn, inspector: TickerInspector, takes: ['kinds'] },
   shape: { name: 'shape', mark: Shapes, clip: drawn, inspector: ShapeInspector, takes: [] },
+  draw: { name: 'prize draw', mark: Gift, clip: drawn, inspector: DrawInspector, takes: ['kinds'] },
   voice: { name: 'voice', mark: Speech, clip: 'bg-deep-sky text-white', inspector: VoiceInspector, takes: ['kinds'] },
 }

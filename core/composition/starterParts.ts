@@ -1,4 +1,5 @@
 import type { Backdrop } from '../score/parts/backdrop/schema.ts'
+import type { DrawPart } from '../score/parts/draw/schema.ts'
 import type { Line } from '../score/parts/line/schema.ts'
 import type { Picture } from '../score/parts/picture/schema.ts'
 import type { Sound } from '../score/parts/sound/schema.ts'
@@ -243,5 +244,45 @@ export function starterShape(canvas: Canvas): Shape {
     cornerPx: Math.round(24 * reach(canvas)),
     fill: { role: 'plate' },
     stroke: { widthPx: Math.round(8 * reach(canvas)), ink: { role: 'accent' } },
+  }
+}
+
+/** A prize draw across the middle: four prizes of equal weight, so that it can be tried at once. */
+export function starterDraw(canvas: Canvas): DrawPart {
+  const size = (px: number) => Math.round(px * reach(canvas))
+  const widthPx = Math.min(size(1180), Math.round(canvas.widthPx * 0.94))
+  return {
+    kind: 'draw',
+    id: 'draw',
+    name: 'Prize draw',
+    clip: { start: fromTheStart, end: { length: 'natural', times: 1 } },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.62), origin: 'centre' },
+    ...plainVisible,
+    motion: { entrance: { role: 'enter' }, exit: leaves },
+    opacity: 1,
+    widthPx,
+    heightPx: Math.round(widthPx * 0.3),
+    prizes: ['First', 'Second', 'Third', 'Fourth'].map((word, index) => ({
+      id: `prize-${index + 1}`,
+      name: `${word} prize`,
+      mediaId: null,
+      weight: 1,
+    })),
+    rare: null,
+    slideMs: 5200,
+    openMs: 1400,
+    showMs: 3000,
+    strokes: 5,
+    isMirrored: false,
+    shelfInk: { role: 'plate' },
+    frameInk: { role: 'outline' },
+    packetInk: { role: 'body' },
+    rareInk: { role: 'accent' },
+    ink: { role: 'headline' },
+    type: { role: 'display' },
+    face: { template: 'one of these for {name}', pxPerS: 90 },
+    sounds: { stroke: null, open: null, rare: null },
+    trimDb: 0,
+    landing: { xPx: 0, yPx: -Math.round(widthPx * 0.28), scaleRatio: 1.5 },
   }
 }

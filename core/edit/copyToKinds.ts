@@ -2,9 +2,10 @@ import type { Alert, BoxDocument, Variation } from '../composition/box.ts'
 import { copyOf } from '../copyOf.ts'
 import { kindNames } from '../events/kindNames.ts'
 import type { EventKind } from '../events/kinds.ts'
-import { hasTemplate } from '../score/parts/part.ts'
+import { changeTemplate } from '../score/parts/part.ts'
 import { faultOfRule } from '../rules/checkRule.ts'
 import type { Edit } from './change.ts'
+import { variablesIn } from '../score/valuesIn.ts'
 import { rewordFor } from './rewordFor.ts'
 
 /** An alert for another kind, made from one that is there, with what had to change. */
@@ -28,13 +29,15 @@ export function alertFor(from: Alert, kind: EventKind): CopiedAlert {
     kept.length > 0 ? kept : from.variations.slice(-1).map((variation) => ({ ...variation, rule: null }))
   const variations = some.map((variation) => {
     const copy = copyOf(variation)
+    const own = variablesIn(copy.composition).map(({ name }) => name)
     for (const part of copy.composition.parts) {
-      if (!hasTemplate(part)) continue
-      const { template, changes } = rewordFor(part.template, kind)
-      part.template = template
-      notes.push(
-        ...changes.map(({ from: before, to }) => (to === null ? `{${before}} goes` : `{${before}} becomes {${to}}`)),
-      )
+      changeTemplate(part, (before) => {
+        const { template, changes } = rewordFor(before, kind, own)
+        notes.push(
+          ...changes.map(({ from: gone, to }) => (to === null ? `{${gone}} goes` : `{${gone}} becomes {${to}}`)),
+        )
+        return template
+      })
     }
     return {
       ...copy,

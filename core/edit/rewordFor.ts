@@ -40,9 +40,14 @@ function* unknownIn(nodes: readonly TemplateNode[], carried: ReadonlySet<string>
 /**
  * Words for another kind of event: variables that it lacks become those that say most nearly the same, or go. A plural
  * keeps its forms with the other number; a choice by a text that is not there goes as a whole.
+ * @param own variables that stay, whatever the kind
  */
-export function rewordFor(template: string, kind: EventKind): { template: string; changes: Reworded[] } {
-  const carried = new Set(variablesOfKind(kind).map(({ name }) => name))
+export function rewordFor(
+  template: string,
+  kind: EventKind,
+  own: readonly string[] = [],
+): { template: string; changes: Reworded[] } {
+  const carried = new Set([...variablesOfKind(kind).map(({ name }) => name), ...own])
   const changes: Reworded[] = []
   let [words, behind] = ['', 0]
   for (const { name, at, raw, type } of unknownIn(parseTemplate(template).nodes, carried)) {

@@ -72,7 +72,7 @@ export function turningAt(document: BoxDocument, path: string): Turning | null {
       return {
         path,
         transform: same,
-        kind: field === 'mediaId' && soundAt(document, place) ? 'sound' : 'picture',
+        kind: soundAt(document, place) ? 'sound' : 'picture',
         initial: value,
       }
     if (field === 'family') return { path, transform: same, kind: 'font', initial: value }
@@ -82,7 +82,7 @@ export function turningAt(document: BoxDocument, path: string): Turning | null {
 }
 
 const soundAt = (document: BoxDocument, place: readonly (string | number)[]) =>
-  place[0] === 'look' || (readAt(document, place.slice(0, -1)) as { kind?: string }).kind === 'sound'
+  place.includes('sounds') || (readAt(document, place.slice(0, -1)) as { kind?: string }).kind === 'sound'
 
 /** Values that follow the look or are their own: of colours, typefaces and pictures that are recoloured. */
 function styled(look: Look, path: string, value: unknown): Turning | null {

@@ -1,6 +1,6 @@
 import { mainKind } from '../composition/box.ts'
 import { kindNames } from '../events/kindNames.ts'
-import { hasTemplate } from '../score/parts/part.ts'
+import { templateOf } from '../score/parts/part.ts'
 import { unknownVariables } from '../remarks/content.ts'
 import { parseTemplate } from '../text/template.ts'
 import { shippedEngines } from '../speech/voiceChoice.ts'
@@ -20,10 +20,11 @@ export function packNotes(
   const words = box.alerts.flatMap((alert) =>
     alert.variations.flatMap(({ composition }) =>
       composition.parts.flatMap((part) => {
-        if (!hasTemplate(part)) return []
-        const { nodes, problems } = parseTemplate(part.template)
+        const template = templateOf(part)
+        if (template === null) return []
+        const { nodes, problems } = parseTemplate(template)
         const where = `“${part.name}” of ${kindNames[mainKind(alert)]}`
-        const unknown = unknownVariables(nodes, alert.kinds).map(
+        const unknown = unknownVariables(nodes, alert.kinds, composition).map(
           (name) => `${where} leaves {${name}} empty: such events never carry it.`,
         )
         return [...unknown, ...(problems.length > 0 ? [`${where} has words that cannot be read as meant.`] : [])]

@@ -1,6 +1,8 @@
+import type { Composition } from '../composition/schema.ts'
 import type { EventKind } from '../events/kinds.ts'
 import { variablesOf } from '../events/variables.ts'
-import { hasTemplate } from '../score/parts/part.ts'
+import { templateOf } from '../score/parts/part.ts'
+import { variablesIn } from '../score/valuesIn.ts'
 import { kindOfPart } from '../score/parts/partKinds.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
 import { templateMistakes, type TemplateMistake } from '../text/templateMistakes.ts'
@@ -9,8 +11,9 @@ import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
 /** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
 export function templateRemarks({ composition, kinds }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
-    if (!hasTemplate(part)) return []
-    const { nodes, problems } = parseTemplate(part.template)
+    const template = templateOf(part)
+    if (template === null) return []
+    const { nodes, problems } = parseTemplate(template)
     const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({
       type: 'templateProblem',
       partId: part.id,
@@ -18,7 +21,7 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
       words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`,
       remedy: null,
     }))
-    const mistakes = templateMistakes(nodes, variablesOf(kinds))
+    const mistakes = templateMistakes(nodes, [...variablesOf(kinds), ...variablesIn(composition)])
     for (const { type, reason } of mistakes)
       if (type === 'otherCurrency')
         remarks.push({
@@ -40,9 +43,12 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
   })
 }
 
-/** The variables that a template names and that events of these kinds never carry. */
-export const unknownVariables = (nodes: readonly TemplateNode[], kinds: readonly EventKind[]): string[] =>
-  neverCarried(templateMistakes(nodes, variablesOf(kinds)))
+/** The variables that a template names and that neither events of these kinds nor its composition ever carry. */
+export const unknownVariables = (
+  nodes: readonly TemplateNode[],
+  kinds: readonly EventKind[],
+  composition: Pick<Composition, 'parts'>,
+): string[] => neverCarried(templateMistakes(nodes, [...variablesOf(kinds), ...variablesIn(composition)]))
 
 const neverCarried = (mistakes: readonly TemplateMistake[]) => [
   ...new Set(mistakes.filter(({ type }) => type === 'neverCarried').map(({ name }) => name)),

@@ -67,8 +67,11 @@ export interface RemarkContext {
 
 /** How a part is called. */
 export function nameOf(context: RemarkContext, partId: string): string {
-  return context.composition.parts.find((part) => part.id === partId)?.name ?? partId
+  return context.composition.parts.find((part) => part.id === ownerOf(partId))?.name ?? partId
 }
+
+/** The part of the composition that something of a score belongs to: sounds of a part that can be seen have names behind its own. */
+export const ownerOf = (id: string): string => id.split('.')[0] ?? id
 
 /** Seconds as they are written everywhere. */
 export function inSeconds(ms: number): string {

@@ -1,5 +1,5 @@
 import { overshootOf, sumPeak } from '../audio/sumPeak.ts'
-import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
+import { inSeconds, nameOf, ownerOf, type Remark, type RemarkContext } from './remark.ts'
 import { trimTo } from './soundLevel.ts'
 
 /** Sounds that are heard together and may add up beyond the ceiling. Linear in length × sounds. */
@@ -37,7 +37,7 @@ export function soundSumRemarks(context: RemarkContext): Remark[] {
   return [
     {
       type: 'soundsTooLoud',
-      partId: loudest.id,
+      partId: ownerOf(loudest.id),
       level: 'wrong',
       words: `${together.map((sound) => `“${nameOf(context, sound.id)}”`).join(' and ')} together may reach ${peakDb.toFixed(1)} dBTP at ${inSeconds(atMs)}; over ${ceilingDbtp} dBTP they distort.`,
       remedy: trimTo(context, loudest, wantedDb - loudest.peakDb, 'Turn the louder one down'),

@@ -4,14 +4,13 @@ import { withChoice, type Offer } from '../composition/offer.ts'
 import type { Composition } from '../composition/schema.ts'
 import type { Zone } from '../composition/zone.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
-import { valuesOf } from '../events/variables.ts'
 import { isShelved } from '../look/fontShelf.ts'
 import { withDress } from '../library/mediaUses.ts'
 import { mediaOfPart } from '../library/partMedia.ts'
 import type { Season } from '../look/seasons.ts'
 import type { Look } from '../look/schema.ts'
+import type { Part } from './parts/part.ts'
 import { kindOfPart } from './parts/partKinds.ts'
-import { seedOf } from '../random.ts'
 import { ok, type Result } from '../result.ts'
 import type { PartContext } from '../settle/partContext.ts'
 import { readAlongOf } from '../speech/readAlongOf.ts'
@@ -21,8 +20,9 @@ import { fallbackFamiliesFor } from '../text/fallbackFamilies.ts'
 import { plainText } from '../text/textPiece.ts'
 import type { MediaAddress, MediaFacts } from './mediaFacts.ts'
 import { isTextPart, type FontAddress, type ResolvedPart, type ResolvedScore, type SolverRemark } from './resolved.ts'
-import type { SolveError } from './solve.ts'
+import type { SolvedClip, SolveError } from './solve.ts'
 import { solveComposition } from './solveComposition.ts'
+import { eventSeed, valuesIn } from './valuesIn.ts'
 
 export interface ResolveContext {
   canvas: Canvas
@@ -86,12 +86,12 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     canvas: context.canvas,
     look: context.look,
     zones: context.zones,
-    values: valuesOf(event),
+    values: valuesIn(composition, event),
     message: message ? { text: message.text, emotes: message.emotes ?? [] } : null,
     media: context.media,
     spoken,
     locale: context.locale,
-    seed: seedOf(`${event.source}/${event.externalId}`),
+    seed: eventSeed(event),
   }
   const parts: ResolvedPart[] = []
   const media: Record<string, MediaAddress> = {}
@@ -101,8 +101,8 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     const isOff = 'isHidden' in part && part.isHidden
     const resolved = times && !isOff ? kindOfPart(part).resolve(part, times, partContext) : null
     if (!resolved) continue
-    parts.push(resolved)
-    if (isTextPart(resolved)) letters += plainText(resolved.pieces)
+    parts.push(resolved, ...heardOf(part, resolved, times, partContext))
+    letters += lettersIn(resolved)
     for (const id of mediaOfPart(part)) {
       const facts = context.media[id]
       if (facts) media[id] = { url: facts.url, mime: facts.mime }
@@ -128,6 +128,26 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
   })
 }
 
+/** All letters that a part shows. */
+function lettersIn(part: ResolvedPart): string {
+  if (isTextPart(part)) return plainText(part.pieces)
+  return part.kind === 'draw' ? `${plainText(part.face)}${part.prizes.map(({ name }) => name).join('')}` : ''
+}
+
+/** What is heard of a part that can be seen, as sounds of the score. */
+function heardOf(part: Part, resolved: ResolvedPart, times: SolvedClip | undefined, context: PartContext) {
+  const { heard } = kindOfPart(part)
+  if (!times || !heard) return []
+  return heard(part, resolved, times, context).map(({ name, ...sound }) => ({
+    kind: 'sound' as const,
+    id: `${part.id}.${name}`,
+    ...sound,
+    fadeInMs: 0,
+    fadeOutMs: 0,
+    repeats: false,
+  }))
+}
+
 /** Tells texts when their words are read, and says how sounds go down meanwhile. */
 function lightWords(parts: readonly ResolvedPart[]): EnvelopePoint[] {
   const voices = parts.filter((part) => part.kind === 'voice')
@@ -143,12 +163,7 @@ function lightWords(parts: readonly ResolvedPart[]): EnvelopePoint[] {
 
 /** Where the families come from that do not ship with the product; null where all do. */
 function ownFonts(parts: readonly ResolvedPart[], media: ResolveContext['media']): Record<string, FontAddress> | null {
-  const families = new Set(
-    parts
-      .filter(isTextPart)
-      .map(({ family }) => family)
-      .filter((family) => !isShelved(family)),
-  )
+  const families = new Set(parts.flatMap((part) => ('family' in part && !isShelved(part.family) ? [part.family] : [])))
   if (families.size === 0) return null
   const fonts: Record<string, FontAddress> = {}
   for (const { family, weights, url } of Object.values(media))

@@ -1,5 +1,6 @@
 import type { Canvas } from '../composition/canvas.ts'
 import type { ResolvedBackdrop } from './parts/backdrop/resolveBackdrop.ts'
+import type { ResolvedDraw } from './parts/draw/resolveDraw.ts'
 import type { ResolvedLine } from './parts/line/resolveLine.ts'
 import type { ResolvedMessage } from './parts/message/resolveMessage.ts'
 import type { ResolvedParticles } from './parts/particles/resolveParticles.ts'
@@ -25,6 +26,7 @@ export interface ResolvedKinds {
   ticker: ResolvedTicker
   shape: ResolvedShape
   voice: ResolvedVoice
+  draw: ResolvedDraw
 }
 export type ResolvedPart = ResolvedKinds[keyof ResolvedKinds]
 export type ResolvedVisiblePart = Extract<ResolvedPart, ResolvedVisible>

@@ -1,4 +1,5 @@
 import type { BackdropState } from './parts/backdrop/evaluateBackdrop.ts'
+import type { DrawState } from './parts/draw/evaluateDraw.ts'
 import type { ParticlesState } from './parts/particles/evaluateParticles.ts'
 import type { PictureState } from './parts/picture/evaluatePicture.ts'
 import type { ShapeState } from './parts/shape/evaluateShape.ts'
@@ -14,6 +15,7 @@ export interface VisualStates {
   backdrop: BackdropState
   shape: ShapeState
   particles: ParticlesState
+  draw: DrawState
 }
 /** A text that was fitted into its room. */
 export type FittedTextState = VisualStates['line' | 'message']

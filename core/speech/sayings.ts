@@ -1,8 +1,9 @@
 import type { Composition } from '../composition/schema.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
-import { valuesOf } from '../events/variables.ts'
+import { valuesIn } from '../score/valuesIn.ts'
 import type { Voice } from '../score/parts/voice/schema.ts'
 import { fillTemplate } from '../text/fillTemplate.ts'
+import type { TemplateValues } from '../text/templateValue.ts'
 import { plainText } from '../text/textPiece.ts'
 import { secondsOf } from './secondsOf.ts'
 import type { SayingKind, SpokenParts } from './spoken.ts'
@@ -29,10 +30,10 @@ export function viewerWords({
   return input.trim() === '' ? null : { text: input, emotes: [] }
 }
 
-/** What one voice part wants read of an event, in the order in which it is said. */
-export function sayingsOf(part: Voice, event: CanonicalEvent, locale: string): Saying[] {
+/** What one voice part wants read of an event, in the order in which it is said. @param values what its variables stand for */
+function sayingsOf(part: Voice, event: CanonicalEvent, values: TemplateValues, locale: string): Saying[] {
   const sayings: Saying[] = []
-  const line = plainText(fillTemplate(part.template, valuesOf(event), locale)).trim()
+  const line = plainText(fillTemplate(part.template, values, locale)).trim()
   if (line !== '') sayings.push({ of: 'line', written: line, emotes: [], voice: part.lineVoice })
   const words = part.readsMessage ? viewerWords(event) : null
   if (words) sayings.push({ of: 'message', written: words.text, emotes: words.emotes, voice: part.messageVoice })
@@ -47,9 +48,10 @@ export function voicesOf(
   event: CanonicalEvent,
   locale: string,
 ): { part: Voice; sayings: Saying[] }[] {
+  const values = valuesIn({ parts }, event)
   return parts.flatMap((part) => {
     if (part.kind !== 'voice' || part.isMuted) return []
-    const sayings = sayingsOf(part, event, locale)
+    const sayings = sayingsOf(part, event, values, locale)
     return sayings.length > 0 ? [{ part, sayings }] : []
   })
 }
@@ -69,12 +71,13 @@ export function spokenLengths(
   spoken: SpokenParts,
 ): Record<string, number> {
   const lengths: Record<string, number> = {}
+  const values = valuesIn({ parts }, event)
   for (const part of parts) {
     if (part.kind !== 'voice') continue
     const known = spoken[part.id]
     const durations = known
       ? known.map(({ durationMs }) => durationMs)
-      : sayingsOf(part, event, locale).map(({ written }) =>
+      : sayingsOf(part, event, values, locale).map(({ written }) =>
           Math.min(longestMs, Math.round(secondsOf(written.slice(0, 500)) * 1000)),
         )
     const each = part.isMuted ? [] : durations

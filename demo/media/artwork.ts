@@ -65,6 +65,45 @@ const tray = picture(`
   <path d="M40 404 H600" stroke="${dark}" stroke-width="20" stroke-linecap="round"/>
   <path d="M120 440 H520" stroke="#8C97A6" stroke-width="12" stroke-linecap="round"/>`)
 
+const croissant = picture(`
+  <path d="M70 430 C60 330 130 210 250 176 Q320 156 390 176 C510 210 580 330 570 430 Q560 470 520 458 C470 380 400 346 320 346 S170 380 120 458 Q80 470 70 430 Z" fill="${crumb}" stroke="${dark}" stroke-width="16" stroke-linejoin="round"/>
+  ${[-152, -54, 54, 152].map((at) => `<path d="M${320 + at * 0.75} ${186 + Math.abs(at) * 0.22} Q${320 + at * 1.05} ${280 + Math.abs(at) * 0.2} ${320 + at * 1.12} ${356 + Math.abs(at) * 0.34}" fill="none" stroke="${crust}" stroke-width="20" stroke-linecap="round"/>`).join('')}
+  <path d="M160 250 Q220 200 290 200" fill="none" stroke="${pale}" stroke-width="18" stroke-linecap="round"/>`)
+
+const rye = picture(`
+  <ellipse cx="320" cy="500" rx="230" ry="24" fill="${dark}" opacity=".45"/>
+  <ellipse cx="320" cy="350" rx="246" ry="150" fill="#6B3F22" stroke="${dark}" stroke-width="16"/>
+  <path d="M120 320 Q320 150 520 320" fill="none" stroke="#8A5A36" stroke-width="34" stroke-linecap="round" opacity=".8"/>
+  ${[-130, -44, 44, 130].map((at) => `<path d="M${320 + at} ${272 + Math.abs(at) * 0.16} l46 118" stroke="${cream}" stroke-width="16" stroke-linecap="round" opacity=".85"/>`).join('')}`)
+
+const plainBun = picture(`
+  <ellipse cx="320" cy="520" rx="200" ry="24" fill="${dark}" opacity=".45"/>
+  <path d="M110 430 C100 250 190 150 320 150 S540 250 530 430 Q524 500 450 500 H190 Q116 500 110 430 Z" fill="${crumb}" stroke="${dark}" stroke-width="16"/>
+  <path d="M150 360 C170 250 240 196 320 196" fill="none" stroke="${pale}" stroke-width="22" stroke-linecap="round"/>
+  ${[
+    [250, 300],
+    [330, 250],
+    [410, 310],
+    [300, 380],
+    [390, 400],
+  ]
+    .map(([x, y]) => `<ellipse cx="${x}" cy="${y}" rx="16" ry="9" fill="${cream}" transform="rotate(-24 ${x} ${y})"/>`)
+    .join('')}`)
+
+const pretzel = picture(`
+  <path d="M320 470 C140 470 90 330 150 240 C210 160 320 200 330 320 C340 420 420 500 470 520 M320 470 C500 470 550 330 490 240 C430 160 320 200 310 320 C300 420 220 500 170 520" fill="none" stroke="${dark}" stroke-width="86" stroke-linecap="round" stroke-linejoin="round"/>
+  <path d="M320 470 C140 470 90 330 150 240 C210 160 320 200 330 320 C340 420 420 500 470 520 M320 470 C500 470 550 330 490 240 C430 160 320 200 310 320 C300 420 220 500 170 520" fill="none" stroke="${crust}" stroke-width="56" stroke-linecap="round" stroke-linejoin="round"/>
+  ${[
+    [150, 300],
+    [210, 210],
+    [440, 210],
+    [494, 320],
+    [260, 456],
+    [390, 456],
+  ]
+    .map(([x, y]) => `<rect x="${x}" y="${y}" width="20" height="14" rx="4" fill="${cream}" transform="rotate(24 ${x} ${y})"/>`)
+    .join('')}`)
+
 const guest = (x: number, y: number, size: number, coat: string) =>
   `<g transform="translate(${x} ${y}) scale(${size})"><path d="M-60 170 C-64 40 -44 20 0 20 S64 40 60 170 Z" fill="${coat}" stroke="${dark}" stroke-width="14" stroke-linejoin="round"/><circle cx="0" cy="-26" r="46" fill="${pale}" stroke="${dark}" stroke-width="14"/><path d="M-46 -34 q46 -44 92 0" fill="none" stroke="${dark}" stroke-width="16" stroke-linecap="round"/></g>`
 
@@ -124,6 +163,10 @@ export const artworks: readonly Artwork[] = [
   { file: 'bell', name: 'The oven bell', svg: bell },
   { file: 'tray-of-five', name: 'A tray of five', svg: tray },
   { file: 'golden-crust', name: 'A golden crust', svg: goldenCrust },
+  { file: 'croissant', name: 'A croissant', svg: croissant },
+  { file: 'rye', name: 'A rye', svg: rye },
+  { file: 'bun', name: 'A bun', svg: plainBun },
+  { file: 'pretzel', name: 'A pretzel', svg: pretzel },
   { file: 'queue-at-the-door', name: 'A queue at the door', svg: queueAtDoor },
   { file: 'flour', name: 'A flour puff', svg: flour },
   { file: 'oven-on-fire', name: 'Oven on fire', svg: ovenOnFire },

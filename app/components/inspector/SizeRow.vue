@@ -5,8 +5,12 @@ import NumberField from '../fields/NumberField.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 /** The width and height of a part that has both. */
-const props = defineProps<{ part: PartOf<'picture' | 'shape' | 'backdrop'>; label: string; disabled: boolean }>()
-const edit = usePartEdit<'picture' | 'shape' | 'backdrop'>(() => props.part)
+const props = defineProps<{
+  part: PartOf<'picture' | 'shape' | 'backdrop' | 'draw'>
+  label: string
+  disabled: boolean
+}>()
+const edit = usePartEdit<'picture' | 'shape' | 'backdrop' | 'draw'>(() => props.part)
 </script>
 
 <template>

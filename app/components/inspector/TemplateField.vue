@@ -2,6 +2,8 @@
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useId, watch } from 'vue'
 import type { EventKind } from '../../../core/events/kinds.ts'
 import { variablesOf } from '../../../core/events/variables.ts'
+import { variablesIn } from '../../../core/score/valuesIn.ts'
+import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { parseTemplate } from '../../../core/text/template.ts'
 import type { TemplateEditor } from './templateEditor.ts'
 import { templateRemark } from './templateRemark.ts'
@@ -12,7 +14,11 @@ const emit = defineEmits<{ change: [template: string] }>()
 const host = ref<HTMLElement>()
 const editor = shallowRef<TemplateEditor | null>(null)
 const remarkId = useId()
-const variables = computed(() => variablesOf(props.kinds))
+const room = useScoreRoomStore()
+const variables = computed(() => [
+  ...variablesOf(props.kinds),
+  ...(room.composition ? variablesIn(room.composition) : []),
+])
 const remark = computed(() => templateRemark(parseTemplate(props.value), variables.value))
 
 onMounted(async () => {

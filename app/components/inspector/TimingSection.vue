@@ -21,6 +21,7 @@ const naturalWords: Partial<Record<Part['kind'], string>> = {
   message: 'as long as reading takes',
   particles: 'as long as they fly',
   voice: 'as long as it speaks',
+  draw: 'as long as the draw takes',
 }
 const stayChoices = computed<Choice<typeof stays.value>[]>(() => {
   const natural = naturalWords[props.part.kind]

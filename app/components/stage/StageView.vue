@@ -10,6 +10,7 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import EmptyPlaces from './EmptyPlaces.vue'
+import LandingHandle from './LandingHandle.vue'
 import StageHandles from './StageHandles.vue'
 import StageZoom from './StageZoom.vue'
 import { boundsOf, isPlaced } from './stageGeometry.ts'
@@ -209,6 +210,12 @@ function onWheel(event: WheelEvent): void {
           :stage-width-px="canvas.widthPx * scale"
           :is-text="room.part !== null && isTextPart(room.part)"
           @begin="gestures.beginHandle"
+        />
+        <LandingHandle
+          v-if="handled && canEdit && room.part?.kind === 'draw'"
+          :part="room.part"
+          :visual="handled"
+          :scale="scale"
         />
         <span
           v-if="measured && handled"

@@ -1,6 +1,7 @@
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import {
   starterBackdrop,
+  starterDraw,
   starterLine,
   starterMessage,
   starterParticles,
@@ -55,6 +56,7 @@ export const newParts: readonly NewPart[] = [
     kind: 'ticker',
     make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}'),
   },
+  { name: 'Add a prize draw', short: 'Prize draw', kind: 'draw', make: (canvas) => starterDraw(canvas) },
 ]
 
 const presetWords: Record<PresetName, { label: string; means: string }> = {

@@ -7,6 +7,7 @@ import { resizeBox, turnTowards, type Grip, type StageBox } from '../../../core/
 import { snapDrag } from '../../../core/edit/snap.ts'
 import { isTextPart, isVisiblePart, type VisiblePart } from '../../../core/score/parts/part.ts'
 import { hitTest, type CanvasPoint } from '../../../core/score/hitTest.ts'
+import { isBounded } from '../../../core/score/shownKinds.ts'
 import type { SceneState } from '../../../core/score/sceneState.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -153,7 +154,7 @@ export function useStageGestures({ surface, scale, canvas, scene, canEdit }: Set
         }
         frame.value = box
         const within = scene.value.visuals
-          .filter((visual) => visual.kind !== 'particles' && isInside(boundsOf(visual), box))
+          .filter((visual) => isBounded(visual) && isInside(boundsOf(visual), box))
           .map((visual) => visual.partId)
         room.partIds = [...new Set([...kept, ...within])]
       }

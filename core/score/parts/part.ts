@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { backdrop } from './backdrop/schema.ts'
+import { draw } from './draw/schema.ts'
 import { line } from './line/schema.ts'
 import { message } from './message/schema.ts'
 import { particles } from './particles/schema.ts'
@@ -23,6 +24,7 @@ export const part = z.discriminatedUnion('kind', [
   ticker,
   shape,
   voice,
+  draw,
 ])
 export type Part = z.infer<typeof part>
 export type PartKind = Part['kind']
@@ -38,9 +40,16 @@ export function isVisiblePart(candidate: Part): candidate is VisiblePart {
   return 'place' in candidate
 }
 
-/** The parts that fill words of their own from the event. */
-export function hasTemplate(candidate: Part): candidate is Extract<Part, { template: unknown }> {
-  return 'template' in candidate
+/** The words of a part that are filled from the event; null where it has none. */
+export function templateOf(part: Part): string | null {
+  if ('template' in part) return part.template
+  return 'face' in part ? part.face.template : null
+}
+
+/** Gives a part other words; nothing happens where it has none. */
+export function changeTemplate(part: Part, to: (template: string) => string): void {
+  if ('template' in part) part.template = to(part.template)
+  else if ('face' in part) part.face.template = to(part.face.template)
 }
 
 export function isTextPart(candidate: Part): candidate is TextPart {

@@ -23,10 +23,21 @@ export interface PartFiles<P> {
   with(part: P, from: string, to: string): P
 }
 
+/** A sound at a moment of a part that can be seen. Times on the score's clock. */
+export interface MomentSound {
+  name: string
+  mediaId: string
+  startMs: number
+  endMs: number
+  gainDb: number
+}
+
 /** All that the program knows of a kind of part while it is composed, beside its schema. */
 export interface PartDefinition<P, R extends ResolvedBase> {
   /** Settles one that is not hidden; null for what can neither be seen nor heard. */
   resolve(part: P, times: SolvedClip, context: PartContext): R | null
+  /** What is heard of one that can be seen, by names of its own; absent: nothing. */
+  heard?(part: P, resolved: R, times: SolvedClip, context: PartContext): MomentSound[]
   /**
    * How long it lasts by itself, in milliseconds; null where there is no such length. One whose file is missing lasts no
    * time of its own rather than stopping the whole score.

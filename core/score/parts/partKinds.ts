@@ -1,5 +1,6 @@
 import type { ResolvedKinds, ResolvedPart } from '../resolved.ts'
 import { backdropPart } from './backdrop/backdrop.ts'
+import { drawPart } from './draw/draw.ts'
 import { linePart } from './line/line.ts'
 import { messagePart } from './message/message.ts'
 import type { Part, PartKind, PartOf } from './part.ts'
@@ -21,6 +22,7 @@ const partKinds: { [K in PartKind]: PartDefinition<PartOf<K>, ResolvedKinds[K]> 
   ticker: tickerPart,
   shape: shapePart,
   voice: voicePart,
+  draw: drawPart,
 }
 
 /** All that is known of a part's kind. The table pairs each kind with its own parts; the compiler cannot follow that. */

@@ -12,7 +12,7 @@ import { lanternLook } from '../../../look/lanternLook.ts'
 import { resolveScore } from '../../resolve.ts'
 import { sceneAt } from '../../sceneAt.ts'
 import { withoutVoices } from '../../withoutVoices.ts'
-import { sayingsOf, spokenLengths } from '../../../speech/sayings.ts'
+import { spokenLengths, voicesOf } from '../../../speech/sayings.ts'
 import type { Utterance } from '../../../speech/spoken.ts'
 import { litAt } from '../../../text/readAlong.ts'
 import type { ResolvedVoice } from './resolveVoice.ts'
@@ -154,7 +154,8 @@ describe('a voice', () => {
   })
   it('reads what a reward asked for', () => {
     const asked = { ...sampleEvent('redemption') }
-    expect(sayingsOf(starterVoice('{name} called'), asked, 'en').map(({ of, written }) => [of, written])).toEqual([
+    const [voice] = voicesOf({ parts: [starterVoice('{name} called')] }, asked, 'en')
+    expect(voice?.sayings.map(({ of, written }) => [of, written])).toEqual([
       ['line', 'pip_rye called'],
       ['message', 'Crumbelina'],
     ])

@@ -1,0 +1,27 @@
+import type { Composition } from '../composition/schema.ts'
+import type { VariableDeclaration } from '../events/kindDefinition.ts'
+import type { CanonicalEvent } from '../events/schema.ts'
+import { valuesOf } from '../events/variables.ts'
+import { seedOf } from '../random.ts'
+import type { TemplateValues } from '../text/templateValue.ts'
+import { drawnPrize } from './parts/draw/drawnPrize.ts'
+
+type Parts = Pick<Composition, 'parts'>
+
+/** What decides every draw of an event's play: the event's identity alone. */
+export const eventSeed = ({ source, externalId }: Pick<CanonicalEvent, 'source' | 'externalId'>): number =>
+  seedOf(`${source}/${externalId}`)
+
+/** The part that draws a prize; where there are several, the first gives its prize to the words. */
+const drawIn = ({ parts }: Parts) => parts.find((part) => part.kind === 'draw')
+
+/** What variables stand for in the words of a composition: what the event carries, and what is drawn for it. */
+export function valuesIn(composition: Parts, event: CanonicalEvent): TemplateValues {
+  const draw = drawIn(composition)
+  const prize = draw && drawnPrize(draw, eventSeed(event))
+  return prize ? { ...valuesOf(event), prize: prize.name } : valuesOf(event)
+}
+
+/** Variables that a composition has beside those of its events. */
+export const variablesIn = (composition: Parts): VariableDeclaration[] =>
+  drawIn(composition) ? [{ name: 'prize', means: 'what was drawn', type: 'text' }] : []
