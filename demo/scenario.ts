@@ -7,6 +7,7 @@ import { starterAlert } from '../core/composition/starter.ts'
 import {
   starterBackdrop,
   starterDraw,
+  starterLine,
   starterMessage,
   starterParticles,
   starterVoice,
@@ -324,9 +325,15 @@ function caseOf(
   media: MediaByFile,
 ): Variation {
   const composition = copyOf(everyday)
-  if (draws) composition.length = { rule: 'fit', minMs: 3000, maxMs: 30_000 }
-  if (draws)
-    composition.parts = [...composition.parts.filter(({ id: part }) => part === 'second'), goldenCrust(canvas, media)]
+  if (draws) {
+    const words = starterLine(canvas, 'second', second)
+    composition.length = { rule: 'fit', minMs: 3000, maxMs: 30_000 }
+    // Above where the prize lands.
+    composition.parts = [
+      { ...words, place: { ...words.place, yPx: Math.round(canvas.heightPx * 0.09) } },
+      goldenCrust(canvas, media),
+    ]
+  }
   if (lengthMs)
     composition.length =
       everyday.length.rule === 'fit'

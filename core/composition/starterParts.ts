@@ -256,7 +256,7 @@ export function starterDraw(canvas: Canvas): DrawPart {
     id: 'draw',
     name: 'Prize draw',
     clip: { start: fromTheStart, end: { length: 'natural', times: 1 } },
-    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.62), origin: 'centre' },
+    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * 0.68), origin: 'centre' },
     ...plainVisible,
     motion: { entrance: { role: 'enter' }, exit: leaves },
     opacity: 1,
@@ -278,11 +278,13 @@ export function starterDraw(canvas: Canvas): DrawPart {
     frameInk: { role: 'outline' },
     packetInk: { role: 'body' },
     rareInk: { role: 'accent' },
+    peelInk: { role: 'glow' },
+    labelInk: { role: 'plate' },
     ink: { role: 'headline' },
     type: { role: 'display' },
     face: { template: 'one of these for {name}', pxPerS: 90 },
     sounds: { stroke: null, open: null, rare: null },
     trimDb: 0,
-    landing: { xPx: 0, yPx: -Math.round(widthPx * 0.28), scaleRatio: 1.5 },
+    landing: { xPx: 0, yPx: -Math.round(widthPx * 0.31), scaleRatio: 1.9 },
   }
 }

@@ -17,6 +17,8 @@ export const fieldNames: Record<string, string> = {
   frameInk: 'colour of the frame',
   packetInk: 'colour of packets',
   rareInk: 'colour of the rare one',
+  peelInk: 'colour of the peel',
+  labelInk: 'colour of names on packets',
   prizes: 'prizes',
   rare: 'the rare prize',
   strokes: 'strokes',

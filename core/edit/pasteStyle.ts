@@ -53,6 +53,8 @@ const styleFields: Partial<Record<Part['kind'], readonly string[]>> = {
     'frameInk',
     'packetInk',
     'rareInk',
+    'peelInk',
+    'labelInk',
     'ink',
     'type',
   ],

@@ -101,7 +101,10 @@ const pretzel = picture(`
     [260, 456],
     [390, 456],
   ]
-    .map(([x, y]) => `<rect x="${x}" y="${y}" width="20" height="14" rx="4" fill="${cream}" transform="rotate(24 ${x} ${y})"/>`)
+    .map(
+      ([x, y]) =>
+        `<rect x="${x}" y="${y}" width="20" height="14" rx="4" fill="${cream}" transform="rotate(24 ${x} ${y})"/>`,
+    )
     .join('')}`)
 
 const guest = (x: number, y: number, size: number, coat: string) =>

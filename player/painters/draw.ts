@@ -45,10 +45,10 @@ export function paintDraw(part: ResolvedDraw, pictures: ReadonlyMap<string, HTML
   const runs = runningWords(part, face, facePx)
   const peel = makePeel(part, stepPx, standPx)
   const packets = Array.from({ length: packetsSeen + 2 }, () => makePacket(part, packetPx, pictures))
-  back.append(peel, ...packets.map((packet) => packet.element))
+  back.append(peel.blade, ...packets.map((packet) => packet.element))
   const drawn = makeDrawn(part, packetPx, pictures)
   shelf.append(back, face)
-  element.append(shelf, drawn.element)
+  element.append(peel.handle, shelf, drawn.element)
 
   return {
     element,
@@ -69,7 +69,10 @@ export function paintDraw(part: ResolvedDraw, pictures: ReadonlyMap<string, HTML
         packet.style.transform = `translate(${rounded(middle - way * place * stepPx - packetPx.width / 2)}px, ${rounded(standing)}px)`
       })
       const reach = middle + way * (state.peel - (packetsSeen - 1) / 2 - 0.35) * stepPx
-      peel.style.transform = `translate(${rounded(reach)}px, ${rounded(standPx * 0.9 + (1 - state.carries) * standPx * 0.16)}px) scaleX(${way})`
+      const depth = standPx * 0.9 + (1 - state.carries) * standPx * 0.16
+      peel.blade.style.transform = `translate(${rounded(reach - (isMirrored ? stepPx * packetsSeen : 0))}px, ${rounded(depth)}px)`
+      const behind = isMirrored ? reach + framePx : reach + framePx - stepPx * 4
+      peel.handle.style.transform = `translate(${rounded(behind)}px, ${rounded(framePx + depth + standPx * 0.01)}px)`
       drawn.at(state, {
         xPx: widthPx / 2 + landing.xPx * state.lifted,
         yPx:
@@ -110,7 +113,7 @@ function box({ left, top, width, height, background = 'none', radius = 0 }: BoxS
   return element
 }
 
-function words({ family, weight, ink }: ResolvedDraw, sizePx: number): HTMLElement {
+function words({ family, weight }: ResolvedDraw, ink: string, sizePx: number): HTMLElement {
   const element = document.createElement('div')
   Object.assign(element.style, {
     all: 'initial',
@@ -136,7 +139,7 @@ function runningWords(part: ResolvedDraw, face: HTMLElement, facePx: number): (r
   const sizePx = facePx * 0.56
   const gapPx = facePx * 1.2
   const periodPx = Math.max(1, widthOf(text, part, sizePx) + gapPx)
-  const line = words(part, sizePx)
+  const line = words(part, part.ink, sizePx)
   Object.assign(line.style, { position: 'absolute', top: `${facePx * 0.18}px`, whiteSpace: 'pre', overflow: 'visible' })
   for (let index = 0; index <= Math.ceil(part.widthPx / periodPx); index++) {
     const copy = document.createElement('span')
@@ -160,26 +163,25 @@ function widthOf(text: string, { family, weight }: ResolvedDraw, sizePx: number)
   return context.measureText(text).width
 }
 
-/** A flat blade under the row, with a long handle behind it. */
-function makePeel({ frameInk }: ResolvedDraw, stepPx: number, standPx: number): HTMLElement {
-  const peel = box({ left: 0, top: 0, width: 0, height: 0 })
+/** A flat blade under the row, and its long handle: the one is seen on the shelf, the other where it comes out beside it. */
+function makePeel({ peelInk }: ResolvedDraw, stepPx: number, standPx: number) {
   const blade = box({
     left: 0,
     top: 0,
     width: stepPx * packetsSeen,
-    height: standPx * 0.055,
-    background: frameInk,
+    height: standPx * 0.07,
+    background: peelInk,
     radius: standPx * 0.03,
   })
   const handle = box({
-    left: -stepPx * 6,
-    top: standPx * 0.012,
-    width: stepPx * 6.1,
-    height: standPx * 0.03,
-    background: frameInk,
+    left: 0,
+    top: 0,
+    width: stepPx * 4,
+    height: standPx * 0.05,
+    background: peelInk,
+    radius: standPx * 0.025,
   })
-  peel.append(blade, handle)
-  return peel
+  return { blade, handle }
 }
 
 interface PacketSize {
@@ -199,7 +201,7 @@ function makePacket(part: ResolvedDraw, size: PacketSize, pictures: ReadonlyMap<
     background: 'rgb(255 255 255 / 0.16)',
     radius: size.width * 0.05,
   })
-  const name = words(part, size.height * 0.1)
+  const name = words(part, part.labelInk, size.height * 0.105)
   Object.assign(name.style, {
     position: 'absolute',
     left: '4%',
@@ -241,12 +243,12 @@ function makeDrawn(part: ResolvedDraw, size: PacketSize, pictures: ReadonlyMap<s
   const inside = box({ left: 0, top: 0, ...size })
   const picture = box({ left: 0, top: -size.height * 0.1, width: size.width, height: size.height * 0.82 })
   picture.append(...pictureOf(mediaId, pictures))
-  const name = words(part, size.height * 0.15)
+  const name = words(part, part.ink, size.height * 0.15)
   Object.assign(name.style, {
     position: 'absolute',
     left: '-40%',
     width: '180%',
-    top: `${size.height * 0.76}px`,
+    top: `${size.height * 0.74}px`,
     maxHeight: `${size.height * 0.36}px`,
   })
   name.textContent = called

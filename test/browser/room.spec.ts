@@ -203,7 +203,7 @@ test('a test says how many sources showed it', async ({ page, demo, signIn, cont
   await page.goto(box(demo))
   await expect(page.getByText('2 sources connected')).toBeVisible()
   await expect(page.getByLabel('Words of Headline')).toHaveAttribute('contenteditable', 'false')
-  await page.getByRole('button', { name: 'Redemption' }).click()
+  await page.getByRole('button', { name: 'Applause' }).click()
   await page.getByRole('button', { name: 'Send a test' }).click()
   await expect(page.getByText('Showing on 2 sources now')).toBeVisible()
   await expect(page.getByText('Shown by 2 sources')).toBeVisible({ timeout: 15_000 })

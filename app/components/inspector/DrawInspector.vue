@@ -17,12 +17,14 @@ import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: DrawPart; look: Look; kinds: readonly EventKind[]; disabled: boolean }>()
 const edit = usePartEdit(() => props.part)
-type Ink = 'shelfInk' | 'frameInk' | 'packetInk' | 'rareInk' | 'ink'
+type Ink = 'shelfInk' | 'frameInk' | 'peelInk' | 'packetInk' | 'rareInk' | 'labelInk' | 'ink'
 const inks: { ink: Ink; label: string }[] = [
   { ink: 'shelfInk', label: 'Shelf' },
-  { ink: 'frameInk', label: 'Frame, peel' },
+  { ink: 'frameInk', label: 'Frame' },
+  { ink: 'peelInk', label: 'Peel' },
   { ink: 'packetInk', label: 'Packets' },
   { ink: 'rareInk', label: 'The rare one' },
+  { ink: 'labelInk', label: 'Names' },
   { ink: 'ink', label: 'Words' },
 ]
 type Stretch = 'slideMs' | 'openMs' | 'showMs'
@@ -73,7 +75,7 @@ const sounds = [
         @change="(isMirrored) => edit('mirrored', (draft) => void (draft.isMirrored = isMirrored))"
       />
       <FieldRow label="Lands at">
-        <div class="grid grid-cols-3 gap-1">
+        <div class="grid grid-cols-2 gap-1">
           <NumberField
             label="Where it lands, to the right of the shelf’s middle"
             :value="part.landing.xPx"
@@ -94,19 +96,20 @@ const sounds = [
             :disabled="disabled"
             @change="(yPx) => edit('where the prize lands', (draft) => void (draft.landing.yPx = yPx))"
           />
-          <NumberField
-            label="How much larger it is there"
-            :value="part.landing.scaleRatio"
-            unit="×"
-            :min="0.5"
-            :max="4"
-            :step="0.1"
-            :decimals="1"
-            :disabled="disabled"
-            @change="(ratio) => edit('how large the prize lands', (draft) => void (draft.landing.scaleRatio = ratio))"
-          />
         </div>
       </FieldRow>
+      <FieldRow label="Grows to"
+        ><NumberField
+          label="How much larger it is there"
+          :value="part.landing.scaleRatio"
+          unit="×"
+          :min="0.5"
+          :max="4"
+          :step="0.1"
+          :decimals="1"
+          :disabled="disabled"
+          @change="(ratio) => edit('how large the prize lands', (draft) => void (draft.landing.scaleRatio = ratio))"
+      /></FieldRow>
     </InspectorSection>
     <InspectorSection title="Shelf">
       <SizeRow :part="part" label="Size" :disabled="disabled" />

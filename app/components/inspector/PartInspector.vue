@@ -92,7 +92,11 @@ function rename(name: string): void {
 </script>
 
 <template>
-  <aside ref="host" class="on-paper min-h-0 overflow-y-auto border-l border-rule px-4 py-3" aria-label="Inspector">
+  <aside
+    ref="host"
+    class="on-paper relative min-h-0 overflow-y-auto border-l border-rule px-4 py-3"
+    aria-label="Inspector"
+  >
     <p
       v-if="view.isMakingDials && (view.panel === 'part' || view.panel === 'look')"
       class="sticky -top-3 z-30 -mx-4 -mt-3 mb-2 flex items-center justify-between gap-2 border-b border-rule bg-sheet px-4 py-2"

@@ -73,7 +73,11 @@ const pickChoices = computed(() => [
 ])
 const ms = (s: number) => Math.round(s * 1000)
 /** With more to choose than a name, the words beside it are few. */
-const isTight = computed(() => kindChoices.value.length > 1 || room.alert?.offer != null || rule.value?.rule === 'fit')
+const hasMore = computed(() => kindChoices.value.length > 1 || room.alert?.offer != null)
+const isTight = computed(() => hasMore.value || rule.value?.rule === 'fit')
+/** With both, names are chosen from a list: the row has no room for five. */
+const isFull = computed(() => hasMore.value && rule.value?.rule === 'fit')
+const nameChoices = samples.map(({ name, label }) => ({ value: name, label: `${label} name` }))
 </script>
 
 <template>
@@ -173,7 +177,18 @@ const isTight = computed(() => kindChoices.value.length > 1 || room.alert?.offer
           :choices="pickChoices"
           @change="room.choice = $event || null"
       /></span>
-      <fieldset class="flex items-center gap-1.5" :class="kindChoices.length > 1 || room.alert.offer ? '' : 'ml-auto'">
+      <span v-if="isFull" class="w-38"
+        ><ChoiceField
+          label="Shown with a name that is"
+          :value="room.viewer"
+          :choices="nameChoices"
+          @change="room.viewer = $event"
+      /></span>
+      <fieldset
+        v-else
+        class="flex items-center gap-1.5"
+        :class="kindChoices.length > 1 || room.alert.offer ? '' : 'ml-auto'"
+      >
         <legend class="float-left mr-2 text-faded">{{ isTight ? 'Name' : 'Shown with a name that is' }}</legend>
         <button
           v-for="sample in samples"

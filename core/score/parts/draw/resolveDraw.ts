@@ -34,6 +34,8 @@ export interface ResolvedDraw extends ResolvedVisible {
   frameInk: string
   packetInk: string
   rareInk: string
+  peelInk: string
+  labelInk: string
   ink: string
   family: string
   weight: number
@@ -68,6 +70,8 @@ export function resolveDraw(part: DrawPart, times: SolvedClip, context: PartCont
     frameInk: resolveInk(part.frameInk, look),
     packetInk: resolveInk(part.packetInk, look),
     rareInk: resolveInk(part.rareInk, look),
+    peelInk: resolveInk(part.peelInk, look),
+    labelInk: resolveInk(part.labelInk, look),
     ink: resolveInk(part.ink, look),
     family,
     weight,

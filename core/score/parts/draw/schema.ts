@@ -42,7 +42,9 @@ export const draw = z.object({
   frameInk: styledInk,
   packetInk: styledInk,
   rareInk: styledInk,
-  /** Of all words. */
+  peelInk: styledInk,
+  /** Of the names on packets; of the words on the face and under the prize. */
+  labelInk: styledInk,
   ink: styledInk,
   type: styledType,
   /** Words that run along the face of the shelf; empty: none. To the left; negative runs to the right. */
