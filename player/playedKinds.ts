@@ -4,7 +4,6 @@ import { plainText } from '../core/text/textPiece.ts'
 import type { TextLayout } from '../core/text/textLayout.ts'
 import { paintBackdrop } from './painters/backdrop.ts'
 import type { Painter } from './painters/paint.ts'
-import { paintDraw } from './painters/draw.ts'
 import { paintParticles } from './painters/particles.ts'
 import { paintPicture } from './painters/picture.ts'
 import { paintShape } from './painters/shape.ts'
@@ -127,9 +126,13 @@ const voice: PlayedKind<ResolvedKinds['voice']> = {
   builtFrom: () => null,
 }
 
+/** Few alerts draw a prize: what paints a draw comes when one does. */
+let paintDraw: typeof import('./painters/draw.ts').paintDraw | null = null
+
 const draw: PlayedKind<ResolvedKinds['draw']> = {
-  load: ({ prizes }, { score, sprites }) =>
-    prizes.flatMap(({ mediaId }) =>
+  load: ({ prizes }, { score, sprites }) => [
+    import('./painters/draw.ts').then((painter) => (paintDraw = painter.paintDraw)),
+    ...prizes.flatMap(({ mediaId }) =>
       mediaId === null
         ? []
         : [
@@ -138,11 +141,15 @@ const draw: PlayedKind<ResolvedKinds['draw']> = {
               .then((image) => sprites.set(mediaId, image)),
           ],
     ),
+  ],
   fonts: ({ family, weight, face, prizes }) => [
     { family, weight, letters: `${plainText(face)}${prizes.map(({ name }) => name).join('')}` },
   ],
-  paint: (part, { sprites }) => paintDraw(part, sprites) as Painter,
-  builtFrom: ({ prizes }, { sprites }) => prizes.map(({ mediaId }) => mediaId !== null && sprites.has(mediaId)),
+  paint: (part, { sprites }) => (paintDraw?.(part, sprites) as Painter | undefined) ?? null,
+  builtFrom: ({ prizes }, { sprites }) => [
+    paintDraw !== null,
+    ...prizes.map(({ mediaId }) => mediaId !== null && sprites.has(mediaId)),
+  ],
 }
 
 const playedKinds: { [K in keyof ResolvedKinds]: PlayedKind<ResolvedKinds[K]> } = {

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
 import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
+import { redeem } from '../test/arrange/alder.ts'
 import { setWords } from '../test/arrange/room.ts'
 import { dropFiles } from '../test/arrange/fixtures.ts'
 import { TestServer } from '../test/arrange/server.ts'
@@ -105,6 +106,18 @@ await shoot(page, 'put-on-air')
 await page.getByRole('button', { name: 'Keep tuning' }).click()
 await settle(page)
 
+// Transparent on air; here it stands on a dark room, so that the picture shows what viewers see.
+const shown = await browser.newPage({ viewport: { width: 1280, height: 720 } })
+await shown.goto(box?.sourceUrl ?? '')
+await shown.locator('html[data-state=waiting]').waitFor()
+await shown.evaluate(() => (document.documentElement.style.background = '#2b3346'))
+await redeem(demo, 'Golden crust draw', '01J0000000000000000000CR5T', 'MarrowHat')
+await shown.locator('[data-prize]:not([data-prize=""])').waitFor()
+await settle(shown, 1500)
+await shown.screenshot({ path: `${folder}source.png` })
+await shown.locator('html[data-state=waiting]').waitFor()
+await shown.close()
+
 const sources = await Promise.all([
   browser.newPage({ viewport: { width: 1920, height: 1080 } }),
   browser.newPage({ viewport: { width: 1920, height: 1080 } }),
@@ -139,10 +152,6 @@ await page
 await settle(page)
 await shoot(page, 'why')
 await page.keyboard.press('Escape')
-// Transparent on air; here it stands on a dark room, so that the picture shows what viewers see.
-await sources[0]?.setViewportSize({ width: 1280, height: 720 })
-await sources[0]?.evaluate(() => (document.documentElement.style.background = '#2b3346'))
-await sources[0]?.screenshot({ path: `${folder}source.png` })
 await page.goto(`${demo.url}/speech`)
 await page
   .getByLabel('A message to try')

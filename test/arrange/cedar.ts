@@ -13,11 +13,13 @@ export interface Sending {
   at?: Date
   secret?: string
   signature?: string
+  /** Whose feed it is; Cedar's where it is not said. */
+  platform?: string
 }
 
-/** Sends a body to the demo's Cedar feed as the platform does: signed, unless told otherwise. */
+/** Sends a body to a feed of the demo as its platform does: signed, unless told otherwise. */
 export async function deliver(demo: DemoFile, body: string, sending: Sending = {}): Promise<Response> {
-  const feed = demo.feeds.find(({ platform }) => platform === 'cedar')
+  const feed = demo.feeds.find(({ platform }) => platform === (sending.platform ?? 'cedar'))
   if (!feed) throw new Error('The demo has no feed')
   const id = sending.id ?? `msg-${process.pid}-${number++}`
   const at = sending.at ?? new Date()

@@ -1,28 +1,11 @@
 import type { DrawPart } from '../../core/score/parts/draw/schema.ts'
 import { drawnPrize } from '../../core/score/parts/draw/drawnPrize.ts'
 import { eventSeed } from '../../core/score/valuesIn.ts'
-import { deliver } from '../arrange/cedar.ts'
+import { redeem } from '../arrange/alder.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import { box, part, saved } from '../arrange/room.ts'
-import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'draw' })
-
-/** A redemption as Alder delivers it. */
-async function redeem(demo: DemoFile, reward: string, id: string, by: string): Promise<void> {
-  const entry = {
-    id,
-    topic: 'points.redeemed',
-    moment: new Date().toISOString(),
-    person: { uid: `al-${by}`, handle: by },
-    detail: { reward: { id: 'crust', name: reward, price: 1500 } },
-  }
-  const feeds = demo.feeds
-    .filter(({ platform }) => platform === 'alder')
-    .map((feed) => ({ ...feed, platform: 'cedar' }))
-  const answer = await deliver({ ...demo, feeds }, JSON.stringify({ entries: [entry] }))
-  expect(await answer.json()).toMatchObject({ accepted: 1 })
-}
 
 test('the golden crust draw plays with the redeemer’s name, and lands on what the event draws', async ({
   page,
@@ -31,7 +14,8 @@ test('the golden crust draw plays with the redeemer’s name, and lands on what 
   await page.setViewportSize({ width: 1920, height: 1080 })
   await page.goto(demo.boxes[0]?.sourceUrl ?? '')
   await untilState(page, 'waiting')
-  await redeem(demo, 'Golden crust draw', '01J0000000000000000000DRAW', 'MarrowHat')
+  const answered = await redeem(demo, 'Golden crust draw', '01J0000000000000000000DRAW', 'MarrowHat')
+  expect(await answered.json()).toMatchObject({ accepted: 1 })
   await untilState(page, 'playing')
   await expect(page.locator('[data-part=second]')).toHaveText('MarrowHat reaches for the shelf')
   await expect(page.locator('[data-part=draw]')).toContainText('golden crust draw · one of five for MarrowHat')
