@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { plainBox } from '../composition/plainBox.ts'
 import { starterAlert } from '../composition/starter.ts'
-import { starterMessage, starterVoice } from '../composition/starterParts.ts'
+import { starterDraw, starterMessage, starterVoice } from '../composition/starterParts.ts'
 import { sampleEvent } from '../events/sampleEvent.ts'
 import { plainCircumstances } from '../rules/circumstances.ts'
 import { usualSettings } from '../speech/settings.ts'
@@ -72,6 +72,20 @@ describe('what an event causes', () => {
     expect(effect?.alert?.variation.id).toBe('never')
     expect(effect?.decided).toContain('because the test asked for it')
     expect(respond(arrived, channel, { onlyBoxId: 'none', variationId: null })).toEqual([])
+  })
+  it('keeps with its reason what is drawn for it', () => {
+    const drawing = starterAlert('tip', canvas, { pictureId: null, soundId: null })
+    for (const { composition } of drawing.variations) composition.parts = [starterDraw(canvas)]
+    const draws = (externalId: string) =>
+      respond(
+        { ...arrived, event: { ...arrived.event, externalId } },
+        { ...channel, boxes: [onAir('draws', [drawing])] },
+      )
+    const [effect] = draws('one')
+    const draw = effect?.alert?.score().parts.find((part) => part.kind === 'draw')
+    const drawn = draw?.kind === 'draw' ? draw.prizes[draw.row[draw.drawnAt] ?? -1]?.name : undefined
+    expect(effect?.decided).toMatch(new RegExp(`It draws “${drawn}”\\.$`))
+    expect(new Set(Array.from({ length: 40 }, (_, at) => draws(`d-${at}`)[0]?.decided)).size).toBe(4)
   })
   it('that cannot be settled has failed', () => {
     const [variation] = tip.variations

@@ -4,6 +4,7 @@ import type { CanonicalEvent } from '../events/schema.ts'
 import type { Circumstances } from '../rules/circumstances.ts'
 import type { Why } from '../rules/why.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
+import { prizeFor } from '../score/valuesIn.ts'
 import { voicesOf } from '../speech/sayings.ts'
 import type { BoxOnAir, ChannelOnAir } from './channelOnAir.ts'
 import { laneOfBox, type Lane } from './lane.ts'
@@ -88,11 +89,13 @@ function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted:
       'failed',
     )
   const voices = voicesOf(variation.composition, event, channel.locale)
+  const prize = prizeFor(variation.composition, event)
   const { isOn, approvesMessages } = channel.speech
   const saysMessage = voices.some(({ sayings }) => sayings.some(({ of }) => of === 'message'))
   return {
     ...effect,
-    decided: decision.reason,
+    // Kept with the event: what was drawn can be looked up whatever becomes of the box.
+    decided: prize === null ? decision.reason : `${decision.reason} It draws “${prize}”.`,
     alert: {
       versionId: version.id,
       alertId: decision.alertId,

@@ -17,9 +17,14 @@ const drawIn = ({ parts }: Parts) => parts.find((part) => part.kind === 'draw')
 
 /** What variables stand for in the words of a composition: what the event carries, and what is drawn for it. */
 export function valuesIn(composition: Parts, event: CanonicalEvent): TemplateValues {
+  const prize = prizeFor(composition, event)
+  return prize === null ? valuesOf(event) : { ...valuesOf(event), prize }
+}
+
+/** What is drawn for an event, by its name; null where nothing is. */
+export function prizeFor(composition: Parts, event: CanonicalEvent): string | null {
   const draw = drawIn(composition)
-  const prize = draw && drawnPrize(draw, eventSeed(event))
-  return prize ? { ...valuesOf(event), prize: prize.name } : valuesOf(event)
+  return (draw && drawnPrize(draw, eventSeed(event))?.name) ?? null
 }
 
 /** Variables that a composition has beside those of its events. */
