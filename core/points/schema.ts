@@ -24,7 +24,6 @@ export const pointsRules = z.object({
     .refine((rules) => new Set(rules.map(({ kind }) => kind)).size === rules.length, 'each kind stands there once'),
 })
 export type PointsRules = z.infer<typeof pointsRules>
-export type EarnedRule = PointsRules['earned'][number]
 
 export const noPoints: PointsRules = { name: { one: 'point', many: 'points' }, presence: null, earned: [] }
 
