@@ -139,6 +139,6 @@ for (const count of counts) {
 bare.kill()
 await server.remove()
 report('fanout', measured, [
-  `${rounds} rounds each; start comes after a whole round trip (prepare, ready) that a bare broadcast does not make`,
+  `${rounds} rounds each; start comes after a whole round trip (prepare, ready) that a bare broadcast does not make.`,
 ])
 process.exit(0)
