@@ -163,25 +163,24 @@ function widthOf(text: string, { family, weight }: ResolvedDraw, sizePx: number)
   return context.measureText(text).width
 }
 
-/** A flat blade under the row, and its long handle: the one is seen on the shelf, the other where it comes out beside it. */
-function makePeel({ peelInk }: ResolvedDraw, stepPx: number, standPx: number) {
+/** A flat blade under the row with a long handle; what of the handle comes out beside the shelf is drawn behind it. */
+function makePeel({ peelInk, isMirrored }: ResolvedDraw, stepPx: number, standPx: number) {
+  const bladePx = stepPx * packetsSeen
+  const handlePx = stepPx * 4
+  const stick = (left: number) =>
+    box({ left, top: 0, width: handlePx, height: standPx * 0.05, background: peelInk, radius: standPx * 0.025 })
   const blade = box({
     left: 0,
     top: 0,
-    width: stepPx * packetsSeen,
+    width: bladePx,
     height: standPx * 0.07,
     background: peelInk,
     radius: standPx * 0.03,
   })
-  const handle = box({
-    left: 0,
-    top: 0,
-    width: stepPx * 4,
-    height: standPx * 0.05,
-    background: peelInk,
-    radius: standPx * 0.025,
-  })
-  return { blade, handle }
+  const within = stick(isMirrored ? bladePx * 0.9 : bladePx * 0.1 - handlePx)
+  within.style.top = `${standPx * 0.01}px`
+  blade.append(within)
+  return { blade, handle: stick(0) }
 }
 
 interface PacketSize {
