@@ -32,7 +32,9 @@ test('the golden crust draw plays with the redeemer’s name, and lands on what 
     { id: 'draw', prizes, rare: { prizeId: 'Golden crust', percent: 4 } } as Pick<DrawPart, 'id' | 'prizes' | 'rare'>,
     eventSeed(event),
   )
-  await expect(page.locator('[data-prize]:not([data-prize=""])')).toHaveAttribute('data-prize', drawn?.name ?? '')
+  await expect(page.locator('[data-prize]:not([data-prize=""])')).toHaveAttribute('data-prize', drawn?.name ?? '', {
+    timeout: 30_000,
+  })
   await untilState(page, 'waiting')
 })
 
