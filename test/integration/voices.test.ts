@@ -369,7 +369,8 @@ describe('what somebody has to let be read', () => {
     await vi.waitFor(() => expect(runtime.state.current?.ticket.playId).toBe(playId), 8000)
     for (const progress of ['ready', 'started', 'done'] as const)
       runtime.input({ type: 'sourceProgress', sourceId: 'a', playId, progress })
-    expect(runtime.state.current).toBeNull()
+    // What arrives together is looked at together, in the next turn.
+    await vi.waitFor(() => expect(runtime.state.current).toBeNull())
     expect(await queues.setVoice(boxId, playId, false, { by: 'tallowmoth' })).toBe('over')
     await runtime.settled()
     const row = await findPlay(handle.db, playId)
