@@ -18,6 +18,16 @@ function mix(value: number): number {
   return hash >>> 0
 }
 
+/**
+ * The place of the lot among weights that lie one after the other; the last where rounding leaves none.
+ * @param lot in [0, 1)
+ */
+export function placeOfLot(weights: readonly number[], lot: number): number {
+  let left = lot * weights.reduce((sum, weight) => sum + weight, 0)
+  const place = weights.findIndex((weight) => (left -= weight) < 0)
+  return place === -1 ? weights.length - 1 : place
+}
+
 /** A 32-bit seed from a text, e.g. an event's id (FNV-1a over UTF-16 units). */
 export function seedOf(text: string): number {
   let hash = 0x811c9dc5

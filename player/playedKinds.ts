@@ -1,4 +1,5 @@
 import type { ResolvedKinds, ResolvedPart, ResolvedScore, ResolvedTextPart } from '../core/score/resolved.ts'
+import { lettersOfDraw } from '../core/score/parts/draw/lettersOfDraw.ts'
 import type { MediaAddress } from '../core/score/mediaFacts.ts'
 import { plainText } from '../core/text/textPiece.ts'
 import type { TextLayout } from '../core/text/textLayout.ts'
@@ -58,11 +59,7 @@ const particles: PlayedKind<ResolvedKinds['particles']> = {
       if ('emoteUrl' in sprite)
         return [loadEmote(sprite.emoteUrl).then((image) => image && sprites.set(sprite.emoteUrl, image))]
       if (!('mediaId' in sprite)) return []
-      return [
-        addressOf(score, sprite.mediaId)
-          .then(({ url }) => loadStill(url))
-          .then((image) => sprites.set(sprite.mediaId, image)),
-      ]
+      return [loadSprite(score, sprite.mediaId, sprites)]
     }),
   fonts: noFonts,
   paint: (part, { score, sprites }) => paintParticles(part, score.canvas, sprites) as Painter,
@@ -132,19 +129,9 @@ let paintDraw: typeof import('./painters/draw.ts').paintDraw | null = null
 const draw: PlayedKind<ResolvedKinds['draw']> = {
   load: ({ prizes }, { score, sprites }) => [
     import('./painters/draw.ts').then((painter) => (paintDraw = painter.paintDraw)),
-    ...prizes.flatMap(({ mediaId }) =>
-      mediaId === null
-        ? []
-        : [
-            addressOf(score, mediaId)
-              .then(({ url }) => loadStill(url))
-              .then((image) => sprites.set(mediaId, image)),
-          ],
-    ),
+    ...prizes.flatMap(({ mediaId }) => (mediaId === null ? [] : [loadSprite(score, mediaId, sprites)])),
   ],
-  fonts: ({ family, weight, face, prizes }) => [
-    { family, weight, letters: `${plainText(face)}${prizes.map(({ name }) => name).join('')}` },
-  ],
+  fonts: (part) => [{ family: part.family, weight: part.weight, letters: lettersOfDraw(part) }],
   paint: (part, { sprites }) => (paintDraw?.(part, sprites) as Painter | undefined) ?? null,
   builtFrom: ({ prizes }, { sprites }) => [
     paintDraw !== null,
@@ -172,6 +159,12 @@ async function addressOf({ media }: ResolvedScore, mediaId: string): Promise<Med
   const address = media[mediaId]
   if (!address) throw new Error('unknown file')
   return address
+}
+
+/** Loads a still that several places may show, by its media id. */
+async function loadSprite(score: ResolvedScore, mediaId: string, sprites: PreparedScore['sprites']): Promise<void> {
+  const { url } = await addressOf(score, mediaId)
+  sprites.set(mediaId, await loadStill(url))
 }
 
 /** Null for one that does not come in time; its word stands for it. */

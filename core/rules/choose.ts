@@ -1,4 +1,4 @@
-import { randomAt, seedOf } from '../random.ts'
+import { placeOfLot, randomAt, seedOf } from '../random.ts'
 import { ruleHolds } from './matches.ts'
 import type { Ruled } from './chosen.ts'
 import type { RuleValues } from './values.ts'
@@ -34,11 +34,16 @@ export function chooseVariation<V extends Ruled>(
   if (!first || group === undefined) return { variation: first ?? null, draw: null }
   const sharing = variations.filter((each, index) => each.share?.group === group && holds(each, index))
   const lot = randomAt(seedOf(drawKey), 0)
-  const all = sharing.reduce((sum, { share }) => sum + (share?.weight ?? 0), 0)
-  let left = lot * all
-  const drawn = sharing.find(({ share }) => (left -= share?.weight ?? 0) < 0) ?? first
+  const odds = sharing.map(({ id, share }) => ({ id, weight: share?.weight ?? 0 }))
+  const drawn =
+    sharing[
+      placeOfLot(
+        odds.map(({ weight }) => weight),
+        lot,
+      )
+    ] ?? first
   return {
     variation: drawn,
-    draw: { group, odds: sharing.map(({ id, share }) => ({ id, weight: share?.weight ?? 0 })), lot },
+    draw: { group, odds, lot },
   }
 }

@@ -102,7 +102,7 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     const resolved = times && !isOff ? kindOfPart(part).resolve(part, times, partContext) : null
     if (!resolved) continue
     parts.push(resolved, ...heardOf(part, resolved, times, partContext))
-    letters += lettersIn(resolved)
+    letters += kindOfPart(part).letters(resolved)
     for (const id of mediaOfPart(part)) {
       const facts = context.media[id]
       if (facts) media[id] = { url: facts.url, mime: facts.mime }
@@ -126,12 +126,6 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
     fallbackFamilies: fallbackFamiliesFor(letters),
     remarks,
   })
-}
-
-/** All letters that a part shows. */
-function lettersIn(part: ResolvedPart): string {
-  if (isTextPart(part)) return plainText(part.pieces)
-  return part.kind === 'draw' ? `${plainText(part.face)}${part.prizes.map(({ name }) => name).join('')}` : ''
 }
 
 /** What is heard of a part that can be seen, as sounds of the score. */

@@ -9,13 +9,13 @@ import { evaluateShape } from './parts/shape/evaluateShape.ts'
 import { evaluateSound } from './parts/sound/evaluateSound.ts'
 import { evaluateTicker } from './parts/ticker/evaluateTicker.ts'
 import { evaluateVoice } from './parts/voice/evaluateVoice.ts'
-import type {
-  ResolvedHeardPart,
-  ResolvedKinds,
-  ResolvedPart,
-  ResolvedScore,
-  ResolvedTextPart,
-  ResolvedVisiblePart,
+import {
+  isSeenPart,
+  type ResolvedHeardPart,
+  type ResolvedKinds,
+  type ResolvedScore,
+  type ResolvedTextPart,
+  type ResolvedVisiblePart,
 } from './resolved.ts'
 import type { SoundState, VisualState, VisualStates } from './sceneState.ts'
 
@@ -104,10 +104,14 @@ export const isBounded = ({ kind }: Pick<VisualState, 'kind'>): boolean => seenK
 export const canBeHugged = ({ kind }: { kind: keyof ResolvedKinds }): boolean =>
   kind in seenKinds && seenKinds[kind as keyof VisualStates].hugged !== null
 
-const isAmong = (part: ResolvedPart, ids: readonly string[]): part is ResolvedVisiblePart =>
-  ids.includes(part.id) && 'place' in part
-
+// Asked in every frame: nothing is made for parts that are not hugged.
 function huggedBy(ids: readonly string[], { parts }: ResolvedScore, layouts: TextLayouts): Hugged[] {
-  if (ids.length === 0) return []
-  return parts.flatMap((part) => (isAmong(part, ids) ? (seen(part.kind).hugged?.(part, layouts) ?? []) : []))
+  const hugged: Hugged[] = []
+  if (ids.length === 0) return hugged
+  for (const part of parts) {
+    if (!isSeenPart(part) || !ids.includes(part.id)) continue
+    const box = seen(part.kind).hugged?.(part, layouts)
+    if (box) hugged.push(box)
+  }
+  return hugged
 }

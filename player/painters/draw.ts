@@ -1,5 +1,6 @@
 import type { DrawState } from '../../core/score/parts/draw/evaluateDraw.ts'
-import { packetsSeen, type ResolvedDraw } from '../../core/score/parts/draw/resolveDraw.ts'
+import type { ResolvedDraw } from '../../core/score/parts/draw/resolveDraw.ts'
+import { packetsSeen } from '../../core/score/parts/draw/strokes.ts'
 import { plainText } from '../../core/text/textPiece.ts'
 import { fontStack } from '../fontStack.ts'
 import { boxWriter, makePartElement, rounded, type Painter } from './paint.ts'

@@ -5,14 +5,13 @@ import type { DrawPart } from '../../../core/score/parts/draw/schema.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
 import NumberField from '../fields/NumberField.vue'
-import RangeField from '../fields/RangeField.vue'
-import { signedDb } from '../../format/signedDb.ts'
 import MediaField from '../library/MediaField.vue'
 import CheckRow from './CheckRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import PrizeList from './PrizeList.vue'
 import SizeRow from './SizeRow.vue'
 import TemplateField from './TemplateField.vue'
+import TrimRow from './TrimRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: DrawPart; look: Look; kinds: readonly EventKind[]; disabled: boolean }>()
@@ -150,17 +149,12 @@ const sounds = [
           :disabled="disabled"
           @change="(id) => edit(`sound, ${label.toLowerCase()}`, (draft) => void (draft.sounds[name] = id))"
       /></FieldRow>
-      <FieldRow label="Your trim" path="trimDb"
-        ><RangeField
-          label="Volume"
-          :value="part.trimDb"
-          :shown="signedDb(part.trimDb)"
-          :min="-40"
-          :max="12"
-          :step="0.5"
-          :disabled="disabled"
-          @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))"
-      /></FieldRow>
+      <TrimRow
+        label="Volume"
+        :trim-db="part.trimDb"
+        :disabled="disabled"
+        @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))"
+      />
     </InspectorSection>
   </div>
 </template>

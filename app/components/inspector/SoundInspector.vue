@@ -3,12 +3,10 @@ import { computed } from 'vue'
 import { levellingOf, type MeasuredLevel, type SoundLevel } from '../../../core/audio/level.ts'
 import { soundRoles, type Look } from '../../../core/look/schema.ts'
 import type { Sound } from '../../../core/score/parts/sound/schema.ts'
-import { signedDb } from '../../format/signedDb.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
-import RangeField from '../fields/RangeField.vue'
 import LevelMeter from '../library/LevelMeter.vue'
 import ListenPair from '../library/ListenPair.vue'
 import MediaField from '../library/MediaField.vue'
@@ -16,6 +14,7 @@ import CheckRow from './CheckRow.vue'
 import ChosenRow from './ChosenRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import { soundRoleWords } from './soundRoleWords.ts'
+import TrimRow from './TrimRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: Sound; look: Look; disabled: boolean }>()
@@ -89,17 +88,12 @@ const heldWords = {
             : 'The file is not in the library any more.'
         }}
       </p>
-      <FieldRow label="Your trim" path="trimDb"
-        ><RangeField
-          label="Volume"
-          :value="part.trimDb"
-          :shown="signedDb(part.trimDb)"
-          :min="-40"
-          :max="12"
-          :step="0.5"
-          :disabled="disabled"
-          @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))"
-      /></FieldRow>
+      <TrimRow
+        label="Volume"
+        :trim-db="part.trimDb"
+        :disabled="disabled"
+        @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))"
+      />
       <CheckRow
         label="Muted"
         path="isMuted"

@@ -9,7 +9,6 @@ import type { PartOf } from '../../../core/score/parts/part.ts'
 import type { SayingKind } from '../../../core/speech/spoken.ts'
 import { usualVoice } from '../../../core/speech/voiceChoice.ts'
 import { useListening } from '../../composables/useListening.ts'
-import { signedDb } from '../../format/signedDb.ts'
 import { seconds } from '../../format/time.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useSpeechStore } from '../../stores/speech.ts'
@@ -22,6 +21,7 @@ import VoiceField from '../speech/VoiceField.vue'
 import CheckRow from './CheckRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import TemplateField from './TemplateField.vue'
+import TrimRow from './TrimRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'voice'>; look: Look; kinds: readonly EventKind[]; disabled: boolean }>()
@@ -123,17 +123,12 @@ const setVoice = (of: SayingKind, isOwn: boolean) =>
       <p><NuxtLink to="/speech" class="link text-deep-sky">How messages are cleaned, and who is read</NuxtLink></p>
     </InspectorSection>
     <InspectorSection title="Loudness" note="levelled like every sound">
-      <FieldRow label="Your trim" path="trimDb"
-        ><RangeField
-          label="Volume of the voice"
-          :value="part.trimDb"
-          :shown="signedDb(part.trimDb)"
-          :min="-40"
-          :max="12"
-          :step="0.5"
-          :disabled="disabled"
-          @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))"
-      /></FieldRow>
+      <TrimRow
+        label="Volume of the voice"
+        :trim-db="part.trimDb"
+        :disabled="disabled"
+        @change="(trimDb) => edit('volume', (draft) => void (draft.trimDb = trimDb))"
+      />
       <FieldRow label="Others duck" path="duckDb"
         ><RangeField
           label="Other sounds go down while it speaks"

@@ -3,6 +3,7 @@ import { Crosshair } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { changeParts } from '../../../core/edit/changeParts.ts'
 import type { DrawPart } from '../../../core/score/parts/draw/schema.ts'
+import { pointOn, pointWithin, type CanvasPoint } from '../../../core/score/hitTest.ts'
 import type { VisualState } from '../../../core/score/sceneState.ts'
 import { vHint } from '../../hints/hint.ts'
 import { useDraftStore } from '../../stores/draft.ts'
@@ -13,13 +14,14 @@ const props = defineProps<{ part: DrawPart; visual: VisualState; scale: number }
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const place = computed(() => {
-  const [a, b, c, d, e, f] = props.visual.matrix
-  const x = props.visual.widthPx / 2 + props.part.landing.xPx
-  const y = props.visual.heightPx / 2 + props.part.landing.yPx
-  return { left: `${(a * x + c * y + e) * props.scale}px`, top: `${(b * x + d * y + f) * props.scale}px` }
+  const { matrix, widthPx, heightPx } = props.visual
+  const { xPx, yPx } = pointOn(matrix, widthPx / 2 + props.part.landing.xPx, heightPx / 2 + props.part.landing.yPx)
+  return { left: `${xPx * props.scale}px`, top: `${yPx * props.scale}px` }
 })
-/** Where the pointer and the spot were when it was taken. */
-const taken = ref<{ x: number; y: number; landing: DrawPart['landing'] } | null>(null)
+/** How far the spot was from the pointer when it was taken, along the part's own axes: a shelf may be turned. */
+const taken = ref<CanvasPoint | null>(null)
+const pointerAt = ({ clientX, clientY }: PointerEvent) =>
+  pointWithin(props.visual.matrix, { xPx: clientX / props.scale, yPx: clientY / props.scale })
 
 function moveTo(xPx: number, yPx: number): void {
   if (!room.address) return
@@ -33,17 +35,13 @@ function moveTo(xPx: number, yPx: number): void {
 function take(event: PointerEvent): void {
   event.stopPropagation()
   ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
-  taken.value = { x: event.clientX, y: event.clientY, landing: { ...props.part.landing } }
+  const { landing } = props.part
+  const at = pointerAt(event)
+  taken.value = at && { xPx: landing.xPx - at.xPx, yPx: landing.yPx - at.yPx }
 }
-/** By so much the pointer has moved along the part's own axes: a shelf may be turned. */
 function drag(event: PointerEvent): void {
-  if (!taken.value) return
-  const [a, b, c, d] = props.visual.matrix
-  const dx = (event.clientX - taken.value.x) / props.scale
-  const dy = (event.clientY - taken.value.y) / props.scale
-  const determinant = a * d - b * c || 1
-  const { landing } = taken.value
-  moveTo(landing.xPx + (d * dx - c * dy) / determinant, landing.yPx + (a * dy - b * dx) / determinant)
+  const at = pointerAt(event)
+  if (taken.value && at) moveTo(taken.value.xPx + at.xPx, taken.value.yPx + at.yPx)
 }
 const arrows: Record<string, readonly [x: number, y: number]> = {
   ArrowLeft: [-1, 0],

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { vHint } from '../../hints/hint.ts'
 import type { Grip } from '../../../core/edit/resizeBox.ts'
+import { pointOn } from '../../../core/score/hitTest.ts'
 import type { VisualState } from '../../../core/score/sceneState.ts'
 
 /**
@@ -36,13 +37,13 @@ const turnAt = computed(() => {
 
 /** A point of the part on the screen, moved along its own horizontal by so many screen pixels. */
 function at(xRatio: number, yRatio: number, outPx = 0): { leftPx: number; topPx: number } {
-  const [a, b, c, d, e, f] = props.visual.matrix
-  const x = props.visual.widthPx * xRatio
-  const y = props.visual.heightPx * yRatio
+  const { matrix, widthPx, heightPx } = props.visual
+  const [a, b] = matrix
+  const { xPx, yPx } = pointOn(matrix, widthPx * xRatio, heightPx * yRatio)
   const along = Math.hypot(a, b) || 1
   return {
-    leftPx: (a * x + c * y + e) * props.scale + (a / along) * outPx,
-    topPx: (b * x + d * y + f) * props.scale + (b / along) * outPx,
+    leftPx: xPx * props.scale + (a / along) * outPx,
+    topPx: yPx * props.scale + (b / along) * outPx,
   }
 }
 const styleAt = ({ leftPx, topPx }: { leftPx: number; topPx: number }) => ({ left: `${leftPx}px`, top: `${topPx}px` })

@@ -43,6 +43,8 @@ export interface PartDefinition<P, R extends ResolvedBase> {
    * time of its own rather than stopping the whole score.
    */
   naturalMs(part: P, context: NaturalContext): number | null
+  /** The letters that it shows once it is settled: fonts that its own lacks them for are chosen by these. */
+  letters(resolved: R): string
   files: PartFiles<P>
   /** What stands on its clip. */
   caption(part: P): string

@@ -5,6 +5,7 @@ import type { Backdrop } from './schema.ts'
 export const backdropPart: PartDefinition<Backdrop, ResolvedBackdrop> = {
   resolve: resolveBackdrop,
   naturalMs: () => null,
+  letters: () => '',
   files: noFiles(),
   caption: ({ hugs }) => (hugs.length > 0 ? 'hugs the text' : ''),
   unnoticed: unseen,

@@ -1,6 +1,7 @@
 import { resolvePhase } from '../../../look/resolveStyle.ts'
 import { unseen, type PartDefinition } from '../partDefinition.ts'
 import { heardInDraw } from './heardInDraw.ts'
+import { lettersOfDraw } from './lettersOfDraw.ts'
 import { resolveDraw, type ResolvedDraw } from './resolveDraw.ts'
 import type { DrawPart } from './schema.ts'
 
@@ -13,6 +14,7 @@ export const drawPart: PartDefinition<DrawPart, ResolvedDraw> = {
   heard: heardInDraw,
   naturalMs: ({ motion, slideMs, openMs, showMs }, { look }) =>
     resolvePhase(motion.entrance, look).ms + slideMs + openMs + showMs + resolvePhase(motion.exit, look).ms,
+  letters: lettersOfDraw,
   files: {
     of: filesOf,
     with(part, from, to) {

@@ -1,4 +1,4 @@
-import { randomAt, seedOf } from '../../../random.ts'
+import { placeOfLot, randomAt, seedOf } from '../../../random.ts'
 import type { DrawPart, Prize } from './schema.ts'
 
 type Drawn = Pick<DrawPart, 'id' | 'prizes' | 'rare'>
@@ -18,11 +18,7 @@ export function oddsOf({ prizes, rare }: Pick<Drawn, 'prizes' | 'rare'>): number
  * @returns the place of the prize in the list
  */
 export function drawPrize(part: Drawn, eventSeed: number): number {
-  let lot = randomAt(eventSeed, seedOf(`prize of ${part.id}`))
-  const odds = oddsOf(part)
-  const drawn = odds.findIndex((ratio) => (lot -= ratio) < 0)
-  // Odds add up to one but for the last digit.
-  return drawn === -1 ? odds.length - 1 : drawn
+  return placeOfLot(oddsOf(part), randomAt(eventSeed, seedOf(`prize of ${part.id}`)))
 }
 
 /** The prize itself. */

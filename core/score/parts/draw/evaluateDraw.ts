@@ -1,7 +1,8 @@
 import type { Canvas } from '../../../composition/canvas.ts'
 import { standingAt } from '../../standing.ts'
 import type { VisualBase } from '../../visualBase.ts'
-import { liftedRatio, type ResolvedDraw } from './resolveDraw.ts'
+import type { ResolvedDraw } from './resolveDraw.ts'
+import { liftedRatio } from './strokes.ts'
 
 export interface DrawState extends VisualBase {
   kind: 'draw'

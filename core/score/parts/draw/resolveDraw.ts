@@ -8,12 +8,7 @@ import type { PartContext } from '../../../settle/partContext.ts'
 import { settleVisible } from '../../../settle/settleVisible.ts'
 import { drawPrize } from './drawnPrize.ts'
 import type { DrawPart } from './schema.ts'
-import { passedBy, strokesOf, type Stroke } from './strokes.ts'
-
-/** Of the opening, so much is lifting. */
-export const liftedRatio = 0.45
-/** So many packets stand on the shelf at once, an odd number: one of them is the middle one. */
-export const packetsSeen = 5
+import { packetsSeen, passedBy, strokesOf, type Stroke } from './strokes.ts'
 
 export interface ResolvedDraw extends ResolvedVisible {
   kind: 'draw'

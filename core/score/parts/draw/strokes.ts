@@ -1,3 +1,8 @@
+/** Of the opening, so much is lifting. */
+export const liftedRatio = 0.45
+/** So many packets stand on the shelf at once, an odd number: one of them is the middle one. */
+export const packetsSeen = 5
+
 /** One push of the peel: it slides the row by so many packets and is drawn back. Times from the start of sliding, as ratios of it. */
 export interface Stroke {
   from: number

@@ -1,5 +1,6 @@
 import { resolvePhase } from '../../../look/resolveStyle.ts'
 import { usualHeightPx } from '../../../text/usualSize.ts'
+import { plainText } from '../../../text/textPiece.ts'
 import { noFiles, unseen, type PartDefinition } from '../partDefinition.ts'
 import { readingMs } from './readingMs.ts'
 import { resolveMessage, type ResolvedMessage } from './resolveMessage.ts'
@@ -12,6 +13,7 @@ export const messagePart: PartDefinition<Message, ResolvedMessage> = {
     const readMs = readingMs(messageText)
     return readMs === 0 ? 0 : resolvePhase(motion.entrance, look).ms + readMs + resolvePhase(motion.exit, look).ms
   },
+  letters: ({ pieces }) => plainText(pieces),
   files: noFiles(),
   caption: () => 'what the viewer wrote',
   unnoticed: unseen,

@@ -5,6 +5,7 @@ import type { Particles } from './schema.ts'
 export const particlesPart: PartDefinition<Particles, ResolvedParticles> = {
   resolve: resolveParticles,
   naturalMs: flightMs,
+  letters: () => '',
   files: {
     of: ({ sprites }) => [...new Set(sprites.flatMap((sprite) => (sprite.from === 'picture' ? [sprite.mediaId] : [])))],
     with: (part, from, to) => ({

@@ -5,6 +5,7 @@ import type { Picture } from './schema.ts'
 export const picturePart: PartDefinition<Picture, ResolvedPicture> = {
   resolve: resolvePicture,
   naturalMs: fileMs,
+  letters: () => '',
   files: oneFile(),
   caption: ({ mediaId }) => (mediaId === null ? 'no picture yet' : ''),
   unnoticed: unseen,

@@ -5,6 +5,7 @@ import type { Shape } from './schema.ts'
 export const shapePart: PartDefinition<Shape, ResolvedShape> = {
   resolve: resolveShape,
   naturalMs: () => null,
+  letters: () => '',
   files: noFiles(),
   caption: ({ form }) => form,
   unnoticed: unseen,

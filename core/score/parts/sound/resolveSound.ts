@@ -1,6 +1,6 @@
-import { levellingOf } from '../../../audio/level.ts'
 import type { ResolvedBase } from '../../resolvedBase.ts'
 import type { SolvedClip } from '../../solve.ts'
+import { soundGainDb } from '../../../settle/soundGain.ts'
 import type { PartContext } from '../../../settle/partContext.ts'
 import type { Sound } from './schema.ts'
 
@@ -21,9 +21,6 @@ const cutFadeMs = 400
 /** Settles a sound; null for one that cannot be heard (muted, or without a file). */
 export function resolveSound(part: Sound, times: SolvedClip, { look, media }: PartContext): ResolvedSound | null {
   if (part.mediaId === null || part.isMuted) return null
-  const level = media[part.mediaId]?.level
-  // What has not been measured yet, and what is silent, is heard as it is.
-  const levelledDb = part.isLevelled && level ? levellingOf(level, look.soundLevel).gainDb : 0
   const lengthMs = times.endMs - times.startMs
   return {
     kind: 'sound',
@@ -31,7 +28,7 @@ export function resolveSound(part: Sound, times: SolvedClip, { look, media }: Pa
     startMs: times.startMs,
     endMs: times.endMs,
     mediaId: part.mediaId,
-    gainDb: levelledDb + part.trimDb + look.soundTrimDb,
+    gainDb: soundGainDb(part.isLevelled ? media[part.mediaId]?.level : null, part.trimDb, look),
     repeats: part.clip.end.length === 'natural' && part.clip.end.times > 1,
     fadeInMs: Math.min(part.fadeInMs, lengthMs),
     fadeOutMs: Math.min(times.isCutOff ? Math.max(cutFadeMs, part.fadeOutMs) : part.fadeOutMs, lengthMs),

@@ -5,6 +5,7 @@ import type { Sound } from './schema.ts'
 export const soundPart: PartDefinition<Sound, ResolvedSound> = {
   resolve: resolveSound,
   naturalMs: fileMs,
+  letters: () => '',
   files: oneFile(),
   caption({ mediaId, isMuted, isLevelled, trimDb }) {
     if (mediaId === null) return 'no sound yet'

@@ -1,3 +1,4 @@
+import { plainText } from '../../../text/textPiece.ts'
 import { noFiles, unseen, type PartDefinition } from '../partDefinition.ts'
 import { resolveTicker, type ResolvedTicker } from './resolveTicker.ts'
 import type { Ticker } from './schema.ts'
@@ -5,6 +6,7 @@ import type { Ticker } from './schema.ts'
 export const tickerPart: PartDefinition<Ticker, ResolvedTicker> = {
   resolve: resolveTicker,
   naturalMs: () => null,
+  letters: ({ pieces }) => plainText(pieces),
   files: noFiles(),
   caption: ({ template }) => template,
   unnoticed: (part) => unseen(part) ?? (part.template.trim() === '' ? 'without words' : null),

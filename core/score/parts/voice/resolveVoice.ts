@@ -1,6 +1,6 @@
-import { levellingOf } from '../../../audio/level.ts'
 import type { ResolvedBase } from '../../resolvedBase.ts'
 import type { SolvedClip } from '../../solve.ts'
+import { soundGainDb } from '../../../settle/soundGain.ts'
 import type { PartContext } from '../../../settle/partContext.ts'
 import type { SpokenWord, Utterance } from '../../../speech/spoken.ts'
 import type { Voice } from './schema.ts'
@@ -42,7 +42,7 @@ export function resolveVoice(part: Voice, times: SolvedClip, { look, spoken }: P
         url,
         startMs: atMs,
         endMs,
-        gainDb: (level ? levellingOf(level, look.soundLevel).gainDb : 0) + part.trimDb + look.soundTrimDb,
+        gainDb: soundGainDb(level, part.trimDb, look),
         fadeOutMs: endMs < atMs + durationMs ? Math.min(cutFadeMs, endMs - atMs) : 0,
         words,
       })

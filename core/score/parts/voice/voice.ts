@@ -5,6 +5,7 @@ import type { Voice } from './schema.ts'
 export const voicePart: PartDefinition<Voice, ResolvedVoice> = {
   resolve: resolveVoice,
   naturalMs: ({ id }, { spokenMs }) => spokenMs?.[id] ?? 0,
+  letters: () => '',
   files: noFiles(),
   caption: ({ isMuted, template, readsMessage }) =>
     isMuted ? 'muted' : [template, readsMessage ? 'what the viewer wrote' : ''].filter(Boolean).join(' + '),
