@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit'
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: ['./server/db/schema.ts', './server/db/liveSchema.ts'],
+  schema: ['./server/db/schema.ts', './server/db/liveSchema.ts', './server/db/triggerSchema.ts'],
   out: './server/db/migrations',
 })

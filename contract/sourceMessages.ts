@@ -29,6 +29,8 @@ export type ToSource =
   | { type: 'stop'; playId: string }
   /** Its voices are not heard (any more); everything else goes on. */
   | { type: 'silence'; playId: string }
+  /** Something that is only heard, beside whatever is shown. */
+  | { type: 'beside'; play: PlayToShow }
   | { type: 'ping'; sentAtMs: number }
 
 /** One play with everything that a source needs to show it. */

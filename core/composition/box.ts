@@ -22,6 +22,8 @@ export const variation = z.object({
   name: z.string().min(1).max(80),
   rule: rule.nullable(),
   share: share.nullable(),
+  /** Only run sheets play it: it is never chosen by itself. */
+  isCalled: z.literal(true).optional(),
   composition,
 })
 export type Variation = z.infer<typeof variation>
@@ -36,6 +38,10 @@ export const alert = z.object({
   variations: z.array(variation).min(1).max(50),
 })
 export type Alert = z.infer<typeof alert>
+
+/** The cases of an alert that events choose among: not those that only run sheets play. */
+export const chosenBy = ({ variations }: Pick<Alert, 'variations'>): Variation[] =>
+  variations.some(({ isCalled }) => isCalled) ? variations.filter(({ isCalled }) => !isCalled) : variations
 
 /** The kind that an alert is called by. */
 export const mainKind = ({ kinds }: Pick<Alert, 'kinds'>): EventKind => kinds[0] ?? 'follow'

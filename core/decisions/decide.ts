@@ -1,4 +1,4 @@
-import type { BoxDocument, Variation } from '../composition/box.ts'
+import { chosenBy, type BoxDocument, type Variation } from '../composition/box.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { chooseVariation } from '../rules/choose.ts'
 import type { Circumstances } from '../rules/circumstances.ts'
@@ -41,9 +41,10 @@ export function decide(
   if (!alert) return nothing('This box has no alert for this kind of event.')
   if (!alert.isOn) return nothing('The alert for this kind of event is switched off.')
   const values = ruleValuesOf(event, channel, circumstances, alert.offer)
-  const asked = askEach(alert, alert.variations, values, channel)
+  const variations = chosenBy(alert)
+  const asked = askEach(alert, variations, values, channel)
   const { variation, draw } = chooseVariation(
-    alert.variations,
+    variations,
     values,
     `${event.source}/${event.externalId}/${alert.id}`,
     (_variation, index) => asked[index]?.holds === true,

@@ -2,6 +2,8 @@ import type { BoxDocument } from '../composition/box.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { MediaFacts } from '../score/mediaFacts.ts'
 import type { SpeechSettings } from '../speech/settings.ts'
+import type { Trigger } from '../triggers/schema.ts'
+import type { CallSettings } from '../triggers/settings.ts'
 
 /** A box as events meet it: the version that is on air, null when there is none. */
 export interface BoxOnAir {
@@ -23,4 +25,7 @@ export interface ChannelOnAir {
   /** How the channel reads aloud. */
   speech: SpeechSettings
   media: Record<string, MediaFacts>
+  /** What viewers can set off, in its order. */
+  triggers: readonly Trigger[]
+  calls: CallSettings
 }

@@ -5,6 +5,7 @@ import { starterDraw, starterMessage, starterVoice } from '../composition/starte
 import { sampleEvent } from '../events/sampleEvent.ts'
 import { plainCircumstances } from '../rules/circumstances.ts'
 import { usualSettings } from '../speech/settings.ts'
+import { usualCalls } from '../triggers/settings.ts'
 import type { ChannelOnAir } from './channelOnAir.ts'
 import { boxOfLane, laneOfBox } from './lane.ts'
 import { respond, type Arrived } from './respond.ts'
@@ -19,6 +20,8 @@ const onAir = (boxId: string, alerts: Parameters<typeof plainBox>[1]) => ({
   version: { id: `version of ${boxId}`, document: plainBox(canvas, alerts) },
 })
 const channel: ChannelOnAir = {
+  triggers: [],
+  calls: usualCalls,
   locale: 'en-IE',
   currency: 'EUR',
   rates: {},

@@ -6,6 +6,8 @@ import type { Why } from '../rules/why.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
 import { prizeFor } from '../score/valuesIn.ts'
 import { voicesOf } from '../speech/sayings.ts'
+import { boxesPlayed } from '../triggers/calledEvent.ts'
+import { callsOf, isOnlyCall, type TriggerCall } from '../triggers/callsOf.ts'
 import type { BoxOnAir, ChannelOnAir } from './channelOnAir.ts'
 import { laneOfBox, type Lane } from './lane.ts'
 import type { Outcome } from './outcome.ts'
@@ -63,10 +65,47 @@ const noWish: ResponseWish = { onlyBoxId: null, variationId: null }
  * @returns one effect for each box, in the order of the boxes
  */
 export function respond(arrived: Arrived, channel: ChannelOnAir, wish: ResponseWish = noWish): Effect[] {
+  const taken = takenBy(arrived, channel)
   return channel.boxes
     .filter(({ boxId }) => wish.onlyBoxId === null || boxId === wish.onlyBoxId)
-    .map((box) => alertOf(arrived, channel, box, wish.variationId))
+    .map((box) => {
+      const by = taken(box.boxId)
+      return by === null ? alertOf(arrived, channel, box, wish.variationId) : nothingOf(box.boxId, by, 'off', null)
+    })
 }
+
+/** The triggers that an event sets off, before their gates are asked. A test sets nothing off. */
+export function callsBy({ event, circumstances, isTest }: Arrived, channel: ChannelOnAir): TriggerCall[] {
+  const { triggers, calls } = channel
+  if (isTest || triggers.length === 0) return []
+  return callsOf(event, circumstances, triggers, { ...channel, prefix: calls.prefix })
+}
+
+/**
+ * Of which boxes a trigger says what plays: what a viewer redeems or calls is shown there by its run sheet, and not once more by
+ * the box itself.
+ * @returns why, of a box; null where the box decides
+ */
+function takenBy(arrived: Arrived, channel: ChannelOnAir): (boxId: string) => string | null {
+  if (isOnlyCall(arrived.event)) return () => 'This only sets a trigger off, and its run sheet says what plays.'
+  const names = new Map<string, string>()
+  for (const { triggerId, by } of callsBy(arrived, channel)) {
+    const called = channel.triggers.find(({ id }) => id === triggerId)
+    if (called?.isArmed && by !== 'event') for (const boxId of boxesPlayed(called)) names.set(boxId, called.name)
+  }
+  return (boxId) => {
+    const name = names.get(boxId)
+    return name === undefined ? null : `The trigger “${name}” says what plays here.`
+  }
+}
+
+/** Nothing is shown in a box. */
+const nothingOf = (boxId: string, reason: string, outcome: Outcome, why: Why | null): Effect => ({
+  ...{ kind: 'alert', lane: laneOfBox(boxId), boxId, why },
+  decided: reason,
+  alert: null,
+  settled: { outcome, reason },
+})
 
 function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted: string | null): Effect {
   const { event, circumstances } = arrived
@@ -74,12 +113,7 @@ function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted:
   const document = version?.document ?? null
   const { decision, variation } = wantedChoice(decide(event, circumstances, document, channel), document, wanted)
   const effect = { kind: 'alert' as const, lane: laneOfBox(boxId), boxId, why: decision.why }
-  const nothing = (reason: string, outcome: Outcome): Effect => ({
-    ...effect,
-    decided: reason,
-    alert: null,
-    settled: { outcome, reason },
-  })
+  const nothing = (reason: string, outcome: Outcome) => nothingOf(boxId, reason, outcome, decision.why)
   if (decision.outcome === 'nothing' || !version || !variation) return nothing(decision.reason, 'off')
   const request = { event, receivedAtMs: arrived.receivedAtMs, document: version.document, variation, channel }
   const length = lengthFor(request)

@@ -18,6 +18,8 @@ export const step = z.discriminatedUnion('do', [
     do: z.literal('play'),
     boxId: z.string().min(1).max(60),
     alertId: z.string().min(1).max(60),
+    /** One of its cases; null: whichever applies. */
+    variationId: z.string().min(1).max(60).nullable(),
     isBeside: z.boolean(),
   }),
   /** A sound by itself, levelled like every sound of the box where it is heard. */
@@ -60,6 +62,9 @@ export function sizeOf(node: SheetNode): { count: number; depth: number } {
     depth: 1 + Math.max(0, ...inside.map(({ depth }) => depth)),
   }
 }
+
+/** All steps of a sheet, in the order in which they are written. */
+export const stepsOf = (node: SheetNode): Step[] => (isBlock(node) ? node.of.flatMap(stepsOf) : [node])
 
 /** What a trigger does: one block with everything in it. */
 export const runSheet = block

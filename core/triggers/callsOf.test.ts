@@ -15,6 +15,10 @@ const triggerOf = (id: string, ...starts: TriggerStart[]): Trigger =>
     gate: openGate,
     sheet: { do: 'inTurn', of: [] },
     refusal: '',
+    about: '',
+    again: 'inTurn',
+    studioAway: 'goOn',
+    isDoneByHand: false,
   })
 const reward = (rewardId: string, source = 'feed:alder'): TriggerStart => ({
   by: 'reward',
@@ -48,6 +52,26 @@ describe('what an event sets off', () => {
     expect(['!bell', '!BELL', '!Sino', '!glöckchen'].flatMap((line) => called(typed(line), bell))).toHaveLength(4)
     expect(['bell', '?bell', '!bells', '!'].flatMap((line) => called(typed(line), bell))).toEqual([])
     expect(called(sampleEvent('follow'), bell)).toEqual([])
+  })
+
+  it('is also a line of a chat that begins with it', () => {
+    const bell = triggerOf('bell', command('bell'))
+    const line = (text: string) => ({ ...sampleEvent('chatMessage'), data: { viewer: null, message: { text } } })
+    expect(called(line('!Bell  for Zoë\nand pip'), bell)).toEqual(['bell'])
+    expect(callsOf(line('!bell for Zoë') as never, plainCircumstances, [bell], channel)[0]?.input).toBe('for Zoë')
+    expect([line('ring the !bell'), line('!'), line('')].flatMap((each) => called(each, bell))).toEqual([])
+  })
+
+  it('is a hand’s or a time’s where it says that trigger, and nothing else of theirs', () => {
+    const bell = triggerOf('bell', { by: 'hand', key: null })
+    const pressed = (id: string, source = 'desk') => redemption(id, source)
+    expect([called(pressed('bell'), bell), called(pressed('bell', 'clock'), bell), called(pressed('x'), bell)]).toEqual([
+      ['bell'],
+      [],
+      [],
+    ])
+    const timed = triggerOf('bell', { by: 'time', minute: 0, weekdays: [0] })
+    expect(called(pressed('bell', 'clock'), timed)).toEqual(['bell'])
   })
 
   it('knows what was typed with it, and whether it was paid for', () => {

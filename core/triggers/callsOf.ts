@@ -16,6 +16,14 @@ export interface TriggerCall {
   isPaid: boolean
 }
 
+/** What the events of a button or key of the channel's own, and those of a given time, name as their source. */
+export const deskSource = 'desk'
+export const clockSource = 'clock'
+
+/** Whether an event only sets a trigger off: no box has anything else to say about it. */
+export const isOnlyCall = ({ source }: Pick<CanonicalEvent, 'source'>): boolean =>
+  source === deskSource || source === clockSource
+
 /** What of a channel decides whether an event sets something off. */
 export interface CallContext extends ChannelContext {
   /** What stands in front of a command, e.g. `!`. */
@@ -35,7 +43,7 @@ export function callsOf(
 ): TriggerCall[] {
   const command = commandOf(event, channel.prefix)
   return triggers.flatMap(({ id, starts }) => {
-    const start = starts.find((each) => isStartedBy(each, event, command, circumstances, channel))
+    const start = starts.find((each) => isStartedBy(each, id, event, command, circumstances, channel))
     if (!start) return []
     return [{ triggerId: id, by: start.by, input: inputOf(event), isPaid: start.by === 'reward' }]
   })
@@ -43,6 +51,7 @@ export function callsOf(
 
 function isStartedBy(
   start: TriggerStart,
+  triggerId: string,
   event: CanonicalEvent,
   command: string | null,
   circumstances: Circumstances,
@@ -59,19 +68,30 @@ function isStartedBy(
         (start.rule === null || ruleHolds(start.rule, ruleValuesOf(event, channel, circumstances, null)))
       )
     case 'hand':
+      return event.source === deskSource && isOf(event, triggerId)
     case 'time':
-      return false
+      return event.source === clockSource && isOf(event, triggerId)
   }
 }
 
+const isOf = (event: CanonicalEvent, triggerId: string) =>
+  event.kind === 'redemption' && event.data.reward.id === triggerId
+
 /** The word of a command as words are compared; null where the event is none, or of another program's. */
 function commandOf(event: CanonicalEvent, prefix: string): string | null {
-  if (event.kind !== 'chatCommand') return null
-  const { command } = event.data
-  return command.startsWith(prefix) ? foldCase(command.slice(prefix.length)) : null
+  const [command] = typedIn(event)
+  return command.startsWith(prefix) && command.length > prefix.length ? foldCase(command.slice(prefix.length)) : null
+}
+
+/** The first word of what was typed in a chat, and what follows it: platforms tell commands apart, or just hand on lines. */
+function typedIn(event: CanonicalEvent): [word: string, rest: string] {
+  if (event.kind === 'chatCommand') return [event.data.command, event.data.arguments ?? '']
+  if (event.kind !== 'chatMessage') return ['', '']
+  const [, word = '', rest = ''] = /^\s*(\S+)\s*([\s\S]*)$/u.exec(event.data.message?.text ?? '') ?? []
+  return [word, rest.trim()]
 }
 
 function inputOf(event: CanonicalEvent): string {
   if (event.kind === 'redemption') return event.data.input ?? ''
-  return event.kind === 'chatCommand' ? (event.data.arguments ?? '') : ''
+  return typedIn(event)[1]
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { eventKind } from '../events/kinds.ts'
-import { gate } from '../gate/schema.ts'
+import { gate, openGate } from '../gate/schema.ts'
 import { faultOfRule } from '../rules/checkRule.ts'
 import { rule } from '../rules/schema.ts'
 import { runSheet } from '../sheet/schema.ts'
@@ -55,8 +55,24 @@ export const trigger = z.object({
   sheet: runSheet,
   /** What chat is told where the gate says no, with `{name}`, `{wait}` and `{reason}`; empty: nothing. */
   refusal: z.string().max(300),
+  /** What viewers read about it in the list of what they can set off. */
+  about: z.string().trim().max(200),
+  /** Asked for again while it runs: one run after another, so that times add up, or at once. */
+  again: z.enum(['inTurn', 'together']),
+  /** Where a studio is needed and away: nothing begins, the rest runs, or the rest runs and the cost is given back. */
+  studioAway: z.enum(['refuse', 'goOn', 'giveBack']),
+  /** Somebody does something by hand: it waits on the desk until that is done. */
+  isDoneByHand: z.boolean(),
 })
 export type Trigger = z.infer<typeof trigger>
+
+/** A trigger to begin with: nothing starts it, everybody may, and it does nothing yet. */
+export function newTrigger(id: string, name: string): Trigger {
+  return {
+    ...{ id, name, isArmed: false, starts: [], gate: openGate, sheet: { do: 'inTurn', of: [] } },
+    ...{ refusal: '', about: '', again: 'inTurn', studioAway: 'goOn', isDoneByHand: false },
+  }
+}
 
 /** Commands of a channel that two triggers would both answer to, however they are written. */
 export function sharedWords(

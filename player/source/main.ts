@@ -2,7 +2,7 @@ import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import { playScore, type Playback } from '../playback.ts'
 import { prepareScore } from '../prepare.ts'
 import type { PreparedScore } from '../preparedScore.ts'
-import { createSoundOutput } from '../sound/output.ts'
+import { createSoundOutput, type Scheduled } from '../sound/output.ts'
 import { createStage } from '../stage.ts'
 import { connect } from './connection.ts'
 import { createShownMemory } from './memory.ts'
@@ -25,6 +25,8 @@ const html = document.documentElement
 const output = createSoundOutput()
 const stage = createStage(document.body)
 const shown = createShownMemory(safeSessionStorage())
+/** What sounds beside, by play. */
+const besides = new Map<string, Scheduled>()
 let isConnected = false
 let busy: Busy | null = null
 
@@ -64,7 +66,7 @@ function fitStage(): void {
   stage.root.style.transform = scale === 1 ? 'none' : `scale(${scale})`
 }
 
-function announce(name: 'play' | 'done', play: PlayToShow): void {
+function announce(name: 'play' | 'done' | 'beside', play: PlayToShow): void {
   const detail = { play: play.playId, event: play.eventId, variation: play.variationName }
   document.dispatchEvent(new CustomEvent(`thundercrest:${name}`, { detail }))
 }
@@ -110,6 +112,7 @@ function finish(ended: Busy): void {
 }
 
 function stop(playId: string): void {
+  besides.get(playId)?.stop()
   if (busy?.play.playId !== playId) return
   busy.playback?.stop()
   finish(busy)
@@ -123,8 +126,20 @@ function silence(playId: string): void {
   else if (busy.prepared) busy.prepared.sounds = busy.prepared.sounds.filter(({ isVoice }) => !isVoice)
 }
 
+/** Only heard, at once, beside whatever is shown. */
+async function beside(play: PlayToShow): Promise<void> {
+  if (shown.has(play.playId)) return
+  shown.add(play.playId)
+  const { sounds, score } = await prepareScore(play.score, output)
+  if (output.state() === 'on')
+    besides.set(play.playId, output.schedule(sounds, 0, performance.now() + output.leadMs(), score.duck))
+  announce('beside', play)
+  setTimeout(() => besides.delete(play.playId), score.lengthMs + 1000)
+}
+
 function receive(message: ToSource): void {
   if (message.type === 'prepare') void prepare(message.play)
+  else if (message.type === 'beside') void beside(message.play)
   else if (message.type === 'start') start(message.playId, message.offsetMs)
   else if (message.type === 'stop') stop(message.playId)
   else if (message.type === 'silence') silence(message.playId)

@@ -1,5 +1,6 @@
 import type { BoxOnAir, ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { historyKindsOf } from '../../core/rules/historyKinds.ts'
+import { usualCalls } from '../../core/triggers/settings.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
 import { readSettings } from '../../core/speech/settings.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
@@ -8,6 +9,7 @@ import { findVersion, listBoxes } from '../db/queries/boxes.ts'
 import { listFeeds } from '../db/queries/feeds.ts'
 import { listPlayableMedia } from '../db/queries/media.ts'
 import { readChannel } from '../db/queries/people.ts'
+import { listTriggers } from '../db/queries/triggers.ts'
 import { feedSource } from '../feeds/feedSource.ts'
 import { KeptPromises } from '../system/keptPromises.ts'
 
@@ -61,6 +63,8 @@ export class OnAirCache {
       historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])),
       boxes,
       media,
+      triggers: await listTriggers(this.db, channelId),
+      calls: channel.calls ?? usualCalls,
     }
   }
 }

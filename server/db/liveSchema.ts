@@ -4,6 +4,7 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { Lane } from '../../core/response/lane.ts'
 import type { Outcome } from '../../core/response/outcome.ts'
+import type { Called } from '../../core/triggers/calledEvent.ts'
 import type { Why } from '../../core/rules/why.ts'
 import type { Approval, PlaySpeech } from '../../contract/speech.ts'
 import type { PlayProgress } from '../../contract/views.ts'
@@ -120,6 +121,8 @@ export const play = pgTable(
      * What is read aloud of it, and what somebody said of that; null where nothing is, or where nobody has looked yet.
      */
     speech: jsonb().$type<Partial<PlaySpeech>>(),
+    /** The trigger whose run sheet plays it; null for what events choose by themselves. */
+    called: jsonb().$type<Called>(),
   },
   (table) => [
     index('play_open')

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { getTableColumns, getTableName } from 'drizzle-orm'
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core'
 import { effect, event, play } from './liveSchema.ts'
+import { pointsEntry, run } from './triggerSchema.ts'
 
 /** A function of the database: what is asked in one round trip, with a plan that the session keeps. */
 export interface Routine {
@@ -69,6 +70,23 @@ const records = given('records', [
   ['outcomeAt', 'timestamptz'],
 ])
 
+/** Rows that are few: each says all that it has. */
+function listed(name: string, table: PgTable, leftOut: readonly string[] = [], more = '') {
+  const columns = Object.entries(getTableColumns(table) as Record<string, PgColumn>).filter(
+    ([property]) => !leftOut.includes(property),
+  )
+  const typed = columns.map(([property, column]) => `"${property}" ${column.getSQLType()}`)
+  return {
+    name: `"${getTableName(table)}"`,
+    columns: columns.map(([, column]) => `"${column.name}"`).join(', '),
+    values: columns.map(([property]) => `given."${property}"`).join(', '),
+    rows: `jsonb_to_recordset(given_${name}) as given(${[...typed, more].filter(Boolean).join(', ')})`,
+  }
+}
+
+const runs = listed('runs', run, ['seq'])
+const earned = listed('earned', pointsEntry, ['seq'], '"eventId" text, "name" text')
+
 /**
  * Writes events, what they cause and the feeds' tallies: all of it or nothing, in one round trip. As a plain statement,
  * planning it took longer than running it. What was seen before is left as it is, with what it caused; so is the second of
@@ -78,7 +96,8 @@ export const keepDecided = routine(
   'keep',
   (name) => `
 create function ${name}(
-  ${events.parameters}, ${effects.parameters}, ${plays.parameters}, given_tallies jsonb, given_wake text
+  ${events.parameters}, ${effects.parameters}, ${plays.parameters}, given_runs jsonb, given_earned jsonb,
+  given_tallies jsonb, given_wake text
 )
 returns setof text
 language plpgsql
@@ -101,6 +120,28 @@ begin
     insert into ${plays.name} (${plays.columns}) select ${plays.values}
     from ${plays.rows}
     where own."eventId" in (select fresh.id from fresh)
+  ), asked as (
+    insert into ${runs.name} (${runs.columns}) select ${runs.values}
+    from ${runs.rows}
+    where given."eventId" in (select fresh.id from fresh)
+  ), entered as (
+    insert into ${earned.name} (${earned.columns}) select ${earned.values}
+    from ${earned.rows}
+    where given."eventId" in (select fresh.id from fresh)
+    on conflict (channel_id, reference) do nothing
+    returning channel_id, viewer_id, change
+  ), balanced as (
+    -- In the order of keys, so that two that write at once do not block each other.
+    insert into balance (channel_id, viewer_id, name, points)
+    select entered.channel_id, entered.viewer_id, max(given."name"), sum(entered.change)
+    from (select channel_id, viewer_id, sum(change) as change from entered group by channel_id, viewer_id) as entered
+      join (
+        select distinct on (given."channelId", given."viewerId") given."channelId", given."viewerId", given."name"
+        from ${earned.rows}
+      ) as given on given."channelId" = entered.channel_id and given."viewerId" = entered.viewer_id
+    group by entered.channel_id, entered.viewer_id
+    order by entered.channel_id, entered.viewer_id
+    on conflict (channel_id, viewer_id) do update set points = balance.points + excluded.points, name = excluded.name
   ), counted as (
     select shared."feedId", count(*)::integer as accepted
     from ${events.rows}
@@ -228,9 +269,13 @@ begin
   with free as (
     select lane.id, lane.channel_id, case when lane.owner is null then lane.left_at else node.seen_at end as left_at
     from lane
-      join box on 'box:' || box.id = lane.id and box.put_away_at is null
       left join node on node.id = lane.owner
     where (lane.owner is null or lane.owner <> all (alive))
+      -- What is put away has no line that anybody carries out.
+      and (
+        lane.id = 'channel:' || lane.channel_id
+        or exists (select 1 from box where 'box:' || box.id = lane.id and box.put_away_at is null)
+      )
       and not exists (
         select 1 from lane as other
         where other.channel_id = lane.channel_id and other.owner = any (alive) and other.owner <> given_node
@@ -252,4 +297,71 @@ end
 $claim$`,
 )
 
-export const routines: readonly Routine[] = [keepDecided, recordPlays, renewNode, claimLanes]
+/**
+ * Writes what became of what viewers asked for: how gates stand, what was charged or given back, how far runs are. All of it
+ * or nothing, in one round trip, and only for the owner of the channel's lane. Of two ledger entries for the same thing the
+ * first stays, and balances follow what was really entered. What is over stays over. Answers whether the lane was still the
+ * writer's.
+ */
+export const settleCalls = routine(
+  'settle',
+  (name) => `
+create function ${name}(given_channel text, given_lane text, given_epoch integer, given jsonb)
+returns boolean
+language plpgsql
+as $settle$
+declare
+  entry record;
+begin
+  perform 1 from lane where lane.id = given_lane and lane.epoch = given_epoch for share;
+  if not found then
+    return false;
+  end if;
+  insert into gate_state (channel_id, trigger_id, state)
+  select given_channel, one ->> 'triggerId', one -> 'state' from jsonb_array_elements(given -> 'states') as one
+  on conflict (channel_id, trigger_id) do update set state = excluded.state;
+  insert into gate_uses (channel_id, trigger_id, viewer_id, uses)
+  select given_channel, one ->> 'triggerId', one ->> 'viewerId', one -> 'uses' from jsonb_array_elements(given -> 'uses') as one
+  on conflict (channel_id, viewer_id, trigger_id) do update set uses = excluded.uses;
+  for entry in
+    with entered as (
+      insert into points_entry (channel_id, viewer_id, change, why, reference, at)
+      select given_channel, one ->> 'viewerId', (one ->> 'change')::bigint, one ->> 'why', one ->> 'reference',
+        (one ->> 'at')::timestamptz
+      from jsonb_array_elements(given -> 'entries') as one
+      on conflict (channel_id, reference) do nothing
+      returning viewer_id, change
+    )
+    select entered.viewer_id, sum(entered.change) as change from entered group by entered.viewer_id order by entered.viewer_id
+  loop
+    insert into balance (channel_id, viewer_id, name)
+    select given_channel, entry.viewer_id, coalesce(
+      (select one ->> 'name' from jsonb_array_elements(given -> 'entries') as one where one ->> 'viewerId' = entry.viewer_id limit 1),
+      ''
+    )
+    on conflict (channel_id, viewer_id) do nothing;
+    update balance set points = points + entry.change where channel_id = given_channel and viewer_id = entry.viewer_id;
+  end loop;
+  insert into counter (channel_id, name, value)
+  select given_channel, one ->> 'name', (one ->> 'value')::bigint from jsonb_array_elements(given -> 'counters') as one
+  on conflict (channel_id, name) do update set value = excluded.value;
+  update run set
+    progress = coalesce(one ->> 'progress', run.progress),
+    "end" = coalesce(one ->> 'end', run."end"),
+    reason = coalesce(one ->> 'reason', run.reason),
+    reserved = case when one ? 'reserved' then nullif(one -> 'reserved', 'null'::jsonb) else run.reserved end,
+    started_at = coalesce((one ->> 'startedAt')::timestamptz, run.started_at),
+    ended_at = coalesce((one ->> 'endedAt')::timestamptz, run.ended_at),
+    done = coalesce(one -> 'done', run.done),
+    task = coalesce(one ->> 'task', run.task)
+  from jsonb_array_elements(given -> 'runs') as one
+  where run.id = one ->> 'id' and run.progress <> 'over';
+  if given -> 'studio' <> 'null'::jsonb then
+    update studio set kept = given -> 'studio' where studio.channel_id = given_channel;
+  end if;
+  return true;
+end
+$settle$`,
+)
+
+export const routines: readonly Routine[] = [keepDecided, recordPlays, renewNode, claimLanes, settleCalls]

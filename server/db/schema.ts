@@ -14,6 +14,7 @@ import {
 import type { BoxDocument } from '../../core/composition/box.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import type { SpeechSettings } from '../../core/speech/settings.ts'
+import type { CallSettings } from '../../core/triggers/settings.ts'
 import type { IntakeView, Measured } from '../../contract/media.ts'
 import type { Role } from '../../contract/views.ts'
 
@@ -29,6 +30,12 @@ export const channel = pgTable('channel', {
   rates: jsonb().$type<Record<string, number>>().notNull().default({}),
   /** How it reads aloud; null: as a channel begins with. */
   speech: jsonb().$type<SpeechSettings>(),
+  /** What its triggers share; null: as a channel begins with. */
+  calls: jsonb().$type<CallSettings>(),
+  /** Whether simulated platforms, chat and studio answer here; null: as the server says. */
+  hasStandIns: boolean('has_stand_ins'),
+  /** When the stream began that goes on, or was the last. */
+  streamBeganAt: at('stream_began_at'),
 })
 
 export const person = pgTable('person', {

@@ -2,16 +2,19 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { Ticket } from '../../core/queue/state.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import { respond, type Effect } from '../../core/response/respond.ts'
+import { earnedBy } from '../../core/points/earnedBy.ts'
+import { callsBy, respond, type Effect } from '../../core/response/respond.ts'
 import type { Circumstances } from '../../core/rules/circumstances.ts'
+import { isOnlyCall, type TriggerCall } from '../../core/triggers/callsOf.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
-import type { DecidedEvents } from '../db/queries/decidedEvents.ts'
+import type { DecidedEvents, EarnedPoints } from '../db/queries/decidedEvents.ts'
 import type { EffectRow } from '../db/queries/effects.ts'
 import type { EventRow } from '../db/queries/events.ts'
 import type { PlayRow } from '../db/queries/plays.ts'
 import { newId } from '../system/ids.ts'
 
+type RunRow = DecidedEvents['runs'][number]
 type KeptEvent = Omit<EventRow, 'seq'>
 
 /** An event on its way in: checked, but not yet known to be new. */
@@ -79,7 +82,7 @@ export function decideEvents({
   nowMs,
 }: DecideRequest): Decided {
   const receivedAt = new Date(nowMs)
-  const decided: Decided = { rows: { events: [], effects: [], plays: [], tallies: [] }, plays: [] }
+  const decided: Decided = { rows: { events: [], effects: [], plays: [], runs: [], earned: [], tallies: [] }, plays: [] }
   incoming.forEach((each, index) => {
     const { occurredAtMs, isTest, ...of } = each
     const row = {
@@ -96,6 +99,10 @@ export function decideEvents({
     const arrived = { event: canonicalOf(row), receivedAtMs: nowMs, isTest, circumstances }
     for (const effect of respond(arrived, onAir, { onlyBoxId, variationId: pretended?.variationId ?? null }))
       addEffect(decided, row, effect, nowMs)
+    if (isTest) return
+    for (const call of callsBy(arrived, onAir)) decided.rows.runs.push(runOf(row, arrived.event, call, onAir, nowMs))
+    const earned = earnedOf(row, arrived.event, onAir)
+    if (earned) decided.rows.earned.push(earned)
   })
   if (feed) decided.rows.tallies.push(tallyOf(feed, incoming, receivedAt))
   return decided
@@ -165,6 +172,48 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
   })
 }
 
+/** A viewer wherever ids of viewers are told apart by where they come from. */
+export const viewerIdOf = (event: Pick<CanonicalEvent, 'source' | 'data'>): string | null =>
+  event.data.viewer && `${event.source}/${event.data.viewer.id}`
+
+/** A trigger that is asked for: its gate is asked by whoever carries out the channel's lane. */
+function runOf(row: KeptEvent, event: CanonicalEvent, call: TriggerCall, onAir: ChannelOnAir, nowMs: number): RunRow {
+  const { triggerId, by, input, isPaid } = call
+  return {
+    id: newId('run', nowMs),
+    channelId: row.channelId,
+    triggerId,
+    triggerName: onAir.triggers.find(({ id }) => id === triggerId)?.name ?? triggerId,
+    eventId: row.id,
+    event,
+    ...{ by, input, isPaid },
+    viewerId: viewerIdOf(event),
+    viewerName: event.data.viewer?.name ?? '',
+    progress: 'asked',
+    end: null,
+    reason: '',
+    reserved: null,
+    askedAt: new Date(nowMs),
+    startedAt: null,
+    endedAt: null,
+    done: [],
+    task: null,
+  }
+}
+
+function earnedOf(row: KeptEvent, event: CanonicalEvent, { calls, currency, rates }: ChannelOnAir): EarnedPoints | null {
+  const viewerId = viewerIdOf(event)
+  const change = isOnlyCall(event) ? 0 : earnedBy(event, calls.points, { currency, rates })
+  if (viewerId === null || change === 0) return null
+  return {
+    ...{ channelId: row.channelId, viewerId, change, eventId: row.id },
+    name: event.data.viewer?.name ?? '',
+    why: event.kind,
+    reference: `event:${row.id}`,
+    at: row.receivedAt,
+  }
+}
+
 /** What a play has that nobody has prepared yet. */
 export function untouchedPlay(nowMs: number) {
   return {
@@ -174,6 +223,7 @@ export function untouchedPlay(nowMs: number) {
     startedAt: null,
     approval: 'none' as const,
     speech: null,
+    called: null,
   }
 }
 

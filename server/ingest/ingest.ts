@@ -128,11 +128,12 @@ export class Ingest {
     const decided = await findEffect(db, of.id)
     if (!decided) return null
     const nowMs = Date.now()
-    const { boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest, speech, approval } = of
+    const { boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest, speech, approval, called } = of
     const play: PlayRow = {
       ...{ boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest },
       id: newId('play', nowMs),
       ...untouchedPlay(nowMs),
+      called,
       // Whoever shows it again has seen what is read of it; what was not to be read is not read now either.
       speech,
       approval: approval === 'awaiting' ? 'given' : approval,
@@ -157,7 +158,7 @@ export class Ingest {
     } catch (error) {
       if (!isDataFault(error)) throw error
     }
-    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, effects: [], plays: [] }
+    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, effects: [], plays: [], callsIn: [] }
     let spoilt = 0
     for (const [index, each] of incoming.entries()) {
       try {

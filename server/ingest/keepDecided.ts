@@ -9,6 +9,8 @@ export interface KeptEvents {
   repeatedCount: number
   effects: EffectRow[]
   plays: EarnedPlay[]
+  /** Channels in which something is set off by it. */
+  callsIn: string[]
 }
 
 /**
@@ -27,6 +29,8 @@ export async function keepDecided(
     events: pieces.flatMap((piece) => piece.rows.events),
     effects: pieces.flatMap((piece) => piece.rows.effects),
     plays: pieces.flatMap((piece) => piece.rows.plays),
+    runs: pieces.flatMap((piece) => piece.rows.runs),
+    earned: pieces.flatMap((piece) => piece.rows.earned),
     tallies: mergeTallies(pieces.flatMap((piece) => piece.rows.tallies)),
   }
   const fresh = await insertDecidedEvents(db, rows, wake)
@@ -41,6 +45,7 @@ export async function keepDecided(
       repeatedCount: rows.events.length - acceptedIds.length,
       effects: rows.effects.filter((each) => fresh.has(each.eventId)),
       plays: plays.filter((each) => fresh.has(each.eventId)),
+      callsIn: [...new Set(rows.runs.filter((each) => fresh.has(each.eventId)).map(({ channelId }) => channelId))],
     }
   })
 }

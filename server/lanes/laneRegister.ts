@@ -1,4 +1,3 @@
-import { laneOfBox } from '../../core/response/lane.ts'
 import type { Database } from '../db/handle.ts'
 import { claim, listOwners, release, removeNode, renew, type NodeMark } from '../db/queries/nodes.ts'
 import type { LaneRegister } from './lanes.ts'
@@ -8,7 +7,7 @@ export function laneRegister(db: Database, mark: NodeMark, isAlone: boolean): La
   return {
     renew: (leaseMs) => renew(db, mark, leaseMs),
     claim: (gone) => claim(db, mark.id, gone, isAlone),
-    release: (boxIds) => release(db, mark.id, boxIds && boxIds.map(laneOfBox)),
+    release: (lanes) => release(db, mark.id, lanes),
     owners: () => listOwners(db),
     leave: () => removeNode(db, mark.id),
   }

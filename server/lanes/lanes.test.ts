@@ -17,7 +17,7 @@ function arrange(failures: Error[], onTaken: (claimed: readonly Claimed[]) => Pr
     mark,
     register: {
       renew,
-      claim: async () => [{ boxId: 'box', channelId: 'channel', hold: { lane: 'box:box', epoch: 1 }, leftAt: null }],
+      claim: async () => [{ channelId: 'channel', hold: { lane: 'box:box', epoch: 1 }, leftAt: null }],
       release: async () => {},
       owners: async () => new Map(),
       leave: async () => {},
@@ -42,7 +42,7 @@ describe('a node that starts', () => {
     const { lanes, errors } = arrange([noAnswer(), noAnswer()])
     await Promise.all([lanes.start(), vi.advanceTimersByTimeAsync(1000)])
     expect(errors).toHaveLength(2)
-    expect(lanes.ownerOf('box')).toBe('node-1')
+    expect(lanes.ownerOf('box:box')).toBe('node-1')
     lanes.stop()
   })
 

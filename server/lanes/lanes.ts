@@ -1,4 +1,4 @@
-import { boxOfLane } from '../../core/response/lane.ts'
+import type { Lane } from '../../core/response/lane.ts'
 import { isTransient } from '../db/trouble.ts'
 import { noAnswer, withinMs } from '../db/probe.ts'
 import type { Claimed, NodeMark, Renewed } from '../db/queries/nodes.ts'
@@ -10,8 +10,8 @@ export interface LaneRegister {
   renew(leaseMs: number): Promise<Renewed>
   claim(gone: readonly string[]): Promise<Claimed[]>
   /** Null: all that are this node's. */
-  release(boxIds: readonly string[] | null): Promise<void>
-  owners(): Promise<Map<string, string>>
+  release(lanes: readonly Lane[] | null): Promise<void>
+  owners(): Promise<Map<Lane, string>>
   /** This node is gone for good. */
   leave(): Promise<void>
 }
@@ -27,7 +27,7 @@ export interface LanesDependencies {
   /** These are this node's from now on. */
   onTaken: (claimed: readonly Claimed[]) => Promise<void>
   /** It is another's by now. */
-  onLost: (boxId: string) => void
+  onLost: (lane: Lane) => void
   /** Whether lanes are surely this node's has changed. */
   onSure: (isSure: boolean) => void
   /** Who else is there. */
@@ -53,8 +53,8 @@ const againAfterMs = 300
  * before anybody else can take them: no two ever carry out one lane.
  */
 export class Lanes {
-  private readonly held = new Map<string, LaneHold>()
-  private readonly owners = new Map<string, string>()
+  private readonly held = new Map<Lane, LaneHold>()
+  private readonly owners = new Map<Lane, string>()
   private nodes: ReadonlySet<string> = new Set()
   private sureUntilMs = -Infinity
   private wasSure = false
@@ -86,16 +86,21 @@ export class Lanes {
     return this.deps.isAlone || this.deps.steadyMs() < this.sureUntilMs
   }
 
-  /** Who carries out a box; null: nobody, as far as is known. */
-  ownerOf(boxId: string): string | null {
-    if (this.held.has(boxId)) return this.nodeId
-    const owner = this.owners.get(boxId)
+  /** The lanes that this node carries out. */
+  own(): Lane[] {
+    return [...this.held.keys()]
+  }
+
+  /** Who carries out a lane; null: nobody, as far as is known. */
+  ownerOf(lane: Lane): string | null {
+    if (this.held.has(lane)) return this.nodeId
+    const owner = this.owners.get(lane)
     return owner !== undefined && owner !== this.nodeId ? owner : null
   }
 
-  /** Which other node carries out a box; null: this one, or nobody as far as is known. */
-  otherOwnerOf(boxId: string): string | null {
-    const owner = this.ownerOf(boxId)
+  /** Which other node carries out a lane; null: this one, or nobody as far as is known. */
+  otherOwnerOf(lane: Lane): string | null {
+    const owner = this.ownerOf(lane)
     return owner === this.nodeId ? null : owner
   }
 
@@ -132,10 +137,10 @@ export class Lanes {
   }
 
   /** Another says that these are its own. */
-  heardTaken(boxIds: readonly string[], by: string): void {
-    for (const boxId of boxIds) {
-      this.owners.set(boxId, by)
-      if (this.held.has(boxId)) void this.lookNow().catch(this.deps.onError)
+  heardTaken(lanes: readonly Lane[], by: string): void {
+    for (const lane of lanes) {
+      this.owners.set(lane, by)
+      if (this.held.has(lane)) void this.lookNow().catch(this.deps.onError)
     }
   }
 
@@ -143,19 +148,19 @@ export class Lanes {
   async askOwners(): Promise<void> {
     const owners = await this.deps.register.owners()
     this.owners.clear()
-    for (const [boxId, owner] of owners) this.owners.set(boxId, owner)
+    for (const [lane, owner] of owners) this.owners.set(lane, owner)
   }
 
   /** Lets go of a lane that this node does not carry out, or that nobody is to carry out any more. */
-  async letGo(boxId: string): Promise<void> {
-    this.held.delete(boxId)
-    await this.deps.register.release([boxId])
+  async letGo(lane: Lane): Promise<void> {
+    this.held.delete(lane)
+    await this.deps.register.release([lane])
   }
 
   /** Says that a lane is another's: a write was refused. */
-  lost(boxId: string): void {
-    if (!this.held.delete(boxId)) return
-    this.deps.onLost(boxId)
+  lost(lane: Lane): void {
+    if (!this.held.delete(lane)) return
+    this.deps.onLost(lane)
   }
 
   /** Stops looking. What is this node's stays so until `leave`. */
@@ -205,9 +210,9 @@ export class Lanes {
     if (this.isClosed) return { opened: Promise.resolve() }
     if (strange.length > 0) await inTime(deps.register.release(strange))
     const claimed = await inTime(deps.register.claim(gone))
-    for (const { boxId, hold } of claimed) {
-      this.held.set(boxId, hold)
-      this.owners.set(boxId, this.nodeId)
+    for (const { hold } of claimed) {
+      this.held.set(hold.lane, hold)
+      this.owners.set(hold.lane, this.nodeId)
     }
     return { opened: claimed.length > 0 ? deps.onTaken(claimed) : Promise.resolve() }
   }
@@ -222,15 +227,12 @@ export class Lanes {
 
   /**
    * What the register says is not this node's any more is given up.
-   * @returns boxes that are this node's without its knowing: the answer to its claim was lost
+   * @returns lanes that are this node's without its knowing: the answer to its claim was lost
    */
-  private compare(holds: readonly LaneHold[]): string[] {
+  private compare(holds: readonly LaneHold[]): Lane[] {
     const known = new Map(holds.map(({ lane, epoch }) => [lane, epoch]))
-    for (const [boxId, { lane, epoch }] of this.held) if (known.get(lane) !== epoch) this.lost(boxId)
-    return holds.flatMap(({ lane }) => {
-      const boxId = boxOfLane(lane)
-      return boxId !== null && !this.held.has(boxId) ? [boxId] : []
-    })
+    for (const [lane, { epoch }] of this.held) if (known.get(lane) !== epoch) this.lost(lane)
+    return holds.flatMap(({ lane }) => (this.held.has(lane) ? [] : [lane]))
   }
 
   private noteSure(): void {

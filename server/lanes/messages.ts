@@ -1,16 +1,25 @@
+import type { Lane } from '../../core/response/lane.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
 import type { ToSource } from '../../contract/sourceMessages.ts'
 import type { LiveTopic } from '../live/topic.ts'
 import type { LaneView } from '../queue/laneView.ts'
 import type { BoxAct } from '../queue/boxAct.ts'
+import type { CallAct } from '../triggers/callAct.ts'
+import type { ToStudio } from '../../contract/studioLink.ts'
 import type { ConnectedView, KnownSource } from '../realtime/sourceRooms.ts'
+
+/** What can be done in a lane: by its owner. */
+export type LaneAct = BoxAct | CallAct
 
 /** What the processes that share a database say to each other. Each may be lost: see `Bus`. */
 export type BusMessage =
-  /** Plays were written for lanes that somebody else carries out. Null: more than fit into a message. */
-  | { type: 'wake'; plays: { boxId: string; playId: string }[] | null }
+  /**
+   * Plays were written for lanes that somebody else carries out (null: more than fit into a message), and viewers of channels
+   * have set something off.
+   */
+  | { type: 'wake'; plays: { boxId: string; playId: string }[] | null; channels: string[] }
   /** The sender carries these lanes out from now on. */
-  | { type: 'taken'; boxIds: string[] }
+  | { type: 'taken'; lanes: Lane[] }
   /** The sender stops: its lanes are free. */
   | { type: 'left' }
   /** Of boxes that the receiver carries out, all sources that are connected to the sender. */
@@ -22,7 +31,7 @@ export type BusMessage =
   /** Sources of a box, wherever they are connected, are to go. */
   | { type: 'closeBox'; boxId: string; code: number; reason: string }
   /** Something to be done in a lane by its owner, who answers under the same number. */
-  | { type: 'ask'; number: number; boxId: string; act: BoxAct }
+  | { type: 'ask'; number: number; lane: Lane; act: LaneAct }
   | { type: 'answer'; number: number; value: unknown }
   /** What is kept at hand of a channel, or of a feed, is not true any more. */
   | { type: 'forget'; channelId: string | null; feedId: string | null }
@@ -36,5 +45,7 @@ export type BusMessage =
   | { type: 'lane'; channelId: string; view: LaneView }
   /** The sources of a box that are connected to the sender. */
   | { type: 'sources'; channelId: string; boxId: string; sources: ConnectedView[] }
+  /** Something for the studio of a channel, which may be connected to the receiver. */
+  | { type: 'toStudio'; channelId: string; message: ToStudio }
   /** Somebody signed out. */
   | { type: 'sessionEnded'; sessionId: string }

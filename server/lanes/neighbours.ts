@@ -1,9 +1,11 @@
+import { boxOfLane, channelOfLane, laneOfBox, type Lane } from '../../core/response/lane.ts'
 import type { LiveTopic } from '../live/topic.ts'
 import { laneViewOf, type LaneView } from '../queue/laneView.ts'
 import type { BoxQueues } from '../queue/boxQueues.ts'
-import type { Lines } from '../queue/lines.ts'
 import type { ConnectedView, SourceRooms } from '../realtime/sourceRooms.ts'
 import type { Clock } from '../system/clock.ts'
+import type { ToStudio } from '../../contract/studioLink.ts'
+import type { Asks } from './asks.ts'
 import type { Bus } from './bus.ts'
 import type { Lanes } from './lanes.ts'
 import type { BusMessage } from './messages.ts'
@@ -13,7 +15,13 @@ interface NeighboursDependencies {
   clock: Clock
   lanes: Lanes
   queues: BoxQueues
-  lines: Lines
+  asks: Asks
+  /** Viewers of these channels have set something off. */
+  wakeCalls: (channelIds: readonly string[]) => void
+  /** Others carry these lanes out by now: they are told of the studios that are connected here. */
+  retellStudio: (lanes: readonly Lane[]) => void
+  /** Something for the studio of a channel, if it is connected here. */
+  toStudio: (channelId: string, message: ToStudio) => void
   rooms: SourceRooms
   /** What is kept at hand of a channel or a feed is not true any more; both null: nothing is. */
   forget: (channelId: string | null, feedId: string | null) => void
@@ -85,20 +93,22 @@ export class Neighbours {
   }
 
   /** Lanes were taken: others bring their sources, those that are here join at once. */
-  taken(boxIds: readonly string[]): void {
+  taken(lanes: readonly Lane[]): void {
     const { bus, queues, rooms } = this.deps
-    for (const boxId of boxIds) {
+    for (const lane of lanes) {
+      const boxId = boxOfLane(lane)
+      if (boxId === null) continue
       this.lines.delete(boxId)
       queues.reconcile(boxId, null, rooms.known(boxId))
     }
-    bus.publish({ type: 'taken', boxIds: [...boxIds] })
+    bus.publish({ type: 'taken', lanes: [...lanes] })
   }
 
   /** A lane is another's by now: whoever has it is told of the sources that are connected here. */
-  async laneLost(boxId: string): Promise<void> {
+  async laneLost(lane: Lane): Promise<void> {
     const { lanes, onError } = this.deps
-    if (lanes.ownerOf(boxId) === null) await lanes.askOwners().catch(onError)
-    const owner = lanes.otherOwnerOf(boxId)
+    if (lanes.ownerOf(lane) === null) await lanes.askOwners().catch(onError)
+    const owner = lanes.otherOwnerOf(lane)
     if (owner !== null) this.tellRoster(owner)
   }
 
@@ -171,12 +181,14 @@ export class Neighbours {
   }
 
   private hear(message: BusMessage, from: string): void {
-    const { lanes, lines, queues, rooms } = this.deps
+    const { lanes, asks, queues, rooms } = this.deps
     switch (message.type) {
       case 'wake':
+        this.deps.wakeCalls(message.channels)
         return this.wake(message.plays)
       case 'taken':
-        lanes.heardTaken(message.boxIds, from)
+        lanes.heardTaken(message.lanes, from)
+        this.deps.retellStudio(message.lanes)
         return this.tellRoster(from)
       case 'left':
         return void lanes.lookNow().catch(this.deps.onError)
@@ -193,7 +205,7 @@ export class Neighbours {
       case 'ask':
         return void this.answer(from, message)
       case 'answer':
-        return lines.heardAnswer(message.number, message.value)
+        return asks.heardAnswer(message.number, message.value)
       case 'forget':
         return this.deps.forget(message.channelId, message.feedId)
       case 'library':
@@ -209,6 +221,8 @@ export class Neighbours {
       case 'sources':
         this.heardSources(message.boxId, message.sources, from)
         return this.deps.changed(message.channelId, 'sources')
+      case 'toStudio':
+        return this.deps.toStudio(message.channelId, message.message)
       case 'sessionEnded':
         return this.deps.sessionEnded(message.sessionId)
     }
@@ -237,12 +251,11 @@ export class Neighbours {
     this.isWaking = false
   }
 
-  private async answer(from: string, { number, boxId, act }: Extract<BusMessage, { type: 'ask' }>): Promise<void> {
-    const { bus, queues, onError } = this.deps
+  private async answer(from: string, { number, lane, act }: Extract<BusMessage, { type: 'ask' }>): Promise<void> {
+    const { bus, asks, onError } = this.deps
     const say = (value: unknown) => bus.send(from, { type: 'answer', number, value })
-    if (!queues.find(boxId)) return say(null)
     try {
-      say({ value: await queues.act(boxId, act) })
+      say(await asks.answer(lane, act))
     } catch (error) {
       onError(error)
       say(null)
@@ -252,7 +265,7 @@ export class Neighbours {
   /** Says which sources of boxes that a process carries out are connected here: those and no others. */
   private tellRoster(nodeId: string): void {
     const { bus, lanes, rooms } = this.deps
-    const boxIds = rooms.boxIds().filter((boxId) => lanes.ownerOf(boxId) === nodeId)
+    const boxIds = rooms.boxIds().filter((boxId) => lanes.ownerOf(laneOfBox(boxId)) === nodeId)
     bus.send(nodeId, { type: 'roster', boxes: boxIds.map((boxId) => ({ boxId, sources: rooms.known(boxId) })) })
   }
 
@@ -286,10 +299,11 @@ export class Neighbours {
     try {
       await lanes.askOwners()
       await queues.takeUp()
+      this.deps.wakeCalls(lanes.own().flatMap((lane) => channelOfLane(lane) ?? []))
     } catch (error) {
       onError(error)
     }
-    bus.publish({ type: 'taken', boxIds: queues.opened().map(({ boxId }) => boxId) })
+    bus.publish({ type: 'taken', lanes: lanes.own() })
     this.tellRosters()
     this.watch()
     changed(null)

@@ -1,14 +1,15 @@
 /**
  * What of a channel has changed: a line and its log, one play, its sources or its library (which nobody has to read), what
- * feeds deliver, drafts, or anything.
+ * feeds deliver, drafts, what viewers set off, or anything.
  */
-export type LiveTopic = `line ${string}` | `play ${string}` | 'sources' | 'library' | 'feeds' | 'drafts' | 'all'
+export type LiveTopic = `line ${string}` | `play ${string}` | 'sources' | 'library' | 'feeds' | 'drafts' | 'calls' | 'all'
 
 /** What has to be read anew. */
 export class StaleTopics {
   isAll = false
   areFeeds = false
   areDrafts = false
+  areCalls = false
   readonly boxIds = new Set<string>()
   readonly playIds = new Set<string>()
 
@@ -16,6 +17,7 @@ export class StaleTopics {
     if (topic === 'all') this.isAll = true
     else if (topic === 'feeds') this.areFeeds = true
     else if (topic === 'drafts') this.areDrafts = true
+    else if (topic === 'calls') this.areCalls = true
     else if (topic.startsWith('line ')) this.boxIds.add(topic.slice('line '.length))
     else if (topic.startsWith('play ')) this.playIds.add(topic.slice('play '.length))
   }
@@ -25,6 +27,7 @@ export class StaleTopics {
     this.isAll ||= other.isAll
     this.areFeeds ||= other.areFeeds
     this.areDrafts ||= other.areDrafts
+    this.areCalls ||= other.areCalls
     for (const id of other.boxIds) this.boxIds.add(id)
     for (const id of other.playIds) this.playIds.add(id)
   }

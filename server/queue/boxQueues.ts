@@ -34,6 +34,8 @@ export interface QueueDependencies {
   /** Something that is kept of a play has changed. */
   onPlayChanged: (channelId: string, playId: string) => void
   onStarted: (waitedMs: number) => void
+  /** A play has begun to be shown, or is over. */
+  onPlay: (channelId: string, playId: string, is: 'started' | 'over', reason: string) => void
 }
 
 interface OpenBox {
@@ -97,6 +99,7 @@ export class BoxQueues {
         ),
       onChange: () => this.deps.onChange(box.channelId, box.id),
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
+      onPlay: (playId, is, reason) => this.deps.onPlay(box.channelId, playId, is, reason),
     })
     this.boxes.set(box.id, { runtime, channelId: box.channelId, nodes })
     // Those that were too many end here, and that takes a while to be written.

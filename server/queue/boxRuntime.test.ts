@@ -43,6 +43,7 @@ function arrange() {
     onWithheld: () => undefined,
     onChange: () => undefined,
     onStarted: () => undefined,
+    onPlay: () => undefined,
   })
   const enqueue = (playId: string, lengthMs = 3000) =>
     runtime.input({ type: 'enqueued', tickets: [{ playId, enqueuedAtMs: clock.steadyMs(), lengthMs }] })

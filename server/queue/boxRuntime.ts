@@ -29,6 +29,8 @@ export interface RuntimeDependencies {
   onWithheld: (playId: string, reason: string) => void
   onChange: (boxId: string) => void
   onStarted: (boxId: string, waitedMs: number) => void
+  /** A play has begun to be shown, or is over. */
+  onPlay: (playId: string, is: 'started' | 'over', reason: string) => void
 }
 
 /** While it is in doubt whose line it is, that is looked at so often. */
@@ -186,6 +188,7 @@ export class BoxRuntime {
       case 'recordStarted': {
         const ticket = this.queue.current?.ticket
         if (ticket) deps.onStarted(boxId, command.atMs - ticket.enqueuedAtMs)
+        deps.onPlay(command.playId, 'started', '')
         return ledger.record({ id: command.playId, state: 'playing', startedAt: at(command.atMs) })
       }
       case 'recordShown':
@@ -193,6 +196,7 @@ export class BoxRuntime {
       case 'recordReturned':
         return ledger.record({ id: command.playId, state: 'waiting', startedAt: null, reason: command.reason })
       case 'recordEnded':
+        deps.onPlay(command.playId, 'over', command.reason)
         return ledger.record({
           id: command.playId,
           state: 'over',

@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
+import { Asks } from '../lanes/asks.ts'
 import type { Bus } from '../lanes/bus.ts'
 import type { Lanes } from '../lanes/lanes.ts'
 import type { BusMessage } from '../lanes/messages.ts'
@@ -20,24 +21,30 @@ function arrange(answer: (number: number) => unknown = () => ({ value: 'done the
   const lanes = {
     nodeId: 'me',
     hasOthers: true,
-    holdOf: (boxId: string) => (boxId === 'here' ? {} : null),
-    otherOwnerOf: (boxId: string) => (boxId === 'there' ? 'other' : null),
+    ownerOf: (lane: string) => ({ 'box:here': 'me', 'channel:here': 'me', 'box:there': 'other' })[lane] ?? null,
+    otherOwnerOf: (lane: string) => (lane === 'box:there' ? 'other' : null),
     askOwners: vi.fn(async () => undefined),
   }
   const bus = {
     publish: (message: BusMessage) => void said.push({ to: null, message }),
     send(to: string, message: BusMessage) {
       said.push({ to, message })
-      if (message.type === 'ask') queueMicrotask(() => lines.heardAnswer(message.number, answer(message.number)))
+      if (message.type === 'ask') queueMicrotask(() => asks.heardAnswer(message.number, answer(message.number)))
     },
     inStatement: (message: BusMessage) => JSON.stringify(message),
   }
   let nowMs = 0
-  const lines: Lines = new Lines({
+  const asks: Asks = new Asks({
+    bus: bus as unknown as Bus,
+    lanes: lanes as unknown as Lanes,
+    here: (lane) => (lane === 'box:here' ? queues.act() : null),
+    steadyMs: () => (nowMs += 4_000),
+  })
+  const lines = new Lines({
     bus: bus as unknown as Bus,
     lanes: lanes as unknown as Lanes,
     queues: queues as unknown as BoxQueues,
-    steadyMs: () => (nowMs += 4_000),
+    asks,
   })
   return { lines, said, queues, lanes }
 }
@@ -70,19 +77,29 @@ describe('the lines of boxes, wherever they are carried out', () => {
     expect(JSON.parse(lines.wakeWith([play('here', 'p1'), play('there', 'p2')]) ?? '')).toEqual({
       type: 'wake',
       plays: [{ boxId: 'there', playId: 'p2' }],
+      channels: [],
+    })
+  })
+  it('wake whoever carries a channel out whose viewers set something off', () => {
+    const { lines } = arrange()
+    expect(lines.wakeWith([], ['here'])).toBeNull()
+    expect(JSON.parse(lines.wakeWith([], ['here', 'there']) ?? '')).toEqual({
+      type: 'wake',
+      plays: [],
+      channels: ['there'],
     })
   })
   it('wake once more where a lane went to another while its plays were written', () => {
     const { lines, said } = arrange()
     lines.wakeWith([play('there', 'p1')])
     lines.enqueue([play('there', 'p1'), play('there', 'p2'), play('here', 'p3')])
-    expect(said).toEqual([{ to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }] } }])
+    expect(said).toEqual([{ to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }], channels: [] } }])
   })
   it('take a play that somebody wants again into the line, or wake its owner', () => {
     const { lines, said, queues } = arrange()
     lines.add('here', { playId: 'p1', enqueuedAtMs: 0, lengthMs: 1 }, true)
     lines.add('there', { playId: 'p2', enqueuedAtMs: 0, lengthMs: 1 }, false)
     expect([queues.add.mock.calls.length, queues.speakAhead.mock.calls.length]).toEqual([1, 1])
-    expect(said).toEqual([{ to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }] } }])
+    expect(said).toEqual([{ to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }], channels: [] } }])
   })
 })

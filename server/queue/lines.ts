@@ -1,9 +1,10 @@
+import { laneOfBox, laneOfChannel } from '../../core/response/lane.ts'
 import type { QueueInput, Ticket } from '../../core/queue/state.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
+import type { Asks } from '../lanes/asks.ts'
 import type { Bus } from '../lanes/bus.ts'
 import type { Lanes } from '../lanes/lanes.ts'
 import { dropOldest } from '../system/dropOldest.ts'
-import { problemError } from '../system/problemError.ts'
 import type { BoxAct } from './boxAct.ts'
 import type { BoxQueues } from './boxQueues.ts'
 
@@ -11,24 +12,18 @@ interface LinesDependencies {
   bus: Bus
   lanes: Lanes
   queues: BoxQueues
-  steadyMs: () => number
+  asks: Asks
 }
 
 const namesOf = (plays: readonly EarnedPlay[]) => plays.map(({ boxId, ticket: { playId } }) => ({ boxId, playId }))
 
 /** More are never on their way at once. */
 const wokenKept = 20_000
-const answersWithinMs = 2_500
-/** A lane that changes hands is somebody's again within this. */
-const patienceMs = 6_000
-const againAfterMs = 250
 
 /** The lines of all boxes, whichever process carries them out: here it is not to be seen. */
 export class Lines {
   /** Plays with whose commit their owners are woken. */
   private readonly woken = new Set<string>()
-  private readonly asked = new Map<number, (value: unknown) => void>()
-  private count = 0
 
   constructor(private readonly deps: LinesDependencies) {}
 
@@ -36,20 +31,27 @@ export class Lines {
   input(boxId: string, input: QueueInput): void {
     const { bus, lanes, queues } = this.deps
     if (queues.find(boxId)) return queues.input(boxId, input)
-    const owner = lanes.otherOwnerOf(boxId)
+    const owner = lanes.otherOwnerOf(laneOfBox(boxId))
     if (owner !== null) bus.send(owner, { type: 'input', boxId, input })
   }
 
-  /** What is to be said with the commit of these plays, so that those who carry out their lanes take them up; null: nothing. */
-  wakeWith(plays: readonly EarnedPlay[]): string | null {
+  /**
+   * What is to be said with the commit of these plays and of what viewers set off, so that those who carry out their lanes take
+   * them up; null: nothing.
+   */
+  wakeWith(plays: readonly EarnedPlay[], callsIn: readonly string[] = []): string | null {
     const { bus, lanes, queues } = this.deps
     if (!lanes.hasOthers) return null
     const others = plays.filter(({ boxId }) => !queues.find(boxId))
-    if (others.length === 0) return null
+    const channels = callsIn.filter((channelId) => lanes.ownerOf(laneOfChannel(channelId)) !== lanes.nodeId)
+    if (others.length === 0 && channels.length === 0) return null
     const named = namesOf(others)
     for (const { playId } of named) this.woken.add(playId)
     dropOldest(this.woken, wokenKept)
-    return bus.inStatement({ type: 'wake', plays: named }) ?? bus.inStatement({ type: 'wake', plays: null })
+    return (
+      bus.inStatement({ type: 'wake', plays: named, channels }) ??
+      bus.inStatement({ type: 'wake', plays: null, channels })
+    )
   }
 
   /** Puts plays into their lines; they must be durable already, and others woken with them. */
@@ -59,13 +61,13 @@ export class Lines {
     if (!lanes.hasOthers) return
     // A lane that went to another while they were written: nobody was woken for it.
     const lost = plays.filter(({ boxId, ticket }) => !this.woken.delete(ticket.playId) && !queues.find(boxId))
-    if (lost.length > 0) bus.publish({ type: 'wake', plays: namesOf(lost) })
+    if (lost.length > 0) bus.publish({ type: 'wake', plays: namesOf(lost), channels: [] })
   }
 
   /** Puts a play that somebody asked for once more, and that is durable, into its line. */
   add(boxId: string, ticket: Ticket, speaks: boolean): void {
     const { bus, queues } = this.deps
-    if (!queues.find(boxId)) return bus.publish({ type: 'wake', plays: [{ boxId, playId: ticket.playId }] })
+    if (!queues.find(boxId)) return bus.publish({ type: 'wake', plays: [{ boxId, playId: ticket.playId }], channels: [] })
     queues.add(boxId, ticket)
     if (speaks) queues.speakAhead(boxId, ticket.playId)
   }
@@ -74,38 +76,7 @@ export class Lines {
    * Has something done in the line of a box by whoever carries it out.
    * @throws 503 where nobody does so for several seconds
    */
-  async act(boxId: string, act: BoxAct): Promise<unknown> {
-    const { lanes, queues, steadyMs } = this.deps
-    for (const untilMs = steadyMs() + patienceMs; ;) {
-      if (queues.find(boxId)) return queues.act(boxId, act)
-      const owner = lanes.otherOwnerOf(boxId)
-      const answer = owner === null ? null : await this.ask(owner, boxId, act)
-      if (answer) return answer.value
-      if (steadyMs() > untilMs)
-        throw problemError(503, 'Nobody carries out the line of this box at the moment. Try again in a few seconds.')
-      await new Promise((resolve) => setTimeout(resolve, againAfterMs))
-      await lanes.askOwners()
-    }
-  }
-
-  /** An answer to something that was asked. */
-  heardAnswer(number: number, value: unknown): void {
-    this.asked.get(number)?.(value)
-  }
-
-  /** @returns null where no answer came in time, or the other does not carry it out any more */
-  private async ask(nodeId: string, boxId: string, act: BoxAct): Promise<{ value: unknown } | null> {
-    const number = this.count++
-    let timer: ReturnType<typeof setTimeout> | undefined
-    try {
-      return await new Promise<{ value: unknown } | null>((resolve) => {
-        timer = setTimeout(resolve, answersWithinMs, null)
-        this.asked.set(number, (answer) => resolve(answer as { value: unknown } | null))
-        this.deps.bus.send(nodeId, { type: 'ask', number, boxId, act })
-      })
-    } finally {
-      clearTimeout(timer)
-      this.asked.delete(number)
-    }
+  act(boxId: string, act: BoxAct): Promise<unknown> {
+    return this.deps.asks.act(laneOfBox(boxId), act)
   }
 }

@@ -7,6 +7,8 @@ import { provideIngest, type IngestPort } from '../ingest/port.ts'
 import { provideScreens, type ScreensPort } from '../live/port.ts'
 import { provideMedia, type MediaPort } from '../media/port.ts'
 import { providePacks, type PacksPort } from '../packs/port.ts'
+import { provideCalls, type CallsPort } from '../triggers/port.ts'
+import { provideStandIns, type StandInsPort } from '../standIns/port.ts'
 import { provideLines, type LinesPort } from '../queue/port.ts'
 import { provideSources, type SourcesPort } from '../realtime/port.ts'
 import { provideVoices, type VoicesPort } from '../speech/port.ts'
@@ -21,6 +23,8 @@ export interface Services
     MediaPort,
     PacksPort,
     LinesPort,
+    CallsPort,
+    StandInsPort,
     SourcesPort,
     IngestPort,
     VoicesPort,
@@ -40,6 +44,8 @@ export function provideServices(starting: Promise<Services>): void {
     provideMedia,
     providePacks,
     provideLines,
+    provideCalls,
+    provideStandIns,
     provideSources,
     provideIngest,
     provideVoices,

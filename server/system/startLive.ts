@@ -1,10 +1,12 @@
 import type { Logger } from 'pino'
+import { boxOfLane, channelOfLane, laneOfBox, laneOfChannel } from '../../core/response/lane.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import type { NodeMark } from '../db/queries/nodes.ts'
 import type { DatabaseTrouble } from '../db/trouble.ts'
 import type { Bus } from '../lanes/bus.ts'
+import { Asks } from '../lanes/asks.ts'
 import { laneRegister } from '../lanes/laneRegister.ts'
 import { Lanes } from '../lanes/lanes.ts'
 import { Neighbours } from '../lanes/neighbours.ts'
@@ -12,10 +14,17 @@ import { isGone } from '../lanes/processMark.ts'
 import { TakeLanes } from '../lanes/takeLanes.ts'
 import { ChannelModel } from '../live/channelModel.ts'
 import { ChannelStream } from '../live/channelStream.ts'
+import type { BoxAct } from '../queue/boxAct.ts'
 import { BoxQueues } from '../queue/boxQueues.ts'
 import { Lines } from '../queue/lines.ts'
 import { Shows } from '../queue/shows.ts'
 import { SourceRooms } from '../realtime/sourceRooms.ts'
+import { Streams } from '../channel/streams.ts'
+import { findStudio } from '../db/queries/runs.ts'
+import { StudioLinks } from '../studio/studioLinks.ts'
+import type { CallAct } from '../triggers/callAct.ts'
+import { Calls } from '../triggers/calls.ts'
+import type { ChannelCallsDependencies } from '../triggers/channelCalls.ts'
 import { PlayVoices } from '../speech/playVoices.ts'
 import type { Speaker } from '../speech/speaker.ts'
 import type { Clock } from './clock.ts'
@@ -34,6 +43,8 @@ interface LiveOptions {
   /** Counts up with every change of a channel's library. */
   libraryRevision: (channelId: string) => number
   forget: (channelId: string | null, feedId: string | null) => void
+  /** What of the outside the run sheets of a channel reach. */
+  outside: Pick<ChannelCallsDependencies, 'say' | 'settleRedemption' | 'post'>
   libraryChanged: (channelId: string) => void
   onNodes: (nodeIds: ReadonlySet<string>) => void
   onStarted: (waitedMs: number) => void
@@ -74,18 +85,55 @@ export function startLive(options: LiveOptions) {
     onChange: (channelId, playId) => stream.changed(channelId, `play ${playId}`),
     onNothingToApprove: (boxId, playId) => queues.input(boxId, { type: 'released', playId }),
   })
+  const streams = new Streams({
+    db,
+    now: () => clock.wallMs(),
+    isPresent: (channelId) => queues.channelsWithSources().has(channelId),
+  })
+  const studioLinks: StudioLinks = new StudioLinks({
+    secretOf: async (channelId) => (await findStudio(db, channelId))?.secret ?? null,
+    onSaid: (channelId, linkId, said) => calls.studioSaid(channelId, linkId, said),
+    onError: noteError('what a studio said could not be dealt with'),
+  })
+  const calls: Calls = new Calls({
+    asks: () => asks,
+    of: (channelId) => ({
+      ...{ db, logger, clock, ...options.outside },
+      onAir: (id) => onAir.read(id),
+      streamMs: (id) => streams.beganMs(id),
+      noteTrouble: (error) => trouble.note(error),
+      add(boxId, playId, enqueuedAtMs, lengthMs, isAwaiting, speaks) {
+        lines.add(boxId, { playId, enqueuedAtMs, lengthMs, isAwaiting }, speaks)
+      },
+      skip: (boxId, playId, reason) => lines.input(boxId, { type: 'removed', playId, outcome: 'skipped', reason }),
+      show: (playId) => shows.show(playId),
+      toSources(boxId, message) {
+        const ids = neighbours.sourcesOf(boxId).map(({ id }) => id)
+        rooms.send(boxId, ids, message)
+        if (lanes.hasOthers) bus.publish({ type: 'toSources', boxId, sourceIds: ids, message })
+        return ids.length
+      },
+      toStudio(id, message) {
+        studioLinks.send(id, message)
+        if (lanes.hasOthers) bus.publish({ type: 'toStudio', channelId: id, message })
+      },
+      onLaneLost: () => lanes.lost(laneOfChannel(channelId)),
+      onChange: () => stream.changed(channelId, 'calls'),
+    }),
+  })
+  const shows = new Shows({ db, onAir, dress: options.dress, voices })
   const queues: BoxQueues = new BoxQueues({
     db,
     logger,
     clock,
-    shows: new Shows({ db, onAir, dress: options.dress, voices }),
+    shows,
     send(nodeId, boxId, sourceIds, message) {
       if (nodeId === null) rooms.send(boxId, sourceIds, message)
       else bus.send(nodeId, { type: 'toSources', boxId, sourceIds: [...sourceIds], message })
     },
     isSure: () => lanes.isSure,
-    onLaneLost: (boxId) => lanes.lost(boxId),
-    letGo: (boxId) => lanes.letGo(boxId),
+    onLaneLost: (boxId) => lanes.lost(laneOfBox(boxId)),
+    letGo: (boxId) => lanes.letGo(laneOfBox(boxId)),
     noteTrouble: (error) => trouble.note(error),
     onChange(channelId, boxId) {
       stream.changedHere(channelId, `line ${boxId}`)
@@ -93,12 +141,17 @@ export function startLive(options: LiveOptions) {
     },
     onPlayChanged: (channelId, playId) => stream.changed(channelId, `play ${playId}`),
     onStarted: options.onStarted,
+    onPlay: (channelId, playId, is, reason) => calls.played(channelId, playId, is, reason),
   })
   const takeLanes = new TakeLanes({
     db,
     queues,
-    onTaken: (boxIds) => neighbours.taken(boxIds),
-    giveBack: (boxId) => lanes.letGo(boxId),
+    openChannel: (channelId, hold) => calls.open(channelId, hold),
+    onTaken(taken) {
+      neighbours.taken(taken)
+      studioLinks.tellAgain(taken.flatMap((lane) => channelOfLane(lane) ?? []))
+    },
+    giveBack: (lane) => lanes.letGo(lane),
     onError: noteError('the line of a box could not be taken up'),
   })
   const lanes: Lanes = new Lanes({
@@ -108,10 +161,13 @@ export function startLive(options: LiveOptions) {
     steadyMs,
     isGone: (other) => isGone(other, mark),
     onTaken: (claimed) => takeLanes.open(claimed),
-    onLost(boxId) {
-      queues.drop(boxId)
-      void neighbours.laneLost(boxId)
-      logger.warn({ boxId }, 'the line of a box is carried out by another process now')
+    onLost(lane) {
+      const boxId = boxOfLane(lane)
+      if (boxId !== null) queues.drop(boxId)
+      const channelId = channelOfLane(lane)
+      if (channelId !== null) calls.drop(channelId)
+      void neighbours.laneLost(lane)
+      logger.warn({ lane }, 'a line is carried out by another process now')
     },
     onSure: (isSure) => queues.doubt(!isSure),
     onNodes(nodeIds) {
@@ -120,9 +176,20 @@ export function startLive(options: LiveOptions) {
     },
     onError: noteError('whose lines are whose could not be found out'),
   })
-  const lines: Lines = new Lines({ bus, lanes, queues, steadyMs })
+  const asks: Asks = new Asks({
+    ...{ bus, lanes, steadyMs },
+    here(lane, act) {
+      const boxId = boxOfLane(lane)
+      if (boxId === null) return calls.here(lane, act as CallAct)
+      return queues.find(boxId) ? queues.act(boxId, act as BoxAct) : null
+    },
+  })
+  const lines: Lines = new Lines({ bus, lanes, queues, asks })
   const neighbours: Neighbours = new Neighbours({
-    ...{ bus, clock, lanes, queues, lines, rooms },
+    ...{ bus, clock, lanes, queues, asks, rooms },
+    wakeCalls: (channelIds) => calls.wake(channelIds),
+    toStudio: (channelId, message) => studioLinks.send(channelId, message),
+    retellStudio: (taken) => studioLinks.tellAgain(taken.flatMap((lane) => channelOfLane(lane) ?? [])),
     forget: options.forget,
     libraryChanged: options.libraryChanged,
     changed(channelId, topic) {
@@ -134,12 +201,14 @@ export function startLive(options: LiveOptions) {
     onError: noteError('something that another process said could not be done'),
   })
   return {
-    ...{ stream, rooms, queues, lanes, lines, neighbours },
+    ...{ stream, rooms, queues, lanes, lines, neighbours, calls, studioLinks, streams },
     /** Everything is written, the lines are let go, and whoever is there takes them at once. */
     async close(): Promise<void> {
       rooms.closeAll()
+      studioLinks.closeAll()
       lanes.stop()
       neighbours.close()
+      await calls.close()
       await queues.close()
       await lanes.leave().catch(noteError('the lines could not be handed over'))
       bus.publish({ type: 'left' })

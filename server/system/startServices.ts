@@ -33,6 +33,9 @@ import { LanguageProcess } from '../speech/languages/languageProcess.ts'
 import { Speaker } from '../speech/speaker.ts'
 import { SpeechCache } from '../speech/speechCache.ts'
 import { prepareLists } from '../speech/wordLists.ts'
+import { startStandIns } from '../standIns/startStandIns.ts'
+import { CallsClock } from '../triggers/callsClock.ts'
+import { webhookPoster, webhookSecret } from '../triggers/webhook.ts'
 import { Clock } from './clock.ts'
 import type { Config } from './config.ts'
 import { ensureServerSecret, keepPrivate } from './dataFolder.ts'
@@ -149,6 +152,8 @@ export async function startServices(options: StartOptions): Promise<Services> {
       (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'),
     )
   }
+  const standIns = startStandIns(database, clock, config)
+  const { platformDesk } = standIns
   const live = startLive({
     database,
     logger,
@@ -171,13 +176,18 @@ export async function startServices(options: StartOptions): Promise<Services> {
       if (channelId === null) feeds.forgetHere(feedId)
       if (channelId !== null && live.queues.channelsWithSources().has(channelId)) wakeVoices(channelId)
     },
+    outside: {
+      say: (channelId, text, source) => platformDesk.say(channelId, text, source),
+      settleRedemption: (row, as) => platformDesk.settleRedemption(row, as),
+      post: webhookPoster({ secret: webhookSecret(secret) }),
+    },
     libraryChanged: (channelId) => library.changedElsewhere(channelId),
     onNodes: (nodeIds) =>
       void library.takeOver([...nodeIds]).catch(noteError('files could not be taken over for measuring')),
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
     noteError,
   })
-  const { rooms, stream, queues, lanes, lines } = live
+  const { rooms, stream, queues, lanes, lines, calls, studioLinks, streams } = live
   const linking = new Linking(db, (channelId, feedId) => {
     feeds.forget(feedId)
     onAir.forget(channelId)
@@ -191,9 +201,12 @@ export async function startServices(options: StartOptions): Promise<Services> {
     metrics,
     commits: new GroupCommit({
       async commit(pieces, isAgain) {
-        const kept = await keepDecided(db, pieces, isAgain, lines.wakeWith(pieces.flatMap(({ plays }) => plays)))
+        const asked = pieces.flatMap(({ rows }) => rows.runs.map(({ channelId }) => channelId))
+        const plays = pieces.flatMap((piece) => piece.plays)
+        const kept = await keepDecided(db, pieces, isAgain, lines.wakeWith(plays, asked))
         // All of them at once, and before anybody is told: what is acknowledged is in its line.
-        lines.enqueue(kept.flatMap(({ plays }) => plays))
+        lines.enqueue(kept.flatMap((each) => each.plays))
+        calls.wake(new Set(kept.flatMap(({ callsIn }) => callsIn)))
         return kept
       },
       isPassing: (error) => trouble.note(error),
@@ -223,6 +236,15 @@ export async function startServices(options: StartOptions): Promise<Services> {
   const uploads = mediaUploads(folders.files, library)
   const packUploads = uploadsOfPacks(folders.packs)
   const housekeeping = new Housekeeping(database, () => rooms.count() === 0, noteError('a table could not be tidied'))
+  const callsClock = new CallsClock({
+    calls,
+    now,
+    onAir: (channelId) => onAir.read(channelId),
+    accept: (channelId, incoming) => ingest.accept(channelId, incoming),
+    present: (channelId) => platformDesk.present(channelId),
+    lookAtStream: (channelId) => streams.beganMs(channelId),
+    onError: noteError('what time sets off could not be looked at'),
+  })
   await lanes.start()
   await lanes.askOwners()
   // Voices sleep while nobody could hear them; while a source is there they are kept awake, so that no message waits for them.
@@ -237,6 +259,11 @@ export async function startServices(options: StartOptions): Promise<Services> {
   return {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
+    ...{ calls, studioLinks, ...standIns },
+    callsChanged(channelId) {
+      onAir.forget(channelId)
+      stream.changed(channelId, 'calls')
+    },
     ...{ wakeVoices, metrics, signInLimits: new SignInLimits(limiterStore(db)) },
     async takeFreeLanes() {
       bus.publish({ type: 'left' })
@@ -252,6 +279,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     },
     async close() {
       clearInterval(keepingAwake)
+      callsClock.close()
       for (const each of [engines, languages, stream, library, uploads, packUploads, trouble, housekeeping])
         each.close()
       await live.close()

@@ -57,13 +57,13 @@ export class World {
         if (this.owner === mark.id || (held && held.untilMs > this.nowMs)) return []
         this.owner = mark.id
         this.epoch += 1
-        return [{ boxId, channelId: 'channel', hold: { lane, epoch: this.epoch }, leftAt: new Date(held?.seenMs ?? 0) }]
+        return [{ channelId: 'channel', hold: { lane, epoch: this.epoch }, leftAt: new Date(held?.seenMs ?? 0) }]
       },
       release: async () => {
         this.ask(mark.id)
         if (this.owner === mark.id) this.owner = null
       },
-      owners: async () => new Map(this.owner === null ? [] : [[boxId, this.owner]]),
+      owners: async () => new Map(this.owner === null ? [] : [[lane, this.owner]]),
       leave: async () => void this.leases.delete(mark.id),
     }
   }
@@ -226,7 +226,7 @@ export class SimulatedOwner {
   private write(): void {
     while (this.queue && this.unwritten[0]) {
       try {
-        if (!this.world.record(this.id, this.unwritten[0], this.epoch)) this.lanes.lost(boxId)
+        if (!this.world.record(this.id, this.unwritten[0], this.epoch)) this.lanes.lost(lane)
       } catch {
         return
       }

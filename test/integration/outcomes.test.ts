@@ -4,7 +4,15 @@ import { starterAlert } from '../../core/composition/starter.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { listDecisions, listEvents } from '../../server/db/queries/events.ts'
-import { claim, listOwners, release, removeNode, renew, type NodeMark } from '../../server/db/queries/nodes.ts'
+import {
+  claim,
+  listOwners,
+  release,
+  removeNode,
+  renew,
+  type Claimed,
+  type NodeMark,
+} from '../../server/db/queries/nodes.ts'
 import { recordPlays } from '../../server/db/queries/playRecords.ts'
 import { findPlay, listEndedIds, listOpenPlays } from '../../server/db/queries/plays.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
@@ -12,6 +20,7 @@ import { readMigrations } from '../arrange/migrations.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const document = JSON.stringify(plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })]))
+const lanesOf = (claimed: readonly Claimed[]) => claimed.map(({ hold }) => hold.lane).sort()
 const mark = (id: string): NodeMark => ({ id, machine: 'somewhere', process: id, seal: 'x' })
 
 describe.each(databases)('$name', ({ isHere, open }) => {
@@ -101,14 +110,16 @@ describe.each(databases)('$name', ({ isHere, open }) => {
       const both = await renew(db(), mark('two'), 60_000)
       expect(both.nodes.map(({ id }) => id).sort()).toEqual(['one', 'two'])
       const [first, second] = [await claim(db(), 'one'), await claim(db(), 'two')]
-      expect(first.map(({ boxId }) => boxId).sort()).toEqual(['b', 'b2'])
-      expect(first[0]?.leftAt?.toISOString()).toBe('2026-11-01T10:00:00.000Z')
-      expect(second.map(({ boxId }) => boxId)).toEqual(['x'])
+      expect(lanesOf(first)).toEqual(['box:b', 'box:b2', 'channel:c'])
+      expect(first.find(({ hold }) => hold.lane === 'box:b')?.leftAt?.toISOString()).toBe('2026-11-01T10:00:00.000Z')
+      expect(lanesOf(second)).toEqual(['box:x', 'channel:d'])
       expect([await claim(db(), 'one'), await claim(db(), 'two')]).toEqual([[], []])
       expect([...(await listOwners(db()))].sort()).toEqual([
-        ['b', 'one'],
-        ['b2', 'one'],
-        ['x', 'two'],
+        ['box:b', 'one'],
+        ['box:b2', 'one'],
+        ['box:x', 'two'],
+        ['channel:c', 'one'],
+        ['channel:d', 'two'],
       ])
     },
   )
@@ -116,16 +127,20 @@ describe.each(databases)('$name', ({ isHere, open }) => {
   it.runIf(isHere)(
     'takes over from a node whose lease has run out, that is known to be gone, or that lets go',
     async () => {
-      expect(await claim(db(), 'two', ['one'])).toMatchObject([{ hold: { epoch: 2 } }, { hold: { epoch: 2 } }])
+      expect(await claim(db(), 'two', ['one'])).toMatchObject([
+        { hold: { epoch: 2 } },
+        { hold: { epoch: 2 } },
+        { hold: { epoch: 2 } },
+      ])
       // The lease of the other runs out by the clock of the database.
       await renew(db(), mark('two'), 1)
       await renew(db(), mark('three'), 60_000)
       await new Promise((resolve) => setTimeout(resolve, 20))
-      expect(await claim(db(), 'three', ['one'])).toHaveLength(3)
+      expect(await claim(db(), 'three', ['one'])).toHaveLength(5)
       await release(db(), 'three', null)
       await removeNode(db(), 'three')
       await renew(db(), mark('four'), 60_000)
-      expect(await claim(db(), 'four', ['one'])).toHaveLength(3)
+      expect(await claim(db(), 'four', ['one'])).toHaveLength(5)
     },
   )
 

@@ -91,6 +91,7 @@ async function started() {
     onChange: () => undefined,
     onPlayChanged: () => undefined,
     onStarted: () => undefined,
+    onPlay: () => undefined,
   })
   const row = await findBox(handle.db, channelId, boxId)
   for (const { hold, leftAt } of await claim(handle.db, `node-${number++}`, [], true))

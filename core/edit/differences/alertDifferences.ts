@@ -75,6 +75,10 @@ const ofVariation: ByField<Variation, OfAlert> = {
   share: (before, after, { kind }) => [
     { kind, subject: after.name, what: 'shares', before: shareWords(before), after: shareWords(after) },
   ],
+  isCalled: (before, after, { kind }) => {
+    const words = ({ isCalled }: Variation) => (isCalled ? 'by run sheets' : 'by events')
+    return [{ kind, subject: after.name, what: 'is chosen', before: words(before), after: words(after) }]
+  },
   composition: (before, after, context) =>
     differencesBy(ofComposition, before.composition, after.composition, { ...context, subject: after.name }),
 }

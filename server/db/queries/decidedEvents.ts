@@ -4,6 +4,7 @@ import { keepDecided, ownOf } from '../routines.ts'
 import { rowsOf } from '../rowsOf.ts'
 import { sharedRows } from '../sharedRows.ts'
 import { event, type play } from '../liveSchema.ts'
+import type { pointsEntry, run } from '../triggerSchema.ts'
 import type { EffectRow } from './effects.ts'
 
 type EventRow = Omit<typeof event.$inferSelect, 'seq'>
@@ -16,9 +17,16 @@ export interface DecidedEvents {
   effects: EffectRow[]
   /** Of effects that show something, the play; it has the effect's id. */
   plays: (typeof play.$inferSelect)[]
+  /** What they set off. */
+  runs: Omit<typeof run.$inferSelect, 'seq'>[]
+  /** What they earn their viewers of the channel's points. */
+  earned: EarnedPoints[]
   /** One for each feed that delivered something. */
   tallies: FeedTally[]
 }
+
+/** An entry of the ledger, with the event that earned it and the viewer's name. */
+export type EarnedPoints = Omit<typeof pointsEntry.$inferSelect, 'seq'> & { eventId: string; name: string }
 
 export interface FeedTally {
   feedId: string
@@ -37,7 +45,7 @@ export interface FeedTally {
  */
 export async function insertDecidedEvents(
   db: Database,
-  { events, effects, plays, tallies }: DecidedEvents,
+  { events, effects, plays, runs, earned, tallies }: DecidedEvents,
   wake: string | null = null,
 ): Promise<Set<string>> {
   const said = [
@@ -46,7 +54,7 @@ export async function insertDecidedEvents(
     sharedRows(plays, ownOf.plays),
   ].flatMap(({ rows, rests }) => [sql`${rows}::jsonb`, sql`${rests}::jsonb`])
   const answer = await db.execute(
-    sql`select ${sql.raw(keepDecided.name)}(${sql.join(said, sql`, `)}, ${JSON.stringify(tallies)}::jsonb, ${wake}::text) as id`,
+    sql`select ${sql.raw(keepDecided.name)}(${sql.join(said, sql`, `)}, ${JSON.stringify(runs)}::jsonb, ${JSON.stringify(earned)}::jsonb, ${JSON.stringify(tallies)}::jsonb, ${wake}::text) as id`,
   )
   return new Set(rowsOf<{ id: string }>(answer).map(({ id }) => id))
 }

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import { boxOfLane, type Lane } from '../../../core/response/lane.ts'
+import type { Lane } from '../../../core/response/lane.ts'
 import type { Database } from '../handle.ts'
 import { rowsOf } from '../rowsOf.ts'
 import { claimLanes, renewNode } from '../routines.ts'
@@ -29,9 +29,8 @@ export async function renew(db: Database, mark: NodeMark, leaseMs: number): Prom
   return row?.answer ?? { nodes: [], holds: [] }
 }
 
-/** A box's lane that was taken just now. */
+/** A lane that was taken just now. */
 export interface Claimed {
-  boxId: string
   hold: LaneHold
   channelId: string
   /** When it was last carried out; null: never. */
@@ -55,11 +54,11 @@ export async function claim(
       sql`select * from ${sql.raw(claimLanes.name)}(${nodeId}, ${JSON.stringify(gone)}::jsonb, ${isAlone})`,
     ),
   )
-  return rows.flatMap(({ lane, epoch, channel_id: channelId, left_at: leftAt }) => {
-    const boxId = boxOfLane(lane)
-    if (boxId === null) return []
-    return [{ boxId, channelId, hold: { lane, epoch }, leftAt: leftAt === null ? null : new Date(leftAt) }]
-  })
+  return rows.map(({ lane, epoch, channel_id: channelId, left_at: leftAt }) => ({
+    channelId,
+    hold: { lane, epoch },
+    leftAt: leftAt === null ? null : new Date(leftAt),
+  }))
 }
 
 /** Lets lanes go: whoever comes first takes them. */
@@ -73,10 +72,10 @@ export async function removeNode(db: Database, nodeId: string): Promise<void> {
   await db.execute(sql`delete from node where id = ${nodeId}`)
 }
 
-/** Who carries out which box, as far as anybody does. */
-export async function listOwners(db: Database): Promise<Map<string, string>> {
-  const rows = rowsOf<{ id: string; owner: string }>(
+/** Who carries out which lane, as far as anybody does. */
+export async function listOwners(db: Database): Promise<Map<Lane, string>> {
+  const rows = rowsOf<{ id: Lane; owner: string }>(
     await db.execute(sql`select lane.id, lane.owner from lane join node on node.id = lane.owner`),
   )
-  return new Map(rows.flatMap(({ id, owner }) => [[boxOfLane(id) ?? '', owner] as const]))
+  return new Map(rows.map(({ id, owner }) => [id, owner]))
 }

@@ -2,6 +2,7 @@ import { and, eq, gt, lt, sql } from 'drizzle-orm'
 import type { SpeechSettings } from '../../../core/speech/settings.ts'
 import type { Role, SessionView } from '../../../contract/views.ts'
 import type { Database } from '../handle.ts'
+import { addChannelLane } from './lanes.ts'
 import { apiKey, channel, membership, person, session } from '../schema.ts'
 
 export async function findPersonByEmail(db: Database, email: string) {
@@ -23,6 +24,7 @@ export async function addPerson(db: Database, row: typeof person.$inferInsert): 
 
 export async function addChannel(db: Database, row: typeof channel.$inferInsert): Promise<void> {
   await db.insert(channel).values(row)
+  await addChannelLane(db, row.id)
 }
 
 export async function addMember(db: Database, channelId: string, personId: string, role: Role): Promise<void> {

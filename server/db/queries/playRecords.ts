@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm'
+import type { Lane } from '../../../core/response/lane.ts'
 import type { Outcome } from '../../../core/response/outcome.ts'
 import type { PlayProgress } from '../../../contract/views.ts'
 import type { Database } from '../handle.ts'
@@ -23,7 +24,7 @@ export interface PlayRecord {
 
 /** The owner of a lane, as it is known in the database. */
 export interface LaneHold {
-  lane: string
+  lane: Lane
   epoch: number
 }
 

@@ -1,4 +1,6 @@
 import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
+import type { CanonicalEvent } from '../../../core/events/schema.ts'
+import { calledEvent } from '../../../core/triggers/calledEvent.ts'
 import type { PlaySpeech } from '../../../contract/speech.ts'
 import type { Database } from '../handle.ts'
 import { laneOfBox } from '../../../core/response/lane.ts'
@@ -21,14 +23,28 @@ const joined = (db: Database) =>
     .innerJoin(play, eq(play.id, effect.id))
     .innerJoin(event, eq(event.id, effect.eventId))
 type Joined = Awaited<ReturnType<typeof joined>>[number]
-const asOne = (row: Joined): PlayWithEvent => ({ ...row.play, ...row.effect, event: row.event })
+const asOne = (row: Joined): PlayWithEvent => ({ ...row.play, ...row.effect, event: shownFor(row) })
+
+/** What a play is shown for: where a run sheet plays it, its event as if somebody had redeemed something. */
+function shownFor({ play: { called }, event: of }: Joined): typeof event.$inferSelect {
+  if (!called) return of
+  const { kind, data } = calledEvent({ ...of, occurredAtMs: of.occurredAt.getTime() } as unknown as CanonicalEvent, called)
+  return { ...of, kind, data }
+}
 
 /** Adds a play that somebody asked for once more, with its effect. All of it or nothing. */
-export async function insertAgain(db: Database, row: PlayRow, like: Pick<EffectRow, 'channelId' | 'decided' | 'why'>) {
+export async function insertAgain(
+  db: Database,
+  row: PlayRow,
+  like: Pick<EffectRow, 'channelId' | 'decided' | 'why'>,
+  ended: Partial<Pick<EffectRow, 'outcome' | 'reason' | 'outcomeAt'>> = {},
+) {
   const { id, eventId, boxId } = row
   await db.transaction(async (tx) => {
-    await tx.insert(effect).values({ ...like, id, eventId, lane: laneOfBox(boxId), kind: 'alert', isAgain: true })
-    await tx.insert(play).values(row)
+    const caused = { ...like, ...ended, id, eventId, lane: laneOfBox(boxId), kind: 'alert' as const, isAgain: true }
+    // The same play again is the same play.
+    await tx.insert(effect).values(caused).onConflictDoNothing()
+    await tx.insert(play).values(row).onConflictDoNothing()
   })
 }
 

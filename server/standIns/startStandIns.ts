@@ -1,0 +1,34 @@
+import type { DatabaseHandle } from '../db/handle.ts'
+import { hasStandIns } from '../db/queries/standIns.ts'
+import { ownOrigin } from '../http/ownOrigin.ts'
+import { PlatformDesk } from '../platforms/platformDesk.ts'
+import type { Clock } from '../system/clock.ts'
+import type { Config } from '../system/config.ts'
+import { SimulatedPlatforms } from './simulatedPlatforms.ts'
+
+const lookedForMs = 2_000
+
+/** What stands in for platforms, and whether it answers: in the demo, and where an owner has turned it on. */
+export function startStandIns({ db }: DatabaseHandle, clock: Clock, config: Config) {
+  const simulated = new SimulatedPlatforms({
+    db,
+    now: () => clock.wallMs(),
+    origin: () => ownOrigin(config, new URL(`http://127.0.0.1:${config.PORT}`)),
+  })
+  let known: { isOn: boolean; atMs: number } | null = null
+  return {
+    platforms: simulated,
+    simulated,
+    platformDesk: new PlatformDesk({ db, platforms: simulated, steadyMs: () => clock.steadyMs() }),
+    async standInsAnswer(): Promise<boolean> {
+      if (config.THUNDERCREST_DEMO) return true
+      // Another process may have turned the switch.
+      if (known && clock.steadyMs() - known.atMs < lookedForMs) return known.isOn
+      known = { isOn: await hasStandIns(db), atMs: clock.steadyMs() }
+      return known.isOn
+    },
+    standInsChanged() {
+      known = null
+    },
+  }
+}
