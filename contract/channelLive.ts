@@ -1,4 +1,5 @@
 import type { ListChange } from './listChange.ts'
+import type { RunView, StudioView } from './triggers.ts'
 import type { DeskView, PlayView, RidgeView, SourceView } from './views.ts'
 
 /** What the screens of a channel show of what happens now. */
@@ -11,6 +12,21 @@ export interface ChannelLive {
   databaseTrouble: 'gone' | 'full' | null
   /** Whether anything is read aloud. */
   voicesAreOn: boolean
+  calls: CallsLive
+}
+
+/** What viewers set off, as it stands. */
+export interface CallsLive {
+  /** Counts up with every change of triggers, rewards or points: what is listed of them is read anew. */
+  revision: number
+  armed: number
+  /** What runs, waits for its turn, or came last; the newest first. */
+  runs: RunView[]
+  /** What waits for somebody's hands, the earliest first. */
+  tasks: RunView[]
+  /** What has a button on the desk. */
+  buttons: { id: string; name: string; key: string | null }[]
+  studio: StudioView
 }
 
 /** What differs between two moments; what is left out is as it was. */

@@ -51,12 +51,21 @@ describe('what changed of a channel', () => {
     ridge: fc.record({
       feeds: fc.record({ linked: fc.nat(2), lastDeliveryAtMs: fc.option(fc.nat(2)) }),
       boxes: fc.record({ count: fc.nat(2), differing: fc.nat(2), neverOnAir: fc.nat(1) }),
+      triggers: fc.record({ armed: fc.nat(2), running: fc.nat(1), waiting: fc.nat(1) }),
       desk: fc.record({ sources: fc.nat(2), waiting: fc.nat(2), isPlaying: fc.boolean(), isHeld: fc.boolean() }),
     }),
     desks: fc.uniqueArray(desk, { selector: ({ boxId }) => boxId }),
     libraryRevision: fc.nat(2),
     databaseTrouble: fc.constantFrom(null, 'gone' as const, 'full' as const),
     voicesAreOn: fc.boolean(),
+    calls: fc.record({
+      revision: fc.nat(2),
+      armed: fc.nat(2),
+      runs: items,
+      tasks: items,
+      buttons: fc.constant([]),
+      studio: fc.record({ isLinked: fc.boolean() }),
+    }) as unknown as fc.Arbitrary<ChannelLive['calls']>,
   })
 
   it('leads from any moment to any other, through words', () => {

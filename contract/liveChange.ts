@@ -13,7 +13,7 @@ const emptyDesk = (boxId: string): DeskView => ({
   sources: [],
 })
 
-const facts = ['ridge', 'libraryRevision', 'databaseTrouble', 'voicesAreOn'] as const
+const facts = ['ridge', 'libraryRevision', 'databaseTrouble', 'voicesAreOn', 'calls'] as const
 const deskFacts = ['isHeld', 'waitingCount', 'current'] as const
 const deskLists = ['waiting', 'log', 'sources'] as const
 

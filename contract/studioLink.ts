@@ -6,6 +6,8 @@ import * as z from 'zod'
  * says what it shows whenever that changes.
  */
 export const studioProtocol = 1
+/** What the studio that ships calls itself. */
+export const simulatedStudioName = 'Simulated studio'
 
 const name = z.string().min(1).max(200)
 

@@ -56,6 +56,7 @@ export interface TriggerView {
   /** How long its sheet lasts, or why it cannot be planned. */
   lengthMs: number | null
   fault: string
+  needsStudio: boolean
 }
 
 export interface TriggersView {
@@ -64,6 +65,8 @@ export interface TriggersView {
   settings: CallSettings
   /** The address of the list for viewers. */
   listUrl: string
+  /** Simulated platforms, chat and studio answer on this server. */
+  hasStandIns: boolean
 }
 
 /** A reward on a platform, as it is there. */
@@ -184,5 +187,24 @@ export const studioBoxBody = z.object({
   scenes: z.array(z.string().min(1).max(200)).min(1).max(50),
 })
 
-export const taskBody = z.object({ task: z.enum(['fulfilled', 'refunded']) })
+/** What the list for viewers says of one thing. */
+export interface ListedTrigger {
+  name: string
+  about: string
+  /** How it is set off, e.g. “reward on Alder”, “!bell”. */
+  how: string[]
+  price: string
+  who: string
+  again: string
+  left: number | null
+}
+export interface ListView {
+  channel: string
+  locale: string
+  points: string
+  triggers: ListedTrigger[]
+}
 
+export const standInsBody = z.object({ isOn: z.boolean() })
+
+export const taskBody = z.object({ task: z.enum(['fulfilled', 'refunded']) })

@@ -189,6 +189,7 @@ export interface FeedView {
 export interface RidgeView {
   feeds: { linked: number; lastDeliveryAtMs: number | null }
   boxes: { count: number; differing: number; neverOnAir: number }
+  triggers: { armed: number; running: number; waiting: number }
   desk: { sources: number; waiting: number; isPlaying: boolean; isHeld: boolean }
 }
 

@@ -6,12 +6,17 @@ import { hashPassword } from '../server/auth/password.ts'
 import { addBox, listBoxes, publishVersion } from '../server/db/queries/boxes.ts'
 import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
 import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
+import { findStudio, setStudioSecret } from '../server/db/queries/runs.ts'
+import { addStandIn } from '../server/db/queries/standIns.ts'
+import { addTrigger } from '../server/db/queries/triggers.ts'
+import { balance, pointsEntry } from '../server/db/triggerSchema.ts'
 import { decideEvents } from '../server/ingest/decideEvents.ts'
 import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
 import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
 import { demoPassword, demoPeople } from './people.ts'
+import { demoBalances, demoCalls, demoRewards, demoTriggers } from './triggers.ts'
 import { demoBoxes, demoChannel, demoFeeds, earlierTonight } from './scenario.ts'
 
 /** Loads the scenario into an empty database, and writes `demo.json` for scripts that drive the demo from outside. */
@@ -21,6 +26,7 @@ export async function loadDemo(services: Services, address: string, readFileOf: 
     await loadPeople(services)
     const media = await loadMedia(services, readFileOf)
     await loadBoxes(services, media)
+    await loadTriggers(services, media)
     await loadEarlierTonight(services)
     await services.takeFreeLanes()
   }
@@ -28,7 +34,7 @@ export async function loadDemo(services: Services, address: string, readFileOf: 
 }
 
 async function loadPeople({ database: { db } }: Services): Promise<void> {
-  await addChannel(db, demoChannel)
+  await addChannel(db, { ...demoChannel, calls: demoCalls })
   const passwordHash = await hashPassword(demoPassword)
   for (const { role, ...person } of demoPeople) {
     await addPerson(db, { ...person, passwordHash })
@@ -72,6 +78,22 @@ async function loadBoxes({ database: { db } }: Services, media: (file: string) =
       publishedAt: new Date(),
       publishedBy: 'person-odalys',
     })
+  }
+}
+
+async function loadTriggers({ database: { db } }: Services, media: (file: string) => string): Promise<void> {
+  const { id: channelId } = demoChannel
+  for (const each of demoTriggers(media)) await addTrigger(db, channelId, each)
+  for (const [id, fields] of Object.entries(demoRewards))
+    await addStandIn(db, 'feed-alder', 'reward', id, { ...fields })
+  await setStudioSecret(db, channelId, newSecret('stl'), false)
+  const at = new Date()
+  for (const [name, points] of Object.entries(demoBalances)) {
+    const viewerId = `feed:feed-alder/sim-${name}`
+    await db.insert(balance).values({ channelId, viewerId, name, points })
+    await db
+      .insert(pointsEntry)
+      .values({ channelId, viewerId, change: points, why: 'nights before this one', reference: `before:${name}`, at })
   }
 }
 
@@ -122,6 +144,12 @@ async function writeDemoFile({ database: { db }, dataFolder }: Services, url: st
       sourceUrl: `${url}/source/${sourceToken}`,
     })),
     feeds: (await listFeeds(db, demoChannel.id)).map(({ id, platform, secret }) => ({ id, platform, secret })),
+    studio: {
+      link: `${url.replace(/^http/, 'ws')}/studio/link?channel=${demoChannel.id}`,
+      secret: (await findStudio(db, demoChannel.id))?.secret ?? '',
+    },
+    chatUrl: `${url}/stand-ins/chat/feed-alder`,
+    listUrl: `${url}/list/${demoChannel.id}`,
     apiKey,
   }
   // Whoever reads it meanwhile reads the one before, or this one: never half of it.

@@ -67,7 +67,9 @@ interface AlertPlan {
 interface CasePlan {
   id: string
   name: string
-  rule: Rule
+  /** Null where only run sheets play it. */
+  rule: Rule | null
+  headline?: string
   second: string
   picture?: string
   sound?: string
@@ -264,9 +266,58 @@ const plans: readonly AlertPlan[] = [
       {
         id: 'crust',
         name: 'Golden crust draw',
-        rule: { match: 'all', of: [{ field: 'reward', is: 'oneOf', values: ['Golden crust draw'] }] },
+        rule: null,
         second: '{name} reaches for the shelf',
         draws: true,
+      },
+      {
+        id: 'bell',
+        name: 'Oven bell',
+        rule: null,
+        headline: '{name}',
+        second: 'rang the oven bell',
+        picture: 'swinging-bell',
+        lengthMs: 4500,
+      },
+      {
+        id: 'oven',
+        name: 'Oven cam',
+        rule: null,
+        headline: 'Mind the heat',
+        second: '{name} opens the oven',
+        picture: 'flames',
+        sound: 'crackle',
+        lengthMs: 4500,
+      },
+      {
+        id: 'loaf',
+        name: 'A loaf gets a name',
+        rule: null,
+        headline: '{input}',
+        second: 'so says {name}',
+        picture: 'loaf',
+        sound: 'dough-thump',
+        lengthMs: 6000,
+      },
+      {
+        id: 'flour',
+        name: 'Flour cloud',
+        rule: null,
+        headline: 'Flour!',
+        second: '{name} shook the sack',
+        picture: 'flour',
+        sound: 'dough-thump',
+        lengthMs: 4000,
+      },
+      {
+        id: 'rise',
+        name: 'The dough rises',
+        rule: null,
+        headline: 'It rises',
+        second: 'because you all asked for it',
+        picture: 'rising-loaf',
+        sound: 'rush-hour-brass',
+        lengthMs: 6000,
       },
     ],
   },
@@ -318,7 +369,7 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
 
 /** The everyday composition with what is special about a case. */
 function caseOf(
-  { id, name, rule, second, picture, sound, lengthMs, draws }: CasePlan,
+  { id, name, rule, headline, second, picture, sound, lengthMs, draws }: CasePlan,
   everyday: Composition,
   kind: EventKind,
   canvas: Canvas,
@@ -341,10 +392,12 @@ function caseOf(
         : { rule: 'fixed', ms: lengthMs }
   for (const part of composition.parts) {
     if (part.kind === 'line' && part.id === 'second') part.template = second
+    if (part.kind === 'line' && part.id === 'headline' && headline) part.template = headline
     if (part.kind === 'picture' && picture) part.mediaId = media(picture)
     if (part.kind === 'sound' && sound) part.mediaId = media(sound)
   }
-  return { id: `${kind.toLowerCase()}-${id}`, name, rule, share: null, composition }
+  const isCalled = rule === null ? { isCalled: true as const } : {}
+  return { id: `${kind.toLowerCase()}-${id}`, name, rule, share: null, ...isCalled, composition }
 }
 
 /** What stands on the shelf of the night bakery: one of five, the golden crust rarely. */

@@ -1,11 +1,12 @@
 import { createResolver, defineNuxtModule } from '@nuxt/kit'
 import { build } from 'esbuild'
 
-/** The server's own processes and threads, by the names that they have beside it. */
+/** The server's own processes and threads, and the stand-in that is one, by the names that they have beside it. */
 const processes = {
   measure: '../server/media/measure/main.ts',
   languages: '../server/speech/languages/main.ts',
   database: '../server/db/embedded/main.ts',
+  studio: '../stand-ins/studio/main.ts',
 }
 
 /** Builds the server's own processes beside it. Only what carries native code stays a package of its own. */

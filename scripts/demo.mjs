@@ -2,7 +2,10 @@
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
+import { spawn } from 'node:child_process'
+import { fileURLToPath } from 'node:url'
 import { ensureInstalled } from './install.mjs'
+import { root } from './root.mjs'
 
 let flags
 try {
@@ -53,6 +56,22 @@ for (let tries = 0; tries < 240 && server.exitCode === null; tries++) {
   await new Promise((wait) => setTimeout(wait, 250))
 }
 
+/** Starts the simulated studio beside the server, on the next port. */
+function studio(demo) {
+  const host = process.env.HOST ?? '127.0.0.1'
+  const studioPort = String(Number(port) + 1)
+  const program = spawn(process.execPath, [fileURLToPath(new URL('.output/server/studio.mjs', root))], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      ...{ STUDIO_LINK: demo.studio.link, STUDIO_SECRET: demo.studio.secret },
+      ...{ STUDIO_PORT: studioPort, STUDIO_HOST: host },
+    },
+  })
+  process.on('exit', () => program.kill())
+  return `http://${host}:${studioPort}`
+}
+
 function announce() {
   const demoFile = join(data, 'demo.json')
   const lines = [`Thundercrest is ready: ${url}`]
@@ -62,7 +81,13 @@ function announce() {
     for (const { email, password, role } of demo.accounts) lines.push(`  ${email.padEnd(34)} ${password}   ${role}`)
     lines.push('', 'Browser sources (secret: whoever has the address can watch the alerts)')
     for (const { name, sourceUrl } of demo.boxes) lines.push(`  ${name.padEnd(16)} ${sourceUrl}`)
-    lines.push('', `For scripts: ${demoFile}`, 'Stop with Ctrl C.')
+    lines.push(
+      '',
+      'Simulated, to try it with',
+      `  ${'studio'.padEnd(16)} ${studio(demo)}`,
+      `  ${'chat of viewers'.padEnd(16)} ${demo.chatUrl}`,
+    )
+    lines.push('', `What viewers can set off: ${demo.listUrl}`, `For scripts: ${demoFile}`, 'Stop with Ctrl C.')
   }
   process.stdout.write(`\n${lines.map((line) => `  ${line}`).join('\n')}\n\n`)
 }

@@ -1,4 +1,4 @@
-// The program itself: HTTP, and the one socket that sources connect to. Instead of the framework's own, which takes sockets
+// The program itself: HTTP, and the sockets that sources and studios connect to. Instead of the framework's own, which takes sockets
 // at any address, with frames of a hundred megabytes, and prints whatever nobody caught with all that it was asked.
 import '#nitro-internal-pollyfills'
 import { createServer } from 'node:http'
@@ -7,11 +7,13 @@ import wsAdapter from 'crossws/adapters/node'
 import { toNodeListener } from 'h3'
 import { useNitroApp } from 'nitropack/runtime'
 import { sourceMessageMaxBytes } from '../contract/sourceLimits.ts'
+import { studioMessageMaxBytes } from '../contract/studioLink.ts'
 import { isKnownHost } from './http/knownHost.ts'
 import { hostRules } from './http/hostRules.ts'
 import { tellLog } from './system/lastResort.ts'
 
-const sourceLink = /^\/source\/[\w-]{1,80}\/link(?:\?|$)/
+/** The sockets that there are: of sources, and of broadcast programs. */
+const links = /^\/(?:source\/[\w-]{1,80}\/link|studio\/link)(?:\?|$)/
 
 for (const event of ['unhandledRejection', 'uncaughtException'] as const)
   process.on(event, (error: unknown) => tellLog(error, event))
@@ -27,11 +29,14 @@ const server = createServer(
 )
 server.setTimeout(300_000)
 
-const sockets = wsAdapter({ ...app.h3App.websocket, serverOptions: { maxPayload: sourceMessageMaxBytes } })
+const sockets = wsAdapter({
+  ...app.h3App.websocket,
+  serverOptions: { maxPayload: Math.max(sourceMessageMaxBytes, studioMessageMaxBytes) },
+})
 server.on('upgrade', (request, socket: Duplex, head) => {
   socket.on('error', () => socket.destroy())
   if (!isKnownHost(request.headers.host, hostRules())) return refuse(socket, '421 Misdirected Request')
-  if (!sourceLink.test(request.url ?? '')) return refuse(socket, '404 Not Found')
+  if (!links.test(request.url ?? '')) return refuse(socket, '404 Not Found')
   sockets.handleUpgrade(request, socket, head).catch((error: unknown) => {
     tellLog(error, 'upgrade')
     refuse(socket, '503 Service Unavailable')

@@ -22,7 +22,8 @@ export interface Script {
   steps: readonly Step[]
 }
 
-const guests = [
+/** Viewers of simulated platforms. */
+export const guests = [
   'pip_rye',
   'MarrowHat',
   'sootkettle',

@@ -5,7 +5,13 @@ import { plannedMax, planRunSheet, type PlanContext } from './planRunSheet.ts'
 import { runSheet, type RunSheet, type SheetNode } from './schema.ts'
 
 const say = (words: string): SheetNode => ({ do: 'say', words })
-const play = (alertId: string): SheetNode => ({ do: 'play', boxId: 'counter', alertId, variationId: null, isBeside: false })
+const play = (alertId: string): SheetNode => ({
+  do: 'play',
+  boxId: 'counter',
+  alertId,
+  variationId: null,
+  isBeside: false,
+})
 const scene = (name: string, forMs: number | null): SheetNode => ({ do: 'scene', scene: name, forMs })
 const inTurn = (...of: SheetNode[]): RunSheet => ({ do: 'inTurn', of })
 const together = (...of: SheetNode[]): RunSheet => ({ do: 'together', of })

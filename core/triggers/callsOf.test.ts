@@ -65,11 +65,9 @@ describe('what an event sets off', () => {
   it('is a hand’s or a time’s where it says that trigger, and nothing else of theirs', () => {
     const bell = triggerOf('bell', { by: 'hand', key: null })
     const pressed = (id: string, source = 'desk') => redemption(id, source)
-    expect([called(pressed('bell'), bell), called(pressed('bell', 'clock'), bell), called(pressed('x'), bell)]).toEqual([
-      ['bell'],
-      [],
-      [],
-    ])
+    expect([called(pressed('bell'), bell), called(pressed('bell', 'clock'), bell), called(pressed('x'), bell)]).toEqual(
+      [['bell'], [], []],
+    )
     const timed = triggerOf('bell', { by: 'time', minute: 0, weekdays: [0] })
     expect(called(pressed('bell', 'clock'), timed)).toEqual(['bell'])
   })

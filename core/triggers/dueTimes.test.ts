@@ -16,7 +16,9 @@ describe('triggers of a given time', () => {
     expect(due).toEqual([{ triggerId: 'bell', atMs: at('2026-11-24T23:30:00Z') }])
     expect(dueTimes([midnight], at('2026-11-24T23:30:00Z'), at('2026-11-24T23:31:00Z'), 'Europe/Lisbon')).toEqual([])
     expect(dueTimes([midnight], at('2026-11-28T23:29:00Z'), at('2026-11-28T23:31:00Z'), 'Europe/Lisbon')).toEqual([])
-    expect(dueTimes([midnight], at('2026-11-24T22:29:00Z'), at('2026-11-24T22:31:00Z'), 'Europe/Madrid')).toHaveLength(1)
+    expect(dueTimes([midnight], at('2026-11-24T22:29:00Z'), at('2026-11-24T22:31:00Z'), 'Europe/Madrid')).toHaveLength(
+      1,
+    )
   })
 
   it('are let go after five minutes, and while they are not armed', () => {

@@ -42,6 +42,8 @@ export interface SoundOutput {
     startsAtMs: number,
     duck?: readonly EnvelopePoint[],
   ): Scheduled
+  /** Hears all that is heard. */
+  tap(): AnalyserNode
   /** For the editor's sound switch. 0 is silent. */
   setVolume(ratio: number): void
 }
@@ -177,6 +179,11 @@ export function createSoundOutput(): SoundOutput {
           rampTo(others?.gain, 1, returnS)
         },
       }
+    },
+    tap() {
+      const tap = context.createAnalyser()
+      master.connect(tap)
+      return tap
     },
     setVolume: (ratio) => master.gain.setTargetAtTime(ratio, context.currentTime, 0.01),
   }

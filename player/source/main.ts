@@ -180,5 +180,6 @@ const link = connect(address.href, {
 
 output.onStateChange(() => link.send({ type: 'sound', sound: output.state() }))
 void output.resume()
+if (window.parent !== window) void import('./meter.ts').then(({ tellLevel }) => tellLevel(output.tap()))
 addEventListener('pointerdown', () => void output.resume())
 addEventListener('resize', fitStage)

@@ -11,16 +11,19 @@ import { listPlayableMedia } from '../db/queries/media.ts'
 import { readChannel } from '../db/queries/people.ts'
 import { listTriggers } from '../db/queries/triggers.ts'
 import { feedSource } from '../feeds/feedSource.ts'
+import { listTrigger } from '../triggers/listTrigger.ts'
 import { KeptPromises } from '../system/keptPromises.ts'
 
 /** Keeps what is on air at hand, so that deciding an event asks the database nothing. Forgotten on every change. */
 export class OnAirCache {
   private readonly channels = new KeptPromises<string, ChannelOnAir>()
 
-  /** @param onForget told of what is forgotten here, so that others forget it too */
   constructor(
     private readonly db: Database,
+    /** Told of what is forgotten here, so that others forget it too. */
     private readonly onForget: (channelId: string) => void = () => undefined,
+    /** The address of a channel's list for viewers. */
+    private readonly listUrl: (channelId: string) => string = (channelId) => `/list/${channelId}`,
   ) {}
 
   read(channelId: string): Promise<ChannelOnAir> {
@@ -52,6 +55,9 @@ export class OnAirCache {
     const platforms: Record<string, string> = {}
     for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
     const { locale, currency, rates, timeZone } = channel
+    const calls = channel.calls ?? usualCalls
+    const triggers = await listTriggers(this.db, channelId)
+    const list = listTrigger(calls, this.listUrl(channelId))
     const speech = readSettings(channel.speech)
     return {
       locale,
@@ -63,8 +69,8 @@ export class OnAirCache {
       historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])),
       boxes,
       media,
-      triggers: await listTriggers(this.db, channelId),
-      calls: channel.calls ?? usualCalls,
+      triggers: list ? [...triggers, list] : triggers,
+      calls,
     }
   }
 }

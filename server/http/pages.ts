@@ -6,10 +6,15 @@ const pages = [
   'boxes/[^/]+',
   'desk',
   'feeds',
+  'list/[^/]+',
   'media',
   'rates',
   'sign-in',
   'speech',
+  'stand-ins/chat/[^/]+',
+  'triggers',
+  'triggers/points',
+  'triggers/studio',
   'welcome',
 ]
 const page = new RegExp(`^/(?:${pages.join('|')})/?$`)
@@ -21,7 +26,7 @@ export function isPage(path: string): boolean {
 
 /** Addresses that only routes of the server answer; what none of them answers is nothing. */
 const routes =
-  /^\/(?:api|source|media|speech|emotes|stand-ins|schemas|_nuxt|player|workers|fonts)(?:\/|$)|^\/(?:healthz|readyz|metrics|openapi\.json)$|\.[a-z0-9]{1,8}$/
+  /^\/(?:api|source|media|speech|emotes|stand-ins|studio|schemas|_nuxt|player|workers|fonts)(?:\/|$)|^\/(?:healthz|readyz|metrics|openapi\.json)$|\.[a-z0-9]{1,8}$/
 
 export function isRoute(path: string): boolean {
   return routes.test(path) && !isPage(path)

@@ -82,7 +82,10 @@ export function decideEvents({
   nowMs,
 }: DecideRequest): Decided {
   const receivedAt = new Date(nowMs)
-  const decided: Decided = { rows: { events: [], effects: [], plays: [], runs: [], earned: [], tallies: [] }, plays: [] }
+  const decided: Decided = {
+    rows: { events: [], effects: [], plays: [], runs: [], earned: [], tallies: [] },
+    plays: [],
+  }
   incoming.forEach((each, index) => {
     const { occurredAtMs, isTest, ...of } = each
     const row = {
@@ -201,7 +204,11 @@ function runOf(row: KeptEvent, event: CanonicalEvent, call: TriggerCall, onAir: 
   }
 }
 
-function earnedOf(row: KeptEvent, event: CanonicalEvent, { calls, currency, rates }: ChannelOnAir): EarnedPoints | null {
+function earnedOf(
+  row: KeptEvent,
+  event: CanonicalEvent,
+  { calls, currency, rates }: ChannelOnAir,
+): EarnedPoints | null {
   const viewerId = viewerIdOf(event)
   const change = isOnlyCall(event) ? 0 : earnedBy(event, calls.points, { currency, rates })
   if (viewerId === null || change === 0) return null

@@ -128,7 +128,19 @@ export class Ingest {
     const decided = await findEffect(db, of.id)
     if (!decided) return null
     const nowMs = Date.now()
-    const { boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest, speech, approval, called } = of
+    const {
+      boxId,
+      eventId,
+      versionId,
+      alertId,
+      variationId,
+      variationName,
+      lengthMs,
+      isTest,
+      speech,
+      approval,
+      called,
+    } = of
     const play: PlayRow = {
       ...{ boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest },
       id: newId('play', nowMs),

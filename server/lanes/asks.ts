@@ -29,18 +29,23 @@ export class Asks {
    * @throws 503 where nobody carries it out for several seconds
    */
   async act(lane: Lane, act: LaneAct): Promise<unknown> {
-    const { lanes, here, steadyMs } = this.deps
+    const { lanes, steadyMs } = this.deps
     for (const untilMs = steadyMs() + patienceMs; ;) {
-      const own = here(lane, act)
-      if (own) return own
-      const owner = lanes.otherOwnerOf(lane)
-      const answer = owner === null ? null : await this.ask(owner, lane, act)
+      const answer = await this.now(lane, act)
       if (answer) return answer.value
       if (steadyMs() > untilMs)
         throw problemError(503, 'Nobody carries this line out at the moment. Try again in a few seconds.')
       await new Promise((resolve) => setTimeout(resolve, againAfterMs))
       await lanes.askOwners()
     }
+  }
+
+  /** The same, where nobody is waited for. @returns null where nobody carries it out just now */
+  async now(lane: Lane, act: LaneAct): Promise<{ value: unknown } | null> {
+    const own = this.deps.here(lane, act)
+    if (own) return { value: await own }
+    const owner = this.deps.lanes.otherOwnerOf(lane)
+    return owner === null ? null : this.ask(owner, lane, act)
   }
 
   /** An answer to something that was asked. */

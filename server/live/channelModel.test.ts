@@ -48,6 +48,7 @@ function arrange() {
     onAir: { read: async () => ({ boxes: [{ boxId: 'box' }], locale: 'en', speech: { isOn: true } }) as never },
     neighbours: { line: () => laneViewOf('box', line.state, (atMs) => atMs), sourcesOf: () => [] },
     library: { revision: () => 3 },
+    calls: async () => ({ armed: 2, runs: [], tasks: [], buttons: [], studio: {} as never }),
     trouble,
   })
   const asked = async () => {

@@ -1,4 +1,4 @@
-import type { ChannelLive } from '../../contract/channelLive.ts'
+import type { CallsLive, ChannelLive } from '../../contract/channelLive.ts'
 import type { DeskView, PlayView, RidgeView } from '../../contract/views.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import type { Database } from '../db/handle.ts'
@@ -20,6 +20,8 @@ export interface ChannelModelDependencies {
   neighbours: Pick<Neighbours, 'line' | 'sourcesOf'>
   library: Pick<MediaLibrary, 'revision'>
   trouble: Pick<DatabaseTrouble, 'note' | 'why'>
+  /** What viewers set off, as it stands. */
+  calls: (channelId: string) => Promise<Omit<CallsLive, 'revision'>>
 }
 
 /** So many ended plays the desk lists. */
@@ -37,6 +39,7 @@ interface Kept {
   voicesAreOn: boolean
   feeds: RidgeView['feeds']
   boxes: RidgeView['boxes']
+  calls: CallsLive
   /** What the desk of each box lists. */
   lists: Map<string, DeskLists>
 }
@@ -104,15 +107,20 @@ export class ChannelModel {
     const before = stale.isAll ? null : this.kept
     const feeds = await this.feeds(stale, before)
     const states = before && !stale.areDrafts ? before.boxes : await this.boxStates()
+    const calls = before && !stale.areCalls ? before.calls : await this.calls(before)
     const lists = new Map<string, DeskLists>()
     for (const boxId of boxIds) {
       const known = before?.lists.get(boxId)
       lists.set(boxId, known && !stale.boxIds.has(boxId) ? known : await this.lists(boxId, known))
     }
-    const kept = { boxIds, locale, voicesAreOn: speech.isOn, feeds, boxes: states, lists }
+    const kept = { boxIds, locale, voicesAreOn: speech.isOn, feeds, boxes: states, calls, lists }
     await this.readPlays(kept, stale)
     this.kept = kept
     return kept
+  }
+
+  private async calls(before: Kept | null): Promise<CallsLive> {
+    return { ...(await this.deps.calls(this.channelId)), revision: (before?.calls.revision ?? 0) + 1 }
   }
 
   private async feeds(stale: StaleTopics, before: Kept | null): Promise<RidgeView['feeds']> {
@@ -178,7 +186,8 @@ export class ChannelModel {
     const { library, trouble } = this.deps
     const desks = kept.boxIds.map((boxId) => this.desk(boxId, kept))
     return {
-      ridge: { feeds: kept.feeds, boxes: kept.boxes, desk: deskState(desks) },
+      ridge: { feeds: kept.feeds, boxes: kept.boxes, triggers: triggersState(kept.calls), desk: deskState(desks) },
+      calls: kept.calls,
       desks,
       libraryRevision: library.revision(this.channelId),
       databaseTrouble: trouble.why,
@@ -216,6 +225,12 @@ export class ChannelModel {
     }
   }
 }
+
+const triggersState = ({ armed, runs, tasks }: CallsLive): RidgeView['triggers'] => ({
+  armed,
+  running: runs.filter(({ progress }) => progress === 'running').length,
+  waiting: tasks.length,
+})
 
 /** What stands under the desk's name on the ridge line. */
 const deskState = (desks: readonly DeskView[]): RidgeView['desk'] => ({

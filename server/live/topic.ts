@@ -2,7 +2,8 @@
  * What of a channel has changed: a line and its log, one play, its sources or its library (which nobody has to read), what
  * feeds deliver, drafts, what viewers set off, or anything.
  */
-export type LiveTopic = `line ${string}` | `play ${string}` | 'sources' | 'library' | 'feeds' | 'drafts' | 'calls' | 'all'
+export type LiveTopic =
+  `line ${string}` | `play ${string}` | 'sources' | 'library' | 'feeds' | 'drafts' | 'calls' | 'all'
 
 /** What has to be read anew. */
 export class StaleTopics {

@@ -93,13 +93,17 @@ describe('the lines of boxes, wherever they are carried out', () => {
     const { lines, said } = arrange()
     lines.wakeWith([play('there', 'p1')])
     lines.enqueue([play('there', 'p1'), play('there', 'p2'), play('here', 'p3')])
-    expect(said).toEqual([{ to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }], channels: [] } }])
+    expect(said).toEqual([
+      { to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }], channels: [] } },
+    ])
   })
   it('take a play that somebody wants again into the line, or wake its owner', () => {
     const { lines, said, queues } = arrange()
     lines.add('here', { playId: 'p1', enqueuedAtMs: 0, lengthMs: 1 }, true)
     lines.add('there', { playId: 'p2', enqueuedAtMs: 0, lengthMs: 1 }, false)
     expect([queues.add.mock.calls.length, queues.speakAhead.mock.calls.length]).toEqual([1, 1])
-    expect(said).toEqual([{ to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }], channels: [] } }])
+    expect(said).toEqual([
+      { to: null, message: { type: 'wake', plays: [{ boxId: 'there', playId: 'p2' }], channels: [] } },
+    ])
   })
 })

@@ -67,7 +67,8 @@ export class Lines {
   /** Puts a play that somebody asked for once more, and that is durable, into its line. */
   add(boxId: string, ticket: Ticket, speaks: boolean): void {
     const { bus, queues } = this.deps
-    if (!queues.find(boxId)) return bus.publish({ type: 'wake', plays: [{ boxId, playId: ticket.playId }], channels: [] })
+    if (!queues.find(boxId))
+      return bus.publish({ type: 'wake', plays: [{ boxId, playId: ticket.playId }], channels: [] })
     queues.add(boxId, ticket)
     if (speaks) queues.speakAhead(boxId, ticket.playId)
   }

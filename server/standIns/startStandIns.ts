@@ -1,6 +1,6 @@
 import type { DatabaseHandle } from '../db/handle.ts'
 import { hasStandIns } from '../db/queries/standIns.ts'
-import { ownOrigin } from '../http/ownOrigin.ts'
+import { ownAddress } from '../http/ownOrigin.ts'
 import { PlatformDesk } from '../platforms/platformDesk.ts'
 import type { Clock } from '../system/clock.ts'
 import type { Config } from '../system/config.ts'
@@ -13,7 +13,7 @@ export function startStandIns({ db }: DatabaseHandle, clock: Clock, config: Conf
   const simulated = new SimulatedPlatforms({
     db,
     now: () => clock.wallMs(),
-    origin: () => ownOrigin(config, new URL(`http://127.0.0.1:${config.PORT}`)),
+    origin: () => ownAddress(config),
   })
   let known: { isOn: boolean; atMs: number } | null = null
   return {

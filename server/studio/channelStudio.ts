@@ -7,7 +7,13 @@ import {
   type StudioState,
   type Thing,
 } from '../../core/studio/studio.ts'
-import type { StudioOrder, StudioSaid, StudioScenes, ToStudio } from '../../contract/studioLink.ts'
+import {
+  simulatedStudioName,
+  type StudioOrder,
+  type StudioSaid,
+  type StudioScenes,
+  type ToStudio,
+} from '../../contract/studioLink.ts'
 import type { StudioView } from '../../contract/triggers.ts'
 import { timerMs, type Clock } from '../system/clock.ts'
 
@@ -46,6 +52,11 @@ export class ChannelStudio {
 
   get isLinked(): boolean {
     return this.state.isLinked
+  }
+
+  /** It is the one that ships. */
+  get isSimulated(): boolean {
+    return this.isLinked && this.name === simulatedStudioName
   }
 
   /** The scene that it shows; null where none is linked. */

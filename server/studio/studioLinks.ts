@@ -173,7 +173,11 @@ export class StudioLinks {
     const isFirst = link.shows === null
     link.shows = shows
     if (link.channelId === null) return
-    this.say(link.channelId, link.peer.id, isFirst ? { type: 'linked', name: link.name, shows } : { type: 'shows', shows })
+    this.say(
+      link.channelId,
+      link.peer.id,
+      isFirst ? { type: 'linked', name: link.name, shows } : { type: 'shows', shows },
+    )
   }
 
   /** Somebody else carries these channels out by now: they are told of the studios that are connected here. */

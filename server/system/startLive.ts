@@ -24,6 +24,7 @@ import { findStudio } from '../db/queries/runs.ts'
 import { StudioLinks } from '../studio/studioLinks.ts'
 import type { CallAct } from '../triggers/callAct.ts'
 import { Calls } from '../triggers/calls.ts'
+import { callsLive } from '../triggers/callsLive.ts'
 import type { ChannelCallsDependencies } from '../triggers/channelCalls.ts'
 import { PlayVoices } from '../speech/playVoices.ts'
 import type { Speaker } from '../speech/speaker.ts'
@@ -63,6 +64,7 @@ export function startLive(options: LiveOptions) {
       new ChannelModel(channelId, {
         ...{ db, clock, onAir, neighbours, trouble },
         library: { revision: options.libraryRevision },
+        calls: (id) => callsLive(db, id, onAir, calls),
       }),
     wallMs: () => clock.wallMs(),
     onError: (error) => logger.error({ err: error }, 'a live view could not be read'),

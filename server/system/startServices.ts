@@ -36,6 +36,7 @@ import { prepareLists } from '../speech/wordLists.ts'
 import { startStandIns } from '../standIns/startStandIns.ts'
 import { CallsClock } from '../triggers/callsClock.ts'
 import { webhookPoster, webhookSecret } from '../triggers/webhook.ts'
+import { ownAddress } from '../http/ownOrigin.ts'
 import { Clock } from './clock.ts'
 import type { Config } from './config.ts'
 import { ensureServerSecret, keepPrivate } from './dataFolder.ts'
@@ -121,7 +122,11 @@ export async function startServices(options: StartOptions): Promise<Services> {
   const mark = markOf(newId('node'), sealOf(secret))
   const bus = await database.openBus(mark.id)
 
-  const onAir = new OnAirCache(db, (channelId) => bus.publish({ type: 'forget', channelId, feedId: null }))
+  const onAir = new OnAirCache(
+    db,
+    (channelId) => bus.publish({ type: 'forget', channelId, feedId: null }),
+    (channelId) => new URL(`/list/${channelId}`, config.THUNDERCREST_ADDRESSES[0] ?? ownAddress(config)).href,
+  )
   const feeds = new FeedDirectory(db, (feedId) => bus.publish({ type: 'forget', channelId: null, feedId }))
   const trouble = new DatabaseTrouble({
     probe: () => probeDatabase(database),
@@ -260,6 +265,10 @@ export async function startServices(options: StartOptions): Promise<Services> {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
     ...{ calls, studioLinks, ...standIns },
+    leaveStudio(channelId, reason) {
+      studioLinks.send(channelId, { type: 'leave', reason })
+      bus.publish({ type: 'toStudio', channelId, message: { type: 'leave', reason } })
+    },
     callsChanged(channelId) {
       onAir.forget(channelId)
       stream.changed(channelId, 'calls')

@@ -14,6 +14,8 @@ export type CallAct =
   | { do: 'studio' }
   | { do: 'stopRun'; runId: string; by: string }
   | { do: 'stopAll'; by: string }
+  /** Plays a plan against the simulated studio. Answers why it cannot; null where it begins. */
+  | { do: 'dryRun'; triggerId: string; by: string }
   /** How many of a trigger are left. */
   | { do: 'setStock'; triggerId: string; left: number | null }
   /** Somebody gives points, or takes them. Answers whether there were enough. */

@@ -1,5 +1,6 @@
 import { channelOfLane, laneOfChannel } from '../../core/response/lane.ts'
 import type { StudioSaid } from '../../contract/studioLink.ts'
+import type { StudioView } from '../../contract/triggers.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
 import type { Asks } from '../lanes/asks.ts'
 import type { CallAct } from './callAct.ts'
@@ -55,6 +56,12 @@ export class Calls {
    */
   act(channelId: string, act: CallAct): Promise<unknown> {
     return this.deps.asks().act(laneOfChannel(channelId), act)
+  }
+
+  /** How the studio of a channel stands; null where nobody knows just now. */
+  async studioOf(channelId: string): Promise<StudioView | null> {
+    const answer = await this.deps.asks().now(laneOfChannel(channelId), { do: 'studio' })
+    return answer ? (answer.value as StudioView) : null
   }
 
   /** Hands on what a studio said over a link of this process. */

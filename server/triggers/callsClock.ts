@@ -81,7 +81,13 @@ const nameOf = ({ triggers }: ChannelOnAir, triggerId: string) =>
 /** A given time that has come, for one trigger: the same each time that it is said. */
 function timeEvent(triggerId: string, title: string, atMs: number): IncomingEvent {
   return {
-    ...{ source: clockSource, externalId: `${triggerId}-${atMs}`, kind: 'redemption', occurredAtMs: atMs, isTest: false },
+    ...{
+      source: clockSource,
+      externalId: `${triggerId}-${atMs}`,
+      kind: 'redemption',
+      occurredAtMs: atMs,
+      isTest: false,
+    },
     data: { viewer: null, reward: { id: triggerId, title, costPoints: 0 } },
   }
 }

@@ -30,11 +30,15 @@ import type { Clock } from '../system/clock.ts'
 import type { CallAct } from './callAct.ts'
 import { CallLedger } from './callLedger.ts'
 import { GateKeeper } from './gateKeeper.ts'
+import { dryRow, isDry } from './dryRun.ts'
 import { SheetRunner } from './sheetRunner.ts'
 import { playIdOf, Steps, type StepDoerDependencies } from './stepDoer.ts'
 import type { ToStudio } from '../../contract/studioLink.ts'
 
-export interface ChannelCallsDependencies extends Pick<StepDoerDependencies, 'add' | 'skip' | 'show' | 'toSources' | 'post'> {
+export interface ChannelCallsDependencies extends Pick<
+  StepDoerDependencies,
+  'add' | 'skip' | 'show' | 'toSources' | 'post'
+> {
   db: Database
   logger: Logger
   clock: Clock
@@ -218,6 +222,8 @@ export class ChannelCalls {
           this.runner.live().map(({ id }) => id),
           `${act.by} stopped it`,
         )
+      case 'dryRun':
+        return this.dryRun(act.triggerId, act.by)
       case 'setStock':
         this.keeper.setStock(act.triggerId, act.left)
         return this.ledger.settled()
@@ -229,7 +235,9 @@ export class ChannelCalls {
         return true
       }
       case 'earned':
-        return this.ledger.add({ entries: act.entries.map((each) => ({ ...each, at: new Date(this.deps.clock.wallMs()) })) })
+        return this.ledger.add({
+          entries: act.entries.map((each) => ({ ...each, at: new Date(this.deps.clock.wallMs()) })),
+        })
       case 'task':
         return this.settleTask(act)
     }
@@ -324,12 +332,14 @@ export class ChannelCalls {
   }
 
   private begun({ id, triggerId }: RunRow): void {
+    if (isDry(id)) return
     const trigger = this.channel.triggers.find((each) => each.id === triggerId)
     if (trigger?.isDoneByHand) this.ledger.add({ runs: [{ id, task: 'waiting' }] })
   }
 
   private ended(row: RunRow, end: RunEnd, faults: readonly string[]): void {
     if (end === 'stopped') this.studio.stop([row.id])
+    if (isDry(row.id)) return
     const trigger = this.channel.triggers.find(({ id }) => id === row.triggerId)
     if (trigger?.studioAway === 'giveBack' && faults.some(isOfStudio)) {
       this.giveBack(row).catch(this.failed)
@@ -372,6 +382,24 @@ export class ChannelCalls {
     return true
   }
 
+  /** Plays a plan against the simulated studio: it is no run that is kept, and only the studio takes part. */
+  private async dryRun(triggerId: string, by: string): Promise<string | null> {
+    const { onAir, clock } = this.deps
+    if (!this.studio.isSimulated) return 'Only the simulated studio takes part in a dry run, and it is not linked.'
+    this.channel = await onAir(this.channelId)
+    const trigger = this.channel.triggers.find(({ id }) => id === triggerId)
+    if (!trigger) return 'There is no such trigger any more.'
+    const row = dryRow(this.channelId, trigger, by, clock.wallMs())
+    const plan = planFor(trigger, row, this.channel, clock.wallMs())
+    if (!plan.ok) return plan.error
+    // Nothing waits for a line in which nothing is played.
+    const steps = plan.value.steps.map((each) =>
+      each.step.do === 'play' ? { ...each, step: { ...each.step, isBeside: true } } : each,
+    )
+    this.runner.begin(row, { id: row.id, triggerId, again: 'together', plan: { ...plan.value, steps } })
+    return null
+  }
+
   private stop(runIds: readonly string[], reason: string): boolean {
     const live = new Set(this.runner.live().map(({ id }) => id))
     const known = runIds.filter((id) => live.has(id))
@@ -390,7 +418,8 @@ export class ChannelCalls {
       const plan = trigger && planFor(trigger, row, this.channel, clock.wallMs())
       if (!trigger || !plan?.ok) {
         if (row.startedAt === null) this.release(row, 'its trigger is gone')
-        else this.ledger.add({ runs: [{ id: row.id, progress: 'over', end: 'stopped', reason: 'its trigger is gone' }] })
+        else
+          this.ledger.add({ runs: [{ id: row.id, progress: 'over', end: 'stopped', reason: 'its trigger is gone' }] })
         continue
       }
       const run = { id: row.id, triggerId: trigger.id, again: trigger.again, plan: plan.value }

@@ -22,8 +22,7 @@ import type { Clock } from '../system/clock.ts'
 
 /** What a gate said to one who asked. */
 export type Answered = { row: RunRow } & (
-  | { is: 'allowed'; trigger: Trigger; plan: RunPlan }
-  | { is: 'refused'; reason: string; said: string | null }
+  { is: 'allowed'; trigger: Trigger; plan: RunPlan } | { is: 'refused'; reason: string; said: string | null }
 )
 
 interface GateKeeperDependencies {

@@ -6,6 +6,8 @@ import type { Calls } from './calls.ts'
 export interface CallsPort {
   calls: Calls
   studioLinks: StudioLinks
+  /** Cuts a channel's studio off, wherever it is connected. */
+  leaveStudio: (channelId: string, reason: string) => void
   /** Something of a channel's triggers has changed: what is kept at hand is read anew, and screens show it. */
   callsChanged: (channelId: string) => void
 }

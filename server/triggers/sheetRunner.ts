@@ -1,4 +1,12 @@
-import { nextRunMs, noRuns, stepRuns, type LiveRun, type RunsCommand, type RunsInput, type RunsState } from '../../core/sheet/runs.ts'
+import {
+  nextRunMs,
+  noRuns,
+  stepRuns,
+  type LiveRun,
+  type RunsCommand,
+  type RunsInput,
+  type RunsState,
+} from '../../core/sheet/runs.ts'
 import type { PlannedStep } from '../../core/sheet/planRunSheet.ts'
 import type { DoneStep, RunEnd } from '../../contract/triggers.ts'
 import type { CallRecords, RunRow } from '../db/queries/runs.ts'
@@ -85,16 +93,14 @@ export class SheetRunner {
     const { row } = known
     switch (command.type) {
       case 'enqueue':
-        return void doer
-          .enqueue(row, command.step)
-          .catch((error: unknown) =>
-            this.input({
-              type: 'playEnded',
-              runId: row.id,
-              index: command.step.index,
-              reason: error instanceof Error ? error.message : 'its alert could not be played',
-            }),
-          )
+        return void doer.enqueue(row, command.step).catch((error: unknown) =>
+          this.input({
+            type: 'playEnded',
+            runId: row.id,
+            index: command.step.index,
+            reason: error instanceof Error ? error.message : 'its alert could not be played',
+          }),
+        )
       case 'begun':
         row.startedAt = new Date(clock.wallOf(command.atMs))
         // Settled: from here on nothing is given back.

@@ -14,6 +14,7 @@ import type { CallRecords, RunRow } from '../db/queries/runs.ts'
 import { untouchedPlay } from '../ingest/decideEvents.ts'
 import type { ChannelStudio } from '../studio/channelStudio.ts'
 import type { Clock } from '../system/clock.ts'
+import { isDry } from './dryRun.ts'
 import type { StepDoer } from './sheetRunner.ts'
 import type { PostWebhook } from './webhook.ts'
 
@@ -23,7 +24,14 @@ export interface StepDoerDependencies {
   channel: () => ChannelOnAir
   studio: ChannelStudio
   /** Puts a kept play into its line. */
-  add: (boxId: string, playId: string, enqueuedAtMs: number, lengthMs: number, isAwaiting: boolean, speaks: boolean) => void
+  add: (
+    boxId: string,
+    playId: string,
+    enqueuedAtMs: number,
+    lengthMs: number,
+    isAwaiting: boolean,
+    speaks: boolean,
+  ) => void
   skip: (boxId: string, playId: string, reason: string) => void
   /** How a play is shown. */
   show: (playId: string) => Promise<PlayToShow>
@@ -68,6 +76,8 @@ export class Steps implements StepDoer {
 
   async do(row: RunRow, planned: PlannedStep): Promise<string> {
     const { step, index } = planned
+    // Only the studio takes part: nothing is said, heard or counted.
+    if (isDry(row.id) && step.do !== 'scene' && step.do !== 'source' && step.do !== 'text') return ''
     switch (step.do) {
       case 'play':
         if (step.isBeside) return this.playBeside(row, step, index)
@@ -101,7 +111,7 @@ export class Steps implements StepDoer {
   }
 
   withdraw(row: RunRow, { index, step }: PlannedStep, reason: string): void {
-    if (step.do !== 'play') return
+    if (step.do !== 'play' || isDry(row.id)) return
     const playId = playIdOf(row.id, index)
     if (step.isBeside) this.deps.toSources(step.boxId, { type: 'stop', playId })
     else this.deps.skip(step.boxId, playId, reason)
@@ -181,10 +191,14 @@ export class Steps implements StepDoer {
   private async fill(words: string, row: RunRow): Promise<string> {
     const { counters, balanceOf, channel } = this.deps
     const points = row.viewerId !== null && words.includes('{points') ? await balanceOf(row.viewerId) : 0
-    const counted: TemplateValues = Object.fromEntries([...counters].map(([name, value]) => [nameOfCounter(name), value]))
+    const counted: TemplateValues = Object.fromEntries(
+      [...counters].map(([name, value]) => [nameOfCounter(name), value]),
+    )
     const { name, cost } = calledBy(row)
     const values = { ...counted, ...valuesOf(row.event), reward: name, cost, input: row.input, points }
-    return plainText(fillTemplate(words, values, channel().locale)).replace(/\s+/g, ' ').trim()
+    return plainText(fillTemplate(words, values, channel().locale))
+      .replace(/\s+/g, ' ')
+      .trim()
   }
 }
 

@@ -81,7 +81,9 @@ function post(
         resolve({ fault: `its address answered ${status}`, isFinal: status < 500 && status !== 429 })
       },
     )
-    sent.once('error', (error) => resolve({ fault: `its address cannot be reached (${error.message})`, isFinal: false }))
+    sent.once('error', (error) =>
+      resolve({ fault: `its address cannot be reached (${error.message})`, isFinal: false }),
+    )
     sent.end(body)
   })
 }

@@ -98,14 +98,12 @@ export class CallsRoom {
 
   /** Events happen, and what they set off is carried out. Resolves when all of that is written. */
   async happen(...events: (Pick<CanonicalEvent, 'kind' | 'data'> & { id?: string; source?: string })[]): Promise<void> {
-    const incoming = events.map(
-      ({ kind, data, id, source }): IncomingEvent => ({
-        ...{ kind, data, isTest: false },
-        source: source ?? 'feed:f',
-        externalId: id ?? `e-${this.count++}`,
-        occurredAtMs: Date.now(),
-      }),
-    )
+    const incoming = events.map(({ kind, data, id, source }): IncomingEvent => ({
+      ...{ kind, data, isTest: false },
+      source: source ?? 'feed:f',
+      externalId: id ?? `e-${this.count++}`,
+      occurredAtMs: Date.now(),
+    }))
     const onAir = await this.onAir.read(this.channelId)
     const decided = decideEvents({
       ...{ channelId: this.channelId, onAir, incoming, onlyBoxId: null, feed: null, previous: [] },

@@ -28,7 +28,10 @@ const asOne = (row: Joined): PlayWithEvent => ({ ...row.play, ...row.effect, eve
 /** What a play is shown for: where a run sheet plays it, its event as if somebody had redeemed something. */
 function shownFor({ play: { called }, event: of }: Joined): typeof event.$inferSelect {
   if (!called) return of
-  const { kind, data } = calledEvent({ ...of, occurredAtMs: of.occurredAt.getTime() } as unknown as CanonicalEvent, called)
+  const { kind, data } = calledEvent(
+    { ...of, occurredAtMs: of.occurredAt.getTime() } as unknown as CanonicalEvent,
+    called,
+  )
   return { ...of, kind, data }
 }
 

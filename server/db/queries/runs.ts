@@ -88,12 +88,7 @@ export async function findRun(db: Database, channelId: string, id: string): Prom
 
 /** The newest runs of a channel, and those that wait for somebody's hands. */
 export async function listRuns(db: Database, channelId: string, most: number): Promise<RunRow[]> {
-  return db
-    .select()
-    .from(run)
-    .where(eq(run.channelId, channelId))
-    .orderBy(desc(run.seq))
-    .limit(most)
+  return db.select().from(run).where(eq(run.channelId, channelId)).orderBy(desc(run.seq)).limit(most)
 }
 
 export async function listTasks(db: Database, channelId: string): Promise<RunRow[]> {
@@ -210,7 +205,13 @@ export async function readStandings(
 export async function readPlaysOf(db: Database, ids: readonly string[]) {
   if (ids.length === 0) return []
   return db
-    .select({ id: play.id, state: play.state, startedAt: play.startedAt, outcome: effect.outcome, reason: effect.reason })
+    .select({
+      id: play.id,
+      state: play.state,
+      startedAt: play.startedAt,
+      outcome: effect.outcome,
+      reason: effect.reason,
+    })
     .from(play)
     .innerJoin(effect, eq(effect.id, play.id))
     .where(inArray(play.id, [...ids]))
@@ -246,5 +247,7 @@ export async function setStudioSecret(
 export async function forgetOldRuns(db: Database, before: Date): Promise<void> {
   await db
     .delete(run)
-    .where(and(lt(run.askedAt, before), eq(run.progress, 'over'), or(sql`${run.task} is null`, ne(run.task, 'waiting'))))
+    .where(
+      and(lt(run.askedAt, before), eq(run.progress, 'over'), or(sql`${run.task} is null`, ne(run.task, 'waiting'))),
+    )
 }

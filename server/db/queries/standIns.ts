@@ -18,7 +18,11 @@ export async function listStandIns(db: Database, feedId: string, kind: StandInKi
 }
 
 export async function findStandIn(db: Database, feedId: string, kind: StandInKind, id: string) {
-  const [row] = await db.select().from(standIn).where(own(feedId, kind, id)).limit(1)
+  const [row] = await db
+    .select()
+    .from(standIn)
+    .where(own(feedId, kind, id))
+    .limit(1)
   return row ?? null
 }
 
@@ -49,7 +53,10 @@ export async function changeStandIn(
 }
 
 export async function removeStandIn(db: Database, feedId: string, kind: StandInKind, id: string): Promise<boolean> {
-  const rows = await db.delete(standIn).where(own(feedId, kind, id)).returning({ id: standIn.id })
+  const rows = await db
+    .delete(standIn)
+    .where(own(feedId, kind, id))
+    .returning({ id: standIn.id })
   return rows.length > 0
 }
 

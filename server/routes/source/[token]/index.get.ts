@@ -1,4 +1,4 @@
-import { defineEventHandler, setResponseHeaders, setResponseStatus } from 'h3'
+import { defineEventHandler, removeResponseHeader, setResponseHeaders, setResponseStatus } from 'h3'
 import { playerScriptUrl } from '#thundercrest/player'
 import { newNonce, permissions, sourcePolicy } from '../../../http/pagePolicy.ts'
 import { boxOfToken } from '../../../realtime/boxOfToken.ts'
@@ -16,6 +16,8 @@ export default defineEventHandler(async (event) => {
     'content-security-policy': sourcePolicy(nonce),
     'permissions-policy': permissions,
   })
+  // A broadcast program may show it inside a page of its own; without its address nobody can.
+  removeResponseHeader(event, 'x-frame-options')
   const box = await boxOfToken(event.context.params?.token ?? '')
   if (!box) setResponseStatus(event, 404)
   // Gone, but the page goes on trying: the box may be brought back.

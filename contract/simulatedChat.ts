@@ -1,0 +1,39 @@
+import * as z from 'zod'
+
+const viewer = z.object({
+  id: z.string().min(1).max(100),
+  name: z.string().trim().min(1).max(200),
+  roles: z.array(z.enum(['subscriber', 'vip', 'moderator'])).max(3),
+})
+export const chatSayBody = z.object({ viewer, text: z.string().trim().min(1).max(500) })
+export const chatRedeemBody = z.object({
+  viewer,
+  rewardId: z.string().min(1).max(80),
+  input: z.string().max(500),
+})
+
+/** A simulated chat, as somebody finds it who opens it. */
+export interface ChatRoomView {
+  platform: string
+  name: string
+  hasRewards: boolean
+  rewards: { id: string; title: string; cost: number; isPaused: boolean; stock: number | null; asksForInput: boolean }[]
+  redemptions: {
+    id: string
+    title: string
+    cost: number
+    viewerName: string
+    input: string
+    state: 'waiting' | 'fulfilled' | 'refunded'
+  }[]
+  /** Who can be played here. */
+  guests: { id: string; name: string }[]
+}
+
+export interface ChatLineView {
+  id: string
+  atMs: number
+  by: { id: string; name: string; roles: readonly string[] }
+  text: string
+  isOurs: boolean
+}

@@ -1,0 +1,19 @@
+import { defineEventHandler, getValidatedQuery } from 'h3'
+import * as z from 'zod'
+import type { PointsView } from '../../../contract/triggers.ts'
+import { listBalances, sumBalances } from '../../db/queries/points.ts'
+import { problemError } from '../../system/problemError.ts'
+import { withCalls } from '../../triggers/surroundings.ts'
+
+const query = z.object({ words: z.string().trim().max(100).default('') })
+const listed = 200
+
+/** Who has most of the channel's points. */
+export default defineEventHandler(async (event): Promise<PointsView> => {
+  const { session, db } = await withCalls(event, 'moderator')
+  const asked = await getValidatedQuery(event, query.safeParse)
+  if (!asked.success) throw problemError(422, 'Use ?words=<part of a name>.')
+  const { id } = session.channel
+  const [rows, sums] = await Promise.all([listBalances(db, id, asked.data.words, listed), sumBalances(db, id)])
+  return { rows, ...sums }
+})
