@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import type { Refusal } from '../core/gate/askGate.ts'
+import type { LaidStep } from '../core/sheet/laySheet.ts'
 import { callSettings, type CallSettings } from '../core/triggers/settings.ts'
 import { trigger, type Trigger, type TriggerStart } from '../core/triggers/schema.ts'
 
@@ -53,6 +54,8 @@ export interface TriggerView {
   lastMs: number | null
   /** How many are left; null where there is no stock. */
   left: number | null
+  /** Its sheet as it lies in time. */
+  laid: LaidStep[]
   /** How long its sheet lasts, or why it cannot be planned. */
   lengthMs: number | null
   fault: string

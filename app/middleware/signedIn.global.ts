@@ -5,7 +5,11 @@ import { firstPageOf, useSessionStore } from '../stores/session.ts'
 const doors: ReadonlySet<string> = new Set(['/', '/sign-in', '/welcome'])
 
 /** Nobody sees a working screen without being signed in; a server without accounts begins with the welcome. */
+/** Pages for anybody: viewers are nobody's members. */
+const open = /^\/(?:list|stand-ins)\//
+
 export default defineNuxtRouteMiddleware(async (to) => {
+  if (open.test(to.path)) return undefined
   const store = useSessionStore()
   await store.ensureLoaded()
   if (store.session) return doors.has(to.path) ? navigateTo(firstPageOf(store.session.role)) : undefined

@@ -5,6 +5,7 @@ import { computed, onMounted } from 'vue'
 import { toast } from 'vue-sonner'
 import type { PlayView } from '../../contract/views.ts'
 import { request, wordsOf } from '../api/request.ts'
+import CallsStrip from '../components/desk/CallsStrip.vue'
 import LogColumn from '../components/desk/LogColumn.vue'
 import OnAirColumn from '../components/desk/OnAirColumn.vue'
 import SourceStrip from '../components/desk/SourceStrip.vue'
@@ -84,6 +85,7 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
         />
       </button>
     </div>
+    <CallsStrip :now-ms="nowMs" />
     <template v-if="box && desk">
       <div
         class="grid min-h-0 flex-1 auto-rows-max grid-cols-1 overflow-y-auto lg:auto-rows-fr lg:grid-cols-[22rem_minmax(0,1fr)_24rem] lg:overflow-hidden"

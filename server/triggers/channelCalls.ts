@@ -1,8 +1,6 @@
 import type { Logger } from 'pino'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import { calledPlay, soundLengthMs } from '../../core/response/calledPlay.ts'
-import { err, ok, type Result } from '../../core/result.ts'
-import { planRunSheet, type PlanError, type RunPlan } from '../../core/sheet/planRunSheet.ts'
+import type { RunPlan } from '../../core/sheet/planRunSheet.ts'
 import type { LiveRun } from '../../core/sheet/runs.ts'
 import type { Trigger } from '../../core/triggers/schema.ts'
 import type { RunEnd } from '../../contract/triggers.ts'
@@ -31,6 +29,7 @@ import type { CallAct } from './callAct.ts'
 import { CallLedger } from './callLedger.ts'
 import { GateKeeper } from './gateKeeper.ts'
 import { dryRow, isDry } from './dryRun.ts'
+import { planFor } from './planFor.ts'
 import { SheetRunner } from './sheetRunner.ts'
 import { playIdOf, Steps, type StepDoerDependencies } from './stepDoer.ts'
 import type { ToStudio } from '../../contract/studioLink.ts'
@@ -58,40 +57,6 @@ export interface ChannelCallsDependencies extends Pick<
 /** So many are decided at once. */
 const askedAtOnce = 250
 const againAfterMs = 1_000
-
-const planWords: Record<PlanError['type'], string> = {
-  circle: 'Its run sheet calls itself.',
-  gone: 'Something of its run sheet is gone.',
-  tooLong: 'Its run sheet lasts longer than ten minutes.',
-  tooMany: 'Its run sheet has too many steps.',
-}
-
-/** How a trigger's sheet lies in time for somebody; or why it cannot. */
-export function planFor(
-  trigger: Trigger,
-  row: Pick<RunRow, 'event' | 'input'>,
-  channel: ChannelOnAir,
-  nowMs: number,
-): Result<RunPlan, string> {
-  let gone = ''
-  const plan = planRunSheet(
-    trigger.sheet,
-    {
-      lengthMs(step) {
-        if (step.do === 'sound') return soundLengthMs(step.mediaId, channel)
-        const called = { triggerId: trigger.id, name: trigger.name, cost: trigger.gate.cost, input: row.input }
-        const play = calledPlay(step, row.event, called, channel, nowMs)
-        if (!play.ok) gone = play.error
-        return play.ok ? play.value.lengthMs : null
-      },
-      sheetOf: (id) => channel.triggers.find((each) => each.id === id)?.sheet ?? null,
-    },
-    trigger.id,
-  )
-  if (plan.ok) return ok(plan.value)
-  const words = planWords[plan.error.type]
-  return err(gone ? `It cannot run: ${gone}.` : words)
-}
 
 /** What was known when the lane was left. */
 interface Kept {

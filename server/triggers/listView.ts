@@ -1,16 +1,8 @@
-import { whoWords } from '../../core/gate/askGate.ts'
-import { waitWords } from '../../core/gate/refusalWords.ts'
+import { againSentence, priceSentence, whoSentence } from '../../core/gate/gateSentences.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import type { Trigger } from '../../core/triggers/schema.ts'
 import type { ListedTrigger, ListView } from '../../contract/triggers.ts'
 import { listTriggerId } from './listTrigger.ts'
 import type { Reward } from '../platforms/access.ts'
-
-/** Who may, as it stands in a list. */
-export function whoMay({ gate: { who } }: Pick<Trigger, 'gate'>): string {
-  if (!who) return 'everyone'
-  return who.of.map(whoWords).join(who.match === 'all' ? ' who are also ' : ', ')
-}
 
 /** What viewers read of what they can set off: only what is armed, and what somebody can start. */
 export function listView(
@@ -35,22 +27,20 @@ export function listView(
       if (known.length + words.length === 0) return []
       const prices = [
         ...known.map(({ reward }) => `${count(reward.cost)} points`),
-        ...(words.length > 0 && gate.cost > 0
-          ? [`${count(gate.cost)} ${gate.cost === 1 ? calls.points.name.one : calls.points.name.many}`]
+        ...(words.length > 0 && (known.length === 0 || gate.cost > 0 || gate.votes)
+          ? [priceSentence(gate, { points: calls.points.name, locale })]
           : []),
-        ...(words.length > 0 && gate.votes ? [`${gate.votes.needed} votes`] : []),
       ]
-      const { allMs, viewerMs } = gate.againAfter
-      const again = [allMs > 0 ? waitWords(allMs) : '', viewerMs > 0 ? `each ${waitWords(viewerMs)}` : '']
+      const again = againSentence(gate)
       const stock = known.flatMap(({ reward }) => reward.stock ?? [])
       return [
         {
           name: trigger.name,
           about: trigger.about,
           how: [...known.map(({ feedName, reward }) => `“${reward.title}” on ${feedName}`), ...words],
-          price: prices.length > 0 ? [...new Set(prices)].join(' or ') : 'free',
-          who: whoMay(trigger),
-          again: again.filter((each) => each !== '').join(', '),
+          price: [...new Set(prices)].join(' or '),
+          who: whoSentence(gate),
+          again: again === 'at once' ? '' : again,
           left: [left.get(trigger.id) ?? null, ...stock].reduce<number | null>(
             (least, each) => (each === null ? least : Math.min(least ?? each, each)),
             null,

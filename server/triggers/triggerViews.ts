@@ -6,7 +6,8 @@ import type { RunView, TriggersView, TriggerView } from '../../contract/triggers
 import type { Database } from '../db/handle.ts'
 import { listLastRuns, readGateStates, type RunRow } from '../db/queries/runs.ts'
 import { listTriggerRows, listTriggersPutAway } from '../db/queries/triggers.ts'
-import { planFor } from './channelCalls.ts'
+import { laySheet } from '../../core/sheet/laySheet.ts'
+import { planContextOf, planFor } from './planFor.ts'
 
 export function runView(row: RunRow): RunView {
   const { id, triggerId, triggerName, by, viewerName, input, progress, end, reason, task } = row
@@ -19,9 +20,11 @@ export function runView(row: RunRow): RunView {
   }
 }
 
+const sampleOf = { event: sampleEvent('redemption'), input: '' }
+
 /** How the sheet of a trigger lies in time for anybody. */
 export const samplePlan = (trigger: Trigger, channel: ChannelOnAir, nowMs: number) =>
-  planFor(trigger, { event: sampleEvent('redemption'), input: '' }, channel, nowMs)
+  planFor(trigger, sampleOf, channel, nowMs)
 
 /** The triggers of a channel as its station lists them. */
 export async function triggersView(
@@ -43,6 +46,7 @@ export async function triggersView(
     const { stock } = document.gate
     return {
       ...{ trigger: document, revision },
+      laid: laySheet(document.sheet, planContextOf(document, sampleOf, channel, nowMs), document.id),
       lastMs: lastRuns.get(document.id) ?? null,
       left: stock === null ? null : (states.get(document.id)?.left ?? stock),
       lengthMs: plan.ok ? plan.value.lengthMs : null,

@@ -16,7 +16,7 @@ const now = useNow({ interval: 10_000 })
 const listed = computed<Listed[]>(() => {
   const ridge = liveStore.live?.ridge
   if (!ridge) return stations.map((name) => ({ name, state: 'connecting…', light: 'idle' }))
-  const { feeds, boxes, desk } = ridge
+  const { feeds, boxes, triggers, desk } = ridge
   const last = feeds.lastDeliveryAtMs ? `last ${span(now.value.getTime() - feeds.lastDeliveryAtMs)} ago` : 'nothing yet'
   return [
     {
@@ -25,6 +25,7 @@ const listed = computed<Listed[]>(() => {
       light: feeds.linked > 0 ? 'fine' : 'idle',
     },
     { name: 'Boxes', ...boxesState(boxes) },
+    { name: 'Triggers', ...triggersState(triggers) },
     {
       name: 'Desk',
       state: `${deskWords(desk)}, ${counted(desk.sources, 'source')}`,
@@ -49,6 +50,12 @@ function boxesState({ count, neverOnAir, differing }: RidgeView['boxes']): { sta
     : { state: 'draft same as air', light: 'fine' }
 }
 
+function triggersState({ armed, running, waiting }: RidgeView['triggers']): { state: string; light: Light } {
+  if (running > 0) return { state: `${running} running`, light: 'bolt' }
+  if (waiting > 0) return { state: `${counted(waiting, 'thing')} to be done`, light: 'idle' }
+  return armed > 0 ? { state: `${armed} armed`, light: 'fine' } : { state: 'none armed', light: 'idle' }
+}
+
 function deskWords({ isHeld, isPlaying, waiting }: RidgeView['desk']): string {
   if (isHeld) return 'held'
   if (isPlaying) return 'playing'
@@ -61,7 +68,7 @@ function deskLight({ isPlaying, sources }: RidgeView['desk']): Light {
 }
 const activeIndex = computed(() => stations.findIndex((station) => station === stationOf(route.path)))
 
-/** The ridge as one line over three stations, each 200 wide, the active one a little higher. */
+/** The ridge as one line over the stations, each 200 wide, the active one a little higher. */
 const peaks = computed(() =>
   stations.map((_, index) => ({ x: 100 + index * 200, y: index === activeIndex.value ? 4 : 9 })),
 )
@@ -80,7 +87,7 @@ const lights = { bolt: 'fill-glow', fine: 'fill-fine', idle: 'fill-mist' }
 <template>
   <nav aria-label="Stations" class="relative w-full min-w-0 max-w-2xl">
     <svg
-      viewBox="0 0 600 22"
+      :viewBox="`0 0 ${stations.length * 200} 22`"
       class="absolute inset-x-0 top-0 h-[22px] w-full"
       preserveAspectRatio="none"
       aria-hidden="true"
@@ -99,7 +106,7 @@ const lights = { bolt: 'fill-glow', fine: 'fill-fine', idle: 'fill-mist' }
         vector-effect="non-scaling-stroke"
       />
     </svg>
-    <ol class="grid grid-cols-3 pt-[22px]">
+    <ol class="grid grid-cols-4 pt-[22px]">
       <li v-for="(station, index) in listed" :key="station.name" class="relative text-center">
         <svg
           class="absolute left-1/2 size-2.5 -translate-x-1/2"

@@ -9,6 +9,11 @@ export const pathsOf = {
     { to: '/media', name: 'Media' },
     { to: '/boxes/new', name: 'Sets and packs' },
   ],
+  Triggers: [
+    { to: '/triggers', name: 'What viewers can set off' },
+    { to: '/triggers/points', name: 'Points' },
+    { to: '/triggers/studio', name: 'Studio and chat' },
+  ],
   Desk: [
     { to: '/desk', name: 'Live' },
     { to: '/speech', name: 'Speech desk' },

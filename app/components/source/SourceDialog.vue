@@ -7,6 +7,7 @@ import { request, wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useSessionStore } from '../../stores/session.ts'
+import IntoStudio from './IntoStudio.vue'
 import PaperDialog from '../frame/PaperDialog.vue'
 
 const props = defineProps<{ boxId: string; canvas: Canvas }>()
@@ -18,6 +19,7 @@ const address = ref('')
 const isShown = ref(false)
 const isReplacing = ref(false)
 const refusal = ref('')
+const isLinked = computed(() => live.live?.calls.studio.isLinked ?? false)
 const sources = computed(() => live.deskOf(props.boxId)?.sources ?? [])
 const masked = computed(() => (isShown.value ? address.value : address.value.replace(/src\w+$/, '•'.repeat(24))))
 
@@ -56,9 +58,10 @@ async function replace(): Promise<void> {
 <template>
   <PaperDialog v-model:open="isOpen" title="Source address">
     <div class="space-y-4">
+      <IntoStudio :box-id="boxId" :canvas="canvas" />
       <p>
-        Add a <b>browser source</b> in your broadcast program and enter this address. Whoever has it can watch your
-        alerts, so keep it off your stream.
+        <template v-if="isLinked">Or by hand: </template>Add a <b>browser source</b> in your broadcast program and enter
+        this address. Whoever has it can watch your alerts, so keep it off your stream.
       </p>
       <div v-if="address" class="flex items-center gap-2">
         <output class="field flex-1 truncate font-mono text-xs leading-6" aria-label="Source address">{{
