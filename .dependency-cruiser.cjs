@@ -41,8 +41,8 @@ module.exports = {
     forbid(
       'stand-ins-on-core',
       '^stand-ins/',
-      '^(contract|player|app|server|demo)/',
-      'Platforms know nothing of us but what events mean.',
+      '^(contract/(?!studioLink\\.ts)|player|app|server|demo)/',
+      'Platforms know nothing of us but what events mean, and the studio what is said over its link.',
     ),
     forbid('server-not-app', '^server/', '^app/|node_modules/vue/', 'The server knows no interface.'),
     forbid('drizzle-in-db', '^server/(?!db/|routes/readyz)', 'node_modules/drizzle-orm', 'Queries live in server/db.'),

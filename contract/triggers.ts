@@ -134,9 +134,20 @@ export interface TryAnswer {
   retryAtMs: number | null
 }
 
+/** A change of a viewer's points. `reference`: what it is for; of two with the same the first counts. */
+export interface PointsChange {
+  viewerId: string
+  name: string
+  change: number
+  why: string
+  reference: string
+}
+
 export interface PointsRow {
   viewerId: string
   name: string
+  /** Where the viewer is from: the same name elsewhere is somebody else, as far as anybody knows. */
+  from: string
   points: number
 }
 export interface PointsEntryView {

@@ -2,9 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { changeStep, delayOf, insertStep, moveStep, nodeAt, removeStep, setDelay, tidy } from './editSheet.ts'
 import { laySheet } from './laySheet.ts'
-import { stepsOf, type RunSheet, type SheetNode } from './schema.ts'
+import { stepsOf, type RunSheet, type SheetNode, type Step } from './schema.ts'
 
-const say = (words: string): SheetNode => ({ do: 'say', words })
+const say = (words: string): Step => ({ do: 'say', words })
 const scene = (forMs: number): SheetNode => ({ do: 'scene', scene: 'Oven cam', forMs })
 const wait = (ms: number): SheetNode => ({ do: 'wait', ms })
 const inTurn = (...of: SheetNode[]): RunSheet => ({ do: 'inTurn', of })

@@ -1,8 +1,6 @@
-import { eq } from 'drizzle-orm'
 import type { Database } from '../db/handle.ts'
 import { listBoxes } from '../db/queries/boxes.ts'
-import { readChannel } from '../db/queries/people.ts'
-import { channel } from '../db/schema.ts'
+import { readChannel, setStreamBegan } from '../db/queries/people.ts'
 
 interface StreamsDependencies {
   db: Database
@@ -29,10 +27,7 @@ export class Streams {
     if (!isPresent(channelId)) return known.beganMs
     if (known.beganMs === 0 || nowMs - known.presentMs > sameStreamMs) {
       known.beganMs = nowMs
-      await db
-        .update(channel)
-        .set({ streamBeganAt: new Date(nowMs) })
-        .where(eq(channel.id, channelId))
+      await setStreamBegan(db, channelId, new Date(nowMs))
     }
     known.presentMs = nowMs
     return known.beganMs

@@ -1,9 +1,12 @@
 import type { DatabaseHandle } from './handle.ts'
 
 /** What only grows: it is counted, so that plans fit it. */
-const growing = ['event', 'delivery', 'media', 'intake']
+const growing = ['event', 'delivery', 'media', 'intake', 'points_entry']
 /** What is overwritten again and again: what was there before is freed, too. */
-const changing = ['effect', 'play', 'lane', 'node', 'feed', 'box', 'heartbeat', 'session', 'sign_in_try']
+const changing = [
+  ...['effect', 'play', 'lane', 'node', 'feed', 'box', 'heartbeat', 'session', 'sign_in_try'],
+  ...['run', 'gate_state', 'gate_uses', 'balance', 'counter', 'studio', 'stand_in'],
+]
 
 const firstAfterMs = 15_000
 const tidyEveryMs = 10 * 60_000

@@ -14,6 +14,7 @@ const pages = [
   'stand-ins/chat/[^/]+',
   'triggers',
   'triggers/points',
+  'triggers/redemptions',
   'triggers/studio',
   'welcome',
 ]

@@ -107,6 +107,7 @@ export function startLive(options: LiveOptions) {
       add(boxId, playId, enqueuedAtMs, lengthMs, isAwaiting, speaks) {
         lines.add(boxId, { playId, enqueuedAtMs, lengthMs, isAwaiting }, speaks)
       },
+      takeUp: (playId) => queues.takeUpPlays([playId]),
       skip: (boxId, playId, reason) => lines.input(boxId, { type: 'removed', playId, outcome: 'skipped', reason }),
       show: (playId) => shows.show(playId),
       toSources(boxId, message) {

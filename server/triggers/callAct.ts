@@ -1,6 +1,5 @@
 import type { StudioOrder, StudioSaid } from '../../contract/studioLink.ts'
-import type { RunTask } from '../../contract/triggers.ts'
-import type { PointsEntry } from '../db/queries/runs.ts'
+import type { PointsChange, RunTask } from '../../contract/triggers.ts'
 
 /** Something that is to be done about what viewers of a channel set off; by whoever carries out its lane. */
 export type CallAct =
@@ -18,8 +17,6 @@ export type CallAct =
   | { do: 'dryRun'; triggerId: string; by: string }
   /** How many of a trigger are left. */
   | { do: 'setStock'; triggerId: string; left: number | null }
-  /** Somebody gives points, or takes them. Answers whether there were enough. */
-  | { do: 'givePoints'; entry: Omit<PointsEntry, 'at'> }
-  /** Points that were earned, each for something that it is earned for once. */
-  | { do: 'earned'; entries: Omit<PointsEntry, 'at'>[] }
+  /** Enters changes of points, each for something that it is entered for once. Answers whether nobody has less than nothing then. */
+  | { do: 'enter'; entries: PointsChange[] }
   | { do: 'task'; runId: string; task: Exclude<RunTask, 'waiting'>; by: string }

@@ -71,7 +71,7 @@ export class CallsClock {
       const stretch = Math.floor((untilMs - sinceMs) / (points.presence?.everyMs ?? 1))
       return [{ viewerId, name, change, why: 'presence', reference: `presence:${viewerId}:${sinceMs}:${stretch}` }]
     })
-    if (entries.length > 0) await calls.act(channelId, { do: 'earned', entries })
+    if (entries.length > 0) await calls.act(channelId, { do: 'enter', entries })
   }
 }
 

@@ -1,14 +1,8 @@
 import type { Logger } from 'pino'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import type { RunPlan } from '../../core/sheet/planRunSheet.ts'
-import type { LiveRun } from '../../core/sheet/runs.ts'
-import type { Trigger } from '../../core/triggers/schema.ts'
-import type { RunEnd } from '../../contract/triggers.ts'
 import type { Database } from '../db/handle.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
 import {
-  findEntry,
-  findRun,
   listAsked,
   listOpenRuns,
   readBalances,
@@ -16,7 +10,6 @@ import {
   readGateStates,
   readPlaysOf,
   settleCalls,
-  setTask,
   findStudio,
   type CallRecords,
   type RunRow,
@@ -25,18 +18,22 @@ import type { GateState } from '../../core/gate/state.ts'
 import type { StudioState } from '../../core/studio/studio.ts'
 import { ChannelStudio } from '../studio/channelStudio.ts'
 import type { Clock } from '../system/clock.ts'
+import { Turns } from '../system/turns.ts'
 import type { CallAct } from './callAct.ts'
 import { CallLedger } from './callLedger.ts'
-import { GateKeeper } from './gateKeeper.ts'
-import { dryRow, isDry } from './dryRun.ts'
+import { GateKeeper, type Answered } from './gateKeeper.ts'
+import { dryRun } from './dryRun.ts'
 import { planFor } from './planFor.ts'
+import { sortLeft, type Resumed } from './resumeRuns.ts'
+import { RunEnds } from './runEnds.ts'
 import { SheetRunner } from './sheetRunner.ts'
 import { playIdOf, Steps, type StepDoerDependencies } from './stepDoer.ts'
+import type { PointsChange } from '../../contract/triggers.ts'
 import type { ToStudio } from '../../contract/studioLink.ts'
 
 export interface ChannelCallsDependencies extends Pick<
   StepDoerDependencies,
-  'add' | 'skip' | 'show' | 'toSources' | 'post'
+  'add' | 'takeUp' | 'skip' | 'show' | 'toSources' | 'post'
 > {
   db: Database
   logger: Logger
@@ -74,7 +71,10 @@ export class ChannelCalls {
   readonly studio: ChannelStudio
   private readonly ledger: CallLedger
   private readonly keeper: GateKeeper
+  private readonly ends: RunEnds
   private readonly steps: Steps
+  /** What is decided by how many points there are: one after another. */
+  private readonly books = new Turns()
   private readonly runner: SheetRunner
   private readonly plays = new Map<string, { runId: string; index: number }>()
   private channel: ChannelOnAir
@@ -111,20 +111,29 @@ export class ChannelCalls {
       ...{ db, clock, keep, studio: this.studio },
       plan: (trigger, row) => planFor(trigger, row, this.channel, clock.wallMs()),
     })
-    const { add, skip, show, toSources, post } = deps
+    this.ends = new RunEnds({
+      ...{ db, logger, clock, channelId, keep, keeper: this.keeper, settleRedemption: deps.settleRedemption },
+      settled: () => this.ledger.settled(),
+      triggerOf: (id) => this.channel.triggers.find((each) => each.id === id),
+      letGo: (runId) => this.studio.stop([runId]),
+      say: (text, source) => deps.say(channelId, text, source),
+      noteTrouble: deps.noteTrouble,
+    })
+    const { add, takeUp, skip, show, toSources, post } = deps
     this.steps = new Steps({
-      ...{ db, clock, keep, add, skip, show, toSources, post, counters },
+      ...{ db, clock, keep, add, takeUp, skip, show, toSources, post, counters },
       channel: () => this.channel,
       studio: this.studio,
       say: (text) => deps.say(channelId, text, null),
       balanceOf: (viewerId) => this.balanceOf(viewerId),
+      enter: (entry) => this.books.take(() => this.enter([entry])),
       belongs: (playId, runId, index) => void this.plays.set(playId, { runId, index }),
     })
     this.runner = new SheetRunner({
       ...{ clock, keep, onChange, doer: this.steps },
-      onBegun: (row) => this.begun(row),
-      release: (row, reason) => this.release(row, reason),
-      onEnded: (row, end, faults) => this.ended(row, end, faults),
+      onBegun: (row) => this.ends.begun(row),
+      release: (row, reason) => this.ends.released(row, reason),
+      onEnded: (row, end, faults) => this.ends.ended(row, end, faults),
     })
   }
 
@@ -192,19 +201,10 @@ export class ChannelCalls {
       case 'setStock':
         this.keeper.setStock(act.triggerId, act.left)
         return this.ledger.settled()
-      case 'givePoints': {
-        const { entry } = act
-        if (entry.change < 0 && (await this.balanceOf(entry.viewerId)) + entry.change < 0) return false
-        this.ledger.add({ entries: [{ ...entry, at: new Date(this.deps.clock.wallMs()) }] })
-        await this.ledger.settled()
-        return true
-      }
-      case 'earned':
-        return this.ledger.add({
-          entries: act.entries.map((each) => ({ ...each, at: new Date(this.deps.clock.wallMs()) })),
-        })
+      case 'enter':
+        return this.books.take(() => this.enter(act.entries))
       case 'task':
-        return this.settleTask(act)
+        return this.task(act)
     }
   }
 
@@ -226,44 +226,65 @@ export class ChannelCalls {
     await this.ledger.close()
   }
 
+  private async task(act: Extract<CallAct, { do: 'task' }>): Promise<boolean> {
+    const isDone = await this.ends.task(act)
+    if (isDone) this.deps.onChange()
+    return isDone
+  }
+
+  /** Enters changes of points. @returns false where somebody would have less than nothing: then none is entered */
+  private async enter(entries: readonly PointsChange[]): Promise<boolean> {
+    const { db, clock } = this.deps
+    await this.ledger.settled()
+    const taken = [...new Set(entries.flatMap(({ viewerId, change }) => (change < 0 ? [viewerId] : [])))]
+    const left = await readBalances(db, this.channelId, taken)
+    for (const { viewerId, change } of entries) left.set(viewerId, (left.get(viewerId) ?? 0) + change)
+    if (taken.some((viewerId) => (left.get(viewerId) ?? 0) < 0)) return false
+    this.ledger.add({ entries: entries.map((each) => ({ ...each, at: new Date(clock.wallMs()) })) })
+    await this.ledger.settled()
+    return true
+  }
+
   private async balanceOf(viewerId: string): Promise<number> {
     await this.ledger.settled()
     return (await readBalances(this.deps.db, this.channelId, [viewerId])).get(viewerId) ?? 0
   }
 
+  /** Asks gates for those who wait for an answer. Nothing of it begins before it is kept. */
+  private async askSome(): Promise<Answered[]> {
+    const { db, clock, onAir, streamMs } = this.deps
+    // What earlier ones led to is in the balances that are read.
+    await this.ledger.settled()
+    const rows = await listAsked(db, this.channelId, askedAtOnce)
+    if (rows.length === 0) return []
+    this.channel = await onAir(this.channelId)
+    const answered = await this.keeper.ask(rows, this.channel, await streamMs(this.channelId))
+    const endedAt = new Date(clock.wallMs())
+    this.ledger.add({
+      runs: answered.flatMap(({ row, ...answer }) =>
+        answer.is === 'allowed'
+          ? []
+          : [{ id: row.id, progress: 'over', end: 'refused', reason: answer.reason, endedAt }],
+      ),
+    })
+    await this.ledger.settled()
+    return answered
+  }
+
   private async askAll(): Promise<void> {
-    const { db, onAir, streamMs, noteTrouble, logger, onChange } = this.deps
+    const { noteTrouble, logger, onChange } = this.deps
     while (this.isWoken && !this.isClosed) {
       this.isWoken = false
       try {
-        // What earlier ones led to is in the balances that are read.
-        await this.ledger.settled()
-        const rows = await listAsked(db, this.channelId, askedAtOnce)
-        if (rows.length === 0) return
-        this.channel = await onAir(this.channelId)
-        const answered = await this.keeper.ask(rows, this.channel, await streamMs(this.channelId))
-        this.ledger.add({
-          runs: answered.flatMap((each) =>
-            each.is === 'allowed'
-              ? []
-              : [
-                  {
-                    ...{ id: each.row.id, progress: 'over', end: 'refused', reason: each.reason },
-                    endedAt: new Date(this.deps.clock.wallMs()),
-                  },
-                ],
-          ),
-        })
-        // Nothing begins before it is kept.
-        await this.ledger.settled()
-        if (this.isClosed) return
+        const answered = await this.books.take(() => this.askSome())
+        if (answered.length === 0 || this.isClosed) return
         for (const each of answered) {
           if (each.is === 'allowed')
             this.runner.begin(each.row, {
               ...{ id: each.row.id, triggerId: each.trigger.id, again: each.trigger.again },
               plan: each.plan,
             })
-          else this.refused(each.row, each.said)
+          else this.ends.refused(each.row, each.said)
         }
         onChange()
         // There may be more of them.
@@ -277,76 +298,6 @@ export class ChannelCalls {
     }
   }
 
-  private refused(row: RunRow, said: string | null): void {
-    if (said !== null) void this.deps.say(this.channelId, said, row.event.source)
-    if (row.isPaid) this.settleRedemption(row, 'refunded')
-  }
-
-  private release(row: RunRow, reason: string): void {
-    if (row.reserved) this.keeper.release(row.triggerId, row.id, row.viewerName, row.reserved)
-    this.ledger.add({
-      runs: [
-        {
-          ...{ id: row.id, progress: 'over', end: 'released', reason, reserved: null },
-          endedAt: new Date(this.deps.clock.wallMs()),
-        },
-      ],
-    })
-    this.studio.stop([row.id])
-    if (row.isPaid) this.settleRedemption(row, 'refunded')
-  }
-
-  private begun({ id, triggerId }: RunRow): void {
-    if (isDry(id)) return
-    const trigger = this.channel.triggers.find((each) => each.id === triggerId)
-    if (trigger?.isDoneByHand) this.ledger.add({ runs: [{ id, task: 'waiting' }] })
-  }
-
-  private ended(row: RunRow, end: RunEnd, faults: readonly string[]): void {
-    if (end === 'stopped') this.studio.stop([row.id])
-    if (isDry(row.id)) return
-    const trigger = this.channel.triggers.find(({ id }) => id === row.triggerId)
-    if (trigger?.studioAway === 'giveBack' && faults.some(isOfStudio)) {
-      this.giveBack(row).catch(this.failed)
-      if (row.isPaid) this.settleRedemption(row, 'refunded')
-      return
-    }
-    // What is done by hand is done when somebody says so.
-    if (row.isPaid && !trigger?.isDoneByHand) this.settleRedemption(row, 'fulfilled')
-  }
-
-  /** What was charged for a run that had begun is given back, once. */
-  private async giveBack({ id, viewerName }: RunRow): Promise<void> {
-    await this.ledger.settled()
-    const charged = await findEntry(this.deps.db, this.channelId, `run:${id}`)
-    if (!charged) return
-    const { viewerId, change } = charged
-    const entry = { viewerId, name: viewerName, change: -change, why: 'given back', reference: `release:${id}` }
-    this.ledger.add({ entries: [{ ...entry, at: new Date(this.deps.clock.wallMs()) }] })
-  }
-
-  private readonly failed = (error: unknown): void => {
-    if (!this.deps.noteTrouble(error))
-      this.deps.logger.error({ channelId: this.channelId, err: error }, 'points could not be given back')
-  }
-
-  private settleRedemption(row: RunRow, as: 'fulfilled' | 'refunded'): void {
-    this.deps
-      .settleRedemption(row, as)
-      .catch((error: unknown) => this.deps.logger.error({ runId: row.id, err: error }, 'a platform was not told'))
-  }
-
-  private async settleTask({ runId, task }: Extract<CallAct, { do: 'task' }>): Promise<boolean> {
-    const { db, onChange } = this.deps
-    await this.ledger.settled()
-    const row = await findRun(db, this.channelId, runId)
-    if (!row || !(await setTask(db, this.channelId, runId, task))) return false
-    if (task === 'refunded') await this.giveBack(row)
-    if (row.isPaid) this.settleRedemption(row, task)
-    onChange()
-    return true
-  }
-
   /** Plays a plan against the simulated studio: it is no run that is kept, and only the studio takes part. */
   private async dryRun(triggerId: string, by: string): Promise<string | null> {
     const { onAir, clock } = this.deps
@@ -354,14 +305,9 @@ export class ChannelCalls {
     this.channel = await onAir(this.channelId)
     const trigger = this.channel.triggers.find(({ id }) => id === triggerId)
     if (!trigger) return 'There is no such trigger any more.'
-    const row = dryRow(this.channelId, trigger, by, clock.wallMs())
-    const plan = planFor(trigger, row, this.channel, clock.wallMs())
+    const { row, plan } = dryRun(this.channel, this.channelId, trigger, by, clock.wallMs())
     if (!plan.ok) return plan.error
-    // Nothing waits for a line in which nothing is played.
-    const steps = plan.value.steps.map((each) =>
-      each.step.do === 'play' ? { ...each, step: { ...each.step, isBeside: true } } : each,
-    )
-    this.runner.begin(row, { id: row.id, triggerId, again: 'together', plan: { ...plan.value, steps } })
+    this.runner.begin(row, { id: row.id, triggerId, again: 'together', plan: plan.value })
     return null
   }
 
@@ -375,50 +321,24 @@ export class ChannelCalls {
   /** Takes up runs that somebody had let through: those that had begun go on, those that waited wait again. */
   private async resume(): Promise<void> {
     const { db, clock } = this.deps
-    const rows = await listOpenRuns(db, this.channelId)
-    const resumed: { row: RunRow; run: LiveRun }[] = []
-    const waiting: { row: RunRow; trigger: Trigger; plan: RunPlan }[] = []
-    for (const row of rows) {
-      const trigger = this.channel.triggers.find(({ id }) => id === row.triggerId)
-      const plan = trigger && planFor(trigger, row, this.channel, clock.wallMs())
-      if (!trigger || !plan?.ok) {
-        if (row.startedAt === null) this.release(row, 'its trigger is gone')
-        else
-          this.ledger.add({ runs: [{ id: row.id, progress: 'over', end: 'stopped', reason: 'its trigger is gone' }] })
-        continue
-      }
-      const run = { id: row.id, triggerId: trigger.id, again: trigger.again, plan: plan.value }
-      if (row.startedAt === null) waiting.push({ row, trigger, plan: plan.value })
-      else
-        resumed.push({
-          row,
-          run: {
-            ...run,
-            startedAtMs: clock.steadyOf(row.startedAt.getTime()),
-            leading: null,
-            done: [...row.done.map(({ index }) => index), ...leadersDone(plan.value)],
-          },
-        })
-    }
-    this.runner.resume(resumed)
-    for (const { row, trigger, plan } of waiting) await this.resumeWaiting(row, trigger, plan)
+    const { running, waiting, gone } = sortLeft(await listOpenRuns(db, this.channelId), this.channel, clock)
+    for (const row of gone)
+      if (row.startedAt === null) this.ends.released(row, 'its trigger is gone')
+      else this.ends.orphaned(row)
+    this.runner.resume(running)
+    for (const each of waiting) await this.resumeWaiting(each)
+    await this.ends.tellAgain()
   }
 
   /** Its alert may wait, play or be over by now. */
-  private async resumeWaiting(row: RunRow, trigger: Trigger, plan: RunPlan): Promise<void> {
-    this.runner.begin(row, { id: row.id, triggerId: trigger.id, again: trigger.again, plan })
-    const ids = plan.steps.map(({ index }) => playIdOf(row.id, index))
+  private async resumeWaiting({ row, run }: Resumed): Promise<void> {
+    this.runner.begin(row, run)
+    const ids = run.plan.steps.map(({ index }) => playIdOf(row.id, index))
     for (const play of await readPlaysOf(this.deps.db, ids)) {
       const index = ids.indexOf(play.id)
-      this.plays.set(play.id, { runId: row.id, index: plan.steps[index]?.index ?? index })
+      this.plays.set(play.id, { runId: row.id, index: run.plan.steps[index]?.index ?? index })
       if (play.startedAt || play.outcome === 'played') this.played(play.id, 'started', '')
       else if (play.outcome) this.played(play.id, 'over', play.reason)
     }
   }
 }
-
-/** The alerts that a run began with have been shown where it has begun. */
-const leadersDone = ({ steps }: RunPlan): number[] =>
-  steps.flatMap(({ index, atMs, step }) => (atMs === 0 && step.do === 'play' && !step.isBeside ? [index] : []))
-
-const isOfStudio = (fault: string) => fault.includes('studio')

@@ -10,14 +10,7 @@ import { needsStudio } from '../../core/triggers/calledEvent.ts'
 import type { Trigger } from '../../core/triggers/schema.ts'
 import type { Result } from '../../core/result.ts'
 import type { Database } from '../db/handle.ts'
-import {
-  readBalances,
-  readStandings,
-  readUses,
-  type CallRecords,
-  type PointsEntry,
-  type RunRow,
-} from '../db/queries/runs.ts'
+import { readBalances, readStandings, readUses, type CallRecords, type RunRow } from '../db/queries/runs.ts'
 import type { Clock } from '../system/clock.ts'
 
 /** What a gate said to one who asked. */
@@ -170,7 +163,7 @@ function entryOf(
   why: string,
   reference: string,
   clock: Clock,
-): PointsEntry[] {
+): CallRecords['entries'] {
   if (change === 0 || viewerId === '') return []
   return [{ viewerId, name, change, why, reference, at: new Date(clock.wallMs()) }]
 }

@@ -8,12 +8,14 @@ import type { TemplateValues } from '../../core/text/templateValue.ts'
 import { plainText } from '../../core/text/textPiece.ts'
 import type { Called } from '../../core/triggers/calledEvent.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
+import type { PointsChange } from '../../contract/triggers.ts'
 import type { Database } from '../db/handle.ts'
 import { insertAgain, type PlayRow } from '../db/queries/plays.ts'
 import type { CallRecords, RunRow } from '../db/queries/runs.ts'
 import { untouchedPlay } from '../ingest/decideEvents.ts'
 import type { ChannelStudio } from '../studio/channelStudio.ts'
 import type { Clock } from '../system/clock.ts'
+import { Turns } from '../system/turns.ts'
 import { isDry } from './dryRun.ts'
 import type { StepDoer } from './sheetRunner.ts'
 import type { PostWebhook } from './webhook.ts'
@@ -32,6 +34,8 @@ export interface StepDoerDependencies {
     isAwaiting: boolean,
     speaks: boolean,
   ) => void
+  /** A play that may be in its line already, or over. */
+  takeUp: (playId: string) => Promise<void>
   skip: (boxId: string, playId: string, reason: string) => void
   /** How a play is shown. */
   show: (playId: string) => Promise<PlayToShow>
@@ -43,6 +47,8 @@ export interface StepDoerDependencies {
   counters: Map<string, number>
   /** What a viewer has of the channel's points. */
   balanceOf: (viewerId: string) => Promise<number>
+  /** Enters a change of points. @returns false where the viewer would have less than nothing */
+  enter: (entry: PointsChange) => Promise<boolean>
   /** Told which run a play belongs to. */
   belongs: (playId: string, runId: string, index: number) => void
 }
@@ -63,15 +69,25 @@ export const calledBy = ({ triggerId, triggerName, input, reserved }: RunRow): C
 
 /** Carries out the steps of run sheets. */
 export class Steps implements StepDoer {
+  private readonly turns = new Turns()
+
   constructor(private readonly deps: StepDoerDependencies) {}
 
-  async enqueue(row: RunRow, { index, step }: PlannedStep): Promise<void> {
-    if (step.do !== 'play') return
+  /** In the order in which they were asked for. */
+  enqueue(row: RunRow, { index, step }: PlannedStep): Promise<void> {
+    return this.turns.take(async () => {
+      if (step.do === 'play') await this.enqueueOne(row, step, index)
+    })
+  }
+
+  private async enqueueOne(row: RunRow, step: StepOf<'play'>, index: number): Promise<void> {
     const { db, add, belongs } = this.deps
     const { play, speaks, isAwaiting } = this.playOf(row, step, index)
     belongs(play.id, row.id, index)
-    await insertAgain(db, play, { channelId: row.channelId, decided: this.decidedOf(row), why: null })
-    add(play.boxId, play.id, play.enqueuedAt.getTime(), play.lengthMs, isAwaiting, speaks)
+    const isNew = await insertAgain(db, play, { channelId: row.channelId, decided: this.decidedOf(row), why: null })
+    if (isNew) add(play.boxId, play.id, play.enqueuedAt.getTime(), play.lengthMs, isAwaiting, speaks)
+    // It was there before: its line takes it up, unless it is over.
+    else await this.deps.takeUp(play.id)
   }
 
   async do(row: RunRow, planned: PlannedStep): Promise<string> {
@@ -177,14 +193,13 @@ export class Steps implements StepDoer {
 
   private async give(row: RunRow, { change, why }: StepOf<'points'>, index: number): Promise<string> {
     const { viewerId, viewerName } = row
-    const { balanceOf, keep, clock } = this.deps
+    const { balanceOf, enter } = this.deps
     if (viewerId === null) return 'nobody is there to be given points'
     // Nobody has less than nothing.
     const given = change < 0 ? -Math.min(-change, await balanceOf(viewerId)) : change
     if (given === 0) return change === 0 ? '' : 'there were no points to take'
     const entry = { viewerId, name: viewerName, change: given, why, reference: `step:${row.id}:${index}` }
-    keep({ entries: [{ ...entry, at: new Date(clock.wallMs()) }] })
-    return ''
+    return (await enter(entry)) ? '' : 'there were no points to take'
   }
 
   /** Words with what is known of a run in them: `{name}`, `{reward}`, `{cost}`, `{input}`, `{points}`, `{count:…}` by its event and the channel. */

@@ -1,6 +1,6 @@
 /** The page of the simulated studio: programme, preview, scenes, sources, a sound meter, and a plug to pull. */
 export const studioPage = `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Simulated studio</title>
+<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Simulated studio</title><link rel="icon" href="data:,">
 <style>
 :root{color-scheme:dark;font:15px/1.45 ui-rounded,"Trebuchet MS",system-ui,sans-serif;--paper:#23211d;--line:#4b463c;--ink:#f4efe3;--dim:#b9b09d;--hot:#f2a65a}
 *{box-sizing:border-box}body{margin:0;background:var(--paper);color:var(--ink);min-height:100vh;padding:1rem 1.25rem}

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { openGate } from '../../core/gate/schema.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { listRuns, readBalances, readGateStates } from '../../server/db/queries/runs.ts'
+import { addTrigger } from '../../server/db/queries/triggers.ts'
 import { rowsOf } from '../../server/db/rowsOf.ts'
 import { CallsRoom, triggerOf, typedBy } from '../arrange/callsRoom.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
@@ -61,6 +62,7 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
     await calls.happen(typedBy('pip', '!bell'))
     await calls.calls.settled()
     expect(await ends(calls)).toEqual(['refused', 'ran', 'refused'])
+    await expect.poll(() => calls.said).toHaveLength(3)
     expect(calls.said.map(({ text }) => text)).toEqual([
       'pip: 30 crumbs are missing.',
       'pip rang with 20 left',
@@ -89,19 +91,20 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
       sheet: { do: 'together', of: [{ ...play(channelId), alertId }, say('mind the heat, {name}')] },
       again: 'together',
     })
-    await (await import('../../server/db/queries/triggers.ts')).addTrigger(db(), channelId, bell)
+    await addTrigger(db(), channelId, bell)
     calls.forget()
     for (const viewer of ['pip', 'Zoë', 'sam']) await calls.follow(viewer)
     await calls.happen(typedBy('pip', '!bell'), typedBy('Zoë', '!bell'), typedBy('sam', '!bell'))
     expect(await ends(calls)).toEqual(['waiting', 'waiting', 'refused'])
     expect([await balanceOf(calls, 'pip'), await balanceOf(calls, 'Zoë')]).toEqual([30, 30])
+    await expect.poll(() => calls.queued).toHaveLength(2)
     const [first, second] = calls.queued.map(({ playId }) => playId)
     calls.calls.played(first ?? '', 'started', '')
     calls.calls.played(second ?? '', 'over', 'it waited too long')
     await calls.calls.settled()
     expect(await ends(calls)).toEqual(['running', 'released', 'refused'])
     expect([await balanceOf(calls, 'pip'), await balanceOf(calls, 'Zoë')]).toEqual([30, 50])
-    expect(calls.said.map(({ text }) => text)).toEqual(['mind the heat, pip'])
+    await expect.poll(() => calls.said.map(({ text }) => text)).toEqual(['mind the heat, pip'])
     expect((await readGateStates(db(), channelId)).get('bell')).toMatchObject({ left: 1, uses: 1 })
     // The cooldown of who was given everything back is gone, that of the other is not.
     await calls.happen(typedBy('pip', '!bell'), typedBy('Zoë', '!bell'))
@@ -113,7 +116,6 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
     const calls = await room()
     const { channelId } = calls
     const alertId = await alertIn(`box-${channelId}`)
-    const { addTrigger } = await import('../../server/db/queries/triggers.ts')
     await addTrigger(
       db(),
       channelId,
@@ -131,6 +133,7 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
     calls.forget()
     await calls.follow('pip')
     await calls.happen(typedBy('pip', '!bell'), typedBy('pip', '!cam'))
+    await expect.poll(() => calls.queued).toHaveLength(1)
     const before = calls.calls
     await calls.take('two')
     // The one before believes that its alert never came.
@@ -188,11 +191,13 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
               if (what === 'follow') await calls.follow(who)
               else if (what === 'give' || what === 'take')
                 await calls.calls.act({
-                  do: 'givePoints',
-                  entry: {
-                    ...{ viewerId: `feed:f/${who}`, name: who, why: 'by hand', reference: `hand-${Math.random()}` },
-                    change: what === 'give' ? 40 : -25,
-                  },
+                  do: 'enter',
+                  entries: [
+                    {
+                      ...{ viewerId: `feed:f/${who}`, name: who, why: 'by hand', reference: `hand-${Math.random()}` },
+                      change: what === 'give' ? 40 : -25,
+                    },
+                  ],
                 })
               else await calls.happen(typedBy(who, what), typedBy(who, what))
             }

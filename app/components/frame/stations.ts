@@ -12,6 +12,7 @@ export const pathsOf = {
   Triggers: [
     { to: '/triggers', name: 'What viewers can set off' },
     { to: '/triggers/points', name: 'Points' },
+    { to: '/triggers/redemptions', name: 'Redemptions' },
     { to: '/triggers/studio', name: 'Studio and chat' },
   ],
   Desk: [

@@ -4,7 +4,6 @@ import {
   againSentence,
   askedSentence,
   limitSentence,
-  priceSentence,
   whileSentence,
   whoSentence,
 } from '../../../core/gate/gateSentences.ts'
@@ -21,7 +20,7 @@ import SentenceRow from './SentenceRow.vue'
 import StartsEditor from './StartsEditor.vue'
 import WhileEditor from './WhileEditor.vue'
 import WhoEditor from './WhoEditor.vue'
-import { startsSentence } from './startWords.ts'
+import { priceWords, startsSentence } from './startWords.ts'
 
 /** A trigger as sentences that can be changed in place: what starts it, who may, how often, for what. */
 const props = defineProps<{ view: TriggerView }>()
@@ -92,7 +91,12 @@ const moreSays = computed(() => {
     <SentenceRow v-model:open="who" label="Who" :says="whoSentence(gate)" :can-edit="session.canEdit">
       <WhoEditor :who="gate.who" @change="(next) => setGate({ who: next })" />
     </SentenceRow>
-    <SentenceRow v-model:open="price" label="Price" :says="priceSentence(gate, words)" :can-edit="session.canEdit">
+    <SentenceRow
+      v-model:open="price"
+      label="Price"
+      :says="priceWords(trigger, triggers.rewards, words)"
+      :can-edit="session.canEdit"
+    >
       <NumberField
         :label="`Price in ${words.points.many}`"
         :unit="words.points.many"

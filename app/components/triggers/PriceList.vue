@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { againSentence, priceSentence, whoSentence } from '../../../core/gate/gateSentences.ts'
+import { againSentence, whoSentence } from '../../../core/gate/gateSentences.ts'
 import { stepsOf } from '../../../core/sheet/schema.ts'
 import type { TriggerView } from '../../../contract/triggers.ts'
 import { span } from '../../format/time.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
-import { rewardOf, startsSentence } from './startWords.ts'
+import { priceWords, startsSentence } from './startWords.ts'
 import { stepWords } from './stepWords.ts'
 import { useStepNames } from './useStepNames.ts'
 
@@ -38,20 +38,13 @@ const running = computed(
 const startsOf = (trigger: TriggerView['trigger']) =>
   startsSentence(trigger, settings.value?.prefix ?? '!', triggers.rewards)
 
-function price({ trigger }: TriggerView): string {
-  const rewards = trigger.starts.flatMap((start) => rewardOf(start, triggers.rewards) ?? [])
-  const [reward] = rewards
-  const own = priceSentence(trigger.gate, {
-    points: settings.value?.points.name ?? { one: 'point', many: 'points' },
-    locale: locale.value,
-  })
-  const asksOwn = trigger.starts.some(({ by }) => by === 'command')
-  const parts = [
-    ...(reward ? [`${new Intl.NumberFormat(locale.value).format(reward.cost)} pts`] : []),
-    ...(asksOwn || !reward ? [own] : []),
-  ]
-  return parts.join(' or ')
-}
+const price = ({ trigger }: TriggerView) =>
+  priceWords(
+    trigger,
+    triggers.rewards,
+    { points: settings.value?.points.name ?? { one: 'point', many: 'points' }, locale: locale.value },
+    true,
+  )
 /** What it does, in the words of its first steps. */
 function does({ trigger, fault }: TriggerView): string {
   if (fault) return fault

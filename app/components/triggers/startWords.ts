@@ -1,5 +1,5 @@
 import { kindNames } from '../../../core/events/kindNames.ts'
-import { daysWords } from '../../../core/gate/gateSentences.ts'
+import { daysWords, priceSentence, type SentenceWords } from '../../../core/gate/gateSentences.ts'
 import type { Trigger, TriggerStart } from '../../../core/triggers/schema.ts'
 import type { RewardView } from '../../../contract/triggers.ts'
 
@@ -11,11 +11,18 @@ const clock = (minute: number) =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
 
 /** What starts a trigger, in a few words. */
-export function startWords(start: TriggerStart, prefix: string, rewards: readonly RewardView[]): string {
+export function startWords(
+  start: TriggerStart,
+  prefix: string,
+  rewards: readonly RewardView[],
+  /** What the trigger is called: a reward of the same name is not named again. */
+  name = '',
+): string {
   switch (start.by) {
     case 'reward': {
       const reward = rewardOf(start, rewards)
-      return reward ? `reward on ${reward.feedName}` : 'a reward that is gone'
+      if (!reward) return 'a reward that is gone'
+      return reward.title === name ? `reward on ${reward.feedName}` : `“${reward.title}” on ${reward.feedName}`
     }
     case 'command':
       return [start.word, ...start.aliases].map((word) => prefix + word).join(' ')
@@ -28,6 +35,25 @@ export function startWords(start: TriggerStart, prefix: string, rewards: readonl
   }
 }
 
-export function startsSentence({ starts }: Trigger, prefix: string, rewards: readonly RewardView[]): string {
-  return starts.length === 0 ? 'nothing yet' : starts.map((start) => startWords(start, prefix, rewards)).join(' · ')
+/** What it costs: a reward on its platform, a command of the channel's own points. */
+export function priceWords(
+  { starts, gate }: Pick<Trigger, 'starts' | 'gate'>,
+  rewards: readonly RewardView[],
+  words: SentenceWords,
+  isShort = false,
+): string {
+  const count = (points: number) => new Intl.NumberFormat(words.locale).format(points)
+  const priced = starts.flatMap((start) => rewardOf(start, rewards) ?? [])
+  const there = priced.map(({ cost, feedName }) =>
+    isShort ? `${count(cost)} pts` : `${count(cost)} points on ${feedName}`,
+  )
+  const asksOwn = priced.length === 0 || starts.some(({ by }) => by === 'command')
+  const own = isShort && gate.votes && gate.cost === 0 ? `${gate.votes.needed} votes` : priceSentence(gate, words)
+  return [...new Set([...there, ...(asksOwn ? [own] : [])])].join(' or ')
+}
+
+export function startsSentence({ starts, name }: Trigger, prefix: string, rewards: readonly RewardView[]): string {
+  return starts.length === 0
+    ? 'nothing yet'
+    : starts.map((start) => startWords(start, prefix, rewards, name)).join(' · ')
 }

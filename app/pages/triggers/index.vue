@@ -118,39 +118,37 @@ const studioIsAway = computed(
       @create="create"
       @move="(id, before) => act(triggers.move(id, before))"
     />
-    <section
-      v-if="view"
-      :key="view.trigger.id"
-      class="min-h-0 space-y-4 overflow-y-auto px-6 py-5"
-      aria-label="The chosen trigger"
-    >
-      <div>
-        <TypedField
-          v-if="session.canEdit"
-          class="w-full rounded-xs border border-transparent bg-transparent font-display text-xl font-semibold hover:border-seam focus:border-seam"
-          aria-label="Name of the trigger"
-          maxlength="80"
-          :value="view.trigger.name"
-          @change="(name) => name !== '' && change((trigger) => ({ ...trigger, name }))"
-        />
-        <h2 v-else class="font-display text-xl font-semibold">{{ view.trigger.name }}</h2>
-        <p :class="view.trigger.isArmed ? 'text-fine' : 'text-mist'">
-          {{ view.trigger.isArmed ? 'Armed: it can be set off now.' : 'Not armed: nothing sets it off.' }}
+    <section v-if="view" :key="view.trigger.id" class="flex min-h-0 flex-col" aria-label="The chosen trigger">
+      <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-6 py-5">
+        <div>
+          <TypedField
+            v-if="session.canEdit"
+            class="w-full rounded-xs border border-transparent bg-transparent font-display text-xl font-semibold hover:border-seam focus:border-seam"
+            aria-label="Name of the trigger"
+            maxlength="80"
+            :value="view.trigger.name"
+            @change="(name) => name !== '' && change((trigger) => ({ ...trigger, name }))"
+          />
+          <h2 v-else class="font-display text-xl font-semibold">{{ view.trigger.name }}</h2>
+          <p :class="view.trigger.isArmed ? 'text-fine' : 'text-mist'">
+            {{ view.trigger.isArmed ? 'Armed: it can be set off now.' : 'Not armed: nothing sets it off.' }}
+          </p>
+        </div>
+        <GateSentences :view="view" @change="change" />
+        <TryPaper :view="view" :points-name="triggers.view?.settings.points.name.many ?? 'points'" />
+        <div class="border-t border-seam pt-3">
+          <RunSheet
+            :view="view"
+            :playhead-ms="playheadMs"
+            @change="(edit) => change((trigger) => ({ ...trigger, sheet: edit(trigger.sheet) }))"
+          />
+        </div>
+        <p v-if="studioIsAway" class="text-mist">
+          It needs a studio, and none is linked. <NuxtLink to="/triggers/studio" class="link">Link one</NuxtLink>.
         </p>
+        <p v-if="isUnfinished" class="text-mist">It can be armed once something starts it and something happens.</p>
       </div>
-      <GateSentences :view="view" @change="change" />
-      <TryPaper :view="view" :points-name="triggers.view?.settings.points.name.many ?? 'points'" />
-      <div class="border-t border-seam pt-3">
-        <RunSheet
-          :view="view"
-          :playhead-ms="playheadMs"
-          @change="(edit) => change((trigger) => ({ ...trigger, sheet: edit(trigger.sheet) }))"
-        />
-      </div>
-      <p v-if="studioIsAway" class="text-mist">
-        It needs a studio, and none is linked. <NuxtLink to="/triggers/studio" class="link">Link one</NuxtLink>.
-      </p>
-      <div v-if="session.canEdit" class="flex flex-wrap items-center gap-3 pb-2">
+      <div v-if="session.canEdit" class="flex flex-wrap items-center gap-3 border-t border-seam px-6 py-3">
         <button v-if="running" type="button" class="button button-bolt" @click="act(triggers.stop(running.id))">
           Stop it, and give back what it holds
         </button>
@@ -180,7 +178,6 @@ const studioIsAway = computed(
           Undo
         </button>
       </div>
-      <p v-if="isUnfinished" class="text-mist">It can be armed once something starts it and something happens.</p>
     </section>
   </main>
 </template>

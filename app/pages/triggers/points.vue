@@ -126,7 +126,10 @@ const whyWords = (said: string) =>
             :aria-current="row.viewerId === chosen?.viewerId ? 'true' : undefined"
             @click="chosen = row"
           >
-            <bdi class="min-w-0 truncate font-display text-base font-semibold">{{ row.name || 'somebody' }}</bdi>
+            <span class="min-w-0 flex-1 truncate"
+              ><bdi class="font-display text-base font-semibold">{{ row.name || 'somebody' }}</bdi
+              ><span class="ml-2 text-faded">{{ row.from }}</span></span
+            >
             <span class="shrink-0 font-mono text-xs">{{ count(row.points) }}</span>
           </button>
         </li>

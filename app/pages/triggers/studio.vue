@@ -160,7 +160,9 @@ const turn = (isOn: boolean) =>
           <button type="button" class="link text-brick" @click="replace">
             Give it another secret: the one before stops at once
           </button>
-          <p class="text-faded">How a plug-in speaks to it stands in <code>docs/studio-link.md</code>.</p>
+          <p class="text-faded">
+            How a plug-in speaks to it stands in <code class="text-xs">docs/studio-link.md</code>.
+          </p>
         </div>
       </section>
       <section aria-labelledby="chat">

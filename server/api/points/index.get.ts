@@ -2,6 +2,8 @@ import { defineEventHandler, getValidatedQuery } from 'h3'
 import * as z from 'zod'
 import type { PointsView } from '../../../contract/triggers.ts'
 import { listBalances, sumBalances } from '../../db/queries/points.ts'
+import { listFeeds } from '../../db/queries/feeds.ts'
+import { feedSource } from '../../feeds/feedSource.ts'
 import { problemError } from '../../system/problemError.ts'
 import { withCalls } from '../../triggers/surroundings.ts'
 
@@ -14,6 +16,15 @@ export default defineEventHandler(async (event): Promise<PointsView> => {
   const asked = await getValidatedQuery(event, query.safeParse)
   if (!asked.success) throw problemError(422, 'Use ?words=<part of a name>.')
   const { id } = session.channel
-  const [rows, sums] = await Promise.all([listBalances(db, id, asked.data.words, listed), sumBalances(db, id)])
-  return { rows, ...sums }
+  const [rows, sums, feeds] = await Promise.all([
+    listBalances(db, id, asked.data.words, listed),
+    sumBalances(db, id),
+    listFeeds(db, id),
+  ])
+  const names = new Map(feeds.map((feed) => [feedSource(feed.id), feed.name]))
+  const fromOf = (viewerId: string) => viewerId.slice(0, Math.max(0, viewerId.indexOf('/')))
+  return {
+    rows: rows.map((row) => ({ ...row, from: names.get(fromOf(row.viewerId)) ?? fromOf(row.viewerId) })),
+    ...sums,
+  }
 })

@@ -13,7 +13,7 @@ export default defineEventHandler(async (event) => {
     ...{ viewerId, name: name ?? '', change, reference: `hand:${requestId}` },
     why: `${why} (${session.person.name})`,
   }
-  if (!(await calls.act(session.channel.id, { do: 'givePoints', entry })))
+  if (!(await calls.act(session.channel.id, { do: 'enter', entries: [entry] })))
     throw problemError(409, 'The viewer has fewer than that. Nobody has less than nothing.')
   changed()
   return { points: (await readBalances(db, session.channel.id, [viewerId])).get(viewerId) ?? 0 }

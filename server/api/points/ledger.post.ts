@@ -23,7 +23,11 @@ export default defineEventHandler(async (event) => {
   // What is given comes before what is taken, so that nobody has less than nothing in between.
   const ordered = lines.toSorted((a, b) => Number(b.change > 0) - Number(a.change > 0))
   for (let at = 0; at < ordered.length; at += atOnce)
-    await calls.act(id, { do: 'earned', entries: ordered.slice(at, at + atOnce) })
+    if (!(await calls.act(id, { do: 'enter', entries: ordered.slice(at, at + atOnce) })))
+      throw problemError(
+        409,
+        'Somebody spent points meanwhile. Bring the file in again: what was taken is not taken twice.',
+      )
   changed()
   return { entries: lines.length, viewers: new Set(lines.map(({ viewerId }) => viewerId)).size }
 })

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm'
 import type { Lane } from '../../../core/response/lane.ts'
 import type { Database } from '../handle.ts'
 import { rowsOf } from '../rowsOf.ts'
-import { claimLanes, renewNode } from '../routines.ts'
+import { claimLanes, renewNode } from '../laneRoutines.ts'
 import type { LaneHold } from './playRecords.ts'
 
 /** A running server as others can tell it. */

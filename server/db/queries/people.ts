@@ -72,6 +72,11 @@ export async function setRates(db: Database, id: string, rates: Record<string, n
   await db.update(channel).set({ rates }).where(eq(channel.id, id))
 }
 
+/** Says when the stream began that goes on. */
+export async function setStreamBegan(db: Database, id: string, at: Date): Promise<void> {
+  await db.update(channel).set({ streamBeganAt: at }).where(eq(channel.id, id))
+}
+
 /** Sets how a channel reads aloud. */
 export async function setSpeech(db: Database, id: string, speech: SpeechSettings): Promise<void> {
   await db.update(channel).set({ speech }).where(eq(channel.id, id))

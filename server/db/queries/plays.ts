@@ -35,19 +35,20 @@ function shownFor({ play: { called }, event: of }: Joined): typeof event.$inferS
   return { ...of, kind, data }
 }
 
-/** Adds a play that somebody asked for once more, with its effect. All of it or nothing. */
+/** Adds a play that somebody asked for once more, with its effect. All of it or nothing. @returns false where it is there already */
 export async function insertAgain(
   db: Database,
   row: PlayRow,
   like: Pick<EffectRow, 'channelId' | 'decided' | 'why'>,
   ended: Partial<Pick<EffectRow, 'outcome' | 'reason' | 'outcomeAt'>> = {},
-) {
+): Promise<boolean> {
   const { id, eventId, boxId } = row
-  await db.transaction(async (tx) => {
+  return db.transaction(async (tx) => {
     const caused = { ...like, ...ended, id, eventId, lane: laneOfBox(boxId), kind: 'alert' as const, isAgain: true }
     // The same play again is the same play.
     await tx.insert(effect).values(caused).onConflictDoNothing()
-    await tx.insert(play).values(row).onConflictDoNothing()
+    const added = await tx.insert(play).values(row).onConflictDoNothing().returning({ id: play.id })
+    return added.length > 0
   })
 }
 

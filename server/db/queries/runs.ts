@@ -1,10 +1,10 @@
-import { and, asc, desc, eq, inArray, lt, ne, or, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, ne, sql } from 'drizzle-orm'
 import type { GateState, Reservation, ViewerUses } from '../../../core/gate/state.ts'
 import type { StudioState } from '../../../core/studio/studio.ts'
-import type { DoneStep, RunEnd, RunProgress, RunTask } from '../../../contract/triggers.ts'
+import type { DoneStep, PointsChange, RunEnd, RunProgress, RunTask } from '../../../contract/triggers.ts'
 import type { Database } from '../handle.ts'
 import { event, effect, play } from '../liveSchema.ts'
-import { settleCalls as routine } from '../routines.ts'
+import { settleCalls as routine } from '../callRoutines.ts'
 import { rowsOf } from '../rowsOf.ts'
 import { balance, counter, gateState, gateUses, pointsEntry, run, studio } from '../triggerSchema.ts'
 import type { LaneHold } from './playRecords.ts'
@@ -25,21 +25,11 @@ export interface RunRecord {
   task?: RunTask
 }
 
-/** A change of a viewer's points. */
-export interface PointsEntry {
-  viewerId: string
-  name: string
-  change: number
-  why: string
-  reference: string
-  at: Date
-}
-
 /** Everything that is to be written about what viewers of a channel asked for. */
 export interface CallRecords {
   states: { triggerId: string; state: GateState }[]
   uses: { triggerId: string; viewerId: string; uses: ViewerUses }[]
-  entries: PointsEntry[]
+  entries: (PointsChange & { at: Date })[]
   counters: { name: string; value: number }[]
   runs: RunRecord[]
   studio: StudioState | null
@@ -98,6 +88,23 @@ export async function listTasks(db: Database, channelId: string): Promise<RunRow
     .where(and(eq(run.channelId, channelId), sql`${run.task} = 'waiting'`))
     .orderBy(asc(run.seq))
     .limit(100)
+}
+
+/** Runs that were paid for on a platform and ended lately. */
+export async function listPaidOver(db: Database, channelId: string, since: Date): Promise<RunRow[]> {
+  return db
+    .select()
+    .from(run)
+    .where(
+      and(
+        eq(run.channelId, channelId),
+        eq(run.progress, 'over'),
+        eq(run.isPaid, true),
+        sql`${run.askedAt} > ${since.toISOString()}::timestamptz`,
+      ),
+    )
+    .orderBy(asc(run.seq))
+    .limit(500)
 }
 
 /** Says what became of what was to be done by hand. @returns false where somebody has said so before */
@@ -224,11 +231,6 @@ export async function findStudio(db: Database, channelId: string): Promise<Studi
   return row ?? null
 }
 
-export async function findStudioBySecret(db: Database, secret: string): Promise<StudioRow | null> {
-  const [row] = await db.select().from(studio).where(eq(studio.secret, secret)).limit(1)
-  return row ?? null
-}
-
 /** Gives a channel the secret of its studio link, where it has none, or another one. @returns the one that it has now */
 export async function setStudioSecret(
   db: Database,
@@ -241,13 +243,4 @@ export async function setStudioSecret(
     .values({ channelId, secret })
     .onConflictDoUpdate({ target: studio.channelId, set: isReplaced ? { secret } : { secret: studio.secret } })
   return (await findStudio(db, channelId))?.secret ?? secret
-}
-
-/** Forgets runs that are over for longer than anybody asks for, but for those that wait for somebody. */
-export async function forgetOldRuns(db: Database, before: Date): Promise<void> {
-  await db
-    .delete(run)
-    .where(
-      and(lt(run.askedAt, before), eq(run.progress, 'over'), or(sql`${run.task} is null`, ne(run.task, 'waiting'))),
-    )
 }

@@ -121,6 +121,9 @@ const reply = (line: ChatLineView) => (text.value = `@${line.by.name} ${text.val
           aria-label="What is said"
           tabindex="0"
         >
+          <li v-if="lines.length === 0" class="text-[#3c4f42]">
+            Nobody has said anything yet. Say something, call a command, or redeem a reward.
+          </li>
           <li
             v-for="line in lines"
             :key="line.id"

@@ -1,0 +1,40 @@
+import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
+import type { RunPlan } from '../../core/sheet/planRunSheet.ts'
+import type { LiveRun } from '../../core/sheet/runs.ts'
+import type { RunRow } from '../db/queries/runs.ts'
+import type { Clock } from '../system/clock.ts'
+import { planFor } from './planFor.ts'
+
+/** A run that somebody had let through, with how its sheet lies in time now. */
+export interface Resumed {
+  row: RunRow
+  run: LiveRun
+}
+
+/** Which of the runs that were left go on, which wait again, and of which there is nothing any more. */
+export function sortLeft(
+  rows: readonly RunRow[],
+  channel: ChannelOnAir,
+  clock: Clock,
+): { running: Resumed[]; waiting: Resumed[]; gone: RunRow[] } {
+  const left: ReturnType<typeof sortLeft> = { running: [], waiting: [], gone: [] }
+  for (const row of rows) {
+    const trigger = channel.triggers.find(({ id }) => id === row.triggerId)
+    const plan = trigger && planFor(trigger, row, channel, clock.wallMs())
+    if (!trigger || !plan?.ok) {
+      left.gone.push(row)
+      continue
+    }
+    const run = { id: row.id, triggerId: trigger.id, again: trigger.again, plan: plan.value, leading: null }
+    if (row.startedAt === null) left.waiting.push({ row, run: { ...run, startedAtMs: null, done: [] } })
+    else {
+      const done = [...row.done.map(({ index }) => index), ...leadersOf(plan.value)]
+      left.running.push({ row, run: { ...run, startedAtMs: clock.steadyOf(row.startedAt.getTime()), done } })
+    }
+  }
+  return left
+}
+
+/** The alerts that a run began with have been shown where it has begun. */
+const leadersOf = ({ steps }: RunPlan): number[] =>
+  steps.flatMap(({ index, atMs, step }) => (atMs === 0 && step.do === 'play' && !step.isBeside ? [index] : []))
