@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Alert } from '../../core/composition/box.ts'
+import { chosenBy, type Alert } from '../../core/composition/box.ts'
 import type { Coverage } from '../../core/rules/coverage.ts'
 import type { OrderAdvice } from '../../core/rules/reorder.ts'
 import type { CoverageAnswer, CoverageQuestion } from '../workers/coverage.worker.ts'
@@ -15,15 +15,16 @@ const slowMs = 400
 function asksTheSame(before: Alert, now: Alert): boolean {
   if (before.id !== now.id || before.kinds !== now.kinds || before.offer !== now.offer) return false
   if (before.variations.length !== now.variations.length) return false
-  return before.variations.every(({ id, rule, share }, index) => {
+  return before.variations.every(({ id, rule, share, isCalled }, index) => {
     const other = now.variations[index]
-    return id === other?.id && rule === other.rule && share === other.share
+    return id === other?.id && rule === other.rule && share === other.share && isCalled === other.isCalled
   })
 }
 
-const questionOf = ({ kinds, offer, variations }: Alert): CoverageQuestion => ({
-  listener: { kinds, offer },
-  variations: variations.map(({ id, rule, share }) => ({ id, rule, share })),
+const questionOf = (alert: Alert): CoverageQuestion => ({
+  listener: { kinds: alert.kinds, offer: alert.offer },
+  // What only run sheets play is in nobody's way.
+  variations: chosenBy(alert).map(({ id, rule, share }) => ({ id, rule, share })),
 })
 
 /**

@@ -9,7 +9,7 @@ import { useDraftStore } from './draft.ts'
 
 /** What a person sees first of an alert: what plays every time, not its special cases. */
 const everydayOf = (variations: readonly Variation[]) =>
-  variations.find(({ rule }) => rule === null) ?? variations[0] ?? null
+  variations.find(({ rule, isCalled }) => rule === null && !isCalled) ?? variations[0] ?? null
 
 /** What is being looked at in the score room: which alert, which case, which parts, shown with whose name. */
 export const useScoreRoomStore = defineStore('scoreRoom', () => {

@@ -65,6 +65,19 @@ export function askLater({ alertId, variationId }: VariationAddress): Edit {
   }
 }
 
+/** Has only run sheets play a variation, or has events choose it again by its rule. */
+export function setCalled(address: VariationAddress, isCalled: boolean): Edit {
+  return {
+    label: isCalled ? 'left to run sheets' : 'chosen by events',
+    recipe: (draft) => {
+      const found = findVariation(draft, address)
+      if (!found) return
+      if (isCalled) found.variation.isCalled = true
+      else delete found.variation.isCalled
+    },
+  }
+}
+
 /** Other rules for several variations of an alert at once: a boundary between them was moved. */
 export function setRules(alertId: string, rules: readonly { id: string; rule: Rule }[]): Edit {
   return {

@@ -13,6 +13,9 @@ export interface DemoFile {
   accounts: { email: string; password: string; role: 'owner' | 'editor' | 'moderator' }[]
   boxes: { id: string; name: string; sourceUrl: string }[]
   feeds: { id: string; platform: string; secret: string }[]
+  studio: { link: string; secret: string }
+  chatUrl: string
+  listUrl: string
   apiKey: string
 }
 
@@ -48,7 +51,10 @@ export class TestServer {
   get demo(): DemoFile {
     const written = readFileSync(join(this.dataFolder, 'demo.json'), 'utf8')
     const { url } = JSON.parse(written) as DemoFile
-    return JSON.parse(written.replaceAll(url, this.url)) as DemoFile
+    const here = written
+      .replaceAll(url, this.url)
+      .replaceAll(url.replace(/^http/, 'ws'), this.url.replace(/^http/, 'ws'))
+    return JSON.parse(here) as DemoFile
   }
 
   /** Its process, while it runs. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Switch } from '@headlessui/vue'
 import { computed, ref } from 'vue'
-import { mainKind } from '../../../core/composition/box.ts'
+import { chosenBy, mainKind } from '../../../core/composition/box.ts'
 import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
 import { setRules } from '../../../core/edit/variationEdits.ts'
@@ -25,6 +25,8 @@ const view = useRoomViewStore()
 const isApplying = ref(false)
 const covered = useCoverageStore()
 const drawn = computed(() => (covered.coverage && isDrawn(covered.coverage) ? covered.coverage : null))
+/** Cases that are never chosen by an event. */
+const called = computed(() => (room.alert?.variations ?? []).filter(({ isCalled }) => isCalled))
 const hidden = computed(() =>
   (room.alert?.variations ?? []).filter(
     ({ id }) => covered.coverage?.variations.find((each) => each.id === id)?.state === 'unreachable',
@@ -209,7 +211,7 @@ const nameChoices = samples.map(({ name, label }) => ({ value: name, label: `${l
       </fieldset>
     </div>
     <CoverageAxis
-      v-if="drawn && room.alert.variations.length > 1"
+      v-if="drawn && chosenBy(room.alert).length > 1"
       class="mt-1.5"
       :alert="room.alert"
       :coverage="drawn"
@@ -219,13 +221,27 @@ const nameChoices = samples.map(({ name, label }) => ({ value: name, label: `${l
       @move="moveBoundary"
     />
     <UndrawnCases
-      v-else-if="covered.coverage && room.alert.variations.length > 1"
+      v-else-if="covered.coverage && chosenBy(room.alert).length > 1"
       class="mt-1.5"
       :alert="room.alert"
       :coverage="covered.coverage"
       :chosen-id="room.variation.id"
       @choose="room.variationId = $event"
     />
+    <p v-if="called.length > 0" class="mt-1 flex flex-wrap gap-x-3">
+      <span class="text-faded">Played by run sheets:</span>
+      <button
+        v-for="each in called"
+        :key="each.id"
+        type="button"
+        class="link"
+        :class="each.id === room.variation.id ? 'font-semibold text-ink' : 'text-deep-sky'"
+        :aria-pressed="each.id === room.variation.id"
+        @click="room.variationId = each.id"
+      >
+        {{ each.name }}
+      </button>
+    </p>
     <p v-if="covered.isSlow" class="text-faded" role="status">Working out which case plays where…</p>
     <p v-if="hidden.length > 0" class="text-brick" role="status">
       {{ hidden.map((each) => `“${each.name}”`).join(' and ') }}

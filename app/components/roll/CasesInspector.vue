@@ -8,6 +8,7 @@ import {
   changeVariation,
   moveVariation,
   removeVariation,
+  setCalled,
   variationIdFor,
 } from '../../../core/edit/variationEdits.ts'
 import { fieldsOf } from '../../../core/rules/fields.ts'
@@ -135,7 +136,7 @@ const setShare = (variation: Variation, isOn: boolean) =>
           </button>
         </div>
         <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">
-          {{ wordsOfRule(room.alert, each.rule, channel) }}
+          {{ each.isCalled ? 'Only run sheets play it.' : wordsOfRule(room.alert, each.rule, channel) }}
         </button>
         <div
           v-if="problem(each)"
@@ -156,15 +157,24 @@ const setShare = (variation: Variation, isOn: boolean) =>
           </button>
         </div>
         <template v-if="each.id === room.variation?.id">
+          <label class="mt-2 flex items-center gap-2"
+            ><input
+              type="checkbox"
+              class="size-4 accent-deep-sky"
+              :checked="each.isCalled ?? false"
+              :disabled="disabled"
+              @change="draft.edit(setCalled(addressOf(each), !each.isCalled))"
+            />only run sheets play it</label
+          >
           <RuleEditor
-            v-if="each.rule"
+            v-if="each.rule && !each.isCalled"
             class="mt-2"
             :rule="each.rule"
             :listener="room.alert"
             :disabled="disabled"
             @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))"
           />
-          <div class="mt-2 flex items-center gap-2">
+          <div v-if="!each.isCalled" class="mt-2 flex items-center gap-2">
             <label class="flex flex-1 items-center gap-2"
               ><input
                 type="checkbox"

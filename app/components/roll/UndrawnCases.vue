@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Alert } from '../../../core/composition/box.ts'
+import { chosenBy, type Alert } from '../../../core/composition/box.ts'
 import type { Coverage } from '../../../core/rules/coverage.ts'
 
 /** Cases whose conditions are too many to draw: what can be said of each all the same, and the way to it. */
@@ -15,7 +15,7 @@ const words = { open: '', shadowed: 'partly hidden', unreachable: 'never plays',
       holds.
     </p>
     <ul class="mt-1 flex max-h-14 flex-wrap gap-1 overflow-y-auto">
-      <li v-for="{ id, name } in alert.variations" :key="id">
+      <li v-for="{ id, name } in chosenBy(alert)" :key="id">
         <button
           type="button"
           class="rounded-xs border border-rule px-1.5 text-2xs -outline-offset-2"

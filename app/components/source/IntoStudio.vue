@@ -17,7 +17,7 @@ const isOther = computed(
     there.value !== null &&
     (there.value.widthPx !== props.canvas.widthPx || there.value.heightPx !== props.canvas.heightPx),
 )
-const scenes = computed(() => chosen.value.filter((scene) => studio.value?.scenes.includes(scene)))
+const scenes = computed(() => (studio.value?.scenes ?? []).filter((scene) => chosen.value.includes(scene)))
 async function put(wanted: readonly string[]): Promise<void> {
   isBusy.value = true
   try {

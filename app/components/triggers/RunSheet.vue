@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { changeStep, delayOf, insertStep, moveStep, removeStep, setDelay } from '../../../core/sheet/editSheet.ts'
 import type { StepPath } from '../../../core/sheet/laySheet.ts'
 import type { RunSheet, Step } from '../../../core/sheet/schema.ts'
@@ -26,6 +26,12 @@ const session = useSessionStore()
 const triggers = useTriggersStore()
 const names = useStepNames()
 const chosen = ref<string | null>(null)
+const editor = useTemplateRef('editor')
+// What was chosen to be changed is in sight.
+watch(chosen, async () => {
+  await nextTick()
+  editor.value?.scrollIntoView({ block: 'nearest' })
+})
 watch(
   () => props.view.trigger.id,
   () => (chosen.value = null),
@@ -158,18 +164,20 @@ function delay(path: StepPath, byMs: number): void {
       />
     </div>
     <p v-if="view.fault" role="alert" class="mt-1 text-wrong">{{ view.fault }}</p>
-    <StepEditor
-      v-if="step && session.canEdit"
-      class="mt-2"
-      :step="step.step"
-      :delay-ms="delayOf(view.trigger.sheet, step.path)"
-      :trigger-id="view.trigger.id"
-      :others="others"
-      @change="(next) => emit('change', (sheet) => changeStep(sheet, step!.path, next))"
-      @delay="(ms) => delay(step!.path, ms - delayOf(view.trigger.sheet, step!.path))"
-      @move="(how, path) => dropped(keyOf(step!.path), how, pathOf(path))"
-      @remove="(emit('change', (sheet) => removeStep(sheet, step!.path)), (chosen = null))"
-    />
+    <div ref="editor">
+      <StepEditor
+        v-if="step && session.canEdit"
+        class="mt-2"
+        :step="step.step"
+        :delay-ms="delayOf(view.trigger.sheet, step.path)"
+        :trigger-id="view.trigger.id"
+        :others="others"
+        @change="(next) => emit('change', (sheet) => changeStep(sheet, step!.path, next))"
+        @delay="(ms) => delay(step!.path, ms - delayOf(view.trigger.sheet, step!.path))"
+        @move="(how, path) => dropped(keyOf(step!.path), how, pathOf(path))"
+        @remove="(emit('change', (sheet) => removeStep(sheet, step!.path)), (chosen = null))"
+      />
+    </div>
     <div v-if="session.canEdit" class="on-paper mt-2 w-44 rounded-sm">
       <ChoiceField label="Add a step" value="" :choices="addChoices" @change="add" />
     </div>
