@@ -54,4 +54,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   desk: [
     'The aim is under 5 % of a core. The server keeps it; the page, which draws two lists of twelve anew each second without a GPU, does not: an idle desk uses 2.5 % of a core.',
   ],
+  gate: [
+    'Settled means: the event kept, the gate asked in the order of its lane, points charged in the ledger, the run begun and over. One process; the peer locks and changes one row and keeps nothing else.',
+  ],
+  sheet: ['The runner that servers use, with its timers; nothing else runs beside it.'],
+  draw: ['The test holds chi-squared below its 99.9 % point for the same hundred thousand events.'],
 }

@@ -34,7 +34,7 @@ measured.push({
   what: 'the core: one decision, allowed',
   figures: {
     'per second': whole(
-      perSecond((at) => {
+      await perSecond((at) => {
         state = askGate(gate, ask(at), state, unusedByViewer).state
       }),
     ),

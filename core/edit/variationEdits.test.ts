@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { BoxDocument } from '../composition/box.ts'
+import { chosenBy, type BoxDocument } from '../composition/box.ts'
 import { starterAlert } from '../composition/starter.ts'
 import { changeBox, type Edit } from './change.ts'
 import {
@@ -8,6 +8,7 @@ import {
   changeVariation,
   moveVariation,
   removeVariation,
+  setCalled,
   setRules,
   variationIdFor,
 } from './variationEdits.ts'
@@ -37,6 +38,12 @@ describe('cases of an alert', () => {
     expect(order(withTwo)).toEqual(['Year', 'Two', 'Everyday'])
     expect(withTwo.alerts[0]?.variations[0]?.composition).toEqual(alert?.variations[0]?.composition)
     expect(variationIdFor(withTwo.alerts[0]?.variations ?? [], alertId)).toMatch(/-case$/)
+  })
+  it('are left to run sheets, or chosen by events again', () => {
+    const left = made(withTwo, setCalled({ alertId, variationId: 'two' }, true))
+    const chosen = (document: BoxDocument) => document.alerts.flatMap((each) => chosenBy(each).map(({ name }) => name))
+    expect(chosen(left)).toEqual(['Year', 'Everyday'])
+    expect(made(left, setCalled({ alertId, variationId: 'two' }, false))).toEqual(withTwo)
   })
   it('are moved, renamed, ruled and taken away; the last one stays', () => {
     const moved = made(withTwo, moveVariation({ alertId, variationId: 'two' }, 'year'))
