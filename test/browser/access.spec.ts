@@ -14,6 +14,8 @@ test('the doors are accessible', async ({ page, demo }) => {
 
 for (const scheme of ['night', 'daybreak']) {
   test(`every screen is accessible by ${scheme}`, async ({ page, demo, signIn }) => {
+    // A dozen screens, each looked through whole.
+    test.slow()
     await page.addInitScript((wanted) => localStorage.setItem('thundercrest.scheme', wanted), scheme)
     await signIn()
     for (const [path, heading] of [
@@ -22,6 +24,12 @@ for (const scheme of ['night', 'daybreak']) {
       ['/desk', 'Waiting'],
       ['/media', 'Media'],
       ['/rates', 'Rates'],
+      ['/triggers', 'What viewers can set off'],
+      ['/triggers/points', 'crumbs'],
+      ['/triggers/redemptions', 'Set off lately'],
+      ['/triggers/studio', 'Studio'],
+      ['/list/channel-lantern-loaf', 'What you can set off'],
+      ['/stand-ins/chat/feed-alder', 'Alder'],
       [`/boxes/${demo.boxes[0]?.id}`, 'Headline'],
     ] as const) {
       await page.goto(demo.url + path)

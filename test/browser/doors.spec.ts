@@ -121,7 +121,7 @@ test('no page asks for more than its policy lets it have', async ({ page, demo, 
   test.slow()
   const said = violations(page)
   await signIn()
-  for (const path of ['/boxes', '/boxes/new', '/feeds', '/desk', '/media', '/rates', '/speech']) {
+  for (const path of ['/boxes', '/boxes/new', '/feeds', '/desk', '/media', '/rates', '/speech', '/triggers']) {
     const answer = await page.goto(demo.url + path)
     expect(answer?.headers()['content-security-policy']).toMatch(/default-src 'none'.*style-src 'self' 'nonce-/)
     expect(answer?.headers()['cross-origin-opener-policy']).toBe('same-origin')

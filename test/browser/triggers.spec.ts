@@ -3,6 +3,8 @@ import { expect, test, untilState } from '../arrange/fixtures.ts'
 import { TestStudio } from '../arrange/studio.ts'
 
 test.use({ serverFor: 'triggers' })
+// Whole stories, from a reward that is made to the picture of the studio.
+test.describe.configure({ timeout: 120_000 })
 
 let studio: TestStudio
 test.beforeAll(async ({ server }) => {

@@ -119,7 +119,7 @@ function delay(path: StepPath, byMs: number): void {
 <template>
   <section aria-labelledby="run-sheet">
     <div class="flex items-baseline justify-between">
-      <h3 id="run-sheet" class="font-display text-base font-semibold">Run sheet</h3>
+      <h2 id="run-sheet" class="font-display text-base font-semibold">Run sheet</h2>
       <span class="font-mono text-xs text-mist">{{ seconds(lengthMs) }} s</span>
     </div>
     <div class="relative mt-1">

@@ -114,41 +114,37 @@ const reply = (line: ChatLineView) => (text.value = `@${line.by.name} ${text.val
     <p v-if="refusal" role="alert" class="bg-[#8a2f1d] px-5 py-1.5 text-white">{{ refusal }}</p>
     <div class="grid min-h-0 flex-1 grid-cols-1 md:grid-cols-[minmax(0,1fr)_22rem]">
       <section class="flex min-h-0 flex-col px-5 py-4" aria-label="Chat">
-        <ol
-          ref="log"
-          class="min-h-0 flex-1 space-y-1.5 overflow-y-auto pr-2"
-          role="log"
-          aria-label="What is said"
-          tabindex="0"
-        >
-          <li v-if="lines.length === 0" class="text-[#3c4f42]">
-            Nobody has said anything yet. Say something, call a command, or redeem a reward.
-          </li>
-          <li
-            v-for="line in lines"
-            :key="line.id"
-            class="flex gap-2"
-            :class="line.isOurs ? 'rounded bg-[#dbe6f3] px-2 py-1' : ''"
-          >
-            <button
-              v-if="!line.isOurs"
-              type="button"
-              class="shrink-0 self-start font-semibold hover:underline"
-              :aria-label="`Reply to ${line.by.name}`"
-              @click="reply(line)"
+        <div ref="log" class="min-h-0 flex-1 overflow-y-auto pr-2" role="log" aria-label="What is said" tabindex="0">
+          <ol class="space-y-1.5">
+            <li v-if="lines.length === 0" class="text-[#3c4f42]">
+              Nobody has said anything yet. Say something, call a command, or redeem a reward.
+            </li>
+            <li
+              v-for="line in lines"
+              :key="line.id"
+              class="flex gap-2"
+              :class="line.isOurs ? 'rounded bg-[#dbe6f3] px-2 py-1' : ''"
             >
-              <bdi>{{ line.by.name }}</bdi>
-            </button>
-            <span v-else class="shrink-0 font-semibold text-[#1f4a73]">{{ line.by.name }}</span>
-            <span
-              v-for="role in line.by.roles"
-              :key="role"
-              class="h-fit shrink-0 rounded border border-[#8ea393] px-1 text-[0.6875rem] text-[#3c4f42]"
-              >{{ role }}</span
-            >
-            <span class="min-w-0 break-words" dir="auto">{{ line.text }}</span>
-          </li>
-        </ol>
+              <button
+                v-if="!line.isOurs"
+                type="button"
+                class="shrink-0 self-start font-semibold hover:underline"
+                :aria-label="`Reply to ${line.by.name}`"
+                @click="reply(line)"
+              >
+                <bdi>{{ line.by.name }}</bdi>
+              </button>
+              <span v-else class="shrink-0 font-semibold text-[#1f4a73]">{{ line.by.name }}</span>
+              <span
+                v-for="role in line.by.roles"
+                :key="role"
+                class="h-fit shrink-0 rounded border border-[#8ea393] px-1 text-[0.6875rem] text-[#3c4f42]"
+                >{{ role }}</span
+              >
+              <span class="min-w-0 break-words" dir="auto">{{ line.text }}</span>
+            </li>
+          </ol>
+        </div>
         <form class="mt-3 flex gap-2" @submit.prevent="say">
           <input
             v-model="text"
