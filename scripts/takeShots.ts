@@ -2,11 +2,13 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
+import sharp from 'sharp'
 import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
 import { redeem } from '../test/arrange/alder.ts'
 import { setWords } from '../test/arrange/room.ts'
 import { dropFiles } from '../test/arrange/fixtures.ts'
 import { TestServer } from '../test/arrange/server.ts'
+import { TestStudio } from '../test/arrange/studio.ts'
 
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
 const browser = await chromium.launch({
@@ -26,16 +28,9 @@ const settle = async (page: Page, ms = 900) => {
   await page.waitForTimeout(ms)
 }
 
-const empty = await TestServer.start({})
-const first = await browser.newPage({ viewport })
-await first.goto(empty.url)
-await first.getByRole('heading', { name: 'Welcome' }).waitFor()
-await settle(first)
-await shoot(first, 'welcome')
-await empty.remove()
-
 const server = await TestServer.start()
 const { demo } = server
+const studio = await TestStudio.start(demo)
 const box = demo.boxes[0]
 const page = await browser.newPage({ viewport })
 await page.goto(demo.url)
@@ -58,10 +53,6 @@ const open = async (kind: string, part: string) => {
   await lane(part).click()
   await settle(page, 1500)
 }
-await open('Tip', 'Voice')
-await page.getByRole('button', { name: 'Hear the message' }).waitFor()
-await settle(page)
-await shoot(page, 'score-room-voice')
 await open('Tip', 'Headline')
 await page.getByRole('button', { name: 'long', exact: true }).click()
 await page.getByRole('application').focus()
@@ -85,18 +76,7 @@ await settle(page, 1800)
 await shoot(page, 'apply-to-many')
 await page.getByRole('button', { name: 'Cancel' }).click()
 await page.getByRole('button', { name: 'Done', exact: true }).click()
-await open('Follow', 'Headline')
-await page.getByRole('button', { name: 'Packs and dials' }).click()
-await page.getByRole('button', { name: 'Make a property a dial' }).click()
-for (const property of ['Words', 'Size', 'Variables in'])
-  await page.getByRole('button', { name: `Make ${property} a dial` }).click()
-await page.getByLabel('Words of Headline').scrollIntoViewIfNeeded()
-await settle(page, 6000)
-await shoot(page, 'designer-dials')
-for (let step = 0; step < 3; step++) await page.getByRole('button', { name: /^Undo/ }).first().click()
-await page.getByRole('complementary').getByRole('button', { name: 'Done' }).first().click()
-await page.getByRole('button', { name: 'Done', exact: true }).click()
-await page.getByRole('button', { name: 'Second line', exact: true }).click()
+await open('Follow', 'Second line')
 await setWords(page, 'Second line', 'comes in from the rain')
 await page.getByLabel('Size', { exact: true }).fill('68')
 await page.keyboard.press('Tab')
@@ -190,6 +170,45 @@ await page.getByRole('group', { name: 'Simulated Alder' }).getByRole('button', {
 await page.getByText('6 events accepted.').waitFor()
 await settle(page)
 await shoot(page, 'feeds')
+
+// The studio shows the box in its scene while a viewer's flour cloud is over it.
+await page.goto(`${demo.url}/boxes/${box?.id}`)
+await page.getByRole('button', { name: 'Source', exact: true }).click()
+const dialog = page.getByRole('dialog', { name: 'Source address' })
+for (const scene of ['Oven cam', 'Bench cam']) await dialog.getByLabel(scene).check()
+await dialog.getByRole('button', { name: 'Put it there' }).click()
+await page.keyboard.press('Escape')
+await page.goto(`${demo.url}/triggers?trigger=oven`)
+await page.getByRole('region', { name: 'The chosen trigger' }).getByRole('button', { name: 'Only while' }).click()
+await settle(page, 1500)
+await shoot(page, 'triggers')
+const screen = await browser.newPage({ viewport })
+await screen.goto(studio.url)
+await screen.frameLocator('#programme iframe').locator('html[data-state]').waitFor({ state: 'attached' })
+const half = { width: 640, height: 800 }
+const [chat, list] = [await browser.newPage({ viewport: half }), await browser.newPage({ viewport: half })]
+await chat.goto(demo.chatUrl)
+for (const [who, text] of [
+  ['pip_rye', '!crumb'],
+  ['Zoë', '!bell'],
+] as const) {
+  await chat.getByLabel('Who you are').selectOption(who)
+  await chat.getByLabel('Say something').fill(text)
+  await chat.getByLabel('Say something').press('Enter')
+}
+await chat.getByLabel('Who you are').selectOption('MarrowHat')
+await chat.getByRole('button', { name: 'Redeem Flour cloud' }).click()
+await screen.getByRole('button', { name: 'Shown: Flour cloud' }).waitFor()
+await settle(screen, 1800)
+await shoot(screen, 'studio')
+await list.goto(demo.listUrl)
+await settle(list, 1200)
+const sides = [await list.screenshot(), await chat.screenshot()]
+await sharp({ create: { ...viewport, channels: 3, background: '#0e1726' } })
+  .composite(sides.map((input, at) => ({ input, left: at * half.width, top: 0 })))
+  .png()
+  .toFile(`${folder}viewers.png`)
+studio.end()
 await browser.close()
 await server.remove()
 process.exit(0)
