@@ -17,7 +17,8 @@ header{display:flex;gap:1rem;align-items:baseline;flex-wrap:wrap;margin-bottom:.
 @keyframes puff{from{opacity:0;transform:scale(.4)}}@media(prefers-reduced-motion:reduce){.flour{animation:none}}
 .board{right:3%;top:12%;background:#14251ce8;border:2px solid #8fb89a;padding:.4em .7em;font-size:clamp(.55rem,1.4vw,1rem);max-width:40%}
 .clock{right:3%;bottom:5%;background:#000a;padding:.1em .5em;font-variant-numeric:tabular-nums}
-iframe{position:absolute;left:0;top:0;border:0;transform-origin:0 0;background:transparent;pointer-events:none}
+/* Of another scheme than its page a frame has a ground of its own: nothing would be seen through it. */
+iframe{color-scheme:light;position:absolute;left:0;top:0;border:0;transform-origin:0 0;background:transparent;pointer-events:none}
 h2{font-size:.95rem;margin:.2rem 0 .5rem}ul{list-style:none;margin:0 0 1.1rem;padding:0;display:grid;gap:.35rem}li{display:flex;gap:.5rem;align-items:center}li span{flex:1;min-width:0;overflow-wrap:anywhere}small{color:var(--dim);display:block}
 button{font:inherit;color:inherit;background:#35322b;border:1px solid var(--line);border-radius:4px;padding:.3rem .7rem;cursor:pointer}button:hover{border-color:var(--hot)}
 button[aria-pressed=true]{background:var(--hot);color:#241503;border-color:var(--hot)}:focus-visible{outline:3px solid #8ec5ff;outline-offset:2px}
@@ -49,9 +50,10 @@ function draw(id,scene,isHeard){
  const shown=state.layers.filter(l=>l.isShown&&l.scenes.includes(scene))
  for(const n of [...screen.children])if(n.tagName!=='IFRAME')n.remove()
  screen.prepend(node('div',{className:'scene s'+state.scenes.indexOf(scene)},node('span',{className:'name'},scene)))
- for(const each of shown){const f=each.browser&&kept.get(new URL(each.browser.url,location.href).href);if(f){kept.delete(f.src);continue}
-  if(each.browser&&!isHeard){screen.append(node('div',{className:'layer board'},each.name+' (browser source)'));continue}
-  screen.append(layer(each,isHeard))}
+ // What was put there last lies on top.
+ shown.forEach((each,at)=>{let n=each.browser&&kept.get(new URL(each.browser.url,location.href).href);if(n)kept.delete(n.src)
+  else{n=each.browser&&!isHeard?node('div',{className:'layer board'},each.name+' (browser source)'):layer(each,isHeard);screen.append(n)}
+  n.style.zIndex=at+1})
  for(const f of kept.values())f.remove()
  fit()
 }
