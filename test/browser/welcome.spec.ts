@@ -81,6 +81,11 @@ test('a first-timer’s five tasks by keyboard alone: link, begin with a set, wo
   await page.goto(server.url)
   await press(station(/^Feeds/))
   await press(button('Link your first platform'))
+  // Nothing of the stand-ins answers on a server of one's own, until its owner turns them on.
+  expect((await page.request.get(`${server.url}/stand-ins/alder/chat`)).status()).toBe(404)
+  await press(button('Switch them on'))
+  await expect(button('Switch them on')).toHaveCount(0)
+  expect((await page.request.get(`${server.url}/stand-ins/alder/chat`)).status()).toBe(200)
   await press(button(/^Go to Alder/))
   await press(button('Allow'))
   await expect(page.getByText('Alder is linked.')).toBeVisible()

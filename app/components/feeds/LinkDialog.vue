@@ -44,6 +44,23 @@ useIntervalFn(async () => {
   if (answer.state === 'linked') emit('linked')
 }, 1000)
 watch([isOpen, platform], () => (begun.value = null))
+
+/** Only simulated platforms are there for now; on a server of one's own they are off until its owner turns them on. */
+const areOff = ref(false)
+watch(isOpen, async (open) => {
+  if (!open) return
+  areOff.value = await request<{ isOn: boolean }>('GET', '/api/stand-ins').then(
+    ({ isOn }) => !isOn,
+    () => false,
+  )
+})
+async function switchOn(): Promise<void> {
+  try {
+    areOff.value = !(await request<{ isOn: boolean }>('PUT', '/api/stand-ins', { isOn: true })).isOn
+  } catch (error) {
+    refusal.value = wordsOf(error)
+  }
+}
 </script>
 
 <template>
@@ -60,11 +77,20 @@ watch([isOpen, platform], () => (begun.value = null))
           <input v-model="platform" type="radio" name="platform" class="mt-1 accent-deep-sky" :value="each" />
           <span
             ><b class="font-display text-lg leading-tight font-semibold">{{ platforms[each].name }}</b
+            ><span class="ml-2 rounded-full border border-dashed border-faded px-1.5 text-2xs text-faded"
+              >simulated</span
             ><br /><span class="text-faded">{{ platforms[each].brings }}</span></span
           >
         </label>
       </div>
     </fieldset>
+    <div v-if="areOff" class="mt-4 flex items-center gap-4 border-y border-rule py-3" role="status">
+      <p class="min-w-0">
+        These platforms are <b>simulated</b>: they stand in for real ones, to try everything with. They are switched off
+        on this server.
+      </p>
+      <button type="button" class="button shrink-0" @click="switchOn">Switch them on</button>
+    </div>
     <div class="mt-5 grid gap-x-6 gap-y-3 sm:grid-cols-2">
       <section>
         <h3 class="font-semibold">With your consent</h3>

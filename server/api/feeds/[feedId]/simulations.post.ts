@@ -6,6 +6,7 @@ import { pathId } from '../../../http/pathId.ts'
 import { ownOrigin } from '../../../http/ownOrigin.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { problemError } from '../../../system/problemError.ts'
+import { requireStandIns } from '../../../standIns/requireStandIns.ts'
 import { useChannels } from '../../../channel/port.ts'
 import { useRuntime } from '../../../system/runtimePort.ts'
 
@@ -16,6 +17,7 @@ import { useRuntime } from '../../../system/runtimePort.ts'
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const asked = await readChecked(event, simulationBody)
+  await requireStandIns()
   const { feeds } = await useChannels()
   const { config } = await useRuntime()
   const feed = await feeds.find(pathId(event, 'feedId'))
