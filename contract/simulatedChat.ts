@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { Reward } from './triggers.ts'
 
 const viewer = z.object({
   id: z.string().min(1).max(100),
@@ -12,20 +13,23 @@ export const chatRedeemBody = z.object({
   input: z.string().max(500),
 })
 
+/** Something that was redeemed on a simulated platform. */
+export interface RedeemedView {
+  id: string
+  title: string
+  cost: number
+  viewerName: string
+  input: string
+  state: 'waiting' | 'fulfilled' | 'refunded'
+}
+
 /** A simulated chat, as somebody finds it who opens it. */
 export interface ChatRoomView {
   platform: string
   name: string
   hasRewards: boolean
-  rewards: { id: string; title: string; cost: number; isPaused: boolean; stock: number | null; asksForInput: boolean }[]
-  redemptions: {
-    id: string
-    title: string
-    cost: number
-    viewerName: string
-    input: string
-    state: 'waiting' | 'fulfilled' | 'refunded'
-  }[]
+  rewards: Reward[]
+  redemptions: RedeemedView[]
   /** Who can be played here. */
   guests: { id: string; name: string }[]
 }

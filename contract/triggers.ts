@@ -72,11 +72,8 @@ export interface TriggersView {
   hasStandIns: boolean
 }
 
-/** A reward on a platform, as it is there. */
-export interface RewardView {
-  feedId: string
-  feedName: string
-  source: string
+/** A reward as its platform has it. */
+export interface Reward {
   id: string
   title: string
   cost: number
@@ -84,6 +81,13 @@ export interface RewardView {
   /** How many are left; null: no limit. */
   stock: number | null
   asksForInput: boolean
+}
+
+/** A reward with the feed on whose platform it is. */
+export interface RewardView extends Reward {
+  feedId: string
+  feedName: string
+  source: string
   /** The platform lets this program change it. */
   isChangeable: boolean
 }

@@ -2,9 +2,8 @@
 import { navigateTo, useHead, useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted } from 'vue'
-import { toast } from 'vue-sonner'
 import type { PlayView } from '../../contract/views.ts'
-import { request, wordsOf } from '../api/request.ts'
+import { request } from '../api/request.ts'
 import CallsStrip from '../components/desk/CallsStrip.vue'
 import LogColumn from '../components/desk/LogColumn.vue'
 import OnAirColumn from '../components/desk/OnAirColumn.vue'
@@ -12,6 +11,7 @@ import SourceStrip from '../components/desk/SourceStrip.vue'
 import WaitingColumn from '../components/desk/WaitingColumn.vue'
 import { useKeys } from '../composables/useKeys.ts'
 import { useBoxesStore } from '../stores/boxes.ts'
+import { tried } from '../composables/tried.ts'
 import { useLiveStore } from '../stores/live.ts'
 import { useSpeechStore } from '../stores/speech.ts'
 
@@ -27,31 +27,23 @@ const nowMs = computed(() => clock.value.getTime() + live.serverAheadMs)
 const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.box) ?? boxes.boxes?.[0] ?? null)
 const desk = computed(() => (box.value ? live.deskOf(box.value.id) : null))
 
-async function act(work: Promise<unknown>, done = ''): Promise<void> {
-  try {
-    await work
-    if (done) toast.success(done)
-  } catch (error) {
-    toast.error(wordsOf(error))
-  }
-}
 const path = (rest: string) => `/api/boxes/${box.value?.id}/${rest}`
-const hold = () => desk.value && act(request('PUT', path('held'), { isHeld: !desk.value.isHeld }))
+const hold = () => desk.value && tried(request('PUT', path('held'), { isHeld: !desk.value.isHeld }))
 const skip = (play: PlayView | null | undefined) =>
   play &&
-  act(request('DELETE', path(`plays/${play.id}`)), `Skipped ${play.name}. It stays in the log and can be replayed.`)
+  tried(request('DELETE', path(`plays/${play.id}`)), `Skipped ${play.name}. It stays in the log and can be replayed.`)
 const replay = (play: PlayView | undefined) =>
-  play && act(request('POST', path(`plays/${play.id}/replay`)), `${play.name} plays again.`)
+  play && tried(request('POST', path(`plays/${play.id}/replay`)), `${play.name} plays again.`)
 const read = (play: PlayView, isRead: boolean) =>
-  act(
+  tried(
     request('PUT', path(`plays/${play.id}/voice`), { isRead }),
     isRead ? `What ${play.name} wrote is read.` : `What ${play.name} wrote is not read.`,
   )
 const silence = () =>
-  desk.value?.current && act(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
+  desk.value?.current && tried(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
 const replayLast = () => replay(desk.value?.log.find((play) => play.state !== 'expired'))
 
-onMounted(() => void act(boxes.load()))
+onMounted(() => void tried(boxes.load()))
 const key = (run: () => unknown) => (event: KeyboardEvent) => {
   if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog], [role=menu]')) return
   run()
@@ -97,7 +89,7 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
           @read="read"
           @voices="
             (isOn) =>
-              act(
+              tried(
                 speech.turn(isOn),
                 isOn ? 'Messages are read aloud again.' : 'All voices are off. Alerts play without them.',
               )

@@ -1,3 +1,4 @@
+import { clockWords } from '../time/clockWords.ts'
 import { whoWords } from './askGate.ts'
 import { waitWords } from './refusalWords.ts'
 import type { Gate } from './schema.ts'
@@ -60,9 +61,6 @@ export function askedSentence({ asked }: Pick<Gate, 'asked'>): string {
 }
 
 const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
-const clock = (minute: number) =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
-
 /** Weekdays as they stand in a sentence; 0 is Monday. */
 export function daysWords(weekdays: readonly number[]): string {
   if (weekdays.length === 7) return 'every day'
@@ -77,7 +75,7 @@ export function whileSentence({ hours, scenes }: Pick<Gate, 'hours' | 'scenes'>)
   return (
     and([
       scenes ? `${scenes.join(' or ')} is shown` : '',
-      hours ? `${clock(hours.from)} to ${clock(hours.until)}, ${daysWords(hours.weekdays)}` : '',
+      hours ? `${clockWords(hours.from)} to ${clockWords(hours.until)}, ${daysWords(hours.weekdays)}` : '',
     ]) || 'at any time'
   )
 }

@@ -62,10 +62,16 @@ const noWish: ResponseWish = { onlyBoxId: null, variationId: null }
 
 /**
  * What an event causes: the one place that says so, for live events, tests and rehearsals alike. Pure.
+ * @param calls the triggers that it sets off; see `callsBy`
  * @returns one effect for each box, in the order of the boxes
  */
-export function respond(arrived: Arrived, channel: ChannelOnAir, wish: ResponseWish = noWish): Effect[] {
-  const taken = takenBy(arrived, channel)
+export function respond(
+  arrived: Arrived,
+  channel: ChannelOnAir,
+  wish: ResponseWish = noWish,
+  calls: readonly TriggerCall[] = callsBy(arrived, channel),
+): Effect[] {
+  const taken = takenBy(arrived.event, calls, channel)
   return channel.boxes
     .filter(({ boxId }) => wish.onlyBoxId === null || boxId === wish.onlyBoxId)
     .map((box) => {
@@ -86,10 +92,14 @@ export function callsBy({ event, circumstances, isTest }: Arrived, channel: Chan
  * the box itself.
  * @returns why, of a box; null where the box decides
  */
-function takenBy(arrived: Arrived, channel: ChannelOnAir): (boxId: string) => string | null {
-  if (isOnlyCall(arrived.event)) return () => 'This only sets a trigger off, and its run sheet says what plays.'
+function takenBy(
+  event: CanonicalEvent,
+  calls: readonly TriggerCall[],
+  channel: ChannelOnAir,
+): (boxId: string) => string | null {
+  if (isOnlyCall(event)) return () => 'This only sets a trigger off, and its run sheet says what plays.'
   const names = new Map<string, string>()
-  for (const { triggerId, by } of callsBy(arrived, channel)) {
+  for (const { triggerId, by } of calls) {
     const called = channel.triggers.find(({ id }) => id === triggerId)
     if (called?.isArmed && by !== 'event') for (const boxId of boxesPlayed(called)) names.set(boxId, called.name)
   }

@@ -1,3 +1,4 @@
+import { clockWords } from '../time/clockWords.ts'
 import { formatMoney } from '../money.ts'
 import { placeOnScale } from './calendar.ts'
 import { fieldOf, type Listener, type RuleField } from './fields.ts'
@@ -33,7 +34,7 @@ const dayMs = 86_400_000
 
 /** A place on a clock or a calendar as it is written for people. */
 function wordsOfTime(type: 'clock' | 'season' | 'date', at: number, locale: string): string {
-  if (type === 'clock') return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`
+  if (type === 'clock') return clockWords(at)
   const atMs = type === 'season' ? Date.UTC(2024, 0, 1 + at) : at * dayMs
   return new Intl.DateTimeFormat(locale, {
     timeZone: 'UTC',

@@ -100,7 +100,7 @@ export function nextRunMs({ runs }: RunsState): number | null {
 }
 
 /** The alerts in lines that a plan begins with. */
-const leadersOf = ({ steps }: RunPlan): PlannedStep[] =>
+export const leadersOf = ({ steps }: RunPlan): PlannedStep[] =>
   steps.filter(({ atMs, step }) => atMs === 0 && step.do === 'play' && !step.isBeside)
 
 function begin(run: LiveRun, nowMs: number, commands: RunsCommand[]): LiveRun {

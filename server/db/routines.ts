@@ -122,13 +122,12 @@ begin
   ), balanced as (
     -- In the order of keys, so that two that write at once do not block each other.
     insert into balance (channel_id, viewer_id, name, points)
-    select entered.channel_id, entered.viewer_id, max(given."name"), sum(entered.change)
+    select entered.channel_id, entered.viewer_id, given."name", entered.change
     from (select channel_id, viewer_id, sum(change) as change from entered group by channel_id, viewer_id) as entered
       join (
         select distinct on (given."channelId", given."viewerId") given."channelId", given."viewerId", given."name"
         from ${earned.rows}
       ) as given on given."channelId" = entered.channel_id and given."viewerId" = entered.viewer_id
-    group by entered.channel_id, entered.viewer_id
     order by entered.channel_id, entered.viewer_id
     on conflict (channel_id, viewer_id) do update set points = balance.points + excluded.points, name = excluded.name
   ), counted as (

@@ -1,7 +1,7 @@
 import { request as requestPlain, type IncomingMessage } from 'node:http'
 import { request as requestSafe } from 'node:https'
-import { isIP, type LookupFunction } from 'node:net'
-import { isPublicAddress, lookupPublic } from './publicAddress.ts'
+import type { LookupFunction } from 'node:net'
+import { isInside, isPublicAddress, lookupPublic } from './publicAddress.ts'
 
 export interface FetchLimits {
   maxBytes: number
@@ -41,13 +41,11 @@ export async function fetchOutside(url: string, limits: FetchLimits): Promise<Bu
 }
 
 function ask(url: URL, { lookup = lookupPublic, isAllowed = isPublicAddress }: FetchLimits, signal: AbortSignal) {
-  const { protocol, hostname, port, username } = url
+  const { protocol, port, username } = url
   if (protocol !== 'http:' && protocol !== 'https:') throw new Error('it is no address of the web')
   if (username !== '' || (!ports.has(port) && isAllowed === isPublicAddress))
     throw new Error('its address is none for a picture')
-  const literal = hostname.replace(/^\[|\]$/g, '')
-  // No name is looked up for an address in figures, so it has to be looked at here.
-  if (isIP(literal) !== 0 && !isAllowed(literal)) throw new Error('it lies inside a network')
+  if (isInside(url, isAllowed)) throw new Error('it lies inside a network')
   const request = protocol === 'https:' ? requestSafe : requestPlain
   return new Promise<IncomingMessage>((resolve, reject) => {
     request(url, { lookup, signal, headers: { accept: 'image/*', 'user-agent': 'Thundercrest' }, agent: false })

@@ -36,6 +36,12 @@ for (const [address, bits] of [
 ] as const)
   inside.addSubnet(address, bits, 'ipv6')
 
+/** Whether a host is written in figures that may not be connected to: no name is looked up for it, so it has to be looked at. */
+export function isInside({ hostname }: URL, isAllowed: (address: string) => boolean): boolean {
+  const literal = hostname.replace(/^\[|\]$/g, '')
+  return isIP(literal) !== 0 && !isAllowed(literal)
+}
+
 /** Whether an address is one of the open net. */
 export function isPublicAddress(address: string): boolean {
   if (isIP(address) === 0) return false

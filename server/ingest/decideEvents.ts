@@ -100,10 +100,11 @@ export function decideEvents({
     decided.rows.events.push(row)
     const circumstances = pretended?.circumstances ?? circumstancesOf(each.source, previous[index] ?? null, onAir)
     const arrived = { event: canonicalOf(row), receivedAtMs: nowMs, isTest, circumstances }
-    for (const effect of respond(arrived, onAir, { onlyBoxId, variationId: pretended?.variationId ?? null }))
-      addEffect(decided, row, effect, nowMs)
+    const calls = callsBy(arrived, onAir)
+    const wish = { onlyBoxId, variationId: pretended?.variationId ?? null }
+    for (const effect of respond(arrived, onAir, wish, calls)) addEffect(decided, row, effect, nowMs)
     if (isTest) return
-    for (const call of callsBy(arrived, onAir)) decided.rows.runs.push(runOf(row, arrived.event, call, onAir, nowMs))
+    for (const call of calls) decided.rows.runs.push(runOf(row, arrived.event, call, onAir, nowMs))
     const earned = earnedOf(row, arrived.event, onAir)
     if (earned) decided.rows.earned.push(earned)
   })

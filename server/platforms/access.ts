@@ -1,17 +1,8 @@
+import type { Reward } from '../../contract/triggers.ts'
 import type { FeedRow } from '../db/queries/feeds.ts'
 
 export type PlatformFeed = Pick<FeedRow, 'id' | 'channelId' | 'platform' | 'name' | 'secret'>
 
-/** A reward as its platform has it. */
-export interface Reward {
-  id: string
-  title: string
-  cost: number
-  isPaused: boolean
-  /** How many are left; null: no limit. */
-  stock: number | null
-  asksForInput: boolean
-}
 export type RewardFields = Omit<Reward, 'id'>
 
 /** What this program may do on platforms on behalf of a channel. Only simulated ones are there; each real one is another. */

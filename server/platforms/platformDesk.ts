@@ -2,7 +2,8 @@ import type { Database } from '../db/handle.ts'
 import { listFeeds, type FeedRow } from '../db/queries/feeds.ts'
 import type { RunRow } from '../db/queries/runs.ts'
 import { feedSource } from '../feeds/feedSource.ts'
-import type { PlatformAccess, Reward } from './access.ts'
+import type { Reward } from '../../contract/triggers.ts'
+import type { PlatformAccess } from './access.ts'
 
 interface PlatformDeskDependencies {
   db: Database

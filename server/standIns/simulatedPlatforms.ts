@@ -11,7 +11,9 @@ import {
   removeStandIn,
   trimStandIns,
 } from '../db/queries/standIns.ts'
-import type { PlatformAccess, PlatformFeed, Reward, RewardFields } from '../platforms/access.ts'
+import type { RedeemedView } from '../../contract/simulatedChat.ts'
+import type { Reward } from '../../contract/triggers.ts'
+import type { PlatformAccess, PlatformFeed, RewardFields } from '../platforms/access.ts'
 import { newId } from '../system/ids.ts'
 
 /** A viewer in a simulated chat. */
@@ -21,16 +23,10 @@ export interface SimulatedViewer {
   roles: string[]
 }
 
-/** Something that was redeemed on a simulated platform. */
-export interface SimulatedRedemption {
-  id: string
+/** What is kept of something that was redeemed. */
+interface SimulatedRedemption extends RedeemedView {
   rewardId: string
-  title: string
-  cost: number
   viewerId: string
-  viewerName: string
-  input: string
-  state: 'waiting' | 'fulfilled' | 'refunded'
 }
 
 interface SimulatedPlatformsDependencies {

@@ -1,5 +1,5 @@
 import type { Logger } from 'pino'
-import { boxOfLane, channelOfLane, laneOfBox, laneOfChannel } from '../../core/response/lane.ts'
+import { boxOfLane, channelOfLane, laneOfBox, laneOfChannel, type Lane } from '../../core/response/lane.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
@@ -97,6 +97,8 @@ export function startLive(options: LiveOptions) {
     onSaid: (channelId, linkId, said) => calls.studioSaid(channelId, linkId, said),
     onError: noteError('what a studio said could not be dealt with'),
   })
+  const tellStudios = (lanes: readonly Lane[]) =>
+    studioLinks.tellAgain(lanes.flatMap((lane) => channelOfLane(lane) ?? []))
   const calls: Calls = new Calls({
     asks: () => asks,
     of: (channelId) => ({
@@ -152,7 +154,7 @@ export function startLive(options: LiveOptions) {
     openChannel: (channelId, hold) => calls.open(channelId, hold),
     onTaken(taken) {
       neighbours.taken(taken)
-      studioLinks.tellAgain(taken.flatMap((lane) => channelOfLane(lane) ?? []))
+      tellStudios(taken)
     },
     giveBack: (lane) => lanes.letGo(lane),
     onError: noteError('the line of a box could not be taken up'),
@@ -192,7 +194,7 @@ export function startLive(options: LiveOptions) {
     ...{ bus, clock, lanes, queues, asks, rooms },
     wakeCalls: (channelIds) => calls.wake(channelIds),
     toStudio: (channelId, message) => studioLinks.send(channelId, message),
-    retellStudio: (taken) => studioLinks.tellAgain(taken.flatMap((lane) => channelOfLane(lane) ?? [])),
+    retellStudio: tellStudios,
     forget: options.forget,
     libraryChanged: options.libraryChanged,
     changed(channelId, topic) {

@@ -3,8 +3,6 @@ import type { PointsChange, RunTask } from '../../contract/triggers.ts'
 
 /** Something that is to be done about what viewers of a channel set off; by whoever carries out its lane. */
 export type CallAct =
-  /** Something was asked for. */
-  | { do: 'wake' }
   /** The studio said something. */
   | { do: 'studioSaid'; linkId: string; said: StudioSaid }
   /** Has the studio do something at once. Answers why it could not; null where it did. */
@@ -12,7 +10,6 @@ export type CallAct =
   /** How the studio stands. */
   | { do: 'studio' }
   | { do: 'stopRun'; runId: string; by: string }
-  | { do: 'stopAll'; by: string }
   /** Plays a plan against the simulated studio. Answers why it cannot; null where it begins. */
   | { do: 'dryRun'; triggerId: string; by: string }
   /** How many of a trigger are left. */

@@ -68,7 +68,7 @@ interface Kept {
  * whoever has the channel's lane.
  */
 export class ChannelCalls {
-  readonly studio: ChannelStudio
+  private readonly studio: ChannelStudio
   private readonly ledger: CallLedger
   private readonly keeper: GateKeeper
   private readonly ends: RunEnds
@@ -108,7 +108,7 @@ export class ChannelCalls {
       onFault: (words) => logger.warn({ channelId }, `the studio did not do something: ${words}`),
     })
     this.keeper = new GateKeeper(states, {
-      ...{ db, clock, keep, studio: this.studio },
+      ...{ db, clock, channelId, keep, studio: this.studio },
       plan: (trigger, row) => planFor(trigger, row, this.channel, clock.wallMs()),
     })
     this.ends = new RunEnds({
@@ -181,8 +181,6 @@ export class ChannelCalls {
 
   async act(act: CallAct): Promise<unknown> {
     switch (act.do) {
-      case 'wake':
-        return this.wake()
       case 'studioSaid':
         return this.studio.hear(act.linkId, act.said)
       case 'order':
@@ -190,12 +188,7 @@ export class ChannelCalls {
       case 'studio':
         return this.studio.view()
       case 'stopRun':
-        return this.stop([act.runId], `${act.by} stopped it`)
-      case 'stopAll':
-        return this.stop(
-          this.runner.live().map(({ id }) => id),
-          `${act.by} stopped it`,
-        )
+        return this.stop(act.runId, `${act.by} stopped it`)
       case 'dryRun':
         return this.dryRun(act.triggerId, act.by)
       case 'setStock':
@@ -311,11 +304,10 @@ export class ChannelCalls {
     return null
   }
 
-  private stop(runIds: readonly string[], reason: string): boolean {
-    const live = new Set(this.runner.live().map(({ id }) => id))
-    const known = runIds.filter((id) => live.has(id))
-    if (known.length > 0) this.runner.input({ type: 'stopped', runIds: known, reason })
-    return known.length > 0
+  private stop(runId: string, reason: string): boolean {
+    const isLive = this.runner.has(runId)
+    if (isLive) this.runner.input({ type: 'stopped', runIds: [runId], reason })
+    return isLive
   }
 
   /** Takes up runs that somebody had let through: those that had begun go on, those that waited wait again. */

@@ -2,7 +2,6 @@ import { askGate, type GateAsk } from '../../core/gate/askGate.ts'
 import { gateOfCall } from '../../core/gate/gateOfCall.ts'
 import { refusalSaid, refusalWords, type GateWords, type Refused } from '../../core/gate/refusalWords.ts'
 import { release } from '../../core/gate/release.ts'
-import type { Gate } from '../../core/gate/schema.ts'
 import { unusedByViewer, unusedGate, type GateState, type Reservation, type ViewerUses } from '../../core/gate/state.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import type { RunPlan } from '../../core/sheet/planRunSheet.ts'
@@ -21,6 +20,7 @@ export type Answered = { row: RunRow } & (
 interface GateKeeperDependencies {
   db: Database
   clock: Clock
+  channelId: string
   studio: { isLinked: boolean; scene: string | null }
   /** Lays the sheet of a trigger out for somebody; or why it cannot be. */
   plan: (trigger: Trigger, row: RunRow) => Result<RunPlan, string>
@@ -28,8 +28,8 @@ interface GateKeeperDependencies {
   keep: (records: Partial<CallRecords>) => void
 }
 
-/** Words of a platform for roles, as gates know them. */
-const hasTier = (gate: Gate) => gate.who?.of.some(({ is }) => is === 'tier' || is === 'months') ?? false
+/** Whether a gate asks for what platforms say of subscriptions. */
+const asksStanding = ({ gate }: Trigger) => gate.who?.of.some(({ is }) => is === 'tier' || is === 'months') ?? false
 
 export const gateWords = ({ calls, timeZone, locale }: ChannelOnAir): GateWords => ({
   ...{ timeZone, locale },
@@ -46,11 +46,6 @@ export class GateKeeper {
     private readonly deps: GateKeeperDependencies,
   ) {}
 
-  /** How many are left of a trigger; null: no limit. */
-  leftOf({ id, gate }: Trigger): number | null {
-    return gate.stock === null ? null : (this.states.get(id)?.left ?? gate.stock)
-  }
-
   setStock(triggerId: string, left: number | null): void {
     const state = { ...(this.states.get(triggerId) ?? unusedGate(left)), left }
     this.states.set(triggerId, state)
@@ -62,18 +57,20 @@ export class GateKeeper {
    * @throws where the database does not answer: then nothing was decided
    */
   async ask(rows: readonly RunRow[], channel: ChannelOnAir, streamMs: number): Promise<Answered[]> {
-    const { db } = this.deps
+    const { db, channelId, clock } = this.deps
     const triggers = new Map(channel.triggers.map((each) => [each.id, each]))
     const viewerIds = [...new Set(rows.flatMap(({ viewerId }) => viewerId ?? []))]
-    const tiered = rows.filter(({ triggerId }) => hasTier(triggers.get(triggerId)?.gate ?? ({} as Gate)))
+    const standing = new Set(channel.triggers.filter(asksStanding).map(({ id }) => id))
     const [balances, uses, standings] = await Promise.all([
-      readBalances(db, rows[0]?.channelId ?? '', viewerIds),
-      readUses(db, rows[0]?.channelId ?? '', viewerIds),
+      readBalances(db, channelId, viewerIds),
+      readUses(db, channelId, viewerIds),
       readStandings(
         db,
-        rows[0]?.channelId ?? '',
-        tiered.flatMap(({ event }) => (event.data.viewer ? [{ source: event.source, id: event.data.viewer.id }] : [])),
-        this.deps.clock.wallMs(),
+        channelId,
+        rows.flatMap(({ triggerId, event: { source, data } }) =>
+          data.viewer && standing.has(triggerId) ? [{ source, id: data.viewer.id }] : [],
+        ),
+        clock.wallMs(),
       ),
     ])
     this.uses.clear()

@@ -1,8 +1,7 @@
 import { againSentence, priceSentence, whoSentence } from '../../core/gate/gateSentences.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import type { ListedTrigger, ListView } from '../../contract/triggers.ts'
+import type { ListedTrigger, ListView, Reward } from '../../contract/triggers.ts'
 import { listTriggerId } from './listTrigger.ts'
-import type { Reward } from '../platforms/access.ts'
 
 /** What viewers read of what they can set off: only what is armed, and what somebody can start. */
 export function listView(

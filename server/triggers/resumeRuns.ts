@@ -1,6 +1,5 @@
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import type { RunPlan } from '../../core/sheet/planRunSheet.ts'
-import type { LiveRun } from '../../core/sheet/runs.ts'
+import { leadersOf, type LiveRun } from '../../core/sheet/runs.ts'
 import type { RunRow } from '../db/queries/runs.ts'
 import type { Clock } from '../system/clock.ts'
 import { planFor } from './planFor.ts'
@@ -28,13 +27,10 @@ export function sortLeft(
     const run = { id: row.id, triggerId: trigger.id, again: trigger.again, plan: plan.value, leading: null }
     if (row.startedAt === null) left.waiting.push({ row, run: { ...run, startedAtMs: null, done: [] } })
     else {
-      const done = [...row.done.map(({ index }) => index), ...leadersOf(plan.value)]
+      // The alerts that it began with have been shown.
+      const done = [...row.done, ...leadersOf(plan.value)].map(({ index }) => index)
       left.running.push({ row, run: { ...run, startedAtMs: clock.steadyOf(row.startedAt.getTime()), done } })
     }
   }
   return left
 }
-
-/** The alerts that a run began with have been shown where it has begun. */
-const leadersOf = ({ steps }: RunPlan): number[] =>
-  steps.flatMap(({ index, atMs, step }) => (atMs === 0 && step.do === 'play' && !step.isBeside ? [index] : []))

@@ -1,8 +1,8 @@
-import type { RewardView } from '../../contract/triggers.ts'
+import type { Reward, RewardView } from '../../contract/triggers.ts'
 import { listFeeds, type FeedRow } from '../db/queries/feeds.ts'
 import type { Database } from '../db/handle.ts'
 import { feedSource } from '../feeds/feedSource.ts'
-import type { PlatformAccess, Reward } from '../platforms/access.ts'
+import type { PlatformAccess } from '../platforms/access.ts'
 import { problemError } from '../system/problemError.ts'
 
 export const rewardView = (feed: FeedRow, reward: Reward): RewardView => ({

@@ -60,9 +60,9 @@ export class SheetRunner {
     this.input({ type: 'ticked' })
   }
 
-  /** The runs that go on, and since when; null: it has not begun. */
-  live(): { id: string; startedAtMs: number | null; lengthMs: number }[] {
-    return this.state.runs.map(({ id, startedAtMs, plan }) => ({ id, startedAtMs, lengthMs: plan.lengthMs }))
+  /** Whether a run goes on, or waits for its turn. */
+  has(runId: string): boolean {
+    return this.running.has(runId)
   }
 
   input(input: RunsInput): void {

@@ -1,9 +1,9 @@
 import { createHmac } from 'node:crypto'
 import { request as requestPlain } from 'node:http'
 import { request as requestSafe } from 'node:https'
-import { isIP, type LookupFunction } from 'node:net'
+import type { LookupFunction } from 'node:net'
 import { Webhook } from 'standardwebhooks'
-import { isPublicAddress, lookupPublic } from '../emotes/publicAddress.ts'
+import { isInside, isPublicAddress, lookupPublic } from '../emotes/publicAddress.ts'
 
 /** Says something to an address of somebody else's. @returns why it could not be said; empty where it was */
 export type PostWebhook = (url: string, id: string, payload: object) => Promise<string>
@@ -36,8 +36,7 @@ export function webhookPoster({
   const signer = new Webhook(secret)
   return async (url, id, payload) => {
     const target = new URL(url)
-    const literal = target.hostname.replace(/^\[|\]$/g, '')
-    if (isIP(literal) !== 0 && !isAllowed(literal)) return 'its address lies inside a network'
+    if (isInside(target, isAllowed)) return 'its address lies inside a network'
     const body = JSON.stringify(payload)
     let fault = ''
     for (const pauseMs of [0, ...pausesMs]) {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { toast } from 'vue-sonner'
 import type { RunView } from '../../../contract/triggers.ts'
-import { request, wordsOf } from '../../api/request.ts'
+import { request } from '../../api/request.ts'
 import { useKeys } from '../../composables/useKeys.ts'
 import { span } from '../../format/time.ts'
+import { tried } from '../../composables/tried.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 
@@ -15,17 +15,9 @@ const triggers = useTriggersStore()
 const calls = computed(() => live.live?.calls ?? null)
 const running = computed(() => calls.value?.runs.filter(({ progress }) => progress === 'running') ?? [])
 
-async function act(work: Promise<unknown>, done = ''): Promise<void> {
-  try {
-    await work
-    if (done) toast.success(done)
-  } catch (error) {
-    toast.error(wordsOf(error))
-  }
-}
-const press = (id: string) => act(triggers.press(id))
+const press = (id: string) => tried(triggers.press(id))
 const settle = ({ id, viewerName, triggerName }: RunView, task: 'fulfilled' | 'refunded') =>
-  act(
+  tried(
     request('PUT', `/api/runs/${id}/task`, { task }),
     task === 'fulfilled' ? `“${triggerName}” for ${viewerName} is done.` : `${viewerName} has it all back.`,
   )
@@ -87,7 +79,12 @@ const isShown = computed(
             >, <bdi>{{ run.viewerName }}</bdi></template
           ></span
         >
-        <button type="button" class="link" :aria-label="`Stop ${run.triggerName}`" @click="act(triggers.stop(run.id))">
+        <button
+          type="button"
+          class="link"
+          :aria-label="`Stop ${run.triggerName}`"
+          @click="tried(triggers.stop(run.id))"
+        >
           Stop
         </button>
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import FieldRow from '../fields/FieldRow.vue'
+import TickBox from '../fields/TickBox.vue'
 
 defineProps<{ label: string; words: string; path?: string; checked: boolean; disabled: boolean }>()
 defineEmits<{ change: [checked: boolean] }>()
@@ -7,14 +8,6 @@ defineEmits<{ change: [checked: boolean] }>()
 
 <template>
   <FieldRow :label="label" :path="path">
-    <label class="flex items-center gap-2"
-      ><input
-        type="checkbox"
-        class="size-4 accent-deep-sky"
-        :checked="checked"
-        :disabled="disabled"
-        @change="$emit('change', ($event.target as HTMLInputElement).checked)"
-      />{{ words }}</label
-    >
+    <TickBox :checked="checked" :disabled="disabled" @change="$emit('change', $event)">{{ words }}</TickBox>
   </FieldRow>
 </template>

@@ -21,6 +21,7 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import NumberField from '../fields/NumberField.vue'
+import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
 import ListensSection from './ListensSection.vue'
 import OfferSection from './OfferSection.vue'
@@ -157,14 +158,12 @@ const setShare = (variation: Variation, isOn: boolean) =>
           </button>
         </div>
         <template v-if="each.id === room.variation?.id">
-          <label class="mt-2 flex items-center gap-2"
-            ><input
-              type="checkbox"
-              class="size-4 accent-deep-sky"
-              :checked="each.isCalled ?? false"
-              :disabled="disabled"
-              @change="draft.edit(setCalled(addressOf(each), !each.isCalled))"
-            />only run sheets play it</label
+          <TickBox
+            class="mt-2"
+            :checked="each.isCalled ?? false"
+            :disabled="disabled"
+            @change="draft.edit(setCalled(addressOf(each), !each.isCalled))"
+            >only run sheets play it</TickBox
           >
           <RuleEditor
             v-if="each.rule && !each.isCalled"
@@ -175,14 +174,12 @@ const setShare = (variation: Variation, isOn: boolean) =>
             @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))"
           />
           <div v-if="!each.isCalled" class="mt-2 flex items-center gap-2">
-            <label class="flex flex-1 items-center gap-2"
-              ><input
-                type="checkbox"
-                class="size-4 accent-deep-sky"
-                :checked="each.share !== null"
-                :disabled="disabled"
-                @change="setShare(each, ($event.target as HTMLInputElement).checked)"
-              />shares by chance with others that apply</label
+            <TickBox
+              class="flex-1"
+              :checked="each.share !== null"
+              :disabled="disabled"
+              @change="(isOn) => setShare(each, isOn)"
+              >shares by chance with others that apply</TickBox
             >
             <span v-if="each.share" class="w-20"
               ><NumberField

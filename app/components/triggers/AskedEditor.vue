@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Gate } from '../../../core/gate/schema.ts'
+import { listed } from '../../format/listed.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import TypedField from '../fields/TypedField.vue'
@@ -26,14 +27,7 @@ function setWay(next: (typeof ways)[number]['value']): void {
   else emit('change', null)
 }
 function setChoices(typed: string): void {
-  const choices = [
-    ...new Set(
-      typed
-        .split(',')
-        .map((each) => each.trim())
-        .filter(Boolean),
-    ),
-  ]
+  const choices = listed(typed)
   if (choices.length > 0) emit('change', { as: 'choice', choices })
 }
 </script>

@@ -13,6 +13,7 @@ import type { TriggerView } from '../../../contract/triggers.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 import NumberField from '../fields/NumberField.vue'
+import TickBox from '../fields/TickBox.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import TypedField from '../fields/TypedField.vue'
 import AskedEditor from './AskedEditor.vue'
@@ -108,14 +109,11 @@ const moreSays = computed(() => {
       <p v-if="isPaidThere" class="text-faded">
         A reward has its own price on its platform and is not charged here as well. This is what the command costs.
       </p>
-      <label class="flex items-center gap-2">
-        <input
-          type="checkbox"
-          class="size-4 accent-deep-sky"
-          :checked="gate.votes !== null"
-          @change="setGate({ votes: gate.votes ? null : { needed: 5, withinMs: 60_000 } })"
-        />Several viewers have to ask for it
-      </label>
+      <TickBox
+        :checked="gate.votes !== null"
+        @change="setGate({ votes: gate.votes ? null : { needed: 5, withinMs: 60_000 } })"
+        >Several viewers have to ask for it</TickBox
+      >
       <div v-if="gate.votes" class="grid grid-cols-2 gap-2">
         <NumberField
           label="How many viewers"
@@ -236,14 +234,9 @@ const moreSays = computed(() => {
           @change="(studioAway) => set({ studioAway })"
         />
       </template>
-      <label class="flex items-center gap-2">
-        <input
-          type="checkbox"
-          class="size-4 accent-deep-sky"
-          :checked="trigger.isDoneByHand"
-          @change="set({ isDoneByHand: !trigger.isDoneByHand })"
-        />Somebody does something by hand: it waits on the desk until that is done
-      </label>
+      <TickBox :checked="trigger.isDoneByHand" @change="set({ isDoneByHand: !trigger.isDoneByHand })"
+        >Somebody does something by hand: it waits on the desk until that is done</TickBox
+      >
     </SentenceRow>
   </div>
 </template>

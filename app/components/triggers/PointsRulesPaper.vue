@@ -11,6 +11,7 @@ import { useSessionStore } from '../../stores/session.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
+import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
 
 /** How viewers come to the channel's own points, and what these are called. */
@@ -76,14 +77,11 @@ const currency = computed(() => session.session?.channel.currency ?? 'EUR')
         /></label>
       </div>
       <div class="border-t border-rule pt-2">
-        <label class="flex items-center gap-2"
-          ><input
-            type="checkbox"
-            class="size-4 accent-deep-sky"
-            :disabled="!session.canEdit"
-            :checked="points.presence !== null"
-            @change="set({ presence: points.presence ? null : { points: 5, everyMs: 600_000 } })"
-          />For being there in chat</label
+        <TickBox
+          :disabled="!session.canEdit"
+          :checked="points.presence !== null"
+          @change="set({ presence: points.presence ? null : { points: 5, everyMs: 600_000 } })"
+          >For being there in chat</TickBox
         >
         <div v-if="points.presence" class="mt-1 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-center gap-2">
           <NumberField

@@ -4,6 +4,7 @@ import type { RewardView } from '../../../contract/triggers.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
+import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
 
 /** A reward as its platform has it, changed there; or a new one. */
@@ -60,22 +61,10 @@ function set(fields: Partial<Fields>): void {
       />
     </div>
     <div class="flex flex-wrap gap-x-4 gap-y-1">
-      <label class="flex items-center gap-2"
-        ><input
-          type="checkbox"
-          class="size-4 accent-deep-sky"
-          :checked="shown.asksForInput"
-          @change="set({ asksForInput: !shown.asksForInput })"
-        />asks for words</label
+      <TickBox :checked="shown.asksForInput" @change="set({ asksForInput: !shown.asksForInput })"
+        >asks for words</TickBox
       >
-      <label class="flex items-center gap-2"
-        ><input
-          type="checkbox"
-          class="size-4 accent-deep-sky"
-          :checked="shown.isPaused"
-          @change="set({ isPaused: !shown.isPaused })"
-        />paused</label
-      >
+      <TickBox :checked="shown.isPaused" @change="set({ isPaused: !shown.isPaused })">paused</TickBox>
     </div>
     <div v-if="isNew" class="flex gap-2">
       <button

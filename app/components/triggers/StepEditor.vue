@@ -9,6 +9,7 @@ import { useLiveStore } from '../../stores/live.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
+import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
 import MediaField from '../library/MediaField.vue'
 
@@ -220,16 +221,13 @@ function move(value: string): void {
       @change="(triggerId) => emit('change', { do: 'sheet', triggerId })"
     />
     <div v-if="step.do === 'scene' || step.do === 'source'" class="flex items-center gap-2">
-      <label class="flex items-center gap-2"
-        ><input
-          type="checkbox"
-          class="size-4 accent-deep-sky"
-          :checked="step.forMs !== null"
-          @change="
-            (step.do === 'scene' || step.do === 'source') &&
-            emit('change', { ...step, forMs: step.forMs === null ? 8000 : null })
-          "
-        />for a time, then back</label
+      <TickBox
+        :checked="step.forMs !== null"
+        @change="
+          (step.do === 'scene' || step.do === 'source') &&
+          emit('change', { ...step, forMs: step.forMs === null ? 8000 : null })
+        "
+        >for a time, then back</TickBox
       >
       <span v-if="step.forMs !== null" class="w-24"
         ><NumberField

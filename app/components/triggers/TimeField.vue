@@ -1,11 +1,10 @@
 <script setup lang="ts">
+import { clockWords } from '../../../core/time/clockWords.ts'
 import TypedField from '../fields/TypedField.vue'
 
 /** A minute of the day, as a clock shows it. */
 defineProps<{ minute: number; label: string }>()
 const emit = defineEmits<{ change: [minute: number] }>()
-const shown = (minute: number) =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
 function take(typed: string): void {
   const [, hours, minutes] = /^(\d{1,2}):(\d{2})$/.exec(typed) ?? []
   const minute = Number(hours) * 60 + Number(minutes)
@@ -14,5 +13,11 @@ function take(typed: string): void {
 </script>
 
 <template>
-  <TypedField type="time" class="field font-mono text-xs" :aria-label="label" :value="shown(minute)" @change="take" />
+  <TypedField
+    type="time"
+    class="field font-mono text-xs"
+    :aria-label="label"
+    :value="clockWords(minute)"
+    @change="take"
+  />
 </template>

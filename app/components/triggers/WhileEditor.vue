@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Gate } from '../../../core/gate/schema.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import DayTicks from './DayTicks.vue'
+import TickBox from '../fields/TickBox.vue'
 import TimeField from './TimeField.vue'
 
 /** While the studio shows what, and at which hours. */
@@ -23,24 +24,21 @@ const night = { from: 22 * 60, until: 4 * 60, weekdays: [0, 1, 2, 3, 4, 5, 6] }
 <template>
   <fieldset class="space-y-1">
     <legend class="mb-1">Only while the studio shows one of these; none ticked: whatever it shows.</legend>
-    <label v-for="scene in scenes" :key="scene" class="flex items-center gap-2">
-      <input
-        type="checkbox"
-        class="size-4 accent-deep-sky"
-        :checked="gate.scenes?.includes(scene) ?? false"
-        @change="turnScene(scene)"
-      />{{ scene }}<span v-if="!isThere(scene)" class="text-brick">not in the studio now</span>
-    </label>
+    <TickBox
+      v-for="scene in scenes"
+      :key="scene"
+      :checked="gate.scenes?.includes(scene) ?? false"
+      @change="turnScene(scene)"
+      >{{ scene }}<span v-if="!isThere(scene)" class="text-brick">not in the studio now</span></TickBox
+    >
     <p v-if="scenes.length === 0" class="text-faded">No studio is linked, so there are no scenes to choose.</p>
   </fieldset>
-  <label class="flex items-center gap-2 border-t border-rule pt-2">
-    <input
-      type="checkbox"
-      class="size-4 accent-deep-sky"
-      :checked="gate.hours !== null"
-      @change="emit('change', { hours: gate.hours ? null : night })"
-    />Only at certain hours
-  </label>
+  <TickBox
+    class="border-t border-rule pt-2"
+    :checked="gate.hours !== null"
+    @change="emit('change', { hours: gate.hours ? null : night })"
+    >Only at certain hours</TickBox
+  >
   <template v-if="gate.hours">
     <div class="grid grid-cols-2 gap-2">
       <TimeField

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Plus, X } from '@lucide/vue'
 import type { Gate, WhoTest } from '../../../core/gate/schema.ts'
+import { listed } from '../../format/listed.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import TypedField from '../fields/TypedField.vue'
@@ -45,14 +46,6 @@ const put = (at: number, test: WhoTest | null) => {
 }
 const add = () =>
   emit('change', { match: props.who?.match ?? 'any', of: [...(props.who?.of ?? []), testOf('subscriber')] })
-const namesOf = (typed: string) => [
-  ...new Set(
-    typed
-      .split(',')
-      .map((name) => name.trim())
-      .filter(Boolean),
-  ),
-]
 </script>
 
 <template>
@@ -98,7 +91,7 @@ const namesOf = (typed: string) => [
       class="field"
       aria-label="Names, with commas between them"
       :value="test.names.join(', ')"
-      @change="(typed) => namesOf(typed).length > 0 && put(at, { is: 'named', names: namesOf(typed) })"
+      @change="(typed) => listed(typed).length > 0 && put(at, { is: 'named', names: listed(typed) })"
     />
     <button
       type="button"

@@ -1,14 +1,12 @@
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { daysWords, priceSentence, type SentenceWords } from '../../../core/gate/gateSentences.ts'
+import { clockWords } from '../../../core/time/clockWords.ts'
 import type { Trigger, TriggerStart } from '../../../core/triggers/schema.ts'
 import type { RewardView } from '../../../contract/triggers.ts'
 
 /** The reward that starts something, as it is on its platform now; null where it is not there any more. */
 export const rewardOf = (start: TriggerStart, rewards: readonly RewardView[]): RewardView | null =>
   (start.by === 'reward' && rewards.find(({ source, id }) => source === start.source && id === start.rewardId)) || null
-
-const clock = (minute: number) =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
 
 /** What starts a trigger, in a few words. */
 export function startWords(
@@ -31,7 +29,7 @@ export function startWords(
     case 'event':
       return start.kinds.map((kind) => kindNames[kind].toLowerCase()).join(', ')
     case 'time':
-      return `${clock(start.minute)}, ${daysWords(start.weekdays)}`
+      return `${clockWords(start.minute)}, ${daysWords(start.weekdays)}`
   }
 }
 

@@ -4,7 +4,6 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { toast } from 'vue-sonner'
-import { needsStudio } from '../../../core/triggers/calledEvent.ts'
 import type { Trigger } from '../../../core/triggers/schema.ts'
 import { wordsOf } from '../../api/request.ts'
 import GateSentences from '../../components/triggers/GateSentences.vue'
@@ -14,6 +13,7 @@ import TryPaper from '../../components/triggers/TryPaper.vue'
 import TypedField from '../../components/fields/TypedField.vue'
 import { useKeys } from '../../composables/useKeys.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
+import { tried } from '../../composables/tried.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
@@ -37,20 +37,11 @@ const chosenId = computed(() => {
 const view = computed(() => (chosenId.value === null ? null : triggers.find(chosenId.value)))
 const choose = (id: string) => navigateTo({ path: '/triggers', query: { trigger: id } }, { replace: true })
 
-async function act(work: Promise<unknown>): Promise<boolean> {
-  try {
-    await work
-    return true
-  } catch (error) {
-    toast.error(wordsOf(error))
-    return false
-  }
-}
 onMounted(() => {
-  void act(Promise.all([triggers.load(), triggers.loadRewards(), boxes.load(), media.ensureLoaded()]))
+  void tried(Promise.all([triggers.load(), triggers.loadRewards(), boxes.load(), media.ensureLoaded()]))
 })
 const change = (edit: (trigger: Trigger) => Trigger) =>
-  chosenId.value !== null && act(triggers.change(chosenId.value, edit))
+  chosenId.value !== null && tried(triggers.change(chosenId.value, edit))
 async function create(): Promise<void> {
   try {
     await choose(await triggers.create('New trigger'))
@@ -60,9 +51,9 @@ async function create(): Promise<void> {
 }
 async function putAway(): Promise<void> {
   const away = view.value?.trigger
-  if (!away || !(await act(triggers.putAway(away.id)))) return
+  if (!away || !(await tried(triggers.putAway(away.id)))) return
   toast.success(`“${away.name}” is put away. Nothing sets it off.`, {
-    action: { label: 'Undo', onClick: () => void act(triggers.restore(away.id)) },
+    action: { label: 'Undo', onClick: () => void tried(triggers.restore(away.id)) },
   })
 }
 async function arm(isArmed: boolean): Promise<void> {
@@ -89,7 +80,7 @@ useKeys({
 const dry = ref<{ id: string; fromMs: number } | null>(null)
 async function dryRun(): Promise<void> {
   const { id } = view.value?.trigger ?? {}
-  if (id !== undefined && (await act(triggers.dryRun(id)))) dry.value = { id, fromMs: Date.now() }
+  if (id !== undefined && (await tried(triggers.dryRun(id)))) dry.value = { id, fromMs: Date.now() }
 }
 const running = computed(() =>
   live.live?.calls.runs.find((run) => run.triggerId === chosenId.value && run.progress === 'running'),
@@ -104,9 +95,7 @@ const isUnfinished = computed(() => {
   const trigger = view.value?.trigger
   return trigger !== undefined && !trigger.isArmed && (trigger.starts.length === 0 || view.value?.laid.length === 0)
 })
-const studioIsAway = computed(
-  () => view.value !== null && needsStudio(view.value.trigger) && !live.live?.calls.studio.isLinked,
-)
+const studioIsAway = computed(() => view.value?.needsStudio && !live.live?.calls.studio.isLinked)
 </script>
 
 <template>
@@ -116,7 +105,7 @@ const studioIsAway = computed(
       :now-ms="nowMs"
       @choose="choose"
       @create="create"
-      @move="(id, before) => act(triggers.move(id, before))"
+      @move="(id, before) => tried(triggers.move(id, before))"
     />
     <section v-if="view" :key="view.trigger.id" class="flex min-h-0 flex-col" aria-label="The chosen trigger">
       <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-6 py-5">
@@ -149,7 +138,7 @@ const studioIsAway = computed(
         <p v-if="isUnfinished" class="text-mist">It can be armed once something starts it and something happens.</p>
       </div>
       <div v-if="session.canEdit" class="flex flex-wrap items-center gap-3 border-t border-seam px-6 py-3">
-        <button v-if="running" type="button" class="button button-bolt" @click="act(triggers.stop(running.id))">
+        <button v-if="running" type="button" class="button button-bolt" @click="tried(triggers.stop(running.id))">
           Stop it, and give back what it holds
         </button>
         <template v-else>

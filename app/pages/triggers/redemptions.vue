@@ -2,10 +2,10 @@
 import { useHead } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
-import { toast } from 'vue-sonner'
 import type { RunView } from '../../../contract/triggers.ts'
-import { request, wordsOf } from '../../api/request.ts'
+import { request } from '../../api/request.ts'
 import { clockTime, span } from '../../format/time.ts'
+import { tried } from '../../composables/tried.ts'
 import { useLiveStore } from '../../stores/live.ts'
 
 useHead({ title: 'Redemptions · Thundercrest' })
@@ -13,18 +13,11 @@ const live = useLiveStore()
 const now = useNow({ interval: 1000 })
 const runs = ref<RunView[] | null>(null)
 const tasks = computed(() => live.live?.calls.tasks ?? [])
-async function act(work: Promise<unknown>): Promise<void> {
-  try {
-    await work
-  } catch (error) {
-    toast.error(wordsOf(error))
-  }
-}
-const load = () => act(request<{ runs: RunView[] }>('GET', '/api/runs').then((answer) => (runs.value = answer.runs)))
+const load = () => tried(request<{ runs: RunView[] }>('GET', '/api/runs').then((answer) => (runs.value = answer.runs)))
 onMounted(load)
 watch(() => live.live?.calls.revision, load)
 const settle = (run: RunView, task: 'fulfilled' | 'refunded') =>
-  act(request('PUT', `/api/runs/${run.id}/task`, { task }).then(load))
+  tried(request('PUT', `/api/runs/${run.id}/task`, { task }).then(load))
 
 const byWords = {
   reward: 'redeemed',

@@ -4,8 +4,9 @@ import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { toast } from 'vue-sonner'
 import type { StudioLinkView } from '../../../contract/triggers.ts'
-import { request, wordsOf } from '../../api/request.ts'
+import { request } from '../../api/request.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
+import { tried } from '../../composables/tried.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
@@ -21,15 +22,8 @@ const isShown = ref(false)
 const feeds = ref<{ id: string; name: string; platform: string; unlinkedAtMs: number | null }[]>([])
 const studio = computed(() => live.live?.calls.studio ?? null)
 
-async function act(work: Promise<unknown>): Promise<void> {
-  try {
-    await work
-  } catch (error) {
-    toast.error(wordsOf(error))
-  }
-}
 onMounted(() =>
-  act(
+  tried(
     Promise.all([
       triggers.load(),
       boxes.load(),
@@ -41,7 +35,7 @@ onMounted(() =>
   ),
 )
 async function replace(): Promise<void> {
-  await act(request<StudioLinkView>('POST', '/api/studio/link').then((answer) => (link.value = answer)))
+  await tried(request<StudioLinkView>('POST', '/api/studio/link').then((answer) => (link.value = answer)))
   toast.success('The link has another secret. Whoever had the one before is cut off: enter the new one there.')
 }
 /** Browser sources in the studio that came from here, and whether they are as large as their canvases. */
@@ -65,7 +59,7 @@ const chats = computed(() =>
   feeds.value.filter(({ platform, unlinkedAtMs }) => unlinkedAtMs === null && ['alder', 'birch'].includes(platform)),
 )
 const turn = (isOn: boolean) =>
-  act(
+  tried(
     request('PUT', '/api/stand-ins', { isOn })
       .then(() => triggers.load())
       .then(() =>
