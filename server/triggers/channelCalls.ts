@@ -9,6 +9,7 @@ import {
   readCounters,
   readGateStates,
   readPlaysOf,
+  readUses,
   settleCalls,
   findStudio,
   type CallRecords,
@@ -313,7 +314,10 @@ export class ChannelCalls {
   /** Takes up runs that somebody had let through: those that had begun go on, those that waited wait again. */
   private async resume(): Promise<void> {
     const { db, clock } = this.deps
-    const { running, waiting, gone } = sortLeft(await listOpenRuns(db, this.channelId), this.channel, clock)
+    const rows = await listOpenRuns(db, this.channelId)
+    const viewerIds = [...new Set(rows.flatMap(({ viewerId }) => viewerId ?? []))]
+    this.keeper.learn(await readUses(db, this.channelId, viewerIds))
+    const { running, waiting, gone } = sortLeft(rows, this.channel, clock)
     for (const row of gone)
       if (row.startedAt === null) this.ends.released(row, 'its trigger is gone')
       else this.ends.orphaned(row)

@@ -11,6 +11,7 @@ import type { Result } from '../../core/result.ts'
 import type { Database } from '../db/handle.ts'
 import { readBalances, readStandings, readUses, type CallRecords, type RunRow } from '../db/queries/runs.ts'
 import type { Clock } from '../system/clock.ts'
+import { dropOldest } from '../system/dropOldest.ts'
 
 /** What a gate said to one who asked. */
 export type Answered = { row: RunRow } & (
@@ -28,6 +29,9 @@ interface GateKeeperDependencies {
   keep: (records: Partial<CallRecords>) => void
 }
 
+/** So many are at hand: more viewers than have something waiting. */
+const usesKept = 20_000
+
 /** Whether a gate asks for what platforms say of subscriptions. */
 const asksStanding = ({ gate }: Trigger) => gate.who?.of.some(({ is }) => is === 'tier' || is === 'months') ?? false
 
@@ -38,7 +42,7 @@ export const gateWords = ({ calls, timeZone, locale }: ChannelOnAir): GateWords 
 
 /** Asks the gates of a channel, for one after another, and keeps what they set aside. */
 export class GateKeeper {
-  /** What each viewer last did of each trigger, while that is known for sure. */
+  /** What viewers did of triggers lately. Nobody else changes that while the lane is this process's. */
   private readonly uses = new Map<string, ViewerUses>()
 
   constructor(
@@ -73,9 +77,14 @@ export class GateKeeper {
         clock.wallMs(),
       ),
     ])
-    this.uses.clear()
-    for (const each of uses) this.uses.set(`${each.triggerId} ${each.viewerId}`, each.uses)
+    this.learn(uses)
     return rows.map((row) => this.askOne(row, triggers.get(row.triggerId), channel, streamMs, balances, standings))
+  }
+
+  /** Takes what is kept of viewers' uses: a use that is given back is taken from as many as there were. */
+  learn(uses: readonly CallRecords['uses'][number][]): void {
+    for (const each of uses) this.uses.set(`${each.triggerId} ${each.viewerId}`, each.uses)
+    dropOldest(this.uses, usesKept)
   }
 
   /** Takes a use back that never began: what is given back, with the entry of the ledger. */

@@ -112,6 +112,31 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
     expect((await books(calls)).every(([points, sum]) => points === sum)).toBe(true)
   })
 
+  it.runIf(isHere)('takes a use back from as many as a viewer had, whoever came in between', async () => {
+    const calls = await room()
+    const { channelId } = calls
+    await addTrigger(
+      db(),
+      channelId,
+      triggerOf('bell', {
+        gate: { ...openGate, perStream: { all: null, viewer: 3 } },
+        sheet: { do: 'inTurn', of: [{ ...play(channelId), alertId: await alertIn(`box-${channelId}`) }] },
+        again: 'together',
+      }),
+    )
+    calls.forget()
+    await calls.happen(typedBy('pip', '!bell'), typedBy('pip', '!bell'), typedBy('pip', '!bell'))
+    await expect.poll(() => calls.queued).toHaveLength(3)
+    await calls.happen(typedBy('Zoë', '!bell'))
+    calls.calls.played(calls.queued[0]?.playId ?? '', 'over', 'it waited too long')
+    await calls.calls.settled()
+    await calls.take('two')
+    calls.calls.played(calls.queued[1]?.playId ?? '', 'over', 'it waited too long')
+    await calls.calls.settled()
+    await calls.happen(typedBy('pip', '!bell'), typedBy('pip', '!bell'), typedBy('pip', '!bell'))
+    expect((await ends(calls)).slice(4)).toEqual(['waiting', 'waiting', 'refused'])
+  })
+
   it.runIf(isHere)('goes on where its owner is gone, and another’s late word changes nothing', async () => {
     const calls = await room()
     const { channelId } = calls
