@@ -28,7 +28,10 @@ const answerTo = (written: string): SayAnswer => ({
 describe('samples of voices', () => {
   const asked: string[][] = []
   let fails = false
+  /** What holds answers of the server back, by method. */
+  const held: Record<string, Promise<unknown>> = {}
   beforeEach(() => {
+    for (const method of Object.keys(held)) delete held[method]
     setActivePinia(createPinia())
     asked.length = 0
     fails = false
@@ -39,8 +42,10 @@ describe('samples of voices', () => {
           (each) => each.written,
         )
         asked.push(written)
+        await held[method]
         return Response.json({ said: written.map(answerTo) })
       }
+      await held[method]
       return Response.json(method === 'GET' ? { settings: usualSettings, voices: [], troubles: [] } : {})
     })
   })
@@ -80,5 +85,37 @@ describe('samples of voices', () => {
     fails = true
     await expect(speech.save(usualSettings)).rejects.toThrow('full')
     expect(speech.settings?.isOn).toBe(false)
+  })
+  it('wait for rules that are being kept, and are asked for anew when they changed meanwhile', async () => {
+    const speech = useSpeechStore()
+    await speech.ensureLoaded()
+    let keep = () => {}
+    held.PUT = new Promise<void>((resolve) => (keep = resolve))
+    const saving = speech.save({ ...usualSettings, isOn: false })
+    const first = speech.ask([saying('a')])
+    await Promise.resolve()
+    expect(asked).toEqual([])
+    keep()
+    await saving
+    let answer = () => {}
+    held.POST = new Promise<void>((resolve) => (answer = resolve))
+    await vi.waitFor(() => expect(asked).toEqual([['a']]))
+    await speech.save(usualSettings)
+    delete held.POST
+    answer()
+    await first
+    expect([asked, speech.answerOf(saying('a'))?.text]).toEqual([[['a'], ['a']], 'a'])
+  })
+  it('of rules kept one after another the last stand, and one that is refused leaves what was kept', async () => {
+    const speech = useSpeechStore()
+    await speech.ensureLoaded()
+    const saving = [
+      speech.save({ ...usualSettings, approvesMessages: true }),
+      speech.save({ ...usualSettings, isOn: false }),
+    ]
+    await Promise.all(saving)
+    fails = true
+    await Promise.allSettled([speech.save(usualSettings), speech.save({ ...usualSettings, approvesMessages: true })])
+    expect(speech.settings).toEqual({ ...usualSettings, isOn: false })
   })
 })

@@ -5,6 +5,7 @@ import type { MeasuredSound } from '../../core/remarks/remark.ts'
 import type { Saying } from '../../core/speech/sayings.ts'
 import type { SpeechSettings } from '../../core/speech/settings.ts'
 import type { SpokenParts } from '../../core/speech/spoken.ts'
+import { Turns } from '../../core/turns.ts'
 import { request, wordsOf } from '../api/request.ts'
 import { useLiveStore } from './live.ts'
 
@@ -20,6 +21,10 @@ export const useSpeechStore = defineStore('speech', () => {
   const asking = new Set<string>()
   const refusal = ref('')
   let loading: Promise<void> | null = null
+  // One after another: of two that are under way together the server might keep the earlier.
+  const saves = new Turns()
+  let saved = 0
+  let kept: SpeechSettings | null = null
   const live = useLiveStore()
   const turned = (isOn: boolean) =>
     view.value && (view.value = { ...view.value, settings: { ...view.value.settings, isOn } })
@@ -31,21 +36,23 @@ export const useSpeechStore = defineStore('speech', () => {
 
   async function load(): Promise<void> {
     view.value = await request<SpeechView>('GET', '/api/channel/speech')
+    kept = view.value.settings
   }
 
   /**
    * Keeps settings; what was said by the old ones is asked again.
-   * @throws what the server refuses, with the old ones in place
+   * @throws what the server refuses, with those in place that it kept last
    */
   async function save(settings: SpeechSettings): Promise<void> {
-    const before = view.value
-    if (!before) return
-    view.value = { ...before, settings }
+    if (!view.value) return
+    view.value = { ...view.value, settings }
+    const mine = ++saved
     try {
-      await request('PUT', '/api/channel/speech', settings)
+      await saves.take(() => request('PUT', '/api/channel/speech', settings))
+      kept = settings
       said.clear()
     } catch (error) {
-      view.value = before
+      if (mine === saved && kept) view.value = { ...view.value, settings: kept }
       throw error
     }
   }
@@ -62,6 +69,11 @@ export const useSpeechStore = defineStore('speech', () => {
     if (fresh.length === 0) return
     const keys = fresh.map(keyOf)
     keys.forEach((key) => asking.add(key))
+    let by: number
+    do {
+      by = saved
+      await saves.settled()
+    } while (by !== saved)
     try {
       const { said: answers } = await request<{ said: SayAnswer[] }>('POST', '/api/channel/speech/say', {
         sayings: fresh.map(({ emotes, ...saying }) => ({
@@ -69,7 +81,8 @@ export const useSpeechStore = defineStore('speech', () => {
           emotes: emotes.map(({ from, to }) => ({ from, to })),
         })),
       })
-      answers.forEach((answer, index) => said.set(keys[index] ?? '', answer))
+      // What was said by settings that were changed meanwhile is not what will be heard.
+      if (by === saved) answers.forEach((answer, index) => said.set(keys[index] ?? '', answer))
       for (const oldest of said.keys()) {
         if (said.size <= keptMost) break
         said.delete(oldest)
@@ -80,6 +93,7 @@ export const useSpeechStore = defineStore('speech', () => {
     } finally {
       keys.forEach((key) => asking.delete(key))
     }
+    if (by !== saved) await ask(fresh)
   }
 
   return {
@@ -93,6 +107,8 @@ export const useSpeechStore = defineStore('speech', () => {
         throw error
       })),
     save,
+    /** Resolves when what was changed here is kept: what the server is asked before that it answers by the old settings. */
+    saved: () => saves.settled(),
     turn,
     ask,
     /** How a sample is heard; undefined while that is not known. */

@@ -3,7 +3,7 @@ import { isTransient } from '../db/trouble.ts'
 import { noAnswer, withinMs } from '../db/probe.ts'
 import type { Claimed, NodeMark, Renewed } from '../db/queries/nodes.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
-import { Turns } from '../system/turns.ts'
+import { Turns } from '../../core/turns.ts'
 
 /** The table of nodes and lanes, wherever it lies. */
 export interface LaneRegister {

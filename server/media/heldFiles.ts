@@ -1,6 +1,6 @@
 import type { Database } from '../db/handle.ts'
 import { isFileReferenced } from '../db/queries/media.ts'
-import { Turns } from '../system/turns.ts'
+import { Turns } from '../../core/turns.ts'
 import type { MediaStore } from './mediaStore.ts'
 
 /**

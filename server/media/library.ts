@@ -2,7 +2,7 @@ import { mkdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
 import { err, ok, type Result } from '../../core/result.ts'
-import { Turns } from '../system/turns.ts'
+import { Turns } from '../../core/turns.ts'
 import type { IntakeView } from '../../contract/media.ts'
 import type { Database } from '../db/handle.ts'
 import {

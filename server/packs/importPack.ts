@@ -10,7 +10,7 @@ import type { PackedColumns } from '../media/library.ts'
 import { newId } from '../system/ids.ts'
 import { useDatabase } from '../db/port.ts'
 import { useMedia } from '../media/port.ts'
-import { Turns } from '../system/turns.ts'
+import { Turns } from '../../core/turns.ts'
 import { packDigest } from './packDigest.ts'
 import { packLimits } from './packLimits.ts'
 

@@ -2,7 +2,7 @@ import { fromSource, type FromSource } from '../../contract/sourceMessages.ts'
 import { closedAddressReplaced, closedForNow, sourceMessageMaxBytes } from '../../contract/sourceLimits.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
 import { signsOfForwarding } from '../http/caller.ts'
-import { Turns } from '../system/turns.ts'
+import { Turns } from '../../core/turns.ts'
 import { machineOf } from './machineOf.ts'
 import type { SourceRooms } from './sourceRooms.ts'
 

@@ -3,7 +3,7 @@ import { createInterface } from 'node:readline'
 import { err, ok, type Result } from '../../core/result.ts'
 import type { SpokenWord } from '../../core/speech/spoken.ts'
 import { guardProcess, type ProcessLimits } from '../system/guardProcess.ts'
-import { Turns } from '../system/turns.ts'
+import { Turns } from '../../core/turns.ts'
 
 /** What an engine made of a text: mono, 16 bits. */
 export interface Spoken {

@@ -15,7 +15,7 @@ import { listReadings } from '../db/queries/readings.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
 import type { Speaker } from './speaker.ts'
 import { KeptPromises } from '../system/keptPromises.ts'
-import { Turns } from '../system/turns.ts'
+import { Turns } from '../../core/turns.ts'
 
 interface PlayVoicesDependencies {
   db: Database

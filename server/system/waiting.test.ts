@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { KeptPromises } from './keptPromises.ts'
-import { Turns } from './turns.ts'
+import { Turns } from '../../core/turns.ts'
 
 describe('Turns', () => {
   it('does one thing after another, and what one throws is its own', async () => {

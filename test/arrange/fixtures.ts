@@ -72,6 +72,27 @@ export async function watchPlays(
 }
 
 /**
+ * Times the plays of a source page by its own clock, from the first of its frames that says so to the last.
+ * @returns how long each lasted that has ended, in seconds
+ */
+export async function timePlays(source: Page): Promise<() => Promise<number[]>> {
+  await source.addInitScript(() => {
+    const lasted: number[] = []
+    Object.assign(window, { playsLasted: lasted })
+    let sinceMs: number | null = null
+    new MutationObserver(() => {
+      const isPlaying = document.documentElement?.dataset.state === 'playing'
+      if (isPlaying) sinceMs ??= performance.now()
+      else if (sinceMs !== null) {
+        lasted.push((performance.now() - sinceMs) / 1000)
+        sinceMs = null
+      }
+    }).observe(document, { attributes: true, subtree: true, attributeFilter: ['data-state'] })
+  })
+  return () => source.evaluate(() => (window as unknown as { playsLasted: number[] }).playsLasted)
+}
+
+/**
  * Listens to what really leaves the page's audio graph: whatever is connected to the output also goes to a meter of
  * ours.
  * @returns reads the loudest sample so far (0…1) and starts over

@@ -178,6 +178,7 @@ test('a page on air asks nobody but its server, also where a message has emotes 
 })
 
 test('a vector animation can neither style the page nor hang it', async ({ page, demo, signIn }) => {
+  test.slow()
   await signIn()
   const asked: string[] = []
   page.on('request', (asking) => asked.push(asking.url()))
@@ -216,8 +217,9 @@ test('a vector animation can neither style the page nor hang it', async ({ page,
     { name: 'heavy.json', bytes: Buffer.from(JSON.stringify(heavy)) },
   ])
   const files = page.getByRole('list', { name: 'Files', exact: true })
+  // A new demo's own files are measured before them.
   for (const name of [/^styled\.json/, /^heavy\.json/])
-    await expect(files.getByRole('button', { name })).toBeVisible({ timeout: 20_000 })
+    await expect(files.getByRole('button', { name })).toBeVisible({ timeout: 60_000 })
   // While it is looked at, the page goes on.
   let longest = 0
   for (let turn = 0; turn < 12; turn++) {

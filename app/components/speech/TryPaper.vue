@@ -57,6 +57,8 @@ async function ask(): Promise<void> {
   }
   isAsking.value = true
   try {
+    await speech.saved()
+    if (mine !== asked) return
     const { said } = await request<{ said: SayAnswer[] }>('POST', '/api/channel/speech/say', {
       sayings: [{ of: 'message', written: text.value.slice(0, 4000), emotes: emotes.value, voice: null }],
     })
