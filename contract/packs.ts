@@ -16,6 +16,8 @@ export interface PackSummary extends Pick<Manifest, 'id' | 'release' | 'name' | 
   kinds: EventKind[]
   caseCount: number
   dialCount: number
+  /** What viewers can set off with it. */
+  triggerNames: string[]
   /** The names of the boxes that have taken it. */
   usedBy: string[]
   cover: BoxDocument
@@ -51,5 +53,15 @@ export interface ArrivedPack {
 export const boxOfPackBody = z.object({
   name: z.string().trim().min(1, 'a name to find it by').max(80),
   canvas: canvas.optional(),
+  /** Whether its triggers come too. */
+  withTriggers: z.boolean().default(false),
 })
-export type BoxOfPackBody = z.infer<typeof boxOfPackBody>
+export type BoxOfPackBody = z.input<typeof boxOfPackBody>
+
+/** The triggers of a pack that a box has taken. */
+export const triggersOfPackBody = z.object({
+  boxId: z.string().min(1).max(60),
+  /** The alerts of the pack, by their ids in it, as the box calls them. */
+  alerts: z.record(z.string().max(60), z.string().max(60)),
+})
+export type TriggersOfPackBody = z.infer<typeof triggersOfPackBody>

@@ -1,6 +1,13 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { ArrivedPack, BoxOfPackBody, PackShelfView, PackSummary, PackView } from '../../contract/packs.ts'
+import type {
+  ArrivedPack,
+  BoxOfPackBody,
+  PackShelfView,
+  PackSummary,
+  PackView,
+  TriggersOfPackBody,
+} from '../../contract/packs.ts'
 import { isNewer } from '../../core/pack/design.ts'
 import { ProblemError, request } from '../api/request.ts'
 import { uploadPack } from '../api/uploadPack.ts'
@@ -81,6 +88,10 @@ export const usePacksStore = defineStore('packs', () => {
     async takeFiles(shelfId: string): Promise<void> {
       await request('POST', `/api/packs/${shelfId}/files`)
       await media.load()
+    },
+    /** Gives the channel the triggers of a pack, for a box that has taken it. */
+    async takeTriggers(shelfId: string, body: TriggersOfPackBody): Promise<void> {
+      await request('POST', `/api/packs/${shelfId}/triggers`, body)
     },
     async makeBox(shelfId: string, body: BoxOfPackBody): Promise<string> {
       return (await request<{ id: string }>('POST', `/api/packs/${shelfId}/boxes`, body)).id

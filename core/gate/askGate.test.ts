@@ -12,6 +12,7 @@ const ask = (over: Partial<GateAsk> = {}): GateAsk => ({
   isArmed: true,
   viewer: { id: 'pip', name: 'pip_rye', roles: [], tier: null, months: null, isFirstTime: false },
   input: '',
+  isBlocked: false,
   nowMs: saturdayNightMs,
   timeZone,
   streamMs: saturdayNightMs - 600_000,
@@ -93,6 +94,10 @@ describe('a gate', () => {
     expect(said('x')).toContain('at least 2')
     expect(said('Crusty')).toContain('at most 4')
     expect(['<b>', '🥐🥐', 'R2D2'].map(said)).toEqual(Array(3).fill('it may only have letters'))
+    expect(asked(loaf, { input: 'Rye', isBlocked: true }).answer).toMatchObject({
+      reason: 'input',
+      detail: 'it holds a word that is blocked here',
+    })
     const emoji = of({ asked: { as: 'text', minLetters: 1, maxLetters: 2, letters: 'any' } })
     expect(refusalOf(asked(emoji, { input: '👩‍🍳🥐' }))).toBe('allowed')
     expect(refusalOf(asked(emoji, { input: 'a\u0007' }))).toBe('input')

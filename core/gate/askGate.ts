@@ -10,6 +10,8 @@ export interface GateAsk {
   viewer: GateViewer
   /** What the viewer typed; empty where nothing was asked. */
   input: string
+  /** Whether the speech desk blocks a word of it. A choice is among the channel's own words, whatever they are. */
+  isBlocked: boolean
   /** The wall clock. */
   nowMs: number
   timeZone: string
@@ -84,7 +86,7 @@ export function askGate(gate: Gate, ask: GateAsk, keptState: GateState, keptView
     return refused('scene', gate.scenes.join(', '))
   const missing = whoMissing(gate, ask.viewer)
   if (missing !== null) return refused('who', missing)
-  const fault = inputFault(gate.asked, ask.input)
+  const fault = inputFault(gate.asked, ask.input, ask.isBlocked)
   if (fault !== null) return refused('input', fault)
   const allUntil = untilMs(state.lastMs, gate.againAfter.allMs)
   if (nowMs < allUntil) return refused('cooldown', '', allUntil)

@@ -8,8 +8,8 @@ const allowed = {
   lettersAndFigures: /^[\p{L}\p{M}\p{N}\p{Zs}'’-]*$/u,
 }
 
-/** What is wrong with what a viewer typed, as the end of a sentence; null where it will do. Blocked words are not looked for here. */
-export function inputFault(asked: Asked | null, input: string): string | null {
+/** What is wrong with what a viewer typed, as the end of a sentence; null where it will do. `isBlocked`: the speech desk blocks it. */
+export function inputFault(asked: Asked | null, input: string, isBlocked: boolean): string | null {
   if (!asked) return null
   const typed = input.trim()
   if (asked.as === 'choice')
@@ -22,7 +22,7 @@ export function inputFault(asked: Asked | null, input: string): string | null {
     return letters === 'any'
       ? 'it has a character that cannot be shown'
       : `it may only have ${letters === 'letters' ? 'letters' : 'letters and figures'}`
-  return null
+  return isBlocked ? 'it holds a word that is blocked here' : null
 }
 
 /** The choice that somebody means, however it is written; null for none. */

@@ -6,12 +6,20 @@ import { findUnstorable } from '../json/unstorable.ts'
 import { parseBounded } from '../json/jsonBounds.ts'
 import { mediaUses } from '../library/mediaUses.ts'
 import { err, ok, type Result } from '../result.ts'
+import { trigger, type Trigger } from '../triggers/schema.ts'
 import { dial, type Dial } from './dial.ts'
 import { packHead } from './design.ts'
+import { readPacked, soundsOfTriggers } from './packedTriggers.ts'
 import { stepsOf } from './places.ts'
 
-/** The version of the manifest's form. What an older one holds is brought up to date where it is read. */
-export const manifestVersion = 1
+/**
+ * The version of the manifest's form. What an older one holds is brought up to date where it is read. A pack says the
+ * oldest that has all that it holds, so that older programs still take it: triggers came with the second.
+ */
+export const manifestVersion = 2
+const versionWithTriggers = 2
+export const versionOf = ({ triggers }: Pick<Manifest, 'triggers'>): number =>
+  triggers === undefined ? 1 : versionWithTriggers
 
 const words = (most: number) => z.string().max(most)
 
@@ -30,20 +38,26 @@ export type PackedMedia = z.infer<typeof packedMedia>
 /** What a designer hands out, as `manifest.json` of the zip says it. */
 export const manifest = z.strictObject({
   format: z.literal('thundercrest.pack'),
-  version: z.literal(manifestVersion),
+  version: z.int().min(1).max(manifestVersion),
   ...packHead,
   name: z.string().min(1).max(80),
   box: boxDocument,
   media: z.array(packedMedia).max(500),
   dials: z.array(dial).max(60),
+  /** What viewers can set off with it. Left out where there is nothing. */
+  triggers: z.array(trigger).min(1).max(50).optional(),
 })
 export type Manifest = z.infer<typeof manifest>
 
 /** The manifest as its file: the same bytes for the same pack. */
 export const manifestText = (of: Manifest): string => `${JSON.stringify(manifest.parse(of), null, 2)}\n`
 
-/** The files that a pack needs: what parts, offers, looks and seasons name, and what dials put in their places. */
-export function neededMedia(box: BoxDocument, dials: readonly Dial[] = []): string[] {
+/** The files that a pack needs: what parts, offers, looks, seasons and triggers name, and what dials put in their places. */
+export function neededMedia(
+  box: BoxDocument,
+  dials: readonly Dial[] = [],
+  triggers: readonly Trigger[] = [],
+): string[] {
   const offered = dials.flatMap((dial) =>
     dial.kind === 'picture' || dial.kind === 'sound'
       ? [dial.initial]
@@ -53,7 +67,7 @@ export function neededMedia(box: BoxDocument, dials: readonly Dial[] = []): stri
             : [],
         ),
   )
-  return [...new Set([...mediaUses(box).map((use) => use.mediaId), ...offered])].sort()
+  return [...new Set([...mediaUses(box).map((use) => use.mediaId), ...offered, ...soundsOfTriggers(triggers)])].sort()
 }
 
 const manifestBounds = { depth: 64, values: 500_000 }
@@ -117,8 +131,11 @@ export function readManifest(text: string): Result<Manifest, string> {
       'The dials of the pack turn more places than a pack has. Name the places that they turn, with fewer stars.',
     )
   const brought = new Set(checked.data.media.map(({ id }) => id))
-  const missing = neededMedia(checked.data.box, checked.data.dials).filter((id) => !brought.has(id))
+  const missing = neededMedia(checked.data.box, checked.data.dials, checked.data.triggers).filter(
+    (id) => !brought.has(id),
+  )
   if (missing.length > 0)
     return err(`The pack needs ${missing.length === 1 ? 'a file' : `${missing.length} files`} that it does not bring.`)
-  return ok(checked.data)
+  const { triggers, ...rest } = checked.data
+  return ok(triggers ? { ...rest, triggers: readPacked(triggers) } : rest)
 }

@@ -1,9 +1,10 @@
 import type { BoxDocument } from '../composition/box.ts'
 import { freeId } from '../edit/freeId.ts'
+import type { Trigger } from '../triggers/schema.ts'
 import { placesOf } from './places.ts'
 import { plainDesign } from './designEdits.ts'
 import type { Dial } from './dial.ts'
-import { manifestVersion, type Manifest, type PackedMedia } from './manifest.ts'
+import { versionOf, type Manifest, type PackedMedia } from './manifest.ts'
 import { calledPath } from './standing.ts'
 import { valueOf } from './turnDials.ts'
 
@@ -11,6 +12,7 @@ import { valueOf } from './turnDials.ts'
  * A box as a pack. What its designer says of it; else, where it was made of one pack, what that says: a pack that
  * nobody changed comes out as it went in. Dials of packs that it has taken are handed on, standing as they do now.
  * @param packs what the box has taken, by their shelf ids
+ * @param triggers what goes along, as packs carry it
  */
 export function manifestOf(
   document: BoxDocument,
@@ -18,6 +20,7 @@ export function manifestOf(
   author: string,
   media: PackedMedia[],
   packs: ReadonlyMap<string, Manifest>,
+  triggers: readonly Trigger[] = [],
 ): Manifest {
   const { packs: taken, design, ...rest } = document
   const [only] = taken.length === 1 ? taken : []
@@ -30,9 +33,10 @@ export function manifestOf(
     ...taken.flatMap((entry) => handedOn(document, entry, packs.get(entry.shelfId), taken.length === 1, used)),
   ]
   const { id, release, author: by, licence, about } = head
+  const along = triggers.length > 0 ? { triggers: [...triggers] } : {}
   return {
     format: 'thundercrest.pack',
-    version: manifestVersion,
+    version: versionOf(along),
     id,
     release,
     author: by,
@@ -42,6 +46,7 @@ export function manifestOf(
     box: { ...rest, packs: [], design: null },
     media,
     dials,
+    ...along,
   }
 }
 

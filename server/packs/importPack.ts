@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import type { ArrivedPack } from '../../contract/packs.ts'
 import { replaceMedia } from '../../core/library/mediaUses.ts'
 import type { Dial } from '../../core/pack/dial.ts'
+import { withSounds } from '../../core/pack/packedTriggers.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { err, ok, type Result } from '../../core/result.ts'
 import { addPack, countPacks, findPackByDigest } from '../db/queries/packs.ts'
@@ -87,7 +88,8 @@ function readdressed(manifest: Manifest, admitted: readonly Admitted[]): Manifes
       ? { ...file, id: columns.id, file: `media/${columns.id}`, mime: columns.mime, sizeBytes: columns.sizeBytes }
       : file
   })
-  return { ...manifest, box, dials, media }
+  const triggers = manifest.triggers ? { triggers: withSounds(manifest.triggers, here) } : {}
+  return { ...manifest, box, dials, media, ...triggers }
 }
 
 /** Measures and stores a pack's files one by one. @returns why the first that is not taken is refused */

@@ -8,7 +8,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import yazl from 'yazl'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { lanternLook } from '../../core/look/lanternLook.ts'
-import { manifestText, neededMedia, readManifest, type Manifest } from '../../core/pack/manifest.ts'
+import {
+  manifestText,
+  neededMedia,
+  readManifest,
+  manifestVersion,
+  versionOf,
+  type Manifest,
+} from '../../core/pack/manifest.ts'
+import { openGate } from '../../core/gate/schema.ts'
+import { newTrigger } from '../../core/triggers/schema.ts'
 import { openPack } from './readPack.ts'
 import { writePack } from './writePack.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
@@ -94,6 +103,24 @@ describe('a pack', () => {
     const read = readManifest(JSON.stringify({ ...packed, box: { ...packed.box, seasons: [season] } }))
     expect(read.ok ? '' : read.error).toBe('The pack needs a file that it does not bring.')
   })
+  it('brings triggers without what is its channel’s alone, and needs the sounds that they play', async () => {
+    const sheet = {
+      do: 'inTurn' as const,
+      of: [{ do: 'sound' as const, boxId: 'pack', mediaId: sound, trimDb: 0 }],
+    }
+    const bell = { ...newTrigger('bell', 'Ring the bell'), sheet }
+    const bringing = { ...packed, version: 2, triggers: [bell] }
+    expect([versionOf(packed), versionOf(bringing)]).toEqual([1, 2])
+    const pack = await opened(await zipped(bringing))
+    expect(pack.ok && pack.value.manifest).toEqual(bringing)
+    if (pack.ok) pack.value.close()
+    const priced = { ...bell, isArmed: true, gate: { ...openGate, cost: 500 } }
+    const read = readManifest(JSON.stringify({ ...bringing, triggers: [priced] }))
+    expect(read.ok && read.value.triggers).toEqual([bell])
+    expect(neededMedia(plainBox(canvas, []), [], [bell])).toEqual([sound])
+    const absent = readManifest(JSON.stringify({ ...bringing, media: packed.media.slice(0, 1) }))
+    expect(absent.ok ? '' : absent.error).toContain('that it does not bring')
+  })
   it('may hold more than it names; that is left where it is', async () => {
     const pack = await opened(
       await rezipped(manifestText(packed), [...media, { name: 'notes/read me.txt', bytes: Buffer.from('hello') }]),
@@ -154,7 +181,7 @@ describe('a zip that is no good pack is refused with its reason', () => {
     ['the manifest of something else', () => rezipped('{"name":"x"}', media), 'not the manifest of a pack'],
     [
       'made with a newer program',
-      () => rezipped(JSON.stringify({ ...packed, version: 2 }), media),
+      () => rezipped(JSON.stringify({ ...packed, version: manifestVersion + 1 }), media),
       'newer Thundercrest',
     ],
     [

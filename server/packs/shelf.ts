@@ -34,7 +34,7 @@ async function summaryOf(db: Database, channelId: string, shelfId: string): Prom
   if (known) return known
   const row = await findPack(db, channelId, shelfId)
   if (!row) return null
-  const { id, release, name, author, licence, about, box, dials } = row.manifest
+  const { id, release, name, author, licence, about, box, dials, triggers } = row.manifest
   const cover = { ...box, alerts: box.alerts.slice(0, coverAlerts) }
   const shown = JSON.stringify(cover)
   const media = (await listPlayableMedia(db, row.id)).filter((file) => shown.includes(file.id)).map(mediaView)
@@ -49,6 +49,7 @@ async function summaryOf(db: Database, channelId: string, shelfId: string): Prom
     licence,
     about,
     dialCount: dials.length,
+    triggerNames: (triggers ?? []).map((each) => each.name),
     kinds: box.alerts.flatMap(({ kinds }) => kinds),
     caseCount: box.alerts.reduce((sum, { variations }) => sum + variations.length, 0),
     cover,

@@ -4,7 +4,9 @@ import type { SpeechRules } from '../../core/speech/rules.ts'
 import { rulesInEffect, type SpeechSettings } from '../../core/speech/settings.ts'
 import type { Saying } from '../../core/speech/sayings.ts'
 import type { SayingKind, Utterance } from '../../core/speech/spoken.ts'
+import { visibleText } from '../../core/speech/visibleText.ts'
 import type { VoiceChoice } from '../../core/speech/voiceChoice.ts'
+import { findBlocked } from '../../core/speech/words/findBlocked.ts'
 import type { SpeechEngines } from './engines.ts'
 import type { LanguageGuesser } from './languages/languageProcess.ts'
 import { recordSpeech } from './recordSpeech.ts'
@@ -57,6 +59,16 @@ export class Speaker {
       language,
       voice: settings.guessesLanguage && cleaned.text !== '' ? await this.engines.voiceFor(chosen, language) : chosen,
     }
+  }
+
+  /** Which texts hold a word that a channel blocks. */
+  async blocked(texts: readonly string[], settings: SpeechSettings, locale: string): Promise<boolean[]> {
+    const own = locale.split('-')[0] ?? 'en'
+    const rules = rulesInEffect(settings)
+    const languages = await this.languages.guess(texts, own)
+    return texts.map(
+      (text, index) => findBlocked(visibleText(text), blockedFor(rules, [own, languages[index] ?? own])).length > 0,
+    )
   }
 
   /**

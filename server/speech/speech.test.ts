@@ -231,6 +231,17 @@ describe('the speaker', () => {
     ).toMatchObject({ voice: { voice: 'gmw/en' } })
     expect(await clean('o pão de centeio é o melhor da noite', usualSettings, 'line')).toMatchObject({ language: 'en' })
   })
+  it('finds blocked words in what is typed, by the level and the words of the channel', async () => {
+    const typed = ['Crumbelina', 'bollocks', 'soggy bottom', 'rye']
+    const own = { ...usualSettings.rules, ownBlocked: ['soggy bottom'] }
+    const blocked = (changes: Partial<typeof usualSettings>) =>
+      speaker.blocked(typed, { ...usualSettings, ...changes }, 'en-IE')
+    expect(await blocked({})).toEqual([false, true, false, false])
+    expect(await blocked({ rules: own })).toEqual([false, true, true, false])
+    // An open level takes no notice of the lists.
+    expect(await blocked({ rules: own, strictness: 'open' })).toEqual([false, false, true, false])
+    expect(await blocked({ rules: { ...own, allowed: ['bollocks'] } })).toEqual([false, false, true, false])
+  })
   it('starts ahead what is spoken with on air: not what is muted, not what a part has replaced, nothing while voices are off', () => {
     const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
     const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })

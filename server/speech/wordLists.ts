@@ -45,7 +45,7 @@ function ownLexicon(ownBlocked: readonly string[], allowed: readonly string[]): 
 
 /**
  * What is blocked in a message: the worst words of all languages, what else the lists hold in sentences of their
- * languages, and the channel's own words.
+ * languages, and the channel's own words. Where nothing of the lists is taken out, only the channel's own are blocked.
  * @param languages BCP 47's first part: the channel's, and that in which the whole message seems to be
  */
 export function blockedFor(
@@ -54,7 +54,7 @@ export function blockedFor(
 ): BlockedWords {
   lists ??= lexiconOf([...wordLists()].flat())
   return {
-    lexica: [lists, ownLexicon(ownBlocked, allowed)],
+    lexica: [...(blocked === 'keep' ? [] : [lists]), ownLexicon(ownBlocked, allowed)],
     languages,
     strictly: blocked === 'refuse' ? { languages: ownLanguages } : null,
   }

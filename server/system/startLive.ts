@@ -118,6 +118,7 @@ export function startLive(options: LiveOptions) {
         if (lanes.hasOthers) bus.publish({ type: 'toSources', boxId, sourceIds: ids, message })
         return ids.length
       },
+      blocked: (inputs, { speech, locale }) => options.speaker.blocked(inputs, speech, locale),
       toStudio(id, message) {
         studioLinks.send(id, message)
         if (lanes.hasOthers) bus.publish({ type: 'toStudio', channelId: id, message })

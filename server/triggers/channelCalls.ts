@@ -46,6 +46,8 @@ export interface ChannelCallsDependencies extends Pick<
   say: (channelId: string, text: string, source: string | null) => Promise<string>
   /** Gives back on its platform what was paid there, or says there that it was done. */
   settleRedemption: (row: RunRow, as: 'fulfilled' | 'refunded') => Promise<void>
+  /** Which of what viewers typed holds a word that the channel blocks. */
+  blocked: (inputs: readonly string[], channel: ChannelOnAir) => Promise<boolean[]>
   toStudio: (channelId: string, message: ToStudio) => void
   noteTrouble: (error: unknown) => boolean
   onLaneLost: () => void
@@ -109,7 +111,7 @@ export class ChannelCalls {
       onFault: (words) => logger.warn({ channelId }, `the studio did not do something: ${words}`),
     })
     this.keeper = new GateKeeper(states, {
-      ...{ db, clock, channelId, keep, studio: this.studio },
+      ...{ db, clock, channelId, keep, studio: this.studio, blocked: deps.blocked },
       plan: (trigger, row) => planFor(trigger, row, this.channel, clock.wallMs()),
     })
     this.ends = new RunEnds({

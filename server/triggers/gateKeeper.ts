@@ -25,6 +25,8 @@ interface GateKeeperDependencies {
   studio: { isLinked: boolean; scene: string | null }
   /** Lays the sheet of a trigger out for somebody; or why it cannot be. */
   plan: (trigger: Trigger, row: RunRow) => Result<RunPlan, string>
+  /** Which of what viewers typed holds a word that the channel blocks. */
+  blocked: (inputs: readonly string[], channel: ChannelOnAir) => Promise<boolean[]>
   /** Takes what is to be kept of it. */
   keep: (records: Partial<CallRecords>) => void
 }
@@ -61,11 +63,14 @@ export class GateKeeper {
    * @throws where the database does not answer: then nothing was decided
    */
   async ask(rows: readonly RunRow[], channel: ChannelOnAir, streamMs: number): Promise<Answered[]> {
-    const { db, channelId, clock } = this.deps
+    const { db, channelId, clock, blocked } = this.deps
     const triggers = new Map(channel.triggers.map((each) => [each.id, each]))
     const viewerIds = [...new Set(rows.flatMap(({ viewerId }) => viewerId ?? []))]
     const standing = new Set(channel.triggers.filter(asksStanding).map(({ id }) => id))
-    const [balances, uses, standings] = await Promise.all([
+    const typed = rows.filter(
+      ({ triggerId, input }) => input !== '' && triggers.get(triggerId)?.gate.asked?.as === 'text',
+    )
+    const [balances, uses, standings, areBlocked] = await Promise.all([
       readBalances(db, channelId, viewerIds),
       readUses(db, channelId, viewerIds),
       readStandings(
@@ -76,9 +81,17 @@ export class GateKeeper {
         ),
         clock.wallMs(),
       ),
+      blocked(
+        typed.map(({ input }) => input),
+        channel,
+      ),
     ])
     this.learn(uses)
-    return rows.map((row) => this.askOne(row, triggers.get(row.triggerId), channel, streamMs, balances, standings))
+    const ofBlocked = new Set(typed.filter((_row, index) => areBlocked[index]).map(({ id }) => id))
+    return rows.map((row) => {
+      const isBlocked = ofBlocked.has(row.id)
+      return this.askOne({ row, isBlocked }, triggers.get(row.triggerId), channel, streamMs, balances, standings)
+    })
   }
 
   /** Takes what is kept of viewers' uses: a use that is given back is taken from as many as there were. */
@@ -103,7 +116,7 @@ export class GateKeeper {
   }
 
   private askOne(
-    row: RunRow,
+    { row, isBlocked }: { row: RunRow; isBlocked: boolean },
     trigger: Trigger | undefined,
     channel: ChannelOnAir,
     streamMs: number,
@@ -121,6 +134,7 @@ export class GateKeeper {
       isArmed: trigger.isArmed,
       viewer: viewerOf(row, standings.get(viewerId), kept.lastMs === null),
       input: row.input,
+      isBlocked,
       ...{ nowMs, timeZone: channel.timeZone, streamMs },
       scene: studio.scene,
       balance: balances.get(viewerId) ?? 0,

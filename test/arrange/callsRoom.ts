@@ -136,6 +136,7 @@ export class CallsRoom {
         return ''
       },
       settleRedemption: async ({ event }, as) => void this.settled.push({ id: event.externalId, as }),
+      blocked: async (inputs) => inputs.map((input) => input.includes('flour bag')),
       toStudio: (_channelId, message) => void this.toStudio.push(message),
       noteTrouble: () => false,
       onLaneLost: () => void (this.lost += 1),

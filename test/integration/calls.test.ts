@@ -72,6 +72,26 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
     expect([await balanceOf(calls, 'pip'), await books(calls)]).toEqual([20, [[20, 20]]])
   })
 
+  it.runIf(isHere)(
+    'asks the speech desk what is typed, and takes nothing for a word that is blocked there',
+    async () => {
+      const loaf = triggerOf('loaf', {
+        gate: { ...openGate, cost: 5, asked: { as: 'text', minLetters: 2, maxLetters: 24, letters: 'any' } },
+        sheet: { do: 'inTurn', of: [say('{input} it is')] },
+        refusal: '{reason}',
+      })
+      const calls = await room(loaf)
+      await calls.follow('pip')
+      await calls.happen(typedBy('pip', '!loaf', 'old flour bag'), typedBy('pip', '!loaf', 'Crumbelina'))
+      await calls.calls.settled()
+      expect(await ends(calls)).toEqual(['refused', 'ran'])
+      await expect
+        .poll(() => calls.said.map(({ text }) => text).toSorted())
+        .toEqual(['Crumbelina it is', 'That cannot be taken: it holds a word that is blocked here.'])
+      expect(await balanceOf(calls, 'pip')).toBe(45)
+    },
+  )
+
   it.runIf(isHere)('twice within one commit is one where the gate says so, however it is pressed', async () => {
     const bell = triggerOf('bell', { gate: { ...openGate, againAfter: { allMs: 60_000, viewerMs: 0 } } })
     const calls = await room(bell)

@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import { Download } from '@lucide/vue'
 import { until } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { packHead, type Design } from '../../../core/pack/design.ts'
 import { changeDesign, plainDesign } from '../../../core/pack/designEdits.ts'
 import { neededMedia } from '../../../core/pack/manifest.ts'
+import { triggersOfBox } from '../../../core/pack/packedTriggers.ts'
 import type { DialProblem } from '../../../core/pack/turnDials.ts'
 import { counted } from '../../format/counted.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import { useTriggersStore } from '../../stores/triggers.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
+import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
 import CheckTile from './CheckTile.vue'
 
@@ -24,11 +27,30 @@ const faultOf = ref<Record<string, string>>({})
 /** What was typed and is not possible: it stays, to be put right. */
 const refused = ref<Record<string, string | undefined>>({})
 const isSaving = ref(false)
+const triggers = useTriggersStore()
+/** Triggers that stay here. */
+const without = ref<string[]>([])
 const notSaved = ref('')
 const savedWithinMs = 10_000
 const start = computed(() => plainDesign(draft.view?.name ?? '', session.session?.person.name ?? ''))
 const design = computed<Design>(() => draft.document?.design ?? start.value)
-const files = computed(() => (draft.document ? neededMedia(draft.document, design.value.dials) : []))
+const along = computed(() =>
+  draft.view
+    ? triggersOfBox(
+        (triggers.view?.triggers ?? []).map(({ trigger }) => trigger),
+        draft.view.id,
+      )
+    : [],
+)
+const files = computed(() =>
+  draft.document
+    ? neededMedia(
+        draft.document,
+        design.value.dials,
+        along.value.filter(({ id }) => !without.value.includes(id)),
+      )
+    : [],
+)
 const missing = computed(() => files.value.filter((id) => !media.find(id)))
 const unlicensed = computed(() =>
   files.value
@@ -58,6 +80,10 @@ function put(name: (typeof fields)[number]['name'], value: string): void {
   refused.value = { ...refused.value, [name]: checked.success ? undefined : value }
   if (checked.success) draft.edit(changeDesign(name, start.value, (changed) => void (changed[name] = value)))
 }
+watch(isOpen, (open) => {
+  // Without them a pack is made all the same.
+  if (open) void triggers.load().catch(() => undefined)
+})
 async function download(): Promise<void> {
   isSaving.value = true
   notSaved.value = ''
@@ -71,7 +97,9 @@ async function download(): Promise<void> {
     notSaved.value = 'The last edits are not saved yet, and a pack is made of what is. Try again in a moment.'
     return
   }
-  const link = Object.assign(document.createElement('a'), { href: `/api/boxes/${draft.view.id}/pack`, download: '' })
+  const query = without.value.length > 0 ? `?without=${without.value.join(',')}` : ''
+  const href = `/api/boxes/${draft.view.id}/pack${query}`
+  const link = Object.assign(document.createElement('a'), { href, download: '' })
   link.click()
 }
 </script>
@@ -96,6 +124,22 @@ async function download(): Promise<void> {
         <span v-if="faultOf[name]" role="alert" class="text-brick">{{ faultOf[name] }}</span>
       </label>
     </div>
+    <fieldset v-if="along.length > 0" class="mt-4 border-t border-rule pt-3">
+      <legend class="float-left font-semibold">What viewers can set off with it</legend>
+      <p class="clear-both text-faded">
+        Whoever takes the pack gets these unarmed and without a price. Rewards, keys, names of viewers and addresses on
+        the web stay here.
+      </p>
+      <ul class="mt-1 grid grid-cols-3 gap-x-4 gap-y-1">
+        <li v-for="each in along" :key="each.id">
+          <TickBox
+            :checked="!without.includes(each.id)"
+            @change="(checked) => (without = checked ? without.filter((id) => id !== each.id) : [...without, each.id])"
+            >{{ each.name }}</TickBox
+          >
+        </li>
+      </ul>
+    </fieldset>
     <section class="mt-4 border-t border-rule pt-3" aria-label="Before it leaves the house">
       <h3 class="font-semibold">Before it leaves the house</h3>
       <ul class="mt-1 space-y-0.5 pl-4">

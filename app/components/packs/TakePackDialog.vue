@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { mainKind } from '../../../core/composition/box.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { takePack, takenKinds } from '../../../core/pack/takePack.ts'
+import { toast } from 'vue-sonner'
 import { wordsOf } from '../../api/request.ts'
 import { useUndoNotice } from '../../composables/useUndoNotice.ts'
 import { counted } from '../../format/counted.ts'
@@ -11,6 +12,7 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { usePacksStore } from '../../stores/packs.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
 import PackTile from './PackTile.vue'
+import TriggersTick from './TriggersTick.vue'
 
 /** Takes alerts of a pack into the box that is open, beside or in the place of its own. */
 const isOpen = defineModel<boolean>('open', { required: true })
@@ -22,12 +24,14 @@ const ticked = ref<string[]>([])
 const wearsLook = ref(false)
 const refusal = ref('')
 const isTaking = ref(false)
+const withTriggers = ref(true)
 const offered = computed(() =>
   packs.offered.filter(({ id }) => !draft.document?.packs.some((taken) => taken.id === id)),
 )
 const chosen = computed(() =>
   chosenId.value === undefined ? null : (packs.opened.get(chosenId.value)?.manifest ?? null),
 )
+const triggers = computed(() => chosen.value?.triggers ?? [])
 const rows = computed(() =>
   (chosen.value?.box.alerts ?? []).map((alert) => ({
     alert,
@@ -53,13 +57,20 @@ async function take(): Promise<void> {
     await packs.takeFiles(chosenId.value)
     const count = ticked.value.length
     if (draft.edit(takePack(chosen.value, chosenId.value, { alertIds: ticked.value, wearsLook: wearsLook.value }))) {
-      isOpen.value = false
       notify(`${counted(count, 'alert')} of ${chosen.value.name} taken.`)
+      if (triggers.value.length > 0 && withTriggers.value) await takeTriggers(chosen.value.id, chosenId.value)
+      isOpen.value = false
     } else refusal.value = draft.refusal ?? ''
   } catch (error) {
     refusal.value = wordsOf(error)
   }
   isTaking.value = false
+}
+async function takeTriggers(packId: string, shelfId: string): Promise<void> {
+  const alerts = draft.document?.packs.find(({ id }) => id === packId)?.alerts
+  if (!draft.view || !alerts) return
+  await packs.takeTriggers(shelfId, { boxId: draft.view.id, alerts })
+  toast.success(`${counted(triggers.value.length, 'trigger')} added, unarmed: arm them under Triggers.`)
 }
 </script>
 
@@ -116,6 +127,7 @@ async function take(): Promise<void> {
       <p v-if="!wearsLook" class="text-faded">
         Without it, its alerts have the look of this box, and dials that turn its look are left out.
       </p>
+      <TriggersTick v-model="withTriggers" class="mt-2" :names="triggers.map(({ name }) => name)" />
     </fieldset>
     <p v-if="refusal" role="alert" class="mt-2 text-brick">{{ refusal }}</p>
     <template #actions>

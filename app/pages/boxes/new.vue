@@ -13,6 +13,7 @@ import { asListed, canvases, canvasesWith } from '../../components/boxes/canvase
 import PackDrop from '../../components/boxes/PackDrop.vue'
 import FormField from '../../components/fields/FormField.vue'
 import PackPreview from '../../components/packs/PackPreview.vue'
+import TriggersTick from '../../components/packs/TriggersTick.vue'
 import PackTile from '../../components/packs/PackTile.vue'
 import { counted } from '../../format/counted.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
@@ -30,6 +31,7 @@ const name = ref('')
 const nameFault = ref('')
 const refusal = ref('')
 const isMaking = ref(false)
+const withTriggers = ref(true)
 const canvas = ref<Canvas>(canvases[0]!.canvas)
 const pack = computed(() => packs.offered.find(({ shelfId }) => shelfId === startId.value) ?? null)
 const groups = computed(() =>
@@ -69,7 +71,9 @@ async function make(): Promise<void> {
   isMaking.value = true
   refusal.value = ''
   try {
-    const id = pack.value ? await packs.makeBox(pack.value.shelfId, checked.data) : await boxes.create(checked.data)
+    const id = pack.value
+      ? await packs.makeBox(pack.value.shelfId, { ...checked.data, withTriggers: withTriggers.value })
+      : await boxes.create(checked.data)
     await navigateTo(`/boxes/${id}`)
   } catch (error) {
     refusal.value = wordsOf(error)
@@ -156,6 +160,7 @@ async function forget(of: PackSummary): Promise<void> {
           compose.
         </p>
         <FormField v-model="name" label="Name" hint="One box is what one browser source shows." :error="nameFault" />
+        <TriggersTick v-if="pack" v-model="withTriggers" :names="pack.triggerNames" />
         <CanvasChoice v-model="canvas" :designed="pack?.cover.canvas ?? null" />
       </div>
       <div class="border-t border-rule px-5 py-3">

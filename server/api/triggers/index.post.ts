@@ -1,21 +1,18 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { triggerBody } from '../../../contract/triggers.ts'
 import { newTrigger } from '../../../core/triggers/schema.ts'
-import { addTrigger, listTriggerRows } from '../../db/queries/triggers.ts'
+import { addTrigger } from '../../db/queries/triggers.ts'
 import { readChecked } from '../../http/readChecked.ts'
 import { newId } from '../../system/ids.ts'
-import { problemError } from '../../system/problemError.ts'
+import { checkRoomForTriggers } from '../../triggers/addTriggers.ts'
 import { answerTriggers, withCalls } from '../../triggers/surroundings.ts'
-
-const triggersMax = 100
 
 /** Makes a trigger: not armed, started by nothing, doing nothing yet. */
 export default defineEventHandler(async (event) => {
   const around = await withCalls(event, 'editor')
   const { name } = await readChecked(event, triggerBody)
   const { session, db, changed } = around
-  if ((await listTriggerRows(db, session.channel.id)).length >= triggersMax)
-    throw problemError(409, `A channel has at most ${triggersMax} triggers. Put one away first.`)
+  await checkRoomForTriggers(db, session.channel.id, 1)
   const id = newId('trigger')
   await addTrigger(db, session.channel.id, newTrigger(id, name))
   changed()

@@ -1,4 +1,5 @@
-import { defineEventHandler, sendStream, setResponseHeaders } from 'h3'
+import { defineEventHandler, getValidatedQuery, sendStream, setResponseHeaders } from 'h3'
+import * as z from 'zod'
 import { requireBox } from '../../../auth/access.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { packOf } from '../../../packs/packOf.ts'
@@ -7,12 +8,19 @@ import { problemError } from '../../../system/problemError.ts'
 import { useDatabase } from '../../../db/port.ts'
 import { useMedia } from '../../../media/port.ts'
 
-/** A box's draft as a pack: a zip with its manifest and every file that it needs. */
+const query = z.object({ without: z.string().max(8000).default('') })
+
+/**
+ * A box's draft as a pack: a zip with its manifest and every file that it needs. What viewers can set off in it goes along,
+ * but for triggers that the query names, with commas between their ids.
+ */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
   const { database } = await useDatabase()
+  const asked = await getValidatedQuery(event, query.safeParse)
+  if (!asked.success) throw problemError(422, 'The address of the pack is not as it should be.')
   const { media } = await useMedia()
-  const pack = await packOf(database.db, box, session.person.name)
+  const pack = await packOf(database.db, box, session.person.name, asked.data.without.split(','))
   if (!pack)
     throw problemError(
       409,
