@@ -57,6 +57,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   gate: [
     'Settled means: the event kept, the gate asked in the order of its lane, points charged in the ledger, the run begun and over. One process; the peer locks and changes one row and keeps nothing else.',
   ],
+  command: [
+    'From a line that somebody says in the simulated chat (delivered signed, kept, its gate asked, charged and begun) to `start` at a browser source, which answers at once; one at a time. A play makes a whole round trip (prepare, ready) before its start, the peer none. In the flood a command is let through once in a second; all others are refused with their reason and kept so.',
+  ],
   sheet: ['The runner that servers use, with its timers; nothing else runs beside it.'],
   draw: ['The test holds chi-squared below its 99.9 % point for the same hundred thousand events.'],
 }

@@ -32,6 +32,8 @@ export interface ChatRoomView {
   redemptions: RedeemedView[]
   /** Who can be played here. */
   guests: { id: string; name: string }[]
+  /** Words that are pictures here. */
+  emotes: readonly { word: string; url: string }[]
 }
 
 export interface ChatLineView {
@@ -39,5 +41,6 @@ export interface ChatLineView {
   atMs: number
   by: { id: string; name: string; roles: readonly string[] }
   text: string
+  emotes: readonly { from: number; to: number; url: string }[]
   isOurs: boolean
 }

@@ -1,3 +1,4 @@
+import type { EventKind } from '../core/events/kinds.ts'
 import { openGate, type Gate } from '../core/gate/schema.ts'
 import type { SheetNode } from '../core/sheet/schema.ts'
 import { newTrigger, type Trigger, type TriggerStart } from '../core/triggers/schema.ts'
@@ -48,6 +49,9 @@ const redeemed = (rewardId: string): TriggerStart => ({
   title: demoRewards[rewardId]?.title ?? '',
 })
 const typed = (word: string, ...aliases: string[]): TriggerStart => ({ by: 'command', word, aliases })
+const happens = (kind: EventKind): TriggerStart => ({ by: 'event', kinds: [kind], rule: null })
+/** As long as its sound, so that the cloud is there while it is heard. */
+const crackleMs = 3000
 const gate = (fields: Partial<Gate>): Gate => ({ ...openGate, ...fields })
 const minuteMs = 60_000
 
@@ -156,6 +160,25 @@ export function demoTriggers(media: MediaByFile): Trigger[] {
         of: [say('{name} has {points, plural, one {# crumb} other {# crumbs}}')],
       },
       again: 'together',
+    }),
+    made('rush-begins', 'Rush hour begins', {
+      starts: [happens('surgeStarted')],
+      sheet: {
+        do: 'together',
+        of: [
+          sound('crackle'),
+          { do: 'source', source: 'Flour cloud', shows: 'shown', forMs: crackleMs },
+          say('rush hour! {points} points already'),
+        ],
+      },
+    }),
+    made('rush-grows', 'Rush hour grows', {
+      starts: [happens('surgeLevelled')],
+      sheet: { do: 'together', of: [sound('paper-bag'), say('rush hour, level {level}')] },
+    }),
+    made('rush-over', 'Rush hour is over', {
+      starts: [happens('surgeEnded')],
+      sheet: { do: 'inTurn', of: [say('the rush is over: level {level}, {points} points. Thank you all')] },
     }),
     made('desk-bell', 'Bell', {
       starts: [{ by: 'hand', key: 'b' }],

@@ -21,7 +21,7 @@ export const viewer = z.object({
  * Where an emote's picture is: on the platform's servers, or in the address itself. Shown as a picture only, so nothing
  * in it can run.
  */
-const emoteUrl = z.union([
+export const emoteUrl = z.union([
   z.url({ protocol: /^https?$/ }).max(2000),
   z
     .string()

@@ -3,6 +3,7 @@ import { areaOf, sharedArea, type CanvasBox } from '../composition/canvasBox.ts'
 import { hexOfRgb, rgbOfHex } from '../colour/oklch.ts'
 import { isTextPart, type ResolvedPart, type ResolvedTextPart } from '../score/resolved.ts'
 import { isWithinClip, motionScale } from '../score/standing.ts'
+import { plainText } from '../text/textPiece.ts'
 import { nameOf, type Remark, type RemarkContext } from './remark.ts'
 import { restingBox } from './restingBox.ts'
 
@@ -25,6 +26,7 @@ const momentsLooked = 9
 export function contrastRemarks(context: RemarkContext): Remark[] {
   const { score, layouts } = context
   return score.parts.flatMap((part): Remark[] => {
+    if (part.kind === 'draw') return drawRemarks(context, part)
     const layout = layouts.get(part.id)
     if (!isTextPart(part) || !layout || layout.lines.length === 0) return []
     const inks = [
@@ -50,6 +52,31 @@ export function contrastRemarks(context: RemarkContext): Remark[] {
       },
     ]
   })
+}
+
+/** The small words of a draw: names on packets of either paper, and what runs along the frame of its shelf. */
+function drawRemarks(context: RemarkContext, part: Extract<ResolvedPart, { kind: 'draw' }>): Remark[] {
+  const papers = part.prizes.some(({ isRare }) => isRare) ? [part.packetInk, part.rareInk] : [part.packetInk]
+  const worst = (ink: string, behind: readonly string[]) => Math.min(...behind.map((colour) => contrast(ink, colour)))
+  const words = [
+    { of: 'The names on the packets', ratio: worst(part.labelInk, papers) },
+    ...(plainText(part.face).trim() === ''
+      ? []
+      : [{ of: 'The words on the shelf', ratio: worst(part.ink, [part.frameInk]) }]),
+  ]
+  return words.flatMap(({ of, ratio }): Remark[] =>
+    ratio >= bodyRatio
+      ? []
+      : [
+          {
+            type: 'lowContrast',
+            partId: part.id,
+            level: 'wrong',
+            words: `${of} of “${nameOf(context, part.id)}” have a contrast of ${ratio.toFixed(1)} : 1 against what they stand on; ${bodyRatio} : 1 is needed to read them.`,
+            remedy: null,
+          },
+        ],
+  )
 }
 
 /** A part that lies behind a text: how much of the text it covers, and the colours that it shows. */

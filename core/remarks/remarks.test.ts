@@ -3,6 +3,7 @@ import type { Composition } from '../composition/schema.ts'
 import { starterComposition } from '../composition/starter.ts'
 import {
   starterBackdrop,
+  starterDraw,
   starterMessage,
   starterParticles,
   starterSound,
@@ -517,6 +518,22 @@ describe('contrast', () => {
     }
     expect(isLow(noOutline, { sceneColours: () => ['#101018', '#2A1C10'] })).toBe(false)
     expect(isLow(noOutline, { sceneColours: () => ['#101018', '#E8E0D0'] })).toBe(true)
+  })
+
+  it('of a draw is that of its names on paper and of the words on its shelf', () => {
+    const drawn = (change: Partial<PartOf<'draw'>>) =>
+      remarked(composed((_parts, { parts }) => parts.push({ ...starterDraw(canvas), ...change }))).flatMap(
+        ({ type, words }) => (type === 'lowContrast' ? [words.split(' of “')[0]] : []),
+      )
+    const own = (hex: string) => ({ own: hex })
+    const readable = { packetInk: own('#F4E8D0'), rareInk: own('#FFD24A'), labelInk: own('#20140A') }
+    expect(drawn({ ...readable, frameInk: own('#20140A'), ink: own('#FFF6E0') })).toEqual([])
+    expect(drawn({ ...readable, labelInk: own('#C9A86A'), frameInk: own('#20140A'), ink: own('#FFF6E0') })).toEqual([
+      'The names on the packets',
+    ])
+    expect(drawn({ ...readable, frameInk: own('#FFF6E0'), ink: own('#FFFFFF') })).toEqual(['The words on the shelf'])
+    const silent = { template: '', pxPerS: 0 }
+    expect(drawn({ ...readable, frameInk: own('#FFF6E0'), ink: own('#FFFFFF'), face: silent })).toEqual([])
   })
 
   it('knows what colours a picture behind the text shows', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { letGo, nextEndMs, noHolds, push, shownBy, takenByHand, type HoldStack } from './holdStack.ts'
+import { letGo, nextEndMs, noHolds, push, shownBy, type HoldStack } from './holdStack.ts'
 import { plannedMax, planRunSheet, type PlanContext } from './planRunSheet.ts'
 import { runSheet, type RunSheet, type SheetNode } from './schema.ts'
 
@@ -112,32 +112,21 @@ describe('holds', () => {
 
   it('show the newest, then what lies beneath, then what was there', () => {
     const first = push<string>(noHolds, hold('a', 'Oven cam', 15_000), 'Bench cam')
-    const second = push(first.stack, hold('b', 'Street window', 8000), 'Oven cam')
-    expect([first.show, second.show]).toEqual(['Oven cam', 'Street window'])
-    expect(nextEndMs(second.stack)).toBe(8000)
-    const third = letGo(second.stack, 8000, 'Street window')
-    expect(third.show).toBe('Oven cam')
-    const last = letGo(third.stack, 15_000, 'Oven cam')
-    expect([last.show, nextEndMs(last.stack)]).toEqual(['Bench cam', null])
+    const second = push(first, hold('b', 'Street window', 8000), 'Oven cam')
+    expect([shownBy(first), shownBy(second), nextEndMs(second)]).toEqual(['Oven cam', 'Street window', 8000])
+    const third = letGo(second, 8000)
+    expect([shownBy(third), third.rest]).toEqual(['Oven cam', 'Bench cam'])
+    expect(letGo(third, 15_000)).toBe(noHolds)
+    expect([shownBy(noHolds), nextEndMs(noHolds)]).toEqual([null, null])
   })
 
   it('one beneath ends without being seen; a run that is stopped gives back at once', () => {
-    const two = push(
-      push<string>(noHolds, hold('a', 'Oven cam', 5000), 'Bench cam').stack,
-      hold('b', 'Street window', 9000),
-      'Oven cam',
-    )
-    const beneath = letGo(two.stack, 5000, 'Street window')
-    expect(beneath.show).toBeUndefined()
-    expect(letGo(beneath.stack, 5001, 'Street window', ['b']).show).toBe('Bench cam')
-  })
-
-  it('dissolve where a person switches: what the person chose stays', () => {
-    const held = push<string>(noHolds, hold('a', 'Oven cam', 5000), 'Bench cam')
-    const { stack } = takenByHand<string>()
-    expect(letGo(stack, 9000, 'Street window')).toEqual({ stack })
-    expect(shownBy(held.stack)).toBe('Oven cam')
-    expect(shownBy(stack)).toBeNull()
+    const one = push<string>(noHolds, hold('a', 'Oven cam', 5000), 'Bench cam')
+    const two = push(one, hold('b', 'Street window', 9000), 'Oven cam')
+    const left = letGo(two, 5000)
+    expect([shownBy(left), left.rest]).toEqual(['Street window', 'Bench cam'])
+    expect(letGo(left, 5001, ['b'])).toBe(noHolds)
+    expect(letGo(left, 5001)).toBe(left)
   })
 
   it('end on what was there before the first, whatever came and went in between', () => {
@@ -155,21 +144,23 @@ describe('holds', () => {
         let shows: string = rest
         let count = 0
         let stack: HoldStack<string> = noHolds
-        const take = (result: { stack: HoldStack<string>; show?: string }) => {
-          stack = result.stack
-          if (result.show !== undefined) {
-            expect(result.show).not.toBe(shows)
-            shows = result.show
-          }
-          expect(shows).toBe(shownBy(stack) ?? rest)
+        const take = (next: HoldStack<string>) => {
+          shows = shownBy(next) ?? stack.rest ?? shows
+          stack = next
+          // Only while something is held, and until the last of it ends, it is known what was there.
+          expect(stack.rest).toBe(stack.holds.length > 0 ? rest : null)
+          expect(stack.holds.every(({ untilMs }) => untilMs > nowMs)).toBe(true)
         }
         for (const each of acts) {
           if (typeof each === 'number') nowMs += each
-          else if ('stop' in each) take(letGo(stack, nowMs, shows, [`h${each.stop}`]))
-          else take(push(stack, hold(`h${count++}`, each.value, nowMs + each.forMs), shows))
-          take(letGo(stack, nowMs, shows))
+          take(letGo(stack, nowMs, typeof each !== 'number' && 'stop' in each ? [`h${each.stop}`] : []))
+          if (typeof each !== 'number' && 'value' in each)
+            take(push(stack, hold(`h${count++}`, each.value, nowMs + each.forMs), shows))
         }
-        for (let endMs = nextEndMs(stack); endMs !== null; endMs = nextEndMs(stack)) take(letGo(stack, endMs, shows))
+        for (let endMs = nextEndMs(stack); endMs !== null; endMs = nextEndMs(stack)) {
+          nowMs = endMs
+          take(letGo(stack, nowMs))
+        }
         expect(shows).toBe(rest)
       }),
     )

@@ -61,7 +61,7 @@ export function stepStudio(state: StudioState, input: StudioInput, nowMs: number
       const { type: _type, thing, ...hold } = input
       const now = wantedOf(state, thing)
       if (now === undefined) return missing(state, thing, hold.value)
-      const { stack } = push(holdsOf(state, thing), hold, now)
+      const stack = push(holdsOf(state, thing), hold, now)
       return show({ ...state, holds: { ...state.holds, [thing]: stack } }, thing, hold.value)
     }
     case 'set': {
@@ -167,7 +167,7 @@ function endHolds(before: StudioState, nowMs: number, ids: readonly string[]): S
   const commands: StudioCommand[] = []
   for (const [key, stack] of Object.entries(before.holds)) {
     const thing = key as Thing
-    const { stack: left } = letGo(stack, nowMs, '', ids)
+    const left = letGo(stack, nowMs, ids)
     if (left === stack) continue
     const value = shownBy(left) ?? stack.rest
     const given = { ...state, holds: { ...state.holds, [thing]: left } }

@@ -158,6 +158,23 @@ export function openApi(origin: string): Record<string, unknown> {
           },
         },
       },
+      '/api/list/{channelId}': {
+        get: {
+          summary: 'What viewers of a channel can set off, for what, and who may: what `/list/{channelId}` shows',
+          parameters: [parameter('channelId', 'path')],
+          responses: {
+            200: { description: 'The list', ...json({ type: 'object' }) },
+            ...problems(404),
+          },
+        },
+      },
+      '/studio/link': {
+        get: {
+          summary:
+            'JSON-RPC 2.0 over WebSocket for a broadcast program; its secret is asked for first (docs/studio-link.md)',
+          responses: { 101: { description: 'A WebSocket' } },
+        },
+      },
       '/source/{token}': {
         get: {
           summary: 'The browser source page',

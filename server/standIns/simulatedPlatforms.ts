@@ -1,3 +1,4 @@
+import { emotes, emotesIn, type SimulatedEmote } from '../../stand-ins/chat/emotes.ts'
 import { ChatRooms } from '../../stand-ins/chat/chatRoom.ts'
 import { deliver } from '../../stand-ins/deliver.ts'
 import { platforms } from '../../stand-ins/platforms/platforms.ts'
@@ -41,6 +42,7 @@ const redemptionsKept = 200
 /** Where viewers can spend points, and where they chat. */
 const withRewards = new Set(['alder'])
 const withChat = new Set(['alder', 'birch'])
+const withEmotes = new Set(['alder'])
 
 const rewardOf = (id: string, content: Record<string, unknown>): Reward => ({
   ...(content as unknown as RewardFields),
@@ -55,6 +57,8 @@ export class SimulatedPlatforms implements PlatformAccess {
 
   hasRewards = (platform: string): boolean => withRewards.has(platform)
   hasChat = (platform: string): boolean => withChat.has(platform)
+
+  emotes = (platform: string): readonly SimulatedEmote[] => (withEmotes.has(platform) ? emotes : [])
 
   async rewards({ id }: PlatformFeed): Promise<Reward[]> {
     const rows = await listStandIns(this.deps.db, id, 'reward', rewardsMax)
@@ -91,7 +95,7 @@ export class SimulatedPlatforms implements PlatformAccess {
 
   async say(feed: PlatformFeed, text: string): Promise<void> {
     this.rooms.say(feed.id, {
-      ...{ id: newId('line'), atMs: this.deps.now(), text, isOurs: true },
+      ...{ id: newId('line'), atMs: this.deps.now(), text, emotes: [], isOurs: true },
       by: { id: 'thundercrest', name: 'Thundercrest', roles: ['bot'] },
     })
   }
@@ -102,7 +106,8 @@ export class SimulatedPlatforms implements PlatformAccess {
   async chat(feed: PlatformFeed, viewer: SimulatedViewer, text: string): Promise<void> {
     const nowMs = this.deps.now()
     const id = newId('line', nowMs)
-    this.rooms.say(feed.id, { id, atMs: nowMs, by: viewer, text, isOurs: false })
+    const shown = withEmotes.has(feed.platform) ? emotesIn(text) : []
+    this.rooms.say(feed.id, { id, atMs: nowMs, by: viewer, text, emotes: shown, isOurs: false })
     const base = { externalId: id, source: 'simulated', occurredAtMs: nowMs }
     const command = /^(\S+)(?:\s+([\s\S]*))?$/u.exec(text)
     const isCommand = feed.platform === 'alder' && /^[^\p{L}\p{N}\s]+[\p{L}\p{N}]/u.test(text)
@@ -113,7 +118,7 @@ export class SimulatedPlatforms implements PlatformAccess {
             kind: 'chatCommand',
             data: { viewer, command: command[1] ?? '', ...(command[2] ? { arguments: command[2] } : {}) },
           }
-        : { ...base, kind: 'chatMessage', data: { viewer, message: { text } } }
+        : { ...base, kind: 'chatMessage', data: { viewer, message: { text, emotes: shown } } }
     ) as CanonicalEvent
     await this.send(feed, event, id)
   }

@@ -202,7 +202,10 @@ export class Steps implements StepDoer {
     return (await enter(entry)) ? '' : 'there were no points to take'
   }
 
-  /** Words with what is known of a run in them: `{name}`, `{reward}`, `{cost}`, `{input}`, `{points}`, `{count:…}` by its event and the channel. */
+  /**
+   * Words with what is known of a run in them: `{name}`, `{reward}`, `{cost}`, `{input}`, what the event carries, what the
+   * channel counts, and `{points}`: those of the viewer, but of an event that tells points (applause, a surge) its own.
+   */
   private async fill(words: string, row: RunRow): Promise<string> {
     const { counters, balanceOf, channel } = this.deps
     const points = row.viewerId !== null && words.includes('{points') ? await balanceOf(row.viewerId) : 0
@@ -210,7 +213,7 @@ export class Steps implements StepDoer {
       [...counters].map(([name, value]) => [nameOfCounter(name), value]),
     )
     const { name, cost } = calledBy(row)
-    const values = { ...counted, ...valuesOf(row.event), reward: name, cost, input: row.input, points }
+    const values = { points, ...counted, ...valuesOf(row.event), reward: name, cost, input: row.input }
     return plainText(fillTemplate(words, values, channel().locale))
       .replace(/\s+/g, ' ')
       .trim()

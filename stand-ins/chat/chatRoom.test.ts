@@ -2,7 +2,7 @@ import { describe, expect, it, vi } from 'vitest'
 import { ChatRooms, type ChatLine } from './chatRoom.ts'
 
 const line = (text: string): ChatLine => ({
-  ...{ id: text, atMs: 0, text, isOurs: false },
+  ...{ id: text, atMs: 0, text, emotes: [], isOurs: false },
   by: { id: 'v', name: 'pip_rye', roles: [] },
 })
 

@@ -4,6 +4,8 @@ export interface ChatLine {
   atMs: number
   by: { id: string; name: string; roles: readonly string[] }
   text: string
+  /** Where its words are pictures; UTF-16 units. */
+  emotes: readonly { from: number; to: number; url: string }[]
   /** Said by the channel's own program, not by a viewer. */
   isOurs: boolean
 }

@@ -6,6 +6,24 @@ type Viewer = NonNullable<CanonicalEvent['data']['viewer']>
 const personOf = (viewer: Viewer | null) =>
   viewer && { uid: viewer.id, handle: viewer.name, ...(viewer.roles ? { badges: viewer.roles } : {}) }
 
+/** A line as words and emotes. */
+function piecesOf({
+  text,
+  emotes = [],
+}: {
+  text: string
+  emotes?: readonly { from: number; to: number; url: string }[]
+}) {
+  let at = 0
+  const pieces: object[] = []
+  for (const { from, to, url } of emotes) {
+    if (from > at) pieces.push({ words: text.slice(at, from) })
+    pieces.push({ emote: text.slice(from, to), picture: url })
+    at = to
+  }
+  return at < text.length || pieces.length === 0 ? [...pieces, { words: text.slice(at) }] : pieces
+}
+
 function entryOf(event: CanonicalEvent): { topic: string; detail: object } | null {
   switch (event.kind) {
     case 'subscription':
@@ -49,7 +67,7 @@ function entryOf(event: CanonicalEvent): { topic: string; detail: object } | nul
     case 'chatCommand':
       return { topic: 'chat.command', detail: { word: event.data.command, rest: event.data.arguments } }
     case 'chatMessage':
-      return { topic: 'chat.line', detail: { pieces: [{ words: event.data.message.text }] } }
+      return { topic: 'chat.line', detail: { pieces: piecesOf(event.data.message) } }
     default:
       return null
   }

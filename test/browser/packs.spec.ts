@@ -97,6 +97,7 @@ test('a pack saved in one channel is a box in a fresh one: dropped, put on air, 
   await expect(page.getByRole('form', { name: 'The new box' }).locator('[data-part=headline]')).toBeVisible()
   await expect(page.getByText('12 kinds of event, 0 dials, release 1.0.0 by Bram Quill')).toBeVisible()
   await expect(page.getByLabel('Name')).toHaveValue('Night counter')
+  await expect(page.getByRole('checkbox', { name: /^with its \d+ triggers$/ })).toBeChecked()
   await page.getByRole('button', { name: 'Make the box' }).click()
   await page.getByRole('button', { name: 'Tip', exact: true }).click()
   await expect(page.getByText('Everyday, one of 4 cases')).toBeVisible()

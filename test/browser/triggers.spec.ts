@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { newTrigger } from '../../core/triggers/schema.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
@@ -127,6 +128,10 @@ test('everything that viewers of the bakery can set off, from the chat to the pi
   await expect(log.getByText('pip_rye has 1,240 crumbs')).toBeVisible()
   await say('pip_rye', '!commands')
   await expect(log.getByText('/list/channel-lantern-loaf')).toBeVisible()
+  await chat.getByRole('button', { name: 'Add warmLoaf' }).click()
+  await expect(chat.getByLabel('Say something')).toHaveValue('warmLoaf ')
+  await chat.getByLabel('Say something').press('Enter')
+  await expect(log.getByRole('img', { name: 'warmLoaf' })).toBeVisible()
   await say('Zoë', '!bell')
   await expect(log.getByText('Zoë: This is for VIPs or moderators.')).toBeVisible()
 
@@ -145,6 +150,22 @@ test('everything that viewers of the bakery can set off, from the chat to the pi
   await chat.getByRole('button', { name: 'Redeem Flour cloud' }).click()
   await expect(cloud).toHaveText('Shown')
   await expect(cloud).toHaveText('Hidden', { timeout: 30_000 })
+
+  // A surge has sheets of its own: a sound with a cloud of the same length, and what it came to.
+  const surge = (kind: string, totalPoints: number) =>
+    page.request.post(`${demo.url}/api/events`, {
+      headers: { authorization: `Bearer ${demo.apiKey}`, 'content-type': 'application/cloudevents+json' },
+      data: {
+        ...{ specversion: '1.0', id: `${kind}-1`, source: 'test', type: `thundercrest.event.${kind}.v1` },
+        data: { viewer: null, level: 2, totalPoints },
+      },
+    })
+  expect((await surge('surgeStarted', 300)).status()).toBe(202)
+  await expect(log.getByText('rush hour! 300 points already')).toBeVisible()
+  await expect(cloud).toHaveText('Shown')
+  expect((await surge('surgeEnded', 4200)).status()).toBe(202)
+  await expect(log.getByText('the rush is over: level 2, 4,200 points. Thank you all')).toBeVisible()
+  await expect(cloud).toHaveText('Hidden')
 
   // A name for a loaf waits on the desk until somebody says that it is done.
   await chat.getByLabel('subscriber').check()
@@ -226,6 +247,49 @@ test('a hand at the studio wins; stopped or unplugged, what was held is given ba
   await expect(programme(screen)).toHaveText('Street window')
   await page.goto(`${demo.url}/triggers/redemptions`)
   await expect(page.getByText('stopped: Bram Quill stopped it').first()).toBeVisible()
+})
+
+test('what viewers can set off goes along with a pack, and arrives unarmed and without a price', async ({
+  page,
+  demo,
+  signIn,
+}) => {
+  await signIn('editor')
+  await page.goto(`${demo.url}/boxes/${demo.boxes[0]?.id ?? ''}`)
+  await page.getByRole('button', { name: 'Packs and dials' }).click()
+  await page.getByRole('button', { name: /Save as a pack/ }).click()
+  const paper = page.getByRole('dialog', { name: 'Save as a pack' })
+  const along = paper.getByRole('group', { name: 'What viewers can set off with it' })
+  await expect(along.getByRole('checkbox', { name: 'Golden crust draw' })).toBeChecked()
+  await along.getByRole('checkbox', { name: 'Ring the oven bell' }).uncheck()
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    paper.getByRole('button', { name: /^Download/ }).click(),
+  ])
+  const path = await saved.path()
+
+  await page.goto(`${demo.url}/boxes/new`)
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Choose a pack' }).click(),
+  ])
+  await chooser.setFiles({ name: 'night.pack.zip', mimeType: 'application/zip', buffer: readFileSync(path) })
+  const form = page.getByRole('form', { name: 'The new box' })
+  await expect(form.getByRole('checkbox', { name: /^with its \d+ triggers$/ })).toBeChecked()
+  await expect(form.getByText(/Golden crust draw.* They arrive unarmed/)).toBeVisible()
+  await form.getByLabel('Name').fill('Second counter')
+  await form.getByRole('button', { name: 'Make the box' }).click()
+  await expect(page).toHaveURL(/\/boxes\/box-/)
+
+  await page.goto(`${demo.url}/triggers`)
+  await expect(page.getByRole('button', { name: /^Ring the oven bell/ })).toHaveCount(1)
+  const draws = page.getByRole('button', { name: /^Golden crust draw/ })
+  await expect(draws).toHaveCount(2)
+  await draws.last().click()
+  const chosen = page.getByRole('region', { name: 'The chosen trigger' })
+  // Nothing starts it: the reward was the other channel’s.
+  await expect(chosen.getByRole('button', { name: 'Arm it' })).toBeDisabled()
+  await expect(chosen.getByRole('list', { name: 'Steps' })).toContainText('Golden crust')
 })
 
 test('the gate is tried as anybody; points are given with a reason; the list is found by words', async ({

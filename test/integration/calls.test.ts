@@ -92,6 +92,20 @@ describe.each(databases)('what viewers set off, $name', ({ isHere, open }) => {
     },
   )
 
+  it.runIf(isHere)('says the points that an event tells, else those of whoever set it off', async () => {
+    const applause = triggerOf('applause', {
+      starts: [{ by: 'event', kinds: ['applause'], rule: null }],
+      sheet: { do: 'inTurn', of: [say('{points} clapped')] },
+    })
+    const crumb = triggerOf('crumb', { sheet: { do: 'inTurn', of: [say('{points} had')] } })
+    const calls = await room(applause, crumb)
+    await calls.follow('pip')
+    const viewer = { id: 'pip', name: 'pip' }
+    await calls.happen({ kind: 'applause', data: { viewer, points: 700 } }, typedBy('pip', '!crumb'))
+    await calls.calls.settled()
+    await expect.poll(() => calls.said.map(({ text }) => text).toSorted()).toEqual(['50 had', '700 clapped'])
+  })
+
   it.runIf(isHere)('twice within one commit is one where the gate says so, however it is pressed', async () => {
     const bell = triggerOf('bell', { gate: { ...openGate, againAfter: { allMs: 60_000, viewerMs: 0 } } })
     const calls = await room(bell)

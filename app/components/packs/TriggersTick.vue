@@ -10,8 +10,10 @@ defineProps<{ names: readonly string[] }>()
 <template>
   <div v-if="names.length > 0">
     <TickBox :checked="isTicked" @change="(checked) => (isTicked = checked)"
-      ><span>with its {{ counted(names.length, 'trigger') }}: {{ names.join(', ') }}</span></TickBox
+      ><span>with its {{ counted(names.length, 'trigger') }}</span></TickBox
     >
-    <p class="pl-6 text-faded">They arrive unarmed and without a price: you decide who may, and for what.</p>
+    <p class="pl-6 text-faded">
+      {{ names.join(', ') }}. They arrive unarmed and without a price: you decide who may, and for what.
+    </p>
   </div>
 </template>

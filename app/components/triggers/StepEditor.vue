@@ -135,7 +135,7 @@ function move(value: string): void {
       />
       <p class="text-faded">
         Knows <code>{name}</code>, <code>{reward}</code>, <code>{cost}</code>, <code>{input}</code>,
-        <code>{points}</code>, what the event carries, and what is counted.
+        <code>{points}</code> of the viewer, what the event carries, and what is counted.
       </p>
     </template>
     <ChoiceField

@@ -2,6 +2,7 @@
 import { definePageMeta, useHead, useRoute } from '#imports'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { ChatLineView, ChatRoomView } from '../../../../contract/simulatedChat.ts'
+import { messagePieces } from '../../../../core/text/messagePieces.ts'
 import { request, wordsOf } from '../../../api/request.ts'
 
 definePageMeta({ layout: false })
@@ -17,6 +18,7 @@ const typed = ref<Record<string, string>>({})
 const refusal = ref('')
 const isScripted = ref(false)
 const log = useTemplateRef('log')
+const field = useTemplateRef('field')
 useHead({ title: () => `${room.value?.name ?? 'Platform'} (simulated): chat` })
 
 const viewer = computed(() => ({
@@ -70,6 +72,11 @@ function say(): void {
   text.value = ''
   void act(request('POST', `${path}/say`, { viewer: viewer.value, text: said }))
 }
+/** An emote behind what is typed, and on with typing. */
+function add(word: string): void {
+  text.value = `${text.value.trimEnd()} ${word} `.trimStart()
+  field.value?.focus()
+}
 async function redeem(rewardId: string): Promise<void> {
   await act(request('POST', `${path}/redeem`, { viewer: viewer.value, rewardId, input: typed.value[rewardId] ?? '' }))
   typed.value[rewardId] = ''
@@ -77,7 +84,7 @@ async function redeem(rewardId: string): Promise<void> {
 }
 const script = [
   'good evening',
-  'it smells of rye from here',
+  'it smells of rye from here warmLoaf',
   '!rise',
   'o pão já saiu?',
   '!crumb',
@@ -98,7 +105,10 @@ watch(isScripted, (isOn) => {
   }, 1_500)
 })
 const stateWords = { waiting: 'waiting', fulfilled: 'done', refunded: 'given back' }
-const reply = (line: ChatLineView) => (text.value = `@${line.by.name} ${text.value}`)
+function reply(line: ChatLineView): void {
+  text.value = `@${line.by.name} ${text.value}`
+  field.value?.focus()
+}
 </script>
 
 <template>
@@ -141,12 +151,36 @@ const reply = (line: ChatLineView) => (text.value = `@${line.by.name} ${text.val
                 class="h-fit shrink-0 rounded border border-[#8ea393] px-1 text-[0.6875rem] text-[#3c4f42]"
                 >{{ role }}</span
               >
-              <span class="min-w-0 break-words" dir="auto">{{ line.text }}</span>
+              <span class="min-w-0 break-words" dir="auto"
+                ><template v-for="(piece, at) in messagePieces(line.text, line.emotes)" :key="at"
+                  ><img
+                    v-if="piece.emoteUrl"
+                    :src="piece.emoteUrl"
+                    :alt="piece.text"
+                    :title="piece.text"
+                    class="inline-block size-6 align-middle"
+                  /><template v-else>{{ piece.text }}</template></template
+                ></span
+              >
             </li>
           </ol>
         </div>
-        <form class="mt-3 flex gap-2" @submit.prevent="say">
+        <div v-if="room && room.emotes.length > 0" class="mt-3 flex gap-1" role="group" aria-label="Emotes">
+          <button
+            v-for="emote in room.emotes"
+            :key="emote.word"
+            type="button"
+            class="rounded border border-transparent p-1 hover:border-[#6d8272]"
+            :aria-label="`Add ${emote.word}`"
+            :title="emote.word"
+            @click="add(emote.word)"
+          >
+            <img :src="emote.url" alt="" class="size-6" />
+          </button>
+        </div>
+        <form class="mt-2 flex gap-2" @submit.prevent="say">
           <input
+            ref="field"
             v-model="text"
             class="min-h-9 flex-1 rounded border border-[#6d8272] bg-white px-3"
             aria-label="Say something"

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { emoteUrl } from '../../../../core/events/dataParts.ts'
 import { parseEventData } from '../../../../core/events/schema.ts'
 import { ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
@@ -40,7 +41,7 @@ const base = {
 const piece = z.union([
   z.object({ words: z.string().max(2000) }).transform(({ words: text }) => ({ text })),
   z
-    .object({ emote: z.string().min(1).max(100), picture: z.url({ protocol: /^https?$/ }).max(2000) })
+    .object({ emote: z.string().min(1).max(100), picture: emoteUrl })
     .transform(({ emote: text, picture }) => ({ text, picture })),
 ])
 const level = z.object({ step: z.int(), sum: z.int() })

@@ -13,6 +13,7 @@ export default defineEventHandler(async (event): Promise<ChatRoomView> => {
     ...{ platform: feed.platform, name: feed.name, hasRewards: simulated.hasRewards(feed.platform) },
     rewards: simulated.hasRewards(feed.platform) ? await simulated.rewards(feed) : [],
     redemptions: redemptions.slice(-redemptionsShown).toReversed(),
+    emotes: simulated.emotes(feed.platform),
     guests: guests.map((name) => ({ id: `sim-${name}`, name })),
   }
 })
