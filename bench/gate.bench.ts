@@ -25,7 +25,14 @@ const gate: Gate = {
 const measured: Measured[] = []
 
 const ask = (at: number): GateAsk => ({
-  ...{ isArmed: true, input: 'Crumbelina', isBlocked: false, nowMs: 1_000_000 + at * 10, timeZone: 'Europe/Lisbon', streamMs: 1 },
+  ...{
+    isArmed: true,
+    input: 'Crumbelina',
+    isBlocked: false,
+    nowMs: 1_000_000 + at * 10,
+    timeZone: 'Europe/Lisbon',
+    streamMs: 1,
+  },
   viewer: { id: `v-${at % viewers}`, name: 'pip_rye', roles: ['subscriber'], tier: 1, months: 3, isFirstTime: false },
   ...{ scene: 'Bench cam', balance: 1_000_000 },
 })
