@@ -168,13 +168,6 @@ export function openApi(origin: string): Record<string, unknown> {
           },
         },
       },
-      '/studio/link': {
-        get: {
-          summary:
-            'JSON-RPC 2.0 over WebSocket for a broadcast program; its secret is asked for first (docs/studio-link.md)',
-          responses: { 101: { description: 'A WebSocket' } },
-        },
-      },
       '/source/{token}': {
         get: {
           summary: 'The browser source page',
