@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowReactive, shallowRef, watch } from 'vue'
 import type { RewardView, TriggersView, TriggerView } from '../../contract/triggers.ts'
 import { isSame } from '../../core/isSame.ts'
 import type { Trigger } from '../../core/triggers/schema.ts'
@@ -11,7 +11,9 @@ const stepsKept = 50
 
 /** What viewers of the channel can set off, with a way back for each change. */
 export const useTriggersStore = defineStore('triggers', () => {
-  const view = shallowRef<TriggersView | null>(null)
+  const kept = shallowRef<TriggersView | null>(null)
+  /** Triggers that were changed here and are not kept yet: the next change is made of them, not of what the server has. */
+  const changing = shallowReactive(new Map<string, Trigger>())
   const rewards = shallowRef<RewardView[]>([])
   const rewardFeeds = shallowRef<{ id: string; name: string }[]>([])
   const undone = ref<{ before: Trigger; after: Trigger }[]>([])
@@ -20,7 +22,7 @@ export const useTriggersStore = defineStore('triggers', () => {
   const live = useLiveStore()
 
   async function load(): Promise<void> {
-    view.value = await request<TriggersView>('GET', '/api/triggers')
+    kept.value = await request<TriggersView>('GET', '/api/triggers')
   }
   async function loadRewards(): Promise<void> {
     const answer = await request<{ rewards: RewardView[]; feeds: { id: string; name: string }[] }>(
@@ -33,7 +35,17 @@ export const useTriggersStore = defineStore('triggers', () => {
   // Somebody else, or a run, has changed something.
   watch(
     () => live.live?.calls.revision,
-    () => void (view.value && last.then(() => Promise.all([load(), loadRewards()])).catch(() => undefined)),
+    () => void (kept.value && last.then(() => Promise.all([load(), loadRewards()])).catch(() => undefined)),
+  )
+  const view = computed<TriggersView | null>(
+    () =>
+      kept.value && {
+        ...kept.value,
+        triggers: kept.value.triggers.map((each) => ({
+          ...each,
+          trigger: changing.get(each.trigger.id) ?? each.trigger,
+        })),
+      },
   )
   const find = (id: string): TriggerView | null => view.value?.triggers.find(({ trigger }) => trigger.id === id) ?? null
 
@@ -44,18 +56,21 @@ export const useTriggersStore = defineStore('triggers', () => {
     return done
   }
 
+  /** Keeps a trigger as it is from now on. @throws what the server refuses, with the trigger as it is there */
   async function put(trigger: Trigger): Promise<void> {
-    const known = find(trigger.id)
-    if (!known) return
-    try {
-      view.value = await request<TriggersView>('PUT', `/api/triggers/${trigger.id}`, {
-        trigger,
-        revision: known.revision,
-      })
-    } catch (error) {
-      await load().catch(() => undefined)
-      throw error
-    }
+    changing.set(trigger.id, trigger)
+    await inTurn(async () => {
+      try {
+        const { revision } = find(trigger.id) ?? {}
+        if (revision !== undefined)
+          kept.value = await request<TriggersView>('PUT', `/api/triggers/${trigger.id}`, { trigger, revision })
+      } catch (error) {
+        await load().catch(() => undefined)
+        throw error
+      } finally {
+        if (changing.get(trigger.id) === trigger) changing.delete(trigger.id)
+      }
+    })
   }
 
   return {
@@ -67,34 +82,32 @@ export const useTriggersStore = defineStore('triggers', () => {
     find,
     canUndo: computed(() => undone.value.length > 0),
     /** Changes a trigger. @throws what the server refuses, with the trigger as it was */
-    change: (id: string, edit: (trigger: Trigger) => Trigger): Promise<void> =>
-      inTurn(async () => {
-        const before = find(id)?.trigger
-        if (!before) return
-        const after = edit(before)
-        if (isSame(before, after)) return
-        await put(after)
-        undone.value = [...undone.value.slice(1 - stepsKept), { before, after }]
-      }),
+    async change(id: string, edit: (trigger: Trigger) => Trigger): Promise<void> {
+      const before = find(id)?.trigger
+      if (!before) return
+      const after = edit(before)
+      if (isSame(before, after)) return
+      await put(after)
+      undone.value = [...undone.value.slice(1 - stepsKept), { before, after }]
+    },
     /** Takes the newest change back. @returns the trigger that it was of; null where there was none */
-    undo: (): Promise<string | null> =>
-      inTurn(async () => {
-        const step = undone.value.at(-1)
-        if (!step) return null
-        undone.value = undone.value.slice(0, -1)
-        await put(step.before)
-        return step.before.id
-      }),
+    async undo(): Promise<string | null> {
+      const step = undone.value.at(-1)
+      if (!step) return null
+      undone.value = undone.value.slice(0, -1)
+      await put(step.before)
+      return step.before.id
+    },
     create: async (name: string): Promise<string> => {
       const { id, view: next } = await request<{ id: string; view: TriggersView }>('POST', '/api/triggers', { name })
-      view.value = next
+      kept.value = next
       return id
     },
     putAway: async (id: string): Promise<void> => {
-      view.value = await request<TriggersView>('DELETE', `/api/triggers/${id}`)
+      kept.value = await request<TriggersView>('DELETE', `/api/triggers/${id}`)
     },
     restore: async (id: string): Promise<void> => {
-      view.value = await request<TriggersView>('POST', `/api/triggers/${id}/restore`)
+      kept.value = await request<TriggersView>('POST', `/api/triggers/${id}/restore`)
     },
     /** Moves a trigger before another; null: behind all. What the list shows is moved at once. */
     move: async (id: string, before: string | null): Promise<void> => {
@@ -104,13 +117,13 @@ export const useTriggersStore = defineStore('triggers', () => {
       const rest = shown.triggers.filter((each) => each !== moved)
       const at = before === null ? rest.length : rest.findIndex(({ trigger }) => trigger.id === before)
       const triggers = [...rest.slice(0, at), moved, ...rest.slice(at)]
-      view.value = { ...shown, triggers }
-      view.value = await request<TriggersView>('PUT', '/api/triggers/order', {
+      kept.value = { ...shown, triggers }
+      kept.value = await request<TriggersView>('PUT', '/api/triggers/order', {
         ids: triggers.map(({ trigger }) => trigger.id),
       })
     },
     setSettings: async (settings: CallSettings): Promise<void> => {
-      view.value = await request<TriggersView>('PUT', '/api/triggers/settings', settings)
+      kept.value = await request<TriggersView>('PUT', '/api/triggers/settings', settings)
     },
     press: (id: string): Promise<unknown> =>
       request('POST', `/api/triggers/${id}/press`, { requestId: crypto.randomUUID() }),

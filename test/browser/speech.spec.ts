@@ -9,6 +9,8 @@ import { box, part, putOnAir } from '../arrange/room.ts'
 import { loudness, setSpeech, spokenAlert, tip, untilVoicesSpeak } from '../arrange/voices.ts'
 
 test.use({ serverFor: 'speech' })
+/** What is read is shown when it has been spoken: on a machine full of tests that takes its time. */
+const spokenWithin = { timeout: 45_000 }
 /** What is louder than this is a voice; a breath between two words is not. */
 const heardAbove = 0.01
 const unlimited = { leastMinor: 0, whose: 'everyone' as const, perViewer: 0, perViewerMinutes: 10, repeatMinutes: 0 }
@@ -121,7 +123,7 @@ test('what will be said is read at the desk before it is; it is let through, sho
     'MarrowHat',
     'please read 111111111111111111111 this long message aloud, it goes on and on, with the rye, and the walnuts, and the kettle, and the lantern',
   )
-  await expect(waiting.getByText(/please read a very long number this long message/)).toBeVisible()
+  await expect(waiting.getByText(/please read a very long number this long message/)).toBeVisible(spokenWithin)
   await expect(waiting.getByText('for you', { exact: true })).toBeVisible()
   await source.waitForTimeout(1200)
   expect(await source.evaluate(() => document.documentElement.dataset.state)).toBe('waiting')
@@ -167,6 +169,7 @@ test('whoever writes too little, too often or the same again is shown and not re
   signIn,
   context,
 }) => {
+  test.slow()
   await signIn('owner')
   const { id, sourceUrl } = await boxOnAir(page, demo, 'Limited voices', [spokenAlert()])
   await setSpeech(page, demo, {
@@ -179,16 +182,22 @@ test('whoever writes too little, too often or the same again is shown and not re
   await page.goto(`${demo.url}/desk?box=${id}`)
   const waiting = page.getByRole('region', { name: 'Waiting' })
   await tip(page, demo, 'caraway_owl', 'too little', 199)
-  await expect(waiting.getByText('The message is not read: The amount is below what is read here.')).toBeVisible()
+  await expect(waiting.getByText('The message is not read: The amount is below what is read here.')).toBeVisible(
+    spokenWithin,
+  )
   await tip(page, demo, 'caraway_owl', 'first one')
   await tip(page, demo, 'sootkettle', 'FIRST one!')
-  await expect(waiting.getByText('The message is not read: The same was read less than 5 minutes ago.')).toBeVisible()
+  await expect(waiting.getByText('The message is not read: The same was read less than 5 minutes ago.')).toBeVisible(
+    spokenWithin,
+  )
   await tip(page, demo, 'caraway_owl', 'second one')
   await tip(page, demo, 'caraway_owl', 'third one')
-  await expect(waiting.getByText('The message is not read: caraway_owl was read 2 times in 10 minutes.')).toBeVisible()
+  await expect(waiting.getByText('The message is not read: caraway_owl was read 2 times in 10 minutes.')).toBeVisible(
+    spokenWithin,
+  )
   await page.request.post(`${demo.url}/api/boxes/${id}/tests`, { data: { kind: 'tip' } })
   // Tests never count, and are never limited.
-  await expect(waiting.getByText(/o pão de centeio é o melhor da noite/).first()).toBeVisible()
+  await expect(waiting.getByText(/o pão de centeio é o melhor da noite/).first()).toBeVisible(spokenWithin)
   await source.close()
   await setSpeech(page, demo, {})
 })
@@ -235,7 +244,7 @@ test('the bench shows each step, lets it be heard, and what each level stops; by
   await page.getByRole('button', { name: 'Add the pronunciation' }).click()
   await page.getByLabel('Allow a word', { exact: true }).fill('tosser')
   await page.keyboard.press('Enter')
-  await expect(steps.getByText('such a thrower', { exact: true })).toBeVisible()
+  await expect(steps.getByText('such a thrower', { exact: true })).toBeVisible(spokenWithin)
   await expectNoFaults(page, '[data-sonner-toaster]')
   await setSpeech(page, demo, {})
 })
