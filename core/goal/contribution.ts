@@ -1,0 +1,117 @@
+import type { CanonicalEvent } from '../events/schema.ts'
+import { comparableMinor, type ChannelContext } from '../rules/values.ts'
+import type { Goal, GoalMeasure } from './schema.ts'
+
+/** An event as it was kept. */
+export interface KeptEvent {
+  event: CanonicalEvent
+  isTest: boolean
+  /** What it brought was given back. */
+  isRefunded: boolean
+}
+
+/** What an event is to a goal. */
+export interface Contribution {
+  amount: number
+  /** Why it is nothing, though it is of what the goal counts: a test, given back, or money without a rate. */
+  note: 'test' | 'refunded' | 'noRate' | null
+}
+
+type Rates = Pick<ChannelContext, 'currency' | 'rates'>
+
+const nothing = (note: Contribution['note']): Contribution => ({ amount: 0, note })
+
+/**
+ * What an event brings a goal; null where the goal does not count such events, of that feed, or of that time. An event
+ * belongs to the moment at which it happened, whenever it arrives; the end is not in it any more. Pure; constant cost.
+ */
+export function contributionOf(
+  goal: Goal,
+  { event, isTest, isRefunded }: KeptEvent,
+  rates: Rates,
+): Contribution | null {
+  const { fromMs, untilMs, sources, measure } = goal
+  if (event.occurredAtMs < fromMs || (untilMs !== null && event.occurredAtMs >= untilMs)) return null
+  if (sources && !sources.includes(event.source)) return null
+  const amount = measured(measure, event, rates)
+  if (amount === null) return null
+  if (isTest) return nothing('test')
+  if (isRefunded) return nothing('refunded')
+  return amount === undefined ? nothing('noRate') : { amount, note: null }
+}
+
+/** How much an event is by a measure; null: nothing of it. Undefined: nobody knows, for there is no rate. */
+function measured(measure: GoalMeasure, { kind, data }: CanonicalEvent, rates: Rates): number | null | undefined {
+  switch (measure.of) {
+    case 'money':
+      return (measure.kinds as readonly string[]).includes(kind) && 'amountMinor' in data
+        ? comparableMinor(data.amountMinor, data.currency, rates)
+        : null
+    case 'follows':
+      return kind === 'follow' ? 1 : null
+    case 'subscriptions':
+      return subscribed(measure, { kind, data } as CanonicalEvent)
+    case 'members':
+      return kind === 'membership' || (kind === 'membershipRenewal' && measure.renewals) ? 1 : null
+    case 'points':
+      return kind === 'applause' ? (data as { points: number }).points : null
+    case 'party':
+      return kind === 'raid' ? (data as { partySize: number }).partySize : null
+  }
+}
+
+/**
+ * Gifts are counted by their batch: those who receive them are told one by one besides, and each only counts for itself
+ * where it came in no batch.
+ */
+function subscribed(
+  { weights, renewals, gifts }: Extract<GoalMeasure, { of: 'subscriptions' }>,
+  event: CanonicalEvent,
+): number | null {
+  const weightOf = (tier: number) => weights[tier as 1 | 2 | 3] ?? 0
+  if (event.kind === 'subscription' || (event.kind === 'resubscription' && renewals)) return weightOf(event.data.tier)
+  if (event.kind === 'giftBatch' && gifts) return weightOf(event.data.tier) * event.data.count
+  if (event.kind === 'giftRecipient' && gifts && event.data.groupId === '') return weightOf(event.data.tier)
+  return null
+}
+
+/**
+ * By how much the sum of a goal changes where an event comes (`before` is null), or becomes another: a refund.
+ * Adding these up is the same as adding up what there is.
+ */
+export function changeOf(goal: Goal, before: KeptEvent | null, after: KeptEvent, rates: Rates): number {
+  const brought = (each: KeptEvent | null) => (each && contributionOf(goal, each, rates)?.amount) ?? 0
+  return brought(after) - brought(before)
+}
+
+/** A change by hand, with its reason. */
+export interface Correction {
+  amount: number
+}
+
+/**
+ * The amount of a goal: what was there at the start, what events bring, and what was corrected. Never less than nothing.
+ * Linear in both.
+ */
+export function amountOf(
+  goal: Goal,
+  events: Iterable<KeptEvent>,
+  corrections: Iterable<Correction>,
+  rates: Rates,
+): number {
+  return shownAmount(goal, sumOf(goal, events, rates), corrections)
+}
+
+/** What events bring, summed up. */
+export function sumOf(goal: Goal, events: Iterable<KeptEvent>, rates: Rates): number {
+  let sum = 0
+  for (const each of events) sum += contributionOf(goal, each, rates)?.amount ?? 0
+  return sum
+}
+
+/** The amount by what was summed up before. */
+export function shownAmount(goal: Goal, sum: number, corrections: Iterable<Correction>): number {
+  let amount = goal.startAmount + sum
+  for (const each of corrections) amount += each.amount
+  return Math.max(0, amount)
+}
