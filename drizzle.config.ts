@@ -2,6 +2,11 @@ import { defineConfig } from 'drizzle-kit'
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: ['./server/db/schema.ts', './server/db/liveSchema.ts', './server/db/triggerSchema.ts'],
+  schema: [
+    './server/db/schema.ts',
+    './server/db/liveSchema.ts',
+    './server/db/triggerSchema.ts',
+    './server/db/goalSchema.ts',
+  ],
   out: './server/db/migrations',
 })

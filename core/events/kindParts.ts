@@ -90,6 +90,9 @@ export const surgeParts = {
   ],
 }
 
+/** ISO 4217's code for what is no money: goals count other things, too. */
+export const noCurrency = 'XXX'
+
 /** A goal of the channel. */
 export const goalParts = {
   isWithoutViewer: true,
@@ -97,7 +100,7 @@ export const goalParts = {
   variables: [variables.goal, variables.amount],
   values: ({ goalTitle, targetMinor, currency: of }: { goalTitle: string; targetMinor: number; currency: string }) => ({
     goal: goalTitle,
-    amount: { amountMinor: targetMinor, currency: of },
+    amount: of === noCurrency ? targetMinor : { amountMinor: targetMinor, currency: of },
   }),
   fields: [fields.target, fields.goal],
   sample: ({ large }: { large: <T>(usual: T, largest: T) => T }) => ({

@@ -1,3 +1,4 @@
+import type { EventKind } from '../events/kinds.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { comparableMinor, type ChannelContext } from '../rules/values.ts'
 import type { Goal, GoalMeasure } from './schema.ts'
@@ -38,6 +39,28 @@ export function contributionOf(
   if (isTest) return nothing('test')
   if (isRefunded) return nothing('refunded')
   return amount === undefined ? nothing('noRate') : { amount, note: null }
+}
+
+/** The kinds of events that a goal counts. */
+export function kindsCounted(measure: GoalMeasure): EventKind[] {
+  switch (measure.of) {
+    case 'money':
+      return [...measure.kinds]
+    case 'follows':
+      return ['follow']
+    case 'subscriptions':
+      return [
+        'subscription',
+        ...(measure.renewals ? (['resubscription'] as const) : []),
+        ...(measure.gifts ? (['giftBatch', 'giftRecipient'] as const) : []),
+      ]
+    case 'members':
+      return ['membership', ...(measure.renewals ? (['membershipRenewal'] as const) : [])]
+    case 'points':
+      return ['applause']
+    case 'party':
+      return ['raid']
+  }
 }
 
 /** How much an event is by a measure; null: nothing of it. Undefined: nobody knows, for there is no rate. */
@@ -106,6 +129,21 @@ export function amountOf(
 export function sumOf(goal: Goal, events: Iterable<KeptEvent>, rates: Rates): number {
   let sum = 0
   for (const each of events) sum += contributionOf(goal, each, rates)?.amount ?? 0
+  return sum
+}
+
+/** Events that bring a goal the same, and how many there are of them. */
+export interface LikeEvents {
+  event: CanonicalEvent
+  isRefunded: boolean
+  count: number
+}
+
+/** What groups of like events bring together: the same as each of their events by itself. */
+export function sumOfLike(goal: Goal, groups: Iterable<LikeEvents>, rates: Rates): number {
+  let sum = 0
+  for (const { event, isRefunded, count } of groups)
+    sum += count * (contributionOf(goal, { event, isTest: false, isRefunded }, rates)?.amount ?? 0)
   return sum
 }
 

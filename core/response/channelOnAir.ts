@@ -1,5 +1,6 @@
 import type { BoxDocument } from '../composition/box.ts'
 import type { EventKind } from '../events/kinds.ts'
+import type { Goal } from '../goal/schema.ts'
 import type { MediaFacts } from '../score/mediaFacts.ts'
 import type { SpeechSettings } from '../speech/settings.ts'
 import type { Trigger } from '../triggers/schema.ts'
@@ -28,4 +29,11 @@ export interface ChannelOnAir {
   /** What viewers can set off, in its order. */
   triggers: readonly Trigger[]
   calls: CallSettings
+  goals: GoalsCounted
+}
+
+/** What events may count in. `basis` counts up with everything that decides what they bring. */
+export interface GoalsCounted {
+  basis: number
+  counted: readonly Goal[]
 }

@@ -22,6 +22,7 @@ const onAir = (boxId: string, alerts: Parameters<typeof plainBox>[1]) => ({
 const channel: ChannelOnAir = {
   triggers: [],
   calls: usualCalls,
+  goals: { basis: 0, counted: [] },
   locale: 'en-IE',
   currency: 'EUR',
   rates: {},

@@ -8,6 +8,7 @@ import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxes } from '../db/queries/boxes.ts'
 import { listFeeds } from '../db/queries/feeds.ts'
 import { listPlayableMedia } from '../db/queries/media.ts'
+import { listCountedGoals } from '../db/queries/goals.ts'
 import { readChannel } from '../db/queries/people.ts'
 import { listTriggers } from '../db/queries/triggers.ts'
 import { feedSource } from '../feeds/feedSource.ts'
@@ -71,6 +72,8 @@ export class OnAirCache {
       media,
       triggers: list ? [...triggers, list] : triggers,
       calls,
+      // The basis was read first: it is never newer than what is counted by.
+      goals: { basis: channel.goalsBasis, counted: await listCountedGoals(this.db, channelId) },
     }
   }
 }

@@ -76,8 +76,12 @@ function listed(name: string, table: PgTable, leftOut: readonly string[] = [], m
 const runs = listed('runs', run, ['seq'])
 const earned = listed('earned', pointsEntry, ['seq'], '"eventId" text, "name" text')
 
+const counted = `jsonb_to_recordset(given_counted) as given(
+      "eventId" text, "channelId" text, "goalId" text, "amount" bigint
+    )`
+
 /**
- * Writes events, what they cause and the feeds' tallies: all of it or nothing, in one round trip. As a plain statement,
+ * Writes events, what they cause, what they bring goals and the feeds' tallies: all of it or nothing, in one round trip. As a plain statement,
  * planning it took longer than running it. What was seen before is left as it is, with what it caused; so is the second of
  * two that are the same. Answers the ids of the events that were new. Whoever is to be woken is told with the commit.
  */
@@ -86,7 +90,7 @@ export const keepDecided = routine(
   (name) => `
 create function ${name}(
   ${events.parameters}, ${effects.parameters}, ${plays.parameters}, given_runs jsonb, given_earned jsonb,
-  given_tallies jsonb, given_wake text
+  given_counted jsonb, given_bases jsonb, given_tallies jsonb, given_wake text
 )
 returns setof text
 language plpgsql
@@ -94,6 +98,18 @@ as $keep$
 begin
   if given_wake is not null then
     perform pg_notify('thundercrest', given_wake);
+  end if;
+  -- First, and in the order of keys, so that two that count at once do not block each other; channels before their goals, as
+  -- whoever changes a goal takes them.
+  if jsonb_array_length(given_counted) > 0 then
+    perform 1 from channel
+    where channel.id in (select given."channelId" from ${counted})
+    order by channel.id
+    for key share;
+    perform 1 from goal
+    where (goal.channel_id, goal.id) in (select given."channelId", given."goalId" from ${counted})
+    order by goal.channel_id, goal.id
+    for update;
   end if;
   return query
   with fresh as (
@@ -130,6 +146,15 @@ begin
       ) as given on given."channelId" = entered.channel_id and given."viewerId" = entered.viewer_id
     order by entered.channel_id, entered.viewer_id
     on conflict (channel_id, viewer_id) do update set points = balance.points + excluded.points, name = excluded.name
+  ), summed as (
+    update goal set sum = goal.sum + added.amount
+    from (
+      select given."channelId", given."goalId", sum(given."amount") as amount
+      from ${counted}
+      where given."eventId" in (select fresh.id from fresh)
+      group by given."channelId", given."goalId"
+    ) as added
+    where goal.channel_id = added."channelId" and goal.id = added."goalId"
   ), counted as (
     select shared."feedId", count(*)::integer as accepted
     from ${events.rows}
@@ -149,6 +174,11 @@ begin
     where feed.id = tally."feedId"
   )
   select fresh.id from fresh;
+  -- Whoever changes goals has waited for what is written here, or is seen by now: then this was decided by what was before.
+  update goal set is_stale = true
+  from jsonb_to_recordset(given_bases) as given("channelId" text, "basis" integer)
+    join channel on channel.id = given."channelId" and channel.goals_basis <> given."basis"
+  where goal.channel_id = channel.id;
 end
 $keep$`,
 )

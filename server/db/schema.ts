@@ -32,6 +32,8 @@ export const channel = pgTable('channel', {
   speech: jsonb().$type<SpeechSettings>(),
   /** What its triggers share; null: as a channel begins with. */
   calls: jsonb().$type<CallSettings>(),
+  /** Counts up with everything that decides what events bring goals: what was decided before is added up anew. */
+  goalsBasis: integer('goals_basis').notNull().default(0),
   /** Whether simulated platforms, chat and studio answer here; null: as the server says. */
   hasStandIns: boolean('has_stand_ins'),
   /** When the stream began that goes on, or was the last. */

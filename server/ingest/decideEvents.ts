@@ -2,13 +2,14 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { Ticket } from '../../core/queue/state.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
+import { contributionOf } from '../../core/goal/contribution.ts'
 import { earnedBy } from '../../core/points/earnedBy.ts'
 import { callsBy, respond, type Effect } from '../../core/response/respond.ts'
 import type { Circumstances } from '../../core/rules/circumstances.ts'
 import { isOnlyCall, type TriggerCall } from '../../core/triggers/callsOf.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
-import type { DecidedEvents, EarnedPoints } from '../db/queries/decidedEvents.ts'
+import type { CountedAmount, DecidedEvents, EarnedPoints } from '../db/queries/decidedEvents.ts'
 import type { EffectRow } from '../db/queries/effects.ts'
 import type { EventRow } from '../db/queries/events.ts'
 import type { PlayRow } from '../db/queries/plays.ts'
@@ -83,7 +84,16 @@ export function decideEvents({
 }: DecideRequest): Decided {
   const receivedAt = new Date(nowMs)
   const decided: Decided = {
-    rows: { events: [], effects: [], plays: [], runs: [], earned: [], tallies: [] },
+    rows: {
+      events: [],
+      effects: [],
+      plays: [],
+      runs: [],
+      earned: [],
+      counted: [],
+      bases: [{ channelId, basis: onAir.goals.basis }],
+      tallies: [],
+    },
     plays: [],
   }
   incoming.forEach((each, index) => {
@@ -107,6 +117,7 @@ export function decideEvents({
     for (const call of calls) decided.rows.runs.push(runOf(row, arrived.event, call, onAir, nowMs))
     const earned = earnedOf(row, arrived.event, onAir)
     if (earned) decided.rows.earned.push(earned)
+    decided.rows.counted.push(...countedOf(row, arrived.event, onAir))
   })
   if (feed) decided.rows.tallies.push(tallyOf(feed, incoming, receivedAt))
   return decided
@@ -221,6 +232,17 @@ function earnedOf(
     at: row.receivedAt,
   }
 }
+
+/** What an event brings the goals of its channel. */
+function countedOf(row: KeptEvent, event: CanonicalEvent, { goals, currency, rates }: ChannelOnAir): CountedAmount[] {
+  return goals.counted.flatMap((goal) => {
+    const { amount } =
+      contributionOf(goal, { event, isTest: false, isRefunded: false }, { currency, rates }) ?? noAmount
+    return amount === 0 ? [] : [{ eventId: row.id, channelId: row.channelId, goalId: goal.id, amount }]
+  })
+}
+
+const noAmount = { amount: 0 }
 
 /** What a play has that nobody has prepared yet. */
 export function untouchedPlay(nowMs: number) {

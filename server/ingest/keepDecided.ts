@@ -11,6 +11,8 @@ export interface KeptEvents {
   plays: EarnedPlay[]
   /** Channels in which something is set off by it. */
   callsIn: string[]
+  /** Channels of which a goal has another amount by it. */
+  countedIn: string[]
 }
 
 /**
@@ -31,6 +33,8 @@ export async function keepDecided(
     plays: pieces.flatMap((piece) => piece.rows.plays),
     runs: pieces.flatMap((piece) => piece.rows.runs),
     earned: pieces.flatMap((piece) => piece.rows.earned),
+    counted: pieces.flatMap((piece) => piece.rows.counted),
+    bases: eachOnce(pieces.flatMap((piece) => piece.rows.bases)),
     tallies: mergeTallies(pieces.flatMap((piece) => piece.rows.tallies)),
   }
   const fresh = await insertDecidedEvents(db, rows, wake)
@@ -45,10 +49,16 @@ export async function keepDecided(
       repeatedCount: rows.events.length - acceptedIds.length,
       effects: rows.effects.filter((each) => fresh.has(each.eventId)),
       plays: plays.filter((each) => fresh.has(each.eventId)),
-      callsIn: [...new Set(rows.runs.filter((each) => fresh.has(each.eventId)).map(({ channelId }) => channelId))],
+      callsIn: channelsOf(rows.runs.filter((each) => fresh.has(each.eventId))),
+      countedIn: channelsOf(rows.counted.filter((each) => fresh.has(each.eventId))),
     }
   })
 }
+
+/** What many pieces say, said once. */
+const eachOnce = <T>(rows: readonly T[]): T[] => [...new Map(rows.map((row) => [JSON.stringify(row), row])).values()]
+
+const channelsOf = (rows: readonly { channelId: string }[]) => [...new Set(rows.map(({ channelId }) => channelId))]
 
 /** One tally for each feed: a statement may touch a row only once. */
 function mergeTallies(tallies: readonly FeedTally[]): FeedTally[] {

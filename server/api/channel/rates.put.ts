@@ -2,10 +2,11 @@ import { defineEventHandler } from 'h3'
 import { ratesBody, type RatesView } from '../../../contract/rates.ts'
 import { minorRates } from '../../../core/money.ts'
 import { requireMember } from '../../auth/access.ts'
-import { setRates } from '../../db/queries/people.ts'
+import { setRates } from '../../db/queries/goals.ts'
 import { readChecked } from '../../http/readChecked.ts'
 import { useChannels } from '../../channel/port.ts'
 import { useDatabase } from '../../db/port.ts'
+import { useGoals } from '../../goals/port.ts'
 
 /** Sets what other currencies are worth; rules compare amounts by it from the next event on. */
 export default defineEventHandler(async (event): Promise<RatesView> => {
@@ -13,7 +14,9 @@ export default defineEventHandler(async (event): Promise<RatesView> => {
   const { rates } = await readChecked(event, ratesBody)
   const { database } = await useDatabase()
   const { onAir } = await useChannels()
+  const { goalsChanged } = await useGoals()
   await setRates(database.db, channel.id, minorRates(rates, channel.currency))
   onAir.forget(channel.id)
+  goalsChanged(channel.id)
   return { rates }
 })

@@ -21,12 +21,24 @@ export interface DecidedEvents {
   runs: Omit<typeof run.$inferSelect, 'seq'>[]
   /** What they earn their viewers of the channel's points. */
   earned: EarnedPoints[]
+  /** What they bring goals. */
+  counted: CountedAmount[]
+  /** By what was decided what they bring. */
+  bases: { channelId: string; basis: number }[]
   /** One for each feed that delivered something. */
   tallies: FeedTally[]
 }
 
 /** An entry of the ledger, with the event that earned it and the viewer's name. */
 export type EarnedPoints = Omit<typeof pointsEntry.$inferSelect, 'seq'> & { eventId: string; name: string }
+
+/** What an event brings a goal. */
+export interface CountedAmount {
+  eventId: string
+  channelId: string
+  goalId: string
+  amount: number
+}
 
 export interface FeedTally {
   feedId: string
@@ -45,7 +57,7 @@ export interface FeedTally {
  */
 export async function insertDecidedEvents(
   db: Database,
-  { events, effects, plays, runs, earned, tallies }: DecidedEvents,
+  { events, effects, plays, runs, earned, counted, bases, tallies }: DecidedEvents,
   wake: string | null = null,
 ): Promise<Set<string>> {
   const said = [
@@ -54,7 +66,7 @@ export async function insertDecidedEvents(
     sharedRows(plays, ownOf.plays),
   ].flatMap(({ rows, rests }) => [sql`${rows}::jsonb`, sql`${rests}::jsonb`])
   const answer = await db.execute(
-    sql`select ${sql.raw(keepDecided.name)}(${sql.join(said, sql`, `)}, ${JSON.stringify(runs)}::jsonb, ${JSON.stringify(earned)}::jsonb, ${JSON.stringify(tallies)}::jsonb, ${wake}::text) as id`,
+    sql`select ${sql.raw(keepDecided.name)}(${sql.join(said, sql`, `)}, ${JSON.stringify(runs)}::jsonb, ${JSON.stringify(earned)}::jsonb, ${JSON.stringify(counted)}::jsonb, ${JSON.stringify(bases)}::jsonb, ${JSON.stringify(tallies)}::jsonb, ${wake}::text) as id`,
   )
   return new Set(rowsOf<{ id: string }>(answer).map(({ id }) => id))
 }

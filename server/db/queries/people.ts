@@ -67,11 +67,6 @@ export async function findApiKey(db: Database, hash: string): Promise<{ channelI
   return row ?? null
 }
 
-/** Sets what one minor unit of other currencies is worth in minor units of the channel's. */
-export async function setRates(db: Database, id: string, rates: Record<string, number>): Promise<void> {
-  await db.update(channel).set({ rates }).where(eq(channel.id, id))
-}
-
 /** Says when the stream began that goes on. */
 export async function setStreamBegan(db: Database, id: string, at: Date): Promise<void> {
   await db.update(channel).set({ streamBeganAt: at }).where(eq(channel.id, id))
