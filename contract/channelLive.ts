@@ -13,6 +13,8 @@ export interface ChannelLive {
   /** Whether anything is read aloud. */
   voicesAreOn: boolean
   calls: CallsLive
+  /** Counts up with every change of goals, or of what they have. */
+  goalsRevision: number
 }
 
 /** What viewers set off, as it stands. */

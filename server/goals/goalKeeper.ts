@@ -35,6 +35,9 @@ export class GoalKeeper {
   /** One look after another; of many that are asked for meanwhile one is enough. */
   private readonly looks = new Map<string, { turns: Turns; isAsked: boolean }>()
 
+  /** What screens were told to look at, by channel. */
+  private readonly shown = new Map<string, string>()
+
   constructor(private readonly deps: GoalKeeperDependencies) {}
 
   /** Something was counted, or a goal has changed. */
@@ -76,7 +79,9 @@ export class GoalKeeper {
       const amount = shownAmount(row.document, row.sum, of)
       hasEnded = (await this.lookAt(row, amount, channel.currency, now())) || hasEnded
     }
-    onChange(channelId)
+    const stands = JSON.stringify(rows.map(({ id, sum, revision }) => [id, sum, revision])) + corrections.length
+    if (hasEnded || this.shown.get(channelId) !== stands) onChange(channelId)
+    this.shown.set(channelId, stands)
     // What comes next has begun.
     if (hasEnded) void this.look(channelId)
   }

@@ -40,6 +40,7 @@ interface Kept {
   feeds: RidgeView['feeds']
   boxes: RidgeView['boxes']
   calls: CallsLive
+  goalsRevision: number
   /** What the desk of each box lists. */
   lists: Map<string, DeskLists>
 }
@@ -108,12 +109,13 @@ export class ChannelModel {
     const feeds = await this.feeds(stale, before)
     const states = before && !stale.areDrafts ? before.boxes : await this.boxStates()
     const calls = before && !stale.areCalls ? before.calls : await this.calls(before)
+    const goalsRevision = (this.kept?.goalsRevision ?? 0) + (stale.areGoals || stale.isAll ? 1 : 0)
     const lists = new Map<string, DeskLists>()
     for (const boxId of boxIds) {
       const known = before?.lists.get(boxId)
       lists.set(boxId, known && !stale.boxIds.has(boxId) ? known : await this.lists(boxId, known))
     }
-    const kept = { boxIds, locale, voicesAreOn: speech.isOn, feeds, boxes: states, calls, lists }
+    const kept = { boxIds, locale, voicesAreOn: speech.isOn, feeds, boxes: states, calls, goalsRevision, lists }
     await this.readPlays(kept, stale)
     this.kept = kept
     return kept
@@ -188,6 +190,7 @@ export class ChannelModel {
     return {
       ridge: { feeds: kept.feeds, boxes: kept.boxes, triggers: triggersState(kept.calls), desk: deskState(desks) },
       calls: kept.calls,
+      goalsRevision: kept.goalsRevision,
       desks,
       libraryRevision: library.revision(this.channelId),
       databaseTrouble: trouble.why,

@@ -1,9 +1,9 @@
 /**
  * What of a channel has changed: a line and its log, one play, its sources or its library (which nobody has to read), what
- * feeds deliver, drafts, what viewers set off, or anything.
+ * feeds deliver, drafts, what viewers set off, goals, or anything.
  */
 export type LiveTopic =
-  `line ${string}` | `play ${string}` | 'sources' | 'library' | 'feeds' | 'drafts' | 'calls' | 'all'
+  `line ${string}` | `play ${string}` | 'sources' | 'library' | 'feeds' | 'drafts' | 'calls' | 'goals' | 'all'
 
 /** What has to be read anew. */
 export class StaleTopics {
@@ -11,6 +11,7 @@ export class StaleTopics {
   areFeeds = false
   areDrafts = false
   areCalls = false
+  areGoals = false
   readonly boxIds = new Set<string>()
   readonly playIds = new Set<string>()
 
@@ -19,6 +20,7 @@ export class StaleTopics {
     else if (topic === 'feeds') this.areFeeds = true
     else if (topic === 'drafts') this.areDrafts = true
     else if (topic === 'calls') this.areCalls = true
+    else if (topic === 'goals') this.areGoals = true
     else if (topic.startsWith('line ')) this.boxIds.add(topic.slice('line '.length))
     else if (topic.startsWith('play ')) this.playIds.add(topic.slice('play '.length))
   }
@@ -29,6 +31,7 @@ export class StaleTopics {
     this.areFeeds ||= other.areFeeds
     this.areDrafts ||= other.areDrafts
     this.areCalls ||= other.areCalls
+    this.areGoals ||= other.areGoals
     for (const id of other.boxIds) this.boxIds.add(id)
     for (const id of other.playIds) this.playIds.add(id)
   }

@@ -3,6 +3,7 @@ import { provideChannels, type ChannelsPort } from '../channel/port.ts'
 import { provideDatabase, type DatabasePort } from '../db/port.ts'
 import { provideEmotes, type EmotesPort } from '../emotes/port.ts'
 import { provideLinking, type LinkingPort } from '../feeds/port.ts'
+import { provideGoals, type GoalsPort } from '../goals/port.ts'
 import { provideIngest, type IngestPort } from '../ingest/port.ts'
 import { provideScreens, type ScreensPort } from '../live/port.ts'
 import { provideMedia, type MediaPort } from '../media/port.ts'
@@ -24,6 +25,7 @@ export interface Services
     PacksPort,
     LinesPort,
     CallsPort,
+    GoalsPort,
     StandInsPort,
     SourcesPort,
     IngestPort,
@@ -45,6 +47,7 @@ export function provideServices(starting: Promise<Services>): void {
     providePacks,
     provideLines,
     provideCalls,
+    provideGoals,
     provideStandIns,
     provideSources,
     provideIngest,

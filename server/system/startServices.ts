@@ -19,6 +19,7 @@ import { EmoteShelf } from '../emotes/emoteShelf.ts'
 import { Linking } from '../feeds/linking.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
+import { GoalKeeper } from '../goals/goalKeeper.ts'
 import { keepDecided } from '../ingest/keepDecided.ts'
 import { markOf, sealOf } from '../lanes/processMark.ts'
 import { mediaUploads, uploadsOfPacks } from '../media/channelUploads.ts'
@@ -48,6 +49,8 @@ import type { Services } from './services.ts'
 import { startLive } from './startLive.ts'
 
 const keepAwakeEveryMs = 4 * 60_000
+/** A goal begins and ends by the clock. */
+const goalsEveryMs = 2_000
 
 export interface StartOptions {
   config: Config
@@ -212,6 +215,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
         // All of them at once, and before anybody is told: what is acknowledged is in its line.
         lines.enqueue(kept.flatMap((each) => each.plays))
         calls.wake(new Set(kept.flatMap(({ callsIn }) => callsIn)))
+        goals.wake(new Set(kept.flatMap(({ countedIn }) => countedIn)))
         return kept
       },
       isPassing: (error) => trouble.note(error),
@@ -219,6 +223,14 @@ export async function startServices(options: StartOptions): Promise<Services> {
     onChange: (channelId) => stream.changed(channelId, 'feeds'),
   })
 
+  const goals = new GoalKeeper({
+    ...{ db, now },
+    onAir: (channelId) => onAir.read(channelId),
+    forget: (channelId) => onAir.forget(channelId),
+    accept: (channelId, incoming) => ingest.accept(channelId, incoming),
+    onChange: (channelId) => stream.changed(channelId, 'goals'),
+    onError: noteError('goals could not be looked at'),
+  })
   const media = storeOf(config, dataFolder)
   const held = new HeldFiles(db, media)
   const folders = await uploadFolders(dataFolder)
@@ -250,6 +262,8 @@ export async function startServices(options: StartOptions): Promise<Services> {
     lookAtStream: (channelId) => streams.beganMs(channelId),
     onError: noteError('what time sets off could not be looked at'),
   })
+  const lookingAtGoals = setInterval(() => goals.wake(calls.opened()), goalsEveryMs)
+  lookingAtGoals.unref()
   await lanes.start()
   await lanes.askOwners()
   // Voices sleep while nobody could hear them; while a source is there they are kept awake, so that no message waits for them.
@@ -273,6 +287,10 @@ export async function startServices(options: StartOptions): Promise<Services> {
       onAir.forget(channelId)
       stream.changed(channelId, 'calls')
     },
+    goalsChanged(channelId) {
+      onAir.forget(channelId)
+      return goals.look(channelId)
+    },
     ...{ wakeVoices, metrics, signInLimits: new SignInLimits(limiterStore(db)) },
     async takeFreeLanes() {
       bus.publish({ type: 'left' })
@@ -288,6 +306,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     },
     async close() {
       clearInterval(keepingAwake)
+      clearInterval(lookingAtGoals)
       callsClock.close()
       for (const each of [engines, languages, stream, library, uploads, packUploads, trouble, housekeeping])
         each.close()

@@ -17,6 +17,6 @@ export default defineEventHandler(async (event): Promise<RatesView> => {
   const { goalsChanged } = await useGoals()
   await setRates(database.db, channel.id, minorRates(rates, channel.currency))
   onAir.forget(channel.id)
-  goalsChanged(channel.id)
+  await goalsChanged(channel.id)
   return { rates }
 })

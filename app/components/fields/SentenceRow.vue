@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useId } from 'vue'
 
-/** One sentence of a gate: what it is about, what it says, and beneath, once that is pressed, how to have it say something else. */
+/** One sentence of what can be changed: what it is about, what it says, and beneath, once that is pressed, how to have it say something else. */
 defineProps<{ label: string; says: string; canEdit: boolean }>()
 const isOpen = defineModel<boolean>('open', { required: true })
 const id = useId()

@@ -1,0 +1,57 @@
+import { kindNames } from '../../../core/events/kindNames.ts'
+import type { Goal, GoalMeasure } from '../../../core/goal/schema.ts'
+import { formatMoney } from '../../../core/money.ts'
+
+interface Words {
+  locale: string
+  currency: string
+}
+
+/** An amount of a goal as its bar says it. */
+export const amountWords = ({ measure }: Pick<Goal, 'measure'>, amount: number, { locale, currency }: Words): string =>
+  measure.of === 'money' ? formatMoney(amount, currency, locale) : new Intl.NumberFormat(locale).format(amount)
+
+/** What a goal counts, as it stands in a sentence. */
+export function measureWords(measure: GoalMeasure): string {
+  switch (measure.of) {
+    case 'money':
+      return measure.kinds.map((kind) => kindNames[kind].toLowerCase()).join(', ')
+    case 'follows':
+      return 'new followers'
+    case 'subscriptions': {
+      const { weights, renewals, gifts } = measure
+      const more = [renewals ? 'renewals' : '', gifts ? 'gifts' : ''].filter(Boolean)
+      const of = `subscriptions, ${weights[1]}, ${weights[2]} and ${weights[3]} by tier`
+      return more.length > 0 ? `${of}, with ${more.join(' and ')}` : of
+    }
+    case 'members':
+      return measure.renewals ? 'memberships, with renewals' : 'new members'
+    case 'points':
+      return 'points of applause'
+    case 'party':
+      return 'guests that raids bring'
+  }
+}
+
+/** What one of it is called beside a number that is no money. */
+export const unitWords = ({ of }: GoalMeasure): string =>
+  ({ money: '', follows: 'followers', subscriptions: 'counted', members: 'members', points: 'points', party: 'guests' })[of]
+
+/** What each kind of measure begins with. */
+export const newMeasures: Record<GoalMeasure['of'], GoalMeasure> = {
+  money: { of: 'money', kinds: ['tip', 'paidMessage', 'charityDonation'] },
+  follows: { of: 'follows' },
+  subscriptions: { of: 'subscriptions', weights: { 1: 1, 2: 2, 3: 6 }, renewals: false, gifts: true },
+  members: { of: 'members', renewals: false },
+  points: { of: 'points' },
+  party: { of: 'party' },
+}
+
+export const measureChoices: readonly { value: GoalMeasure['of']; label: string }[] = [
+  { value: 'money', label: 'money' },
+  { value: 'follows', label: 'new followers' },
+  { value: 'subscriptions', label: 'subscriptions' },
+  { value: 'members', label: 'members' },
+  { value: 'points', label: 'points of applause' },
+  { value: 'party', label: 'guests of raids' },
+]
