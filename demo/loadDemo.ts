@@ -8,6 +8,7 @@ import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
 import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
 import { findStudio, setStudioSecret } from '../server/db/queries/runs.ts'
 import { addStandIn } from '../server/db/queries/standIns.ts'
+import { addGoal, setGoalEnded, tellGoal } from '../server/db/queries/goals.ts'
 import { addTrigger } from '../server/db/queries/triggers.ts'
 import { balance, pointsEntry } from '../server/db/triggerSchema.ts'
 import { decideEvents } from '../server/ingest/decideEvents.ts'
@@ -15,6 +16,8 @@ import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
 import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
+import { targetsOf } from '../core/goal/schema.ts'
+import { demoGoals } from './goals.ts'
 import { demoPassword, demoPeople } from './people.ts'
 import { demoBalances, demoCalls, demoRewards, demoTriggers } from './triggers.ts'
 import { demoBoxes, demoChannel, demoFeeds, earlierTonight } from './scenario.ts'
@@ -27,6 +30,7 @@ export async function loadDemo(services: Services, address: string, readFileOf: 
     const media = await loadMedia(services, readFileOf)
     await loadBoxes(services, media)
     await loadTriggers(services, media)
+    await loadGoals(services)
     await loadEarlierTonight(services)
     await services.takeFreeLanes()
   }
@@ -94,6 +98,18 @@ async function loadTriggers({ database: { db } }: Services, media: (file: string
     await db
       .insert(pointsEntry)
       .values({ channelId, viewerId, change: points, why: 'nights before this one', reference: `before:${name}`, at })
+  }
+}
+
+async function loadGoals({ database: { db } }: Services): Promise<void> {
+  const nowMs = Date.now()
+  for (const { goal, isPast, isBegun } of demoGoals(nowMs, demoChannel.timeZone)) {
+    await addGoal(db, demoChannel.id, goal)
+    await tellGoal(db, demoChannel.id, goal.id, {
+      isStartTold: isBegun,
+      ...(isPast ? { told: { targets: targetsOf(goal), round: 0 } } : {}),
+    })
+    if (isPast) await setGoalEnded(db, demoChannel.id, goal.id, new Date(goal.untilMs ?? nowMs))
   }
 }
 

@@ -11,7 +11,7 @@ import { listPlayableMedia } from '../db/queries/media.ts'
 import { listCountedGoals } from '../db/queries/goals.ts'
 import { readChannel } from '../db/queries/people.ts'
 import { listTriggers } from '../db/queries/triggers.ts'
-import { feedSource } from '../feeds/feedSource.ts'
+import { feedSource } from '../../core/events/feedSource.ts'
 import { listTrigger } from '../triggers/listTrigger.ts'
 import { KeptPromises } from '../system/keptPromises.ts'
 

@@ -170,7 +170,7 @@ export class Ingest {
     } catch (error) {
       if (!isDataFault(error)) throw error
     }
-    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, effects: [], plays: [], callsIn: [] }
+    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, effects: [], plays: [], callsIn: [], countedIn: [] }
     let spoilt = 0
     for (const [index, each] of incoming.entries()) {
       try {

@@ -1,7 +1,7 @@
 import type { Database } from '../db/handle.ts'
 import { listFeeds, type FeedRow } from '../db/queries/feeds.ts'
 import type { RunRow } from '../db/queries/runs.ts'
-import { feedSource } from '../feeds/feedSource.ts'
+import { feedSource } from '../../core/events/feedSource.ts'
 import type { Reward } from '../../contract/triggers.ts'
 import type { PlatformAccess } from './access.ts'
 

@@ -1,7 +1,7 @@
 import type { Reward, RewardView } from '../../contract/triggers.ts'
 import { listFeeds, type FeedRow } from '../db/queries/feeds.ts'
 import type { Database } from '../db/handle.ts'
-import { feedSource } from '../feeds/feedSource.ts'
+import { feedSource } from '../../core/events/feedSource.ts'
 import type { PlatformAccess } from '../platforms/access.ts'
 import { problemError } from '../system/problemError.ts'
 

@@ -43,7 +43,9 @@ const state = ({ standing, endedAtMs, goal }: GoalView) => {
     <div class="flex items-start justify-between gap-4">
       <div>
         <h1 id="goals" class="font-display text-3xl font-semibold">Goals</h1>
-        <p class="mt-1 text-faded">What you and your viewers want to reach. Tests and what was given back never count.</p>
+        <p class="mt-1 text-faded">
+          What you and your viewers want to reach. Tests and what was given back never count.
+        </p>
       </div>
       <button v-if="session.canEdit" type="button" class="button mt-1 shrink-0" @click="emit('create')">
         <Plus :size="15" aria-hidden="true" />New goal
@@ -84,8 +86,8 @@ const state = ({ standing, endedAtMs, goal }: GoalView) => {
     <div v-if="goals.view && groups.length === 0" class="mt-6 rounded-sm border border-dashed border-faded p-6">
       <h2 class="font-display text-lg font-semibold">Nothing to reach yet</h2>
       <p class="mt-1 max-w-prose text-faded">
-        A goal counts what you choose, from a moment on: tips for a new oven, followers, subscriptions. It is never typed
-        in: it is added up of what really happened, and you can look at every part of it.
+        A goal counts what you choose, from a moment on: tips for a new oven, followers, subscriptions. It is never
+        typed in: it is added up of what really happened, and you can look at every part of it.
       </p>
       <button v-if="session.canEdit" type="button" class="button button-bolt mt-3" @click="emit('create')">
         Make the first goal

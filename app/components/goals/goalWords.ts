@@ -35,7 +35,14 @@ export function measureWords(measure: GoalMeasure): string {
 
 /** What one of it is called beside a number that is no money. */
 export const unitWords = ({ of }: GoalMeasure): string =>
-  ({ money: '', follows: 'followers', subscriptions: 'counted', members: 'members', points: 'points', party: 'guests' })[of]
+  ({
+    money: '',
+    follows: 'followers',
+    subscriptions: 'counted',
+    members: 'members',
+    points: 'points',
+    party: 'guests',
+  })[of]
 
 /** What each kind of measure begins with. */
 export const newMeasures: Record<GoalMeasure['of'], GoalMeasure> = {

@@ -3,7 +3,7 @@ import * as z from 'zod'
 import type { PointsView } from '../../../contract/triggers.ts'
 import { listBalances, sumBalances } from '../../db/queries/points.ts'
 import { listFeeds } from '../../db/queries/feeds.ts'
-import { feedSource } from '../../feeds/feedSource.ts'
+import { feedSource } from '../../../core/events/feedSource.ts'
 import { problemError } from '../../system/problemError.ts'
 import { withCalls } from '../../triggers/surroundings.ts'
 

@@ -3,7 +3,7 @@ import { emoteUrl } from '../../../../core/events/dataParts.ts'
 import { parseEventData } from '../../../../core/events/schema.ts'
 import { ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
-import { feedSource } from '../../feedSource.ts'
+import { feedSource } from '../../../../core/events/feedSource.ts'
 import {
   messageOf,
   messageOfPieces,

@@ -3,7 +3,7 @@ import { parseEventData } from '../../../../core/events/schema.ts'
 import { minorDigits } from '../../../../core/minorDigits.ts'
 import { err, ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
-import { feedSource } from '../../feedSource.ts'
+import { feedSource } from '../../../../core/events/feedSource.ts'
 import {
   messageOf,
   pickedField,

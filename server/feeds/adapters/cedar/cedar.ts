@@ -4,7 +4,7 @@ import { parseEventData } from '../../../../core/events/schema.ts'
 import { err, ok, type Result } from '../../../../core/result.ts'
 import { digest } from '../../digest.ts'
 import type { FeedAdapter } from '../../adapter.ts'
-import { feedSource } from '../../feedSource.ts'
+import { feedSource } from '../../../../core/events/feedSource.ts'
 import { messageOf, pickedField, understandEach, viewerOf, withPicked, type Understood } from '../../understandEach.ts'
 
 /*

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { parseEventData } from '../../../../core/events/schema.ts'
 import { ok, type Result } from '../../../../core/result.ts'
 import type { FeedAdapter } from '../../adapter.ts'
-import { feedSource } from '../../feedSource.ts'
+import { feedSource } from '../../../../core/events/feedSource.ts'
 import { digest } from '../../digest.ts'
 import { messageOf, pickedField, understandEach, viewerOf, withPicked, type Understood } from '../../understandEach.ts'
 
