@@ -75,7 +75,7 @@ const state = ({ standing, endedAtMs, goal }: GoalView) => {
             <span class="flex justify-between gap-4 text-faded">
               <span class="min-w-0 truncate">{{ measureWords(view.goal.measure) }}</span>
               <span class="shrink-0"
-                ><b v-if="state(view)" class="font-medium text-moss">{{ state(view) }}</b
+                ><b v-if="state(view)" class="font-medium text-ink">{{ state(view) }}</b
                 >{{ state(view) ? ', ' : '' }}{{ when(view) }}</span
               >
             </span>

@@ -1,15 +1,21 @@
 import { kindNames } from '../../../core/events/kindNames.ts'
 import type { Goal, GoalMeasure } from '../../../core/goal/schema.ts'
-import { formatMoney } from '../../../core/money.ts'
+import { minorDigits } from '../../../core/minorDigits.ts'
 
 interface Words {
   locale: string
   currency: string
 }
 
-/** An amount of a goal as its bar says it. */
-export const amountWords = ({ measure }: Pick<Goal, 'measure'>, amount: number, { locale, currency }: Words): string =>
-  measure.of === 'money' ? formatMoney(amount, currency, locale) : new Intl.NumberFormat(locale).format(amount)
+/** An amount of a goal as its bar says it: whole amounts without cents, for they are read at a glance. */
+export function amountWords({ measure }: Pick<Goal, 'measure'>, amount: number, { locale, currency }: Words): string {
+  if (measure.of !== 'money') return new Intl.NumberFormat(locale).format(amount)
+  const digits = minorDigits(currency)
+  return new Intl.NumberFormat(locale, {
+    ...{ style: 'currency', currency, minimumFractionDigits: digits, maximumFractionDigits: digits },
+    trailingZeroDisplay: 'stripIfInteger',
+  } as Intl.NumberFormatOptions).format(amount / 10 ** digits)
+}
 
 /** What a goal counts, as it stands in a sentence. */
 export function measureWords(measure: GoalMeasure): string {
