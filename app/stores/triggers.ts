@@ -1,24 +1,17 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowReactive, shallowRef, watch } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import type { RewardView, TriggersView, TriggerView } from '../../contract/triggers.ts'
-import { isSame } from '../../core/isSame.ts'
 import type { Trigger } from '../../core/triggers/schema.ts'
 import type { CallSettings } from '../../core/triggers/settings.ts'
 import { request } from '../api/request.ts'
+import { documentChanges, type DocumentChanges } from './documentChanges.ts'
 import { useLiveStore } from './live.ts'
-
-const stepsKept = 50
 
 /** What viewers of the channel can set off, with a way back for each change. */
 export const useTriggersStore = defineStore('triggers', () => {
   const kept = shallowRef<TriggersView | null>(null)
-  /** Triggers that were changed here and are not kept yet: the next change is made of them, not of what the server has. */
-  const changing = shallowReactive(new Map<string, Trigger>())
   const rewards = shallowRef<RewardView[]>([])
   const rewardFeeds = shallowRef<{ id: string; name: string }[]>([])
-  const undone = ref<{ before: Trigger; after: Trigger }[]>([])
-  /** One change after another: each is made of what the one before led to. */
-  let last: Promise<unknown> = Promise.resolve()
   const live = useLiveStore()
 
   async function load(): Promise<void> {
@@ -35,7 +28,7 @@ export const useTriggersStore = defineStore('triggers', () => {
   // Somebody else, or a run, has changed something.
   watch(
     () => live.live?.calls.revision,
-    () => void (kept.value && last.then(() => Promise.all([load(), loadRewards()])).catch(() => undefined)),
+    () => void (kept.value && changes.take(() => Promise.all([load(), loadRewards()])).catch(() => undefined)),
   )
   const view = computed<TriggersView | null>(
     () =>
@@ -43,35 +36,21 @@ export const useTriggersStore = defineStore('triggers', () => {
         ...kept.value,
         triggers: kept.value.triggers.map((each) => ({
           ...each,
-          trigger: changing.get(each.trigger.id) ?? each.trigger,
+          trigger: changes.shown(each.trigger),
         })),
       },
   )
   const find = (id: string): TriggerView | null => view.value?.triggers.find(({ trigger }) => trigger.id === id) ?? null
 
-  /** Does something after all that was begun before. */
-  function inTurn<T>(work: () => Promise<T>): Promise<T> {
-    const done = last.then(work)
-    last = done.catch(() => undefined)
-    return done
-  }
-
-  /** Keeps a trigger as it is from now on. @throws what the server refuses, with the trigger as it is there */
-  async function put(trigger: Trigger): Promise<void> {
-    changing.set(trigger.id, trigger)
-    await inTurn(async () => {
-      try {
-        const { revision } = find(trigger.id) ?? {}
-        if (revision !== undefined)
-          kept.value = await request<TriggersView>('PUT', `/api/triggers/${trigger.id}`, { trigger, revision })
-      } catch (error) {
-        await load().catch(() => undefined)
-        throw error
-      } finally {
-        if (changing.get(trigger.id) === trigger) changing.delete(trigger.id)
-      }
-    })
-  }
+  const changes: DocumentChanges<Trigger> = documentChanges({
+    load,
+    find: (id) => find(id)?.trigger ?? null,
+    async keep(trigger) {
+      const { revision } = find(trigger.id) ?? {}
+      if (revision !== undefined)
+        kept.value = await request<TriggersView>('PUT', `/api/triggers/${trigger.id}`, { trigger, revision })
+    },
+  })
 
   return {
     view,
@@ -80,24 +59,9 @@ export const useTriggersStore = defineStore('triggers', () => {
     load,
     loadRewards,
     find,
-    canUndo: computed(() => undone.value.length > 0),
-    /** Changes a trigger. @throws what the server refuses, with the trigger as it was */
-    async change(id: string, edit: (trigger: Trigger) => Trigger): Promise<void> {
-      const before = find(id)?.trigger
-      if (!before) return
-      const after = edit(before)
-      if (isSame(before, after)) return
-      await put(after)
-      undone.value = [...undone.value.slice(1 - stepsKept), { before, after }]
-    },
-    /** Takes the newest change back. @returns the trigger that it was of; null where there was none */
-    async undo(): Promise<string | null> {
-      const step = undone.value.at(-1)
-      if (!step) return null
-      undone.value = undone.value.slice(0, -1)
-      await put(step.before)
-      return step.before.id
-    },
+    canUndo: changes.canUndo,
+    change: changes.change,
+    undo: changes.undo,
     create: async (name: string): Promise<string> => {
       const { id, view: next } = await request<{ id: string; view: TriggersView }>('POST', '/api/triggers', { name })
       kept.value = next
