@@ -60,4 +60,3 @@ export const correctionBody = z.object({
     .refine((amount) => amount !== 0, 'a correction changes something'),
   why: z.string().trim().min(1, 'a correction has a reason').max(200),
 })
-export type CorrectionBody = z.infer<typeof correctionBody>

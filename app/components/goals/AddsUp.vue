@@ -69,7 +69,7 @@ async function correct(): Promise<void> {
         Correct it…
       </button>
     </div>
-    <dl class="mt-1 grid grid-cols-[minmax(0,1fr)_auto] gap-x-4">
+    <dl class="mt-1 grid grid-cols-[minmax(0,1fr)_auto]">
       <dt class="text-mist">at the start</dt>
       <dd class="text-right font-mono text-xs">{{ say(goal.startAmount) }}</dd>
       <dt class="text-mist">what happened</dt>
@@ -122,8 +122,9 @@ async function correct(): Promise<void> {
         class="grid grid-cols-[minmax(0,1fr)_auto] gap-x-4 border-b border-seam py-1"
       >
         <span class="min-w-0 truncate"
-          ><bdi>{{ each.name || 'somebody' }}</bdi>
-          <span class="text-mist"
+          ><bdi>{{ each.name || 'somebody' }}</bdi
+          >{{ ' '
+          }}<span class="text-mist"
             >{{ kindNames[each.kind].toLowerCase() }}, {{ formatInTimeZone(each.atMs, channel) }}</span
           ></span
         >

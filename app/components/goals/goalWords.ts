@@ -17,11 +17,19 @@ export function amountWords({ measure }: Pick<Goal, 'measure'>, amount: number, 
   } as Intl.NumberFormatOptions).format(amount / 10 ** digits)
 }
 
+type MoneyKind = Extract<GoalMeasure, { of: 'money' }>['kinds'][number]
+const manyOf: Partial<Record<MoneyKind, string>> = {
+  tip: 'tips',
+  paidMessage: 'paid messages',
+  charityDonation: 'donations',
+  purchase: 'purchases',
+}
+
 /** What a goal counts, as it stands in a sentence. */
 export function measureWords(measure: GoalMeasure): string {
   switch (measure.of) {
     case 'money':
-      return measure.kinds.map((kind) => kindNames[kind].toLowerCase()).join(', ')
+      return measure.kinds.map((kind) => manyOf[kind] ?? kindNames[kind]).join(', ')
     case 'follows':
       return 'new followers'
     case 'subscriptions': {
