@@ -8,6 +8,7 @@ const pages = [
   'feeds',
   'list/[^/]+',
   'media',
+  'goals',
   'rates',
   'sign-in',
   'speech',

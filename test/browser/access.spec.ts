@@ -23,6 +23,7 @@ for (const scheme of ['night', 'daybreak']) {
       ['/feeds', 'Feeds'],
       ['/desk', 'Waiting'],
       ['/media', 'Media'],
+      ['/goals', 'Goals'],
       ['/rates', 'Rates'],
       ['/triggers', 'What viewers can set off'],
       ['/triggers/points', 'crumbs'],
