@@ -124,7 +124,7 @@ const figures = [
       <div class="min-w-0">
         <h3 class="caps text-faded">The last delivery, as it was sent</h3>
         <pre
-          class="mt-1 h-64 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs whitespace-pre-wrap"
+          class="mt-1 h-64 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs break-words whitespace-pre-wrap"
           tabindex="0"
           aria-label="As sent"
           >{{ pretty(feed.lastHeard.raw) }}</pre>
@@ -132,7 +132,7 @@ const figures = [
       <div class="min-w-0">
         <h3 class="caps text-faded">As it was understood</h3>
         <pre
-          class="mt-1 h-64 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs whitespace-pre-wrap"
+          class="mt-1 h-64 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs break-words whitespace-pre-wrap"
           tabindex="0"
           aria-label="As understood"
           >{{ feed.lastHeard.understood }}</pre>
@@ -155,7 +155,7 @@ const figures = [
       <details v-for="kept in feed.notUnderstood" :key="kept.id" class="mt-1">
         <summary class="cursor-pointer">{{ span(Date.now() - kept.receivedAtMs) }} ago: {{ kept.note }}</summary>
         <pre
-          class="mt-1 max-h-48 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs whitespace-pre-wrap"
+          class="mt-1 max-h-48 overflow-auto rounded-sm border border-rule bg-sheet p-3 font-mono text-2xs break-words whitespace-pre-wrap"
           >{{ kept.raw }}</pre>
       </details>
     </div>
