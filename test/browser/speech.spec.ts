@@ -153,6 +153,7 @@ test('what will be said is read at the desk before it is; it is let through, sho
   ).toBeVisible()
   // Whoever minds the desk can switch all of them off at once.
   await page.getByRole('button', { name: 'Switch voices off' }).click()
+  await expect(page.getByRole('button', { name: 'Switch voices on' })).toBeVisible()
   await tip(page, demo, 'pip_rye', 'is this read')
   await untilState(source, 'playing')
   await expect(onAir.getByText(/Reading aloud is switched off/)).toBeVisible()
