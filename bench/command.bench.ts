@@ -2,10 +2,10 @@
 import { fork } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import WebSocket from 'ws'
 import { openGate } from '../core/gate/schema.ts'
 import { newTrigger } from '../core/triggers/schema.ts'
 import { cookieOf, TestServer } from '../test/arrange/server.ts'
+import { openReadySource } from './readySource.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
 const rounds = 60
@@ -44,35 +44,10 @@ async function addTrigger(word: string, againMs: number, sheet: object): Promise
 const play = { do: 'play', boxId, alertId: 'redemption', variationId: 'redemption-bell', isBeside: false }
 const sound = { do: 'play', boxId, alertId: 'redemption', variationId: 'redemption-bell', isBeside: true }
 
-/** A source that is ready at once, and done at once. */
-function openSource(address: string, onStart: (atMs: number) => void): Promise<WebSocket> {
-  const socket = new WebSocket(address)
-  socket.on('message', (data: Buffer) => {
-    const atMs = performance.now()
-    const head = data.subarray(0, 200).toString()
-    const type = /"type":"(\w+)"/.exec(head)?.[1]
-    const playId = /"playId":"([^"]+)"/.exec(head)?.[1]
-    if (type === 'prepare') socket.send(`{"type":"ready","playId":"${playId}","missing":[]}`)
-    else if (type === 'ping') socket.send(`{"type":"pong","sentAtMs":${/"sentAtMs":([\d.]+)/.exec(head)?.[1]}}`)
-    else if (type === 'beside') onStart(atMs)
-    else if (type === 'start') {
-      onStart(atMs)
-      for (const said of ['started', 'done']) socket.send(`{"type":"${said}","playId":"${playId}"}`)
-    }
-  })
-  return new Promise((resolve, reject) => {
-    socket.once('error', reject)
-    socket.once('open', () => {
-      socket.send(JSON.stringify({ type: 'hello', shownPlayIds: [], sound: 'on', widthPx: 1920, heightPx: 1080 }))
-      resolve(socket)
-    })
-  })
-}
-
 /** Does `send` again and again; how long until the source was reached, each time. */
 async function measure(address: string, send: () => Promise<unknown>, waitMs: number): Promise<number[]> {
   let heard = (_atMs: number): void => {}
-  const socket = await openSource(address, (atMs) => heard(atMs))
+  const socket = await openReadySource(address, (atMs) => heard(atMs))
   // What waited while nobody was there is shown first.
   await pause(3_000)
   const reached: number[] = []

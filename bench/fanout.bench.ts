@@ -1,9 +1,10 @@
 // From a signed delivery to `start` at every connected source, beside a bare WebSocket broadcast of the same message.
 import { fork } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
-import WebSocket from 'ws'
+import type WebSocket from 'ws'
 import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
 import { TestServer } from '../test/arrange/server.ts'
+import { openReadySource } from './readySource.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
 const rounds = 30
@@ -24,22 +25,8 @@ async function openSources(
 ): Promise<() => void> {
   const sockets: WebSocket[] = []
   const open = async (index: number) => {
-    const socket = new WebSocket(addresses[Math.floor(index / perBox) % addresses.length] ?? '')
-    await new Promise((resolve, reject) => socket.once('open', resolve).once('error', reject))
-    socket.on('message', (data: Buffer) => {
-      const atMs = performance.now()
-      // A thousand scores are not read by one process in reality: only what is needed of them is.
-      const head = data.subarray(0, 200).toString()
-      const type = /"type":"(\w+)"/.exec(head)?.[1]
-      const playId = /"playId":"([^"]+)"/.exec(head)?.[1]
-      if (type === 'prepare') socket.send(`{"type":"ready","playId":"${playId}","missing":[]}`)
-      else if (type === 'ping') socket.send(`{"type":"pong","sentAtMs":${/"sentAtMs":([\d.]+)/.exec(head)?.[1]}}`)
-      else if (type === 'start') {
-        onStart(atMs)
-        for (const said of ['started', 'done']) socket.send(`{"type":"${said}","playId":"${playId}"}`)
-      }
-    })
-    socket.send(JSON.stringify({ type: 'hello', shownPlayIds: [], sound: 'on', widthPx: 1920, heightPx: 1080 }))
+    const address = addresses[Math.floor(index / perBox) % addresses.length] ?? ''
+    const socket = await openReadySource(address, onStart)
     sockets.push(socket)
   }
   while (sockets.length < count) {

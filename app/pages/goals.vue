@@ -11,7 +11,7 @@ import GoalSentences from '../components/goals/GoalSentences.vue'
 import { newMeasures } from '../components/goals/goalWords.ts'
 import TypedField from '../components/fields/TypedField.vue'
 import { tried } from '../composables/tried.ts'
-import { useKeys } from '../composables/useKeys.ts'
+import { useUndoKey } from '../composables/useUndoKey.ts'
 import { useGoalsStore } from '../stores/goals.ts'
 import { useSessionStore } from '../stores/session.ts'
 
@@ -52,21 +52,7 @@ async function end(): Promise<void> {
     action: { label: 'Undo', onClick: () => void tried(goals.end(goal.id, false)) },
   })
 }
-async function undo(): Promise<void> {
-  try {
-    const id = await goals.undo()
-    if (id !== null) await choose(id)
-  } catch (error) {
-    toast.error(wordsOf(error))
-  }
-}
-useKeys({
-  '$mod+z': (event: KeyboardEvent) => {
-    if (event.target instanceof HTMLElement && event.target.closest('input, textarea')) return
-    event.preventDefault()
-    void undo()
-  },
-})
+const undo = useUndoKey(goals.undo, choose)
 </script>
 
 <template>

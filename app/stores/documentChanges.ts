@@ -1,4 +1,4 @@
-import { computed, ref, shallowReactive, type ComputedRef } from 'vue'
+import { computed, shallowReactive, shallowRef, type ComputedRef } from 'vue'
 import { isSame } from '../../core/isSame.ts'
 import { Turns } from '../../core/turns.ts'
 
@@ -31,7 +31,7 @@ export interface DocumentChanges<D> {
  */
 export function documentChanges<D extends { id: string }>(deps: DocumentsDependencies<D>): DocumentChanges<D> {
   const changing = shallowReactive(new Map<string, D>())
-  const done = ref<{ before: D; after: D }[]>([])
+  const done = shallowRef<{ before: D; after: D }[]>([])
   const turns = new Turns()
 
   async function put(document: D): Promise<void> {
@@ -58,13 +58,13 @@ export function documentChanges<D extends { id: string }>(deps: DocumentsDepende
       const after = edit(before)
       if (isSame(before, after)) return
       await put(after)
-      done.value = [...done.value.slice(1 - stepsKept), { before, after }] as typeof done.value
+      done.value = [...done.value.slice(1 - stepsKept), { before, after }]
     },
     async undo() {
       const step = done.value.at(-1)
       if (!step) return null
       done.value = done.value.slice(0, -1)
-      await put(step.before as D)
+      await put(step.before)
       return step.before.id
     },
     take: (work) => turns.take(work),

@@ -64,23 +64,13 @@ export function kindsCounted(measure: GoalMeasure): EventKind[] {
 }
 
 /** How much an event is by a measure; null: nothing of it. Undefined: nobody knows, for there is no rate. */
-function measured(measure: GoalMeasure, { kind, data }: CanonicalEvent, rates: Rates): number | null | undefined {
-  switch (measure.of) {
-    case 'money':
-      return (measure.kinds as readonly string[]).includes(kind) && 'amountMinor' in data
-        ? comparableMinor(data.amountMinor, data.currency, rates)
-        : null
-    case 'follows':
-      return kind === 'follow' ? 1 : null
-    case 'subscriptions':
-      return subscribed(measure, { kind, data } as CanonicalEvent)
-    case 'members':
-      return kind === 'membership' || (kind === 'membershipRenewal' && measure.renewals) ? 1 : null
-    case 'points':
-      return kind === 'applause' ? (data as { points: number }).points : null
-    case 'party':
-      return kind === 'raid' ? (data as { partySize: number }).partySize : null
-  }
+function measured(measure: GoalMeasure, event: CanonicalEvent, rates: Rates): number | null | undefined {
+  if (!kindsCounted(measure).includes(event.kind)) return null
+  if (measure.of === 'subscriptions') return subscribed(measure, event)
+  const { data } = event
+  if ('amountMinor' in data) return comparableMinor(data.amountMinor, data.currency, rates)
+  if (measure.of === 'points' && 'points' in data) return data.points
+  return 'partySize' in data ? data.partySize : 1
 }
 
 /**
@@ -88,14 +78,11 @@ function measured(measure: GoalMeasure, { kind, data }: CanonicalEvent, rates: R
  * where it came in no batch.
  */
 function subscribed(
-  { weights, renewals, gifts }: Extract<GoalMeasure, { of: 'subscriptions' }>,
-  event: CanonicalEvent,
+  { weights }: Extract<GoalMeasure, { of: 'subscriptions' }>,
+  { kind, data }: CanonicalEvent,
 ): number | null {
-  const weightOf = (tier: number) => weights[tier as 1 | 2 | 3] ?? 0
-  if (event.kind === 'subscription' || (event.kind === 'resubscription' && renewals)) return weightOf(event.data.tier)
-  if (event.kind === 'giftBatch' && gifts) return weightOf(event.data.tier) * event.data.count
-  if (event.kind === 'giftRecipient' && gifts && event.data.groupId === '') return weightOf(event.data.tier)
-  return null
+  if (!('tier' in data) || (kind === 'giftRecipient' && 'groupId' in data && data.groupId !== '')) return null
+  return (weights[data.tier as 1 | 2 | 3] ?? 0) * ('count' in data ? data.count : 1)
 }
 
 /**
@@ -112,42 +99,20 @@ export interface Correction {
   amount: number
 }
 
-/**
- * The amount of a goal: what was there at the start, what events bring, and what was corrected. Never less than nothing.
- * Linear in both.
- */
-export function amountOf(
-  goal: Goal,
-  events: Iterable<KeptEvent>,
-  corrections: Iterable<Correction>,
-  rates: Rates,
-): number {
-  return shownAmount(goal, sumOf(goal, events, rates), corrections)
-}
-
-/** What events bring, summed up. */
-export function sumOf(goal: Goal, events: Iterable<KeptEvent>, rates: Rates): number {
-  let sum = 0
-  for (const each of events) sum += contributionOf(goal, each, rates)?.amount ?? 0
-  return sum
-}
-
 /** Events that bring a goal the same, and how many there are of them. */
-export interface LikeEvents {
-  event: CanonicalEvent
-  isRefunded: boolean
+export interface LikeEvents extends KeptEvent {
   count: number
 }
 
-/** What groups of like events bring together: the same as each of their events by itself. */
-export function sumOfLike(goal: Goal, groups: Iterable<LikeEvents>, rates: Rates): number {
+/** What events bring, summed up: one by one, or like ones together. Linear in what is given. */
+export function sumOf(goal: Goal, events: Iterable<KeptEvent | LikeEvents>, rates: Rates): number {
   let sum = 0
-  for (const { event, isRefunded, count } of groups)
-    sum += count * (contributionOf(goal, { event, isTest: false, isRefunded }, rates)?.amount ?? 0)
+  for (const each of events)
+    sum += ('count' in each ? each.count : 1) * (contributionOf(goal, each, rates)?.amount ?? 0)
   return sum
 }
 
-/** The amount by what was summed up before. */
+/** The amount of a goal: what was there at the start, what events bring, and what was corrected. Never less than nothing. */
 export function shownAmount(goal: Goal, sum: number, corrections: Iterable<Correction>): number {
   let amount = goal.startAmount + sum
   for (const each of corrections) amount += each.amount

@@ -20,7 +20,7 @@ export interface GoalStanding {
 
 /**
  * How a goal stands.
- * @param amount all that it has, see `amountOf`
+ * @param amount all that it has, see `shownAmount`
  * @param timeZone the channel’s, as an IANA name
  */
 export function standingOf(goal: Goal, amount: number, nowMs: number, timeZone: string): GoalStanding {

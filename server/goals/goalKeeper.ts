@@ -9,6 +9,7 @@ import {
   findGoal,
   listCorrections,
   listGoals,
+  listStaleGoals,
   setGoalEnded,
   tellGoal,
   type GoalRow,
@@ -65,8 +66,7 @@ export class GoalKeeper {
     const { db, now, onAir, onChange } = this.deps
     const channel = await onAir(channelId)
     if (channel.goals.counted.length === 0) return
-    for (const { id } of (await this.rows(channelId)).filter(({ isStale }) => isStale))
-      await addUpGoal(db, channelId, id)
+    for (const id of await listStaleGoals(db, channelId)) await addUpGoal(db, channelId, id)
     const rows = await listGoals(db, channelId, 'open')
     const corrections = await listCorrections(
       db,
@@ -84,11 +84,6 @@ export class GoalKeeper {
     this.shown.set(channelId, stands)
     // What comes next has begun.
     if (hasEnded) void this.look(channelId)
-  }
-
-  private async rows(channelId: string): Promise<GoalRow[]> {
-    const { db } = this.deps
-    return [...(await listGoals(db, channelId, 'open')), ...(await listGoals(db, channelId, 'past'))]
   }
 
   /** @returns whether it is over */

@@ -2,7 +2,7 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { Ticket } from '../../core/queue/state.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import { contributionOf } from '../../core/goal/contribution.ts'
+import { changeOf } from '../../core/goal/contribution.ts'
 import { earnedBy } from '../../core/points/earnedBy.ts'
 import { callsBy, respond, type Effect } from '../../core/response/respond.ts'
 import type { Circumstances } from '../../core/rules/circumstances.ts'
@@ -236,13 +236,10 @@ function earnedOf(
 /** What an event brings the goals of its channel. */
 function countedOf(row: KeptEvent, event: CanonicalEvent, { goals, currency, rates }: ChannelOnAir): CountedAmount[] {
   return goals.counted.flatMap((goal) => {
-    const { amount } =
-      contributionOf(goal, { event, isTest: false, isRefunded: false }, { currency, rates }) ?? noAmount
+    const amount = changeOf(goal, null, { event, isTest: false, isRefunded: false }, { currency, rates })
     return amount === 0 ? [] : [{ eventId: row.id, channelId: row.channelId, goalId: goal.id, amount }]
   })
 }
-
-const noAmount = { amount: 0 }
 
 /** What a play has that nobody has prepared yet. */
 export function untouchedPlay(nowMs: number) {

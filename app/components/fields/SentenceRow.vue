@@ -3,7 +3,8 @@ import { useId } from 'vue'
 
 /** One sentence of what can be changed: what it is about, what it says, and beneath, once that is pressed, how to have it say something else. */
 defineProps<{ label: string; says: string; canEdit: boolean }>()
-const isOpen = defineModel<boolean>('open', { required: true })
+/** Its own business, unless somebody else opens and closes it. */
+const isOpen = defineModel<boolean>('open', { default: false })
 const id = useId()
 </script>
 

@@ -2,14 +2,13 @@
 import { computed, ref, watch } from 'vue'
 import type { ContributionView, GoalView } from '../../../contract/goals.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
-import { minorDigits } from '../../../core/minorDigits.ts'
 import { tried } from '../../composables/tried.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import { formatInTimeZone } from '../../format/formatInTimeZone.ts'
 import { useGoalsStore } from '../../stores/goals.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import NumberField from '../fields/NumberField.vue'
-import { amountWords, unitWords } from './goalWords.ts'
+import { amountWords, unitOf } from './goalWords.ts'
 
 /** How the amount of a goal comes about: what was there, what happened, what was corrected. */
 const props = defineProps<{ view: GoalView }>()
@@ -23,7 +22,7 @@ const amount = ref(0)
 const why = ref('')
 
 const goal = computed(() => props.view.goal)
-const isMoney = computed(() => goal.value.measure.of === 'money')
+const unit = computed(() => unitOf(goal.value.measure, channel.value.currency))
 const say = (of: number) => amountWords(goal.value, of, channel.value)
 const signed = (of: number) => (of > 0 ? `+${say(of)}` : say(of))
 const notes = { test: 'a test', refunded: 'given back', noRate: 'no rate for its currency' }
@@ -46,8 +45,7 @@ watch(
   { immediate: true },
 )
 async function correct(): Promise<void> {
-  const per = isMoney.value ? 10 ** minorDigits(channel.value.currency) : 1
-  const by = Math.round(amount.value * per)
+  const by = Math.round(amount.value * unit.value.per)
   if (by === 0 || why.value.trim() === '') return
   if (!(await tried(goals.correct(goal.value.id, by, why.value.trim()), 'Corrected.'))) return
   isCorrecting.value = false
@@ -84,9 +82,9 @@ async function correct(): Promise<void> {
     <form v-if="isCorrecting" class="on-paper mt-2 space-y-2 rounded-sm p-3" @submit.prevent="correct">
       <NumberField
         label="By how much"
-        :unit="isMoney ? channel.currency : unitWords(goal.measure)"
+        :unit="unit.words"
         :value="amount"
-        :decimals="isMoney ? minorDigits(channel.currency) : 0"
+        :decimals="unit.decimals"
         :min="-1_000_000_000"
         :max="1_000_000_000"
         @change="(by) => (amount = by)"

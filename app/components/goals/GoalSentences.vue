@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { GoalView } from '../../../contract/goals.ts'
 import { feedSource } from '../../../core/events/feedSource.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { moneyKinds, type Goal, type GoalMeasure } from '../../../core/goal/schema.ts'
-import { minorDigits } from '../../../core/minorDigits.ts'
 import { localText, momentOfText } from '../../../core/time/localText.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import { formatInTimeZone } from '../../format/formatInTimeZone.ts'
@@ -15,7 +14,7 @@ import NumberField from '../fields/NumberField.vue'
 import SentenceRow from '../fields/SentenceRow.vue'
 import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
-import { amountWords, measureChoices, measureWords, newMeasures, unitWords } from './goalWords.ts'
+import { amountWords, measureChoices, measureWords, newMeasures, unitOf } from './goalWords.ts'
 
 /** All that a goal says, each sentence changed in its place. */
 const props = defineProps<{ view: GoalView; feeds: readonly { id: string; name: string }[] }>()
@@ -23,18 +22,12 @@ const emit = defineEmits<{ change: [edit: (goal: Goal) => Goal] }>()
 const goals = useGoalsStore()
 const session = useSessionStore()
 const channel = useChannel()
-const open = ref<Record<string, boolean>>({})
-const isOpen = (name: string) => open.value[name] ?? false
-const setOpen = (name: string, is: boolean) => (open.value = { ...open.value, [name]: is })
 
 const goal = computed(() => props.view.goal)
 const measure = computed(() => goal.value.measure)
 const set = (fields: Partial<Goal>) => emit('change', (of) => ({ ...of, ...fields }))
-/** Money is typed in whole units. */
-const per = computed(() => (measure.value.of === 'money' ? 10 ** minorDigits(channel.value.currency) : 1))
-const decimals = computed(() => (measure.value.of === 'money' ? minorDigits(channel.value.currency) : 0))
-const unit = computed(() => (measure.value.of === 'money' ? channel.value.currency : unitWords(measure.value)))
-const typed = (whole: number) => Math.round(whole * per.value)
+const unit = computed(() => unitOf(measure.value, channel.value.currency))
+const typed = (whole: number) => Math.round(whole * unit.value.per)
 const say = (amount: number) => amountWords(goal.value, amount, channel.value)
 
 /** A target that passes its stretches takes them along. */
@@ -92,13 +85,7 @@ function setMoment(field: 'fromMs' | 'untilMs', text: string): void {
 
 <template>
   <div class="space-y-2">
-    <SentenceRow
-      label="Counts"
-      :says="measureWords(measure)"
-      :can-edit="session.canEdit"
-      :open="isOpen('measure')"
-      @update:open="setOpen('measure', $event)"
-    >
+    <SentenceRow label="Counts" :says="measureWords(measure)" :can-edit="session.canEdit">
       <ChoiceField
         label="What counts"
         :value="measure.of"
@@ -150,13 +137,7 @@ function setMoment(field: 'fromMs' | 'untilMs', text: string): void {
         >Renewals count, too</TickBox
       >
     </SentenceRow>
-    <SentenceRow
-      label="Heard at"
-      :says="heardAt"
-      :can-edit="session.canEdit"
-      :open="isOpen('feeds')"
-      @update:open="setOpen('feeds', $event)"
-    >
+    <SentenceRow label="Heard at" :says="heardAt" :can-edit="session.canEdit">
       <TickBox
         v-for="feed in feeds"
         :key="feed.id"
@@ -169,15 +150,13 @@ function setMoment(field: 'fromMs' | 'untilMs', text: string): void {
       label="Target"
       :says="[goal.target, ...goal.stretches].map(say).join(', then ')"
       :can-edit="session.canEdit"
-      :open="isOpen('target')"
-      @update:open="setOpen('target', $event)"
     >
       <NumberField
         label="Target"
-        :unit="unit"
-        :value="goal.target / per"
-        :decimals="decimals"
-        :min="1 / per"
+        :unit="unit.words"
+        :value="goal.target / unit.per"
+        :decimals="unit.decimals"
+        :min="1 / unit.per"
         :max="1_000_000_000"
         @change="(whole) => setTarget(typed(whole))"
       />
@@ -185,10 +164,10 @@ function setMoment(field: 'fromMs' | 'untilMs', text: string): void {
         <NumberField
           class="min-w-0 flex-1"
           :label="`Stretch target ${at + 1}`"
-          :unit="unit"
-          :value="stretch / per"
-          :decimals="decimals"
-          :min="(goal.target + 1) / per"
+          :unit="unit.words"
+          :value="stretch / unit.per"
+          :decimals="unit.decimals"
+          :min="(goal.target + 1) / unit.per"
           :max="1_000_000_000"
           @change="(whole) => setStretch(at, typed(whole))"
         /><button
@@ -209,30 +188,18 @@ function setMoment(field: 'fromMs' | 'untilMs', text: string): void {
         Add a stretch target
       </button>
     </SentenceRow>
-    <SentenceRow
-      label="Begins with"
-      :says="say(goal.startAmount)"
-      :can-edit="session.canEdit"
-      :open="isOpen('start')"
-      @update:open="setOpen('start', $event)"
-    >
+    <SentenceRow label="Begins with" :says="say(goal.startAmount)" :can-edit="session.canEdit">
       <NumberField
         label="What is there at the start"
-        :unit="unit"
-        :value="goal.startAmount / per"
-        :decimals="decimals"
+        :unit="unit.words"
+        :value="goal.startAmount / unit.per"
+        :decimals="unit.decimals"
         :min="0"
         :max="1_000_000_000"
         @change="(whole) => set({ startAmount: typed(whole) })"
       />
     </SentenceRow>
-    <SentenceRow
-      label="From"
-      :says="formatInTimeZone(goal.fromMs, channel)"
-      :can-edit="session.canEdit"
-      :open="isOpen('from')"
-      @update:open="setOpen('from', $event)"
-    >
+    <SentenceRow label="From" :says="formatInTimeZone(goal.fromMs, channel)" :can-edit="session.canEdit">
       <TypedField
         type="datetime-local"
         class="field"
@@ -248,8 +215,6 @@ function setMoment(field: 'fromMs' | 'untilMs', text: string): void {
       label="Until"
       :says="goal.untilMs === null ? 'you end it' : formatInTimeZone(goal.untilMs, channel)"
       :can-edit="session.canEdit"
-      :open="isOpen('until')"
-      @update:open="setOpen('until', $event)"
     >
       <TickBox :checked="goal.untilMs !== null" @change="(hasEnd) => set({ untilMs: hasEnd ? untilDefault() : null })"
         >It ends by itself</TickBox
@@ -263,13 +228,7 @@ function setMoment(field: 'fromMs' | 'untilMs', text: string): void {
         @change="(text) => setMoment('untilMs', text)"
       />
     </SentenceRow>
-    <SentenceRow
-      label="And then"
-      :says="thenSays"
-      :can-edit="session.canEdit"
-      :open="isOpen('then')"
-      @update:open="setOpen('then', $event)"
-    >
+    <SentenceRow label="And then" :says="thenSays" :can-edit="session.canEdit">
       <ChoiceField label="What happens then" :value="thenValue" :choices="thenChoices" @change="setThen" />
     </SentenceRow>
   </div>

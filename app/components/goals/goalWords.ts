@@ -47,16 +47,12 @@ export function measureWords(measure: GoalMeasure): string {
   }
 }
 
-/** What one of it is called beside a number that is no money. */
-export const unitWords = ({ of }: GoalMeasure): string =>
-  ({
-    money: '',
-    follows: 'followers',
-    subscriptions: 'counted',
-    members: 'members',
-    points: 'points',
-    party: 'guests',
-  })[of]
+/** How an amount is typed: money in whole units. */
+export function unitOf({ of }: GoalMeasure, currency: string): { words: string; per: number; decimals: number } {
+  const decimals = of === 'money' ? minorDigits(currency) : 0
+  const words = { money: currency, follows: 'followers', subscriptions: 'counted', members: 'members' }
+  return { words: { ...words, points: 'points', party: 'guests' }[of], per: 10 ** decimals, decimals }
+}
 
 /** What each kind of measure begins with. */
 export const newMeasures: Record<GoalMeasure['of'], GoalMeasure> = {

@@ -11,7 +11,7 @@ import PriceList from '../../components/triggers/PriceList.vue'
 import RunSheet from '../../components/triggers/RunSheet.vue'
 import TryPaper from '../../components/triggers/TryPaper.vue'
 import TypedField from '../../components/fields/TypedField.vue'
-import { useKeys } from '../../composables/useKeys.ts'
+import { useUndoKey } from '../../composables/useUndoKey.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { tried } from '../../composables/tried.ts'
 import { useLiveStore } from '../../stores/live.ts'
@@ -61,21 +61,7 @@ async function arm(isArmed: boolean): Promise<void> {
   if (await change((trigger) => ({ ...trigger, isArmed })))
     toast.success(isArmed ? `“${name}” is armed: viewers can set it off.` : `“${name}” is not armed any more.`)
 }
-async function undo(): Promise<void> {
-  try {
-    const id = await triggers.undo()
-    if (id !== null) await choose(id)
-  } catch (error) {
-    toast.error(wordsOf(error))
-  }
-}
-useKeys({
-  '$mod+z': (event: KeyboardEvent) => {
-    if (event.target instanceof HTMLElement && event.target.closest('input, textarea')) return
-    event.preventDefault()
-    void undo()
-  },
-})
+const undo = useUndoKey(triggers.undo, choose)
 
 const dry = ref<{ id: string; fromMs: number } | null>(null)
 async function dryRun(): Promise<void> {

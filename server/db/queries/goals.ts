@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
-import { kindsCounted, sumOfLike, type LikeEvents } from '../../../core/goal/contribution.ts'
+import { kindsCounted, sumOf, type LikeEvents } from '../../../core/goal/contribution.ts'
 import { goal as goalDocument, type Goal } from '../../../core/goal/schema.ts'
 import { nothingTold, type ToldGoal } from '../../../core/goal/standing.ts'
 import type { EventKind } from '../../../core/events/kinds.ts'
@@ -160,9 +160,19 @@ async function groupLikeEvents(db: Database, channelId: string, of: Goal): Promi
         groupId: row.batch ? 'batch' : '',
       },
     } as unknown as CanonicalEvent,
+    isTest: false,
     isRefunded: row.refunded,
     count: Number(row.count),
   }))
+}
+
+/** Goals of a channel that have to be added up anew, past ones too: their ids. */
+export async function listStaleGoals(db: Database, channelId: string): Promise<string[]> {
+  const rows = await db
+    .select({ id: goal.id })
+    .from(goal)
+    .where(and(eq(goal.channelId, channelId), eq(goal.isStale, true)))
+  return rows.map(({ id }) => id)
 }
 
 /**
@@ -178,7 +188,7 @@ export async function addUpGoal(db: Database, channelId: string, id: string): Pr
       .where(eq(channel.id, channelId))
     if (!row || !known) return
     const { document } = checked(row)
-    const sum = sumOfLike(document, await groupLikeEvents(tx, channelId, document), known)
+    const sum = sumOf(document, await groupLikeEvents(tx, channelId, document), known)
     await tx.update(goal).set({ sum, isStale: false }).where(own(channelId, id))
   })
 }
