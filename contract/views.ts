@@ -48,6 +48,8 @@ export interface MediaView {
 export interface BoxSummary {
   id: string
   name: string
+  /** It stays on the screen. */
+  isBoard: boolean
   document: BoxDocument
   /** Null while the box was never put on air. */
   onAir: { number: number; sinceMs: number; byName: string } | null
@@ -61,9 +63,10 @@ export interface PutAwayBox {
   sinceMs: number
 }
 
-/** The boxes of a channel in their order. */
+/** The boxes of a channel and its boards, each in their order. */
 export interface BoxesView {
   boxes: BoxSummary[]
+  boards: BoxSummary[]
   putAway: PutAwayBox[]
 }
 

@@ -1,6 +1,7 @@
 import { plainBox } from '../core/composition/plainBox.ts'
 import { manifest, manifestVersion, type Manifest, type PackedMedia } from '../core/pack/manifest.ts'
 import { alertsOf, type SetMedia } from './alertsOf.ts'
+import { boardOf } from './boards.ts'
 import { dialsOf } from './dials.ts'
 import type { GallerySet } from './set.ts'
 
@@ -20,5 +21,6 @@ export function manifestFor(set: GallerySet, media: SetMedia, packed: PackedMedi
     box,
     media: packed,
     dials: dialsOf(set, sounds),
+    board: boardOf(set),
   })
 }

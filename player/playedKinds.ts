@@ -1,4 +1,11 @@
-import type { ResolvedKinds, ResolvedPart, ResolvedScore, ResolvedTextPart } from '../core/score/resolved.ts'
+import {
+  isLivePart,
+  type ResolvedKinds,
+  type ResolvedLivePart,
+  type ResolvedPart,
+  type ResolvedScore,
+  type ResolvedTextPart,
+} from '../core/score/resolved.ts'
 import { lettersOfDraw } from '../core/score/parts/draw/lettersOfDraw.ts'
 import type { MediaAddress } from '../core/score/mediaFacts.ts'
 import { plainText } from '../core/text/textPiece.ts'
@@ -16,7 +23,7 @@ import type { PreparedScore } from './preparedScore.ts'
 import type { SoundOutput } from './sound/output.ts'
 
 /** What playing a kind of part takes, once it is settled. */
-interface PlayedKind<R extends ResolvedPart> {
+export interface PlayedKind<R extends ResolvedPart> {
   /**
    * Loads what it needs; each promise puts what it loaded where it belongs in `prepared`, and rejects for a file that is
    * missing or broken.
@@ -139,7 +146,7 @@ const draw: PlayedKind<ResolvedKinds['draw']> = {
   ],
 }
 
-const playedKinds: { [K in keyof ResolvedKinds]: PlayedKind<ResolvedKinds[K]> } = {
+const playedKinds: { [K in Exclude<keyof ResolvedKinds, ResolvedLivePart['kind']>]: PlayedKind<ResolvedKinds[K]> } = {
   picture,
   particles,
   draw,
@@ -152,8 +159,12 @@ const playedKinds: { [K in keyof ResolvedKinds]: PlayedKind<ResolvedKinds[K]> } 
   shape: drawnKind(paintShape),
 }
 
+/** What boards keep up to date is nothing where there is no board. */
+const absent = drawnKind<ResolvedPart>(() => null)
+
 /** How a part is played. The table pairs each kind with its own parts; the compiler cannot follow that. */
-export const playedAs = (part: ResolvedPart) => playedKinds[part.kind] as PlayedKind<ResolvedPart>
+export const playedAs = (part: ResolvedPart, { board }: Pick<PreparedScore, 'board'>): PlayedKind<ResolvedPart> =>
+  isLivePart(part) ? (board?.playedAs(part) ?? absent) : (playedKinds[part.kind] as PlayedKind<ResolvedPart>)
 
 async function addressOf({ media }: ResolvedScore, mediaId: string): Promise<MediaAddress> {
   const address = media[mediaId]

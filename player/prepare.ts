@@ -2,16 +2,22 @@ import type { ResolvedScore } from '../core/score/resolved.ts'
 import { layoutTexts } from './layoutTexts.ts'
 import { playedAs } from './playedKinds.ts'
 import { loadFonts, type FontUse } from './preload/fonts.ts'
-import type { PreparedScore } from './preparedScore.ts'
+import type { BoardPlay, PreparedScore } from './preparedScore.ts'
 import type { SoundOutput } from './sound/output.ts'
 
 /**
  * Loads fonts, pictures and sounds at the same time, then fits the text. Never rejects for a file that is missing or
  * broken.
+ * @param board plays what boards keep up to date; null: it is left out
  */
-export async function prepareScore(score: ResolvedScore, output: SoundOutput | null): Promise<PreparedScore> {
+export async function prepareScore(
+  score: ResolvedScore,
+  output: SoundOutput | null,
+  board: BoardPlay | null = null,
+): Promise<PreparedScore> {
   const prepared: PreparedScore = {
     score,
+    board,
     layouts: new Map(),
     pictures: new Map(),
     sprites: new Map(),
@@ -19,22 +25,23 @@ export async function prepareScore(score: ResolvedScore, output: SoundOutput | n
     missing: [],
   }
   const loading: Promise<unknown>[] = [
-    loadFonts(fontUses(score), score.fonts).then((families) =>
+    loadFonts(fontUses(prepared), score.fonts).then((families) =>
       prepared.missing.push(...families.map((family) => `font ${family}`)),
     ),
   ]
   for (const part of score.parts) {
     const noteMissing = () => prepared.missing.push(`${part.kind} ${part.id}`)
-    for (const load of playedAs(part).load(part, prepared, output)) loading.push(load.catch(noteMissing))
+    for (const load of playedAs(part, prepared).load(part, prepared, output)) loading.push(load.catch(noteMissing))
   }
   await Promise.all(loading)
   prepared.layouts = layoutTexts(score, !prepared.missing.some((each) => each.startsWith('font ')))
   return prepared
 }
 
-function fontUses(score: ResolvedScore): FontUse[] {
+function fontUses(prepared: PreparedScore): FontUse[] {
+  const { score } = prepared
   return score.parts.flatMap((part) =>
-    playedAs(part)
+    playedAs(part, prepared)
       .fonts(part)
       .flatMap((use) => [use, ...score.fallbackFamilies.map((family) => ({ ...use, family }))]),
   )

@@ -61,7 +61,7 @@ export function createStage(host: HTMLElement): Stage {
         const known = before.get(part.id)
         // What only moves, fades or waits differently is not built again: an editor mounts on every step of a drag.
         const kept = known?.key === key ? known : null
-        const painter = kept?.painter ?? playedAs(part).paint(part, prepared)
+        const painter = kept?.painter ?? playedAs(part, prepared).paint(part, prepared)
         if (!painter) continue
         if (kept) before.delete(part.id)
         painters.set(part.id, { key, painter })
@@ -77,7 +77,7 @@ export function createStage(host: HTMLElement): Stage {
     },
     seek(tMs, mode = { isRunning: false }) {
       if (!mounted) return { visuals: [], sounds: [] }
-      const scene = sceneAt(mounted.score, mounted.layouts, tMs)
+      const scene = sceneAt(mounted.score, mounted.layouts, tMs, mounted.board?.showLive)
       const hidden = new Set(painters.keys())
       for (const state of scene.visuals) {
         hidden.delete(state.partId)
@@ -114,5 +114,5 @@ function paintKey(part: ResolvedPart, prepared: PreparedScore): string {
     endMs: _endMs,
     ...built
   } = part as ResolvedVisiblePart
-  return JSON.stringify([built, playedAs(part).builtFrom(part, prepared)])
+  return JSON.stringify([built, playedAs(part, prepared).builtFrom(part, prepared)])
 }

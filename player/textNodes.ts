@@ -5,8 +5,14 @@ import { fontStack } from './fontStack.ts'
 /** An emote is drawn so high, in font sizes. */
 const emoteEm = 1.25
 
+/** How a text is set, wherever it stands. */
+type SetText = Pick<
+  ResolvedText,
+  'family' | 'weight' | 'lineHeight' | 'letterSpacingEm' | 'ink' | 'shadow' | 'outlinePx' | 'outlineInk'
+>
+
 /** Gives an element everything that decides how wide its text is. Used alike for measuring and for drawing. */
-export function styleText(element: HTMLElement, text: ResolvedText): void {
+export function styleText(element: HTMLElement, text: SetText): void {
   Object.assign(element.style, {
     all: 'initial',
     position: 'absolute',
@@ -26,7 +32,7 @@ export function styleText(element: HTMLElement, text: ResolvedText): void {
   if (text.outlinePx > 0) strokeText(element, text)
 }
 
-function strokeText(element: HTMLElement, text: ResolvedText): void {
+function strokeText(element: HTMLElement, text: SetText): void {
   element.style.setProperty('-webkit-text-stroke', `${text.outlinePx * 2}px ${text.outlineInk}`)
   element.style.setProperty('paint-order', 'stroke fill')
   element.style.setProperty('stroke-linejoin', 'round')

@@ -13,7 +13,7 @@ import { hostRules } from './http/hostRules.ts'
 import { tellLog } from './system/lastResort.ts'
 
 /** The sockets that there are: of sources, and of broadcast programs. */
-const links = /^\/(?:source\/[\w-]{1,80}\/link|studio\/link)(?:\?|$)/
+const links = /^\/(?:(?:source|board)\/[\w-]{1,80}\/link|studio\/link)(?:\?|$)/
 
 for (const event of ['unhandledRejection', 'uncaughtException'] as const)
   process.on(event, (error: unknown) => tellLog(error, event))

@@ -3,6 +3,7 @@ import { eventKind, eventKinds, type EventKind } from '../events/kinds.ts'
 import { faultOfRule } from '../rules/checkRule.ts'
 import { rule, share } from '../rules/schema.ts'
 import { look } from '../look/schema.ts'
+import { isLivePart, isVisiblePart, type Part } from '../score/parts/part.ts'
 import { season } from '../look/seasons.ts'
 import { design } from '../pack/design.ts'
 import { takenPack } from '../pack/takenPack.ts'
@@ -31,7 +32,7 @@ export type Variation = z.infer<typeof variation>
 /** What a box does for some kinds of event, often one. `isOn` false: these events are kept but nothing plays. */
 export const alert = z.object({
   id: entityId,
-  kinds: z.array(eventKind).min(1, 'an alert listens to one kind at least').max(eventKinds.length),
+  kinds: z.array(eventKind).max(eventKinds.length),
   isOn: z.boolean(),
   /** What viewers may choose where they trigger it; null: nothing. */
   offer: offer.nullable(),
@@ -46,6 +47,44 @@ export const chosenBy = ({ variations }: Pick<Alert, 'variations'>): Variation[]
 /** The kind that an alert is called by. */
 export const mainKind = ({ kinds }: Pick<Alert, 'kinds'>): EventKind => kinds[0] ?? 'follow'
 
+type Fault = { path: (string | number)[]; message: string } | null
+
+/** What only boxes know: alerts listen to something, and nothing in them is kept up to date. */
+function faultOfAlerts(alerts: readonly Alert[]): Fault {
+  for (const [index, { kinds, variations }] of alerts.entries()) {
+    if (kinds.length === 0)
+      return { path: ['alerts', index, 'kinds'], message: 'an alert listens to one kind at least' }
+    for (const [at, { composition: of }] of variations.entries()) {
+      const live = of.parts.findIndex(isLivePart)
+      if (live >= 0)
+        return {
+          path: ['alerts', index, 'variations', at, 'composition', 'parts', live],
+          message: `a ${of.parts[live]?.kind} stands on boards only`,
+        }
+    }
+  }
+  return null
+}
+
+/** What only boards know: one scene, nothing that sounds, and nothing that needs an event. */
+function faultOfBoard(alerts: readonly Alert[]): Fault {
+  const [only] = alerts
+  if (alerts.length !== 1 || only?.kinds.length !== 0 || only.variations.length !== 1)
+    return { path: ['alerts'], message: 'a board has one scene, which no event sets off' }
+  const parts = only.variations[0]?.composition.parts ?? []
+  const at = parts.findIndex((each) => !standsOnBoards(each))
+  return at < 0
+    ? null
+    : {
+        path: ['alerts', 0, 'variations', 0, 'composition', 'parts', at],
+        message: `a ${parts[at]?.kind} has no place on a board`,
+      }
+}
+
+/** Whether a part can stand on a board: it is seen, and needs no event. */
+export const standsOnBoards = (each: Part): boolean =>
+  isVisiblePart(each) && each.kind !== 'message' && each.kind !== 'draw'
+
 /** Everything that a draft changes and *Put on air* publishes, as one versioned document. */
 export const boxDocument = z
   .object({
@@ -57,8 +96,12 @@ export const boxDocument = z
     alerts: z.array(alert).max(40),
     packs: z.array(takenPack).max(12, 'a box has at most 12 packs'),
     design: design.nullable(),
+    /** A board: it stays on the screen, and keeps its one scene where boxes keep their alerts. */
+    stays: z.literal(true).optional(),
   })
   .superRefine((value, context) => {
+    const fault = value.stays ? faultOfBoard(value.alerts) : faultOfAlerts(value.alerts)
+    if (fault) context.addIssue({ code: 'custom', ...fault })
     const seen = new Set<string>()
     value.alerts.forEach((each, index) => {
       each.kinds.forEach((kind, at) => {

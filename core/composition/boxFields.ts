@@ -10,10 +10,11 @@ const isEdited = {
   alerts: true,
   packs: true,
   design: true,
-} as const satisfies Record<keyof BoxDocument, boolean>
+  stays: false,
+} as const satisfies Record<keyof Required<BoxDocument>, boolean>
 
 type EditedField = {
-  [Field in keyof BoxDocument]: (typeof isEdited)[Field] extends true ? Field : never
+  [Field in keyof BoxDocument]-?: (typeof isEdited)[Field] extends true ? Field : never
 }[keyof BoxDocument]
 
 /** The fields that edits change: what a document is replaced by, field by field. */

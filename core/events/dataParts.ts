@@ -11,6 +11,11 @@ export const viewer = z.object({
   id: words(200).pipe(z.string().min(1)),
   name: words(500),
   roles: z.array(words(40)).max(20).optional(),
+  /** The colour that the viewer chose for their name, `#RRGGBB`. */
+  colour: z
+    .string()
+    .regex(/^#[0-9a-fA-F]{6}$/)
+    .optional(),
   pictureUrl: z
     .url({ protocol: /^https?$/ })
     .max(2000)

@@ -1,10 +1,12 @@
 import * as z from 'zod'
 import { mediaId } from '../composition/mediaId.ts'
-import { boxDocument, type BoxDocument } from '../composition/box.ts'
+import { boxDocument, standsOnBoards, type BoxDocument } from '../composition/box.ts'
 import { migrateBox, type StoredBox } from '../composition/migrateBox.ts'
 import { findUnstorable } from '../json/unstorable.ts'
 import { parseBounded } from '../json/jsonBounds.ts'
+import { composition, type Composition } from '../composition/schema.ts'
 import { mediaUses } from '../library/mediaUses.ts'
+import { mediaOfPart } from '../library/partMedia.ts'
 import { err, ok, type Result } from '../result.ts'
 import { trigger, type Trigger } from '../triggers/schema.ts'
 import { dial, type Dial } from './dial.ts'
@@ -14,12 +16,15 @@ import { stepsOf } from './places.ts'
 
 /**
  * The version of the manifest's form. What an older one holds is brought up to date where it is read. A pack says the
- * oldest that has all that it holds, so that older programs still take it: triggers came with the second.
+ * oldest that has all that it holds, so that older programs still take it: triggers came with the second, boards with the
+ * third.
  */
-export const manifestVersion = 2
+export const manifestVersion = 3
 const versionWithTriggers = 2
-export const versionOf = ({ triggers }: Pick<Manifest, 'triggers'>): number =>
-  triggers === undefined ? 1 : versionWithTriggers
+export const versionOf = ({ triggers, board }: Pick<Manifest, 'triggers' | 'board'>): number => {
+  if (board !== undefined) return manifestVersion
+  return triggers === undefined ? 1 : versionWithTriggers
+}
 
 const words = (most: number) => z.string().max(most)
 
@@ -46,6 +51,8 @@ export const manifest = z.strictObject({
   dials: z.array(dial).max(60),
   /** What viewers can set off with it. Left out where there is nothing. */
   triggers: z.array(trigger).min(1).max(50).optional(),
+  /** The scene of a board in the same look, for a canvas as the box has it. Left out where there is none. */
+  board: composition.refine(({ parts }) => parts.every(standsOnBoards), 'a part has no place on a board').optional(),
 })
 export type Manifest = z.infer<typeof manifest>
 
@@ -57,6 +64,7 @@ export function neededMedia(
   box: BoxDocument,
   dials: readonly Dial[] = [],
   triggers: readonly Trigger[] = [],
+  board: Pick<Composition, 'parts'> = { parts: [] },
 ): string[] {
   const offered = dials.flatMap((dial) =>
     dial.kind === 'picture' || dial.kind === 'sound'
@@ -67,7 +75,8 @@ export function neededMedia(
             : [],
         ),
   )
-  return [...new Set([...mediaUses(box).map((use) => use.mediaId), ...offered, ...soundsOfTriggers(triggers)])].sort()
+  const named = [...mediaUses(box).map((use) => use.mediaId), ...board.parts.flatMap(mediaOfPart)]
+  return [...new Set([...named, ...offered, ...soundsOfTriggers(triggers)])].sort()
 }
 
 const manifestBounds = { depth: 64, values: 500_000 }
@@ -131,7 +140,7 @@ export function readManifest(text: string): Result<Manifest, string> {
       'The dials of the pack turn more places than a pack has. Name the places that they turn, with fewer stars.',
     )
   const brought = new Set(checked.data.media.map(({ id }) => id))
-  const missing = neededMedia(checked.data.box, checked.data.dials, checked.data.triggers).filter(
+  const missing = neededMedia(checked.data.box, checked.data.dials, checked.data.triggers, checked.data.board).filter(
     (id) => !brought.has(id),
   )
   if (missing.length > 0)

@@ -23,6 +23,8 @@ export interface ChannelOnAir {
   /** Kinds whose rules on air ask when the viewer was here last. */
   historyKinds: ReadonlySet<EventKind>
   boxes: BoxOnAir[]
+  /** What stays on the screen: no event sets it off. */
+  boards: BoxOnAir[]
   /** How the channel reads aloud. */
   speech: SpeechSettings
   media: Record<string, MediaFacts>

@@ -1,4 +1,10 @@
 import type { Canvas } from '../composition/canvas.ts'
+import type { ResolvedBar } from './parts/bar/resolveBar.ts'
+import type { ResolvedChat } from './parts/chat/resolveChat.ts'
+import type { ResolvedClock } from './parts/clock/resolveClock.ts'
+import type { ResolvedList } from './parts/list/resolveList.ts'
+import type { ResolvedTally } from './parts/tally/resolveTally.ts'
+import type { ResolvedTop } from './parts/top/resolveTop.ts'
 import type { ResolvedBackdrop } from './parts/backdrop/resolveBackdrop.ts'
 import type { ResolvedDraw } from './parts/draw/resolveDraw.ts'
 import type { ResolvedLine } from './parts/line/resolveLine.ts'
@@ -9,6 +15,7 @@ import type { ResolvedShape } from './parts/shape/resolveShape.ts'
 import type { ResolvedSound } from './parts/sound/resolveSound.ts'
 import type { ResolvedTicker } from './parts/ticker/resolveTicker.ts'
 import type { ResolvedVoice } from './parts/voice/resolveVoice.ts'
+import type { ResolvedLiveBase } from '../board/resolvedLive.ts'
 import type { EnvelopePoint } from '../audio/ducking.ts'
 import type { MediaAddress } from './mediaFacts.ts'
 import type { ResolvedText } from '../text/resolvedText.ts'
@@ -27,9 +34,17 @@ export interface ResolvedKinds {
   shape: ResolvedShape
   voice: ResolvedVoice
   draw: ResolvedDraw
+  bar: ResolvedBar
+  list: ResolvedList
+  chat: ResolvedChat
+  top: ResolvedTop
+  tally: ResolvedTally
+  clock: ResolvedClock
 }
 export type ResolvedPart = ResolvedKinds[keyof ResolvedKinds]
 export type ResolvedVisiblePart = Extract<ResolvedPart, ResolvedVisible>
+/** The parts that boards keep up to date. */
+export type ResolvedLivePart = Extract<ResolvedPart, ResolvedLiveBase>
 /** The parts that are only heard. */
 export type ResolvedHeardPart = Exclude<ResolvedPart, ResolvedVisible>
 /** The parts that show words: measured and fitted by the same code. */
@@ -67,6 +82,10 @@ export interface SolverRemark {
 
 export function isSeenPart(part: ResolvedPart): part is ResolvedVisiblePart {
   return 'place' in part
+}
+
+export function isLivePart(part: ResolvedPart): part is ResolvedLivePart {
+  return 'wantKey' in part
 }
 
 export function isTextPart(part: ResolvedPart): part is ResolvedTextPart {

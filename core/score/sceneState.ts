@@ -1,3 +1,9 @@
+import type { BarState } from './parts/bar/evaluateBar.ts'
+import type { ChatState } from './parts/chat/evaluateChat.ts'
+import type { ClockState } from './parts/clock/evaluateClock.ts'
+import type { ListState } from './parts/list/evaluateList.ts'
+import type { TallyState } from './parts/tally/evaluateTally.ts'
+import type { TopState } from './parts/top/evaluateTop.ts'
 import type { BackdropState } from './parts/backdrop/evaluateBackdrop.ts'
 import type { DrawState } from './parts/draw/evaluateDraw.ts'
 import type { ParticlesState } from './parts/particles/evaluateParticles.ts'
@@ -5,6 +11,16 @@ import type { PictureState } from './parts/picture/evaluatePicture.ts'
 import type { ShapeState } from './parts/shape/evaluateShape.ts'
 import type { TickerState } from './parts/ticker/evaluateTicker.ts'
 import type { TextState } from '../text/evaluateText.ts'
+
+/** What there is to draw of each kind of part that a board keeps up to date. */
+export interface LiveStates {
+  bar: BarState
+  list: ListState
+  chat: ChatState
+  top: TopState
+  tally: TallyState
+  clock: ClockState
+}
 
 /** What there is to draw of each kind of part that can be seen. */
 export interface VisualStates {
@@ -21,7 +37,7 @@ export interface VisualStates {
 export type FittedTextState = VisualStates['line' | 'message']
 
 /** One thing to draw. In drawing order, the first lies at the back. */
-export type VisualState = VisualStates[keyof VisualStates]
+export type VisualState = VisualStates[keyof VisualStates] | LiveStates[keyof LiveStates]
 
 /** A sound that should be heard right now, and from which moment of its file. */
 export interface SoundState {

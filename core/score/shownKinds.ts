@@ -10,8 +10,10 @@ import { evaluateSound } from './parts/sound/evaluateSound.ts'
 import { evaluateTicker } from './parts/ticker/evaluateTicker.ts'
 import { evaluateVoice } from './parts/voice/evaluateVoice.ts'
 import {
+  isLivePart,
   isSeenPart,
   type ResolvedHeardPart,
+  type ResolvedLivePart,
   type ResolvedKinds,
   type ResolvedScore,
   type ResolvedTextPart,
@@ -28,8 +30,6 @@ interface SeenKind<R extends ResolvedVisiblePart, S> {
   at(part: R, tMs: number, score: ResolvedScore, layouts: TextLayouts): S | null
   /** What a plate that hugs it lies under; null where there is nothing yet, and for kinds that no plate hugs. */
   hugged: ((part: R, layouts: TextLayouts) => Hugged | null) | null
-  /** It keeps to its box, and is hit there: particles fly everywhere. */
-  isBounded: boolean
 }
 
 /** What a kind of part sounds like at a moment inside its clip; null for silence. */
@@ -44,17 +44,15 @@ const textKind = <R extends ResolvedTextPart>(): SeenKind<R, VisualState & { kin
     const layout = layouts.get(part.id)
     return layout ? { place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx } : null
   },
-  isBounded: true,
 })
 
 const seenKinds: { [K in keyof VisualStates]: SeenKind<ResolvedKinds[K], VisualStates[K]> } = {
   picture: {
     at: (part, tMs, { canvas }) => evaluatePicture(part, tMs, canvas),
     hugged: (part) => part,
-    isBounded: true,
   },
-  shape: { at: (part, tMs, { canvas }) => evaluateShape(part, tMs, canvas), hugged: (part) => part, isBounded: true },
-  draw: { at: (part, tMs, { canvas }) => evaluateDraw(part, tMs, canvas), hugged: null, isBounded: true },
+  shape: { at: (part, tMs, { canvas }) => evaluateShape(part, tMs, canvas), hugged: (part) => part },
+  draw: { at: (part, tMs, { canvas }) => evaluateDraw(part, tMs, canvas), hugged: null },
   line: textKind(),
   message: textKind(),
   ticker: {
@@ -63,17 +61,14 @@ const seenKinds: { [K in keyof VisualStates]: SeenKind<ResolvedKinds[K], VisualS
       return layout ? evaluateTicker(part, layout, tMs, canvas) : null
     },
     hugged: null,
-    isBounded: true,
   },
   backdrop: {
     at: (part, tMs, score, layouts) => evaluateBackdrop(part, huggedBy(part.hugs, score, layouts), tMs, score.canvas),
     hugged: null,
-    isBounded: true,
   },
   particles: {
     at: (part, tMs, { canvas }) => evaluateParticles(part, tMs, canvas),
     hugged: null,
-    isBounded: false,
   },
 }
 
@@ -86,19 +81,22 @@ const heardKinds: { [K in ResolvedHeardPart['kind']]: HeardKind<ResolvedKinds[K]
   voice: evaluateVoice,
 }
 
+/** Parts that need nothing but their score to be drawn. */
+type StillPart = Exclude<ResolvedVisiblePart, ResolvedLivePart>
+
 // The tables pair each kind with its own parts; the compiler cannot follow one key through both.
-const seen = (kind: keyof VisualStates) => seenKinds[kind] as SeenKind<ResolvedVisiblePart, VisualState>
+const seen = (kind: keyof VisualStates) => seenKinds[kind] as SeenKind<StillPart, VisualState>
 
 /** What is to be drawn of a part that can be seen, at a moment inside its clip; null for nothing. */
-export const shownOf = (part: ResolvedVisiblePart, tMs: number, score: ResolvedScore, layouts: TextLayouts) =>
+export const shownOf = (part: StillPart, tMs: number, score: ResolvedScore, layouts: TextLayouts) =>
   seen(part.kind).at(part, tMs, score, layouts)
 
 /** What is heard of a part that cannot be seen, at a moment inside its clip; null for silence. */
 export const soundOf = (part: ResolvedHeardPart, tMs: number, score: ResolvedScore) =>
   (heardKinds[part.kind] as HeardKind<ResolvedHeardPart>)(part, tMs, score)
 
-/** Whether a kind keeps to its box, and is hit there. */
-export const isBounded = ({ kind }: Pick<VisualState, 'kind'>): boolean => seenKinds[kind].isBounded
+/** Whether a kind keeps to its box, and is hit there: particles fly everywhere. */
+export const isBounded = ({ kind }: Pick<VisualState, 'kind'>): boolean => kind !== 'particles'
 
 /** Whether plates can hug parts of a kind. */
 export const canBeHugged = ({ kind }: { kind: keyof ResolvedKinds }): boolean =>
@@ -109,7 +107,7 @@ function huggedBy(ids: readonly string[], { parts }: ResolvedScore, layouts: Tex
   const hugged: Hugged[] = []
   if (ids.length === 0) return hugged
   for (const part of parts) {
-    if (!isSeenPart(part) || !ids.includes(part.id)) continue
+    if (!isSeenPart(part) || isLivePart(part) || !ids.includes(part.id)) continue
     const box = seen(part.kind).hugged?.(part, layouts)
     if (box) hugged.push(box)
   }

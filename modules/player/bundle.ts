@@ -1,20 +1,27 @@
 import { fileURLToPath } from 'node:url'
 import { build, type Metafile } from 'esbuild'
 
-const entry = 'player/source/main.ts'
 const vectorWorker = 'player/vector/worker.ts'
 const rootFolder = fileURLToPath(new URL('../..', import.meta.url))
 
+/** The scripts of the pages that browser sources are. */
+const entries = { source: 'player/source/main.ts', board: 'player/board/main.ts' }
+export type PlayerPage = keyof typeof entries
+
 /**
- * Bundles the source page's script. What only some alerts need (vector animations) is a piece of its own that comes
- * when it is asked for.
+ * Bundles the script of a page. What only some of what it plays needs (vector animations) is a piece of its own that comes
+ * when it is asked for. Each page has its own pieces: what one of them needs makes no other larger.
  * @param folder where the files go
  * @returns the path of the page's own script, and what went into which file
  */
-export async function bundlePlayer(folder: string, isDev: boolean): Promise<{ script: string; metafile: Metafile }> {
+export async function bundlePlayer(
+  page: PlayerPage,
+  folder: string,
+  isDev: boolean,
+): Promise<{ script: string; metafile: Metafile }> {
   const { metafile } = await build({
     absWorkingDir: rootFolder,
-    entryPoints: { source: entry },
+    entryPoints: { [page]: entries[page] },
     outdir: folder,
     entryNames: isDev ? '[name].dev' : '[name].[hash]',
     chunkNames: '[name].[hash]',
@@ -26,8 +33,8 @@ export async function bundlePlayer(folder: string, isDev: boolean): Promise<{ sc
     target: 'es2022',
     legalComments: 'none',
   })
-  const [script] = Object.entries(metafile.outputs).find(([, { entryPoint }]) => entryPoint === entry) ?? []
-  if (!script) throw new Error('The player was built without a script')
+  const [script] = Object.entries(metafile.outputs).find(([, { entryPoint }]) => entryPoint === entries[page]) ?? []
+  if (!script) throw new Error(`The player was built without the script of the ${page} page`)
   return { script, metafile }
 }
 

@@ -1,17 +1,16 @@
 import { closedAddressReplaced, silenceMaxMs } from '../../contract/sourceLimits.ts'
-import type { FromSource, ToSource } from '../../contract/sourceMessages.ts'
 
-export interface ConnectionListener {
+export interface ConnectionListener<In> {
   onOpen: () => void
-  onMessage: (message: ToSource) => void
+  onMessage: (message: In) => void
   onLost: () => void
   /** The address was replaced: there is nothing to come back to. */
   onRefused: () => void
 }
 
-export interface Connection {
+export interface Connection<Out> {
   /** Sends now, or as soon as the connection is back. */
-  send(message: FromSource): void
+  send(message: Out): void
 }
 
 const outboxLimit = 100
@@ -23,10 +22,13 @@ function retryDelayMs(attempt: number): number {
 }
 
 /** Keeps a socket open for as long as the page lives. What could not be sent waits, and follows after `onOpen`. */
-export function connect(url: string, listener: ConnectionListener): Connection {
+export function connect<In, Out extends { type: string }>(
+  url: string,
+  listener: ConnectionListener<In>,
+): Connection<Out> {
   let socket: WebSocket | null = null
   let attempt = 0
-  let outbox: FromSource[] = []
+  let outbox: Out[] = []
   let silence: ReturnType<typeof setTimeout> | undefined
 
   const heard = (from: WebSocket) => {
@@ -57,7 +59,7 @@ export function connect(url: string, listener: ConnectionListener): Connection {
     opening.addEventListener('message', (event) => {
       if (socket !== opening) return
       heard(opening)
-      listener.onMessage(JSON.parse(String(event.data)) as ToSource)
+      listener.onMessage(JSON.parse(String(event.data)) as In)
     })
     opening.addEventListener('close', (event) => {
       if (event.code !== closedAddressReplaced) return lose(opening)

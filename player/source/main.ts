@@ -1,4 +1,4 @@
-import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
+import type { FromSource, PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import { playScore, type Playback } from '../playback.ts'
 import { prepareScore } from '../prepare.ts'
 import type { PreparedScore } from '../preparedScore.ts'
@@ -148,7 +148,7 @@ function receive(message: ToSource): void {
 
 const address = new URL(`${location.pathname.replace(/\/$/, '')}/link`, location.href)
 address.protocol = address.protocol === 'https:' ? 'wss:' : 'ws:'
-const link = connect(address.href, {
+const link = connect<ToSource, FromSource>(address.href, {
   onOpen() {
     isConnected = true
     // A prepared play that never started belongs to the old connection; the server sends it again.

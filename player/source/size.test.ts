@@ -5,13 +5,13 @@ import { gzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { bundlePlayer } from '../../modules/player/bundle.ts'
 
-/** What a browser source loads before any font or media, without vector animations. */
-const maxBytes = 20_000
+/** What a browser source loads before any font or media, without vector animations; a board does with every kind of part. */
+const maxBytes = { source: 20_000, board: 60_000 }
 
-describe('the script of the source page', () => {
+describe.each(['source', 'board'] as const)('the script of the %s page', (page) => {
   const folder = mkdtempSync(join(tmpdir(), 'thundercrest-player-'))
   let built: Awaited<ReturnType<typeof bundlePlayer>>
-  beforeAll(async () => void (built = await bundlePlayer(folder, false)))
+  beforeAll(async () => void (built = await bundlePlayer(page, folder, false)))
   afterAll(() => rmSync(folder, { recursive: true }))
 
   /** The script with everything that it loads at once: pieces that come when they are asked for are others. */
@@ -31,6 +31,6 @@ describe('the script of the source page', () => {
 
   it('is small', () => {
     const bytes = atOnce().reduce((sum, file) => sum + gzipSync(readFileSync(resolve(file)), { level: 9 }).length, 0)
-    expect(bytes).toBeLessThan(maxBytes)
+    expect(bytes).toBeLessThan(maxBytes[page])
   })
 })

@@ -1,6 +1,6 @@
 import type { BoxSummary, BoxView } from '../../contract/views.ts'
 import type { Database } from '../db/handle.ts'
-import { listBoxes, listOnAir, type BoxRow } from '../db/queries/boxes.ts'
+import { listBoxesAndBoards, listOnAir, type BoxRow } from '../db/queries/boxes.ts'
 
 type OnAirRow = Awaited<ReturnType<typeof listOnAir>>[number]
 
@@ -8,6 +8,7 @@ function summary(box: BoxRow, air: OnAirRow | undefined): BoxSummary {
   return {
     id: box.id,
     name: box.name,
+    isBoard: box.isBoard,
     document: box.draft,
     onAir: air ? { number: air.number, sinceMs: air.publishedAt.getTime(), byName: air.byName } : null,
     differsFromAir: air === undefined || box.isDraftOther,
@@ -16,7 +17,7 @@ function summary(box: BoxRow, air: OnAirRow | undefined): BoxSummary {
 
 export async function boxSummaries(db: Database, channelId: string): Promise<BoxSummary[]> {
   const air = await listOnAir(db, channelId)
-  return (await listBoxes(db, channelId)).map((box) =>
+  return (await listBoxesAndBoards(db, channelId)).map((box) =>
     summary(
       box,
       air.find((each) => each.boxId === box.id),

@@ -5,13 +5,20 @@ import { changeBox } from '../../core/edit/change.ts'
 import { fitToCanvas } from '../../core/pack/fitToCanvas.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { allOf, takePack } from '../../core/pack/takePack.ts'
-import { addBox, countBoxes } from '../db/queries/boxes.ts'
+import { addBox, countBoxes, type BoxRow } from '../db/queries/boxes.ts'
 import { newId, newSecret } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
 import { useChannels } from '../channel/port.ts'
 import { useDatabase } from '../db/port.ts'
 import { useLines } from '../queue/port.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
+
+/** The secret in the address of a browser source: it says by itself what is shown there. */
+export const newAddress = (isBoard: boolean): string => newSecret(isBoard ? 'brd' : 'src')
+
+/** Where a browser source finds what it shows. */
+export const pathOfSource = ({ isBoard, sourceToken }: Pick<BoxRow, 'isBoard' | 'sourceToken'>): string =>
+  `/${isBoard ? 'board' : 'source'}/${sourceToken}`
 
 const boxesMax = 30
 /** With those that are put away: nobody fills a database by making and putting away. */
@@ -39,7 +46,8 @@ export async function createBoxOf(channelId: string, name: string, draft: BoxDoc
   const { onAir } = await useChannels()
   await checkRoomForBox(channelId)
   const id = newId('box')
-  await addBox(database.db, { id, channelId, name, draft, sourceToken: newSecret('src') })
+  const isBoard = draft.stays === true
+  await addBox(database.db, { id, channelId, name, draft, isBoard, sourceToken: newAddress(isBoard) })
   await takeFreeLanes()
   onAir.forget(channelId)
   return id

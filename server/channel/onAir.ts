@@ -5,7 +5,7 @@ import { factsOf } from '../../contract/mediaFacts.ts'
 import { readSettings } from '../../core/speech/settings.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
-import { findVersion, listBoxes } from '../db/queries/boxes.ts'
+import { findVersion, listBoxesAndBoards } from '../db/queries/boxes.ts'
 import { listFeeds } from '../db/queries/feeds.ts'
 import { listPlayableMedia } from '../db/queries/media.ts'
 import { listCountedGoals } from '../db/queries/goals.ts'
@@ -47,9 +47,13 @@ export class OnAirCache {
     const channel = await readChannel(this.db, channelId)
     if (!channel) throw new Error(`OnAirCache: there is no channel ${channelId}`)
     const boxes: BoxOnAir[] = []
-    for (const box of await listBoxes(this.db, channelId)) {
+    const boards: BoxOnAir[] = []
+    for (const box of await listBoxesAndBoards(this.db, channelId)) {
       const version = box.onAirVersionId ? await findVersion(this.db, box.onAirVersionId) : null
-      boxes.push({ boxId: box.id, version: version ? { id: version.id, document: version.document } : null })
+      ;(box.isBoard ? boards : boxes).push({
+        boxId: box.id,
+        version: version ? { id: version.id, document: version.document } : null,
+      })
     }
     const media: Record<string, MediaFacts> = {}
     for (const file of await listPlayableMedia(this.db, channelId)) media[file.id] = factsOf(file)
@@ -69,6 +73,7 @@ export class OnAirCache {
       speech,
       historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])),
       boxes,
+      boards,
       media,
       triggers: list ? [...triggers, list] : triggers,
       calls,

@@ -37,6 +37,25 @@ export const event = pgTable(
 )
 
 /**
+ * What a chat has taken away: one line, by what its event is called where it comes from; or all that a viewer had said until
+ * then. Its events stay, for what they set off did happen.
+ */
+export const removal = pgTable(
+  'removal',
+  {
+    id: text().primaryKey(),
+    channelId: text('channel_id')
+      .notNull()
+      .references(() => channel.id),
+    source: text().notNull(),
+    externalId: text('external_id'),
+    viewerId: text('viewer_id'),
+    at: at('at').notNull(),
+  },
+  (table) => [index('removal_order').on(table.channelId, table.at)],
+)
+
+/**
  * One running server. Several may share a database: each says again and again that it lives, until `leaseUntil` at least.
  * Both times are the database's.
  */

@@ -139,6 +139,8 @@ export const box = pgTable('box', {
   draftRevision: integer('draft_revision').notNull().default(0),
   /** Whether the draft says something else than what is on air. Kept, so that nobody has to compare; true where nothing is. */
   isDraftOther: boolean('is_draft_other').notNull().default(true),
+  /** A board: it stays on the screen. What is in its document says so, too. */
+  isBoard: boolean('is_board').notNull().default(false),
   /** The secret in the browser source's address. Shown again on request, so kept readable. */
   sourceToken: text('source_token').notNull().unique(),
   onAirVersionId: text('on_air_version_id'),

@@ -1,9 +1,14 @@
 import type { Platform } from '../../core/events/platforms.ts'
 import type { IncomingEvent } from '../ingest/decideEvents.ts'
 
+/** One line of a chat by its id, or all that a viewer has said, is not to be seen any more. */
+export type Removal = { source: string } & ({ externalId: string } | { viewerId: string })
+
 /** What an adapter made of one raw payload. */
 export interface Translation {
   events: Omit<IncomingEvent, 'isTest'>[]
+  /** What was taken away from its chat. */
+  removals: Removal[]
   /** What was in it but could not be understood, in words for whoever inspects it. */
   rejected: string[]
 }

@@ -1,8 +1,9 @@
 import * as z from 'zod'
 import { err, ok, type Result } from '../../core/result.ts'
-import type { Translation } from './adapter.ts'
+import type { Removal, Translation } from './adapter.ts'
 
-export type Understood = Translation['events'][number]
+/** An event, or what was taken away. */
+export type Understood = Translation['events'][number] | { removal: Removal }
 
 const nameMax = 500
 const wordsMax = 2000
@@ -32,7 +33,7 @@ export function withPicked(
   understood: Result<Understood, string>,
   picked: string | undefined,
 ): Result<Understood, string> {
-  return understood.ok && picked
+  return understood.ok && picked && !('removal' in understood.value)
     ? ok({ ...understood.value, data: { ...understood.value.data, choice: picked } })
     : understood
 }
@@ -63,15 +64,17 @@ export function understandEach<N>(
   schema: z.ZodType<N>,
   understand: (one: N) => Result<Understood, string>,
 ): Translation {
-  const translation: Translation = { events: [], rejected: [] }
+  const translation: Translation = { events: [], removals: [], rejected: [] }
   list.forEach((raw, index) => {
     const checked = schema.safeParse(raw)
     const understood = checked.success
       ? attempt(() => understand(checked.data))
       : err(checked.error.issues[0]?.message ?? 'not understood')
     const fault = understood.ok ? faultOf(understood.value) : understood.error
-    if (understood.ok && fault === null) translation.events.push(understood.value)
-    else translation.rejected.push(`${where}.${index}: ${fault}`)
+    if (understood.ok && fault === null) {
+      if ('removal' in understood.value) translation.removals.push(understood.value.removal)
+      else translation.events.push(understood.value)
+    } else translation.rejected.push(`${where}.${index}: ${fault}`)
   })
   return translation
 }
@@ -85,7 +88,9 @@ export function isDateOfEvents(occurredAtMs: number): boolean {
 }
 
 /** What is wrong with something that was understood; null where nothing is. */
-function faultOf({ occurredAtMs, externalId }: Understood): string | null {
+function faultOf(understood: Understood): string | null {
+  if ('removal' in understood) return null
+  const { occurredAtMs, externalId } = understood
   if (!isDateOfEvents(occurredAtMs)) return 'its time is none at which anything happened here (2000 to 2099)'
   return externalId.length > 400 ? 'its id is too long' : null
 }

@@ -6,7 +6,7 @@ import { keepDelivery } from '../db/queries/feeds.ts'
 import { findEffect } from '../db/queries/effects.ts'
 import { insertAgain, type PlayRow, type PlayWithEvent } from '../db/queries/plays.ts'
 import type { KnownFeed } from '../channel/feedDirectory.ts'
-import type { Translation } from '../feeds/adapter.ts'
+import type { Removal, Translation } from '../feeds/adapter.ts'
 import type { Lines } from '../queue/lines.ts'
 import { isDataFault } from '../db/trouble.ts'
 import { cleanText } from '../../core/text/cleanText.ts'
@@ -33,6 +33,8 @@ export interface IngestDependencies {
   metrics: Metrics
   commits: GroupCommit<Decided, KeptEvents>
   onChange: (channelId: string) => void
+  /** Keeps what chats have taken away, and takes it off the boards. */
+  takeAway: (channelId: string, deliveryId: string, removals: readonly Removal[]) => Promise<void>
 }
 
 /** So much of a delivery is shown on the Feeds screen. */
@@ -59,8 +61,9 @@ export class Ingest {
     feed: KnownFeed,
     webhookId: string,
     raw: string,
-    { events, rejected }: Translation,
+    { events, removals, rejected }: Translation,
   ): Promise<DeliveryAnswer> {
+    if (removals.length > 0) await this.deps.takeAway(feed.channelId, webhookId, removals)
     // First, so that nothing acknowledged lacks its raw form; sent again after a crash in between, it is kept once
     // more.
     if (rejected.length > 0) await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, rejected.join('\n')))
@@ -170,7 +173,15 @@ export class Ingest {
     } catch (error) {
       if (!isDataFault(error)) throw error
     }
-    const all: KeptEvents = { acceptedIds: [], repeatedCount: 0, effects: [], plays: [], callsIn: [], countedIn: [] }
+    const all: KeptEvents = {
+      acceptedIds: [],
+      events: [],
+      repeatedCount: 0,
+      effects: [],
+      plays: [],
+      callsIn: [],
+      countedIn: [],
+    }
     let spoilt = 0
     for (const [index, each] of incoming.entries()) {
       try {

@@ -6,6 +6,8 @@ import type { Decided, EarnedPlay } from './decideEvents.ts'
 /** What became durable of it. */
 export interface KeptEvents {
   acceptedIds: string[]
+  /** The events that are new, without tests. */
+  events: Decided['rows']['events']
   repeatedCount: number
   effects: EffectRow[]
   plays: EarnedPlay[]
@@ -46,6 +48,7 @@ export async function keepDecided(
     const acceptedIds = rows.events.map((event) => event.id).filter((id) => fresh.has(id))
     return {
       acceptedIds,
+      events: rows.events.filter(({ id, isTest }) => !isTest && fresh.has(id)),
       repeatedCount: rows.events.length - acceptedIds.length,
       effects: rows.effects.filter((each) => fresh.has(each.eventId)),
       plays: plays.filter((each) => fresh.has(each.eventId)),

@@ -47,5 +47,7 @@ export type BusMessage =
   | { type: 'sources'; channelId: string; boxId: string; sources: ConnectedView[] }
   /** Something for the studio of a channel, which may be connected to the receiver. */
   | { type: 'toStudio'; channelId: string; message: ToStudio }
+  /** Something happened in a channel that its boards may show. */
+  | { type: 'happened'; channelId: string }
   /** Somebody signed out. */
   | { type: 'sessionEnded'; sessionId: string }

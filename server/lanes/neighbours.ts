@@ -30,6 +30,8 @@ interface NeighboursDependencies {
   /** Screens here show something else now; null: all of them. */
   changed: (channelId: string | null, topic?: LiveTopic) => void
   sessionEnded: (sessionId: string) => void
+  /** Something happened in a channel that its boards may show. */
+  happened: (channelId: string) => void
   /** Channels of which screens are open here. */
   watched: () => string[]
   onError: (error: unknown) => void
@@ -142,6 +144,17 @@ export class Neighbours {
     if (!isPlanned) this.topics.delete(channelId)
   }
 
+  /** Something was kept here that boards which others serve may show: said once for all that comes in a moment. */
+  happened(channelId: string): void {
+    const key = `happened ${channelId}`
+    if (!this.deps.lanes.hasOthers || this.planned.has(key)) return
+    const tell = () => {
+      this.planned.delete(key)
+      this.deps.bus.publish({ type: 'happened', channelId })
+    }
+    this.planned.set(key, setTimeout(tell, lineEveryMs))
+  }
+
   /** Screens of these channels are open here. */
   watch(channelIds: readonly string[] = this.deps.watched()): void {
     if (channelIds.length > 0) this.deps.bus.publish({ type: 'watch', channelIds: [...channelIds] })
@@ -223,6 +236,8 @@ export class Neighbours {
         return this.deps.changed(message.channelId, 'sources')
       case 'toStudio':
         return this.deps.toStudio(message.channelId, message.message)
+      case 'happened':
+        return this.deps.happened(message.channelId)
       case 'sessionEnded':
         return this.deps.sessionEnded(message.sessionId)
     }

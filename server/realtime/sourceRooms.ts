@@ -1,4 +1,5 @@
 import { closedForNow, heartbeatEveryMs, silenceMaxMs } from '../../contract/sourceLimits.ts'
+import type { ToBoard } from '../../contract/boardMessages.ts'
 import type { ToSource } from '../../contract/sourceMessages.ts'
 import type { SourceView } from '../../contract/views.ts'
 import { isSame } from '../../core/isSame.ts'
@@ -128,7 +129,7 @@ export class SourceRooms {
   }
 
   /** Sends one message to some sources of a box. It is put into words once, however many they are. */
-  send(boxId: string, sourceIds: readonly string[], message: ToSource): void {
+  send(boxId: string, sourceIds: readonly string[], message: ToSource | ToBoard): void {
     const room = this.rooms.get(boxId)
     if (!room) return
     const text = JSON.stringify(message)

@@ -1,4 +1,4 @@
-import { fromSource, type FromSource } from '../../contract/sourceMessages.ts'
+import { fromBoard, type FromBoard } from '../../contract/boardMessages.ts'
 import { closedAddressReplaced, closedForNow, sourceMessageMaxBytes } from '../../contract/sourceLimits.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
 import { signsOfForwarding } from '../http/caller.ts'
@@ -30,6 +30,8 @@ export interface TalkDependencies {
   steadyMs: () => number
   /** Puts something into the queue of the box. */
   input: (input: QueueInput) => void
+  /** A page that shows a board missed something. Absent: it shows none. */
+  again?: (sourceId: string, key: string) => void
   /** Engines that fell asleep are to start: a broadcast may be about to begin. */
   wakeVoices: () => void
   /** Whether the address shows the box, was replaced, or its box is put away. */
@@ -96,7 +98,7 @@ export class SourceTalk {
     return this.turns.settled()
   }
 
-  private async take(message: FromSource): Promise<void> {
+  private async take(message: FromBoard): Promise<void> {
     const { rooms, input } = this.deps
     const { boxId } = this
     const sourceId = this.peer.id
@@ -114,6 +116,9 @@ export class SourceTalk {
         return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: message.type })
       case 'sound':
         return rooms.heard(boxId, sourceId, { sound: message.sound })
+      case 'again':
+        rooms.heard(boxId, sourceId)
+        return this.deps.again?.(sourceId, message.key)
       case 'pong':
         return rooms.heard(boxId, sourceId, {
           latencyMs: Math.max(0, Math.round((this.deps.steadyMs() - message.sentAtMs) / 2)),
@@ -121,7 +126,7 @@ export class SourceTalk {
     }
   }
 
-  private async join(hello: Extract<FromSource, { type: 'hello' }>): Promise<void> {
+  private async join(hello: Extract<FromBoard, { type: 'hello' }>): Promise<void> {
     const { boxId, peer, deps } = this
     if (this.hasJoined) return
     // The address may have been replaced between the connection and its first word.
@@ -158,9 +163,9 @@ export class SourceTalk {
 /** Nobody can say where a page runs that came through a proxy. */
 const isPassedOn = ({ request }: SourcePeer) => signsOfForwarding.some((name) => request?.headers.has(name) ?? false)
 
-function parseMessage(text: string): FromSource | null {
+function parseMessage(text: string): FromBoard | null {
   try {
-    return fromSource.parse(JSON.parse(text))
+    return fromBoard.parse(JSON.parse(text))
   } catch {
     return null
   }

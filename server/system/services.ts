@@ -1,4 +1,5 @@
 import { provideSignIn, type SignInPort } from '../auth/port.ts'
+import { provideBoards, type BoardsPort } from '../boards/port.ts'
 import { provideChannels, type ChannelsPort } from '../channel/port.ts'
 import { provideDatabase, type DatabasePort } from '../db/port.ts'
 import { provideEmotes, type EmotesPort } from '../emotes/port.ts'
@@ -26,6 +27,7 @@ export interface Services
     LinesPort,
     CallsPort,
     GoalsPort,
+    BoardsPort,
     StandInsPort,
     SourcesPort,
     IngestPort,
@@ -48,6 +50,7 @@ export function provideServices(starting: Promise<Services>): void {
     provideLines,
     provideCalls,
     provideGoals,
+    provideBoards,
     provideStandIns,
     provideSources,
     provideIngest,

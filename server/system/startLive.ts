@@ -47,6 +47,8 @@ interface LiveOptions {
   /** What of the outside the run sheets of a channel reach. */
   outside: Pick<ChannelCallsDependencies, 'say' | 'settleRedemption' | 'post'>
   libraryChanged: (channelId: string) => void
+  /** Something happened elsewhere that boards may show. */
+  happened: (channelId: string) => void
   onNodes: (nodeIds: ReadonlySet<string>) => void
   onStarted: (waitedMs: number) => void
   /** What is done with an error; where it is the database's, it is known to be in trouble. */
@@ -198,6 +200,7 @@ export function startLive(options: LiveOptions) {
     retellStudio: tellStudios,
     forget: options.forget,
     libraryChanged: options.libraryChanged,
+    happened: options.happened,
     changed(channelId, topic) {
       if (channelId === null) stream.changedEverywhere()
       else stream.changedHere(channelId, topic)

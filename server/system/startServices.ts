@@ -12,13 +12,18 @@ import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
 import { openServer } from '../db/openServer.ts'
 import { probeDatabase } from '../db/probe.ts'
+import { addRemovals } from '../db/queries/boards.ts'
 import { isMediaUsed } from '../db/queries/boxes.ts'
+import type { EventRow } from '../db/queries/events.ts'
 import { DatabaseTrouble } from '../db/trouble.ts'
 import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
 import { EmoteShelf } from '../emotes/emoteShelf.ts'
 import { Linking } from '../feeds/linking.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
+import { BoardKeeper } from '../boards/boardKeeper.ts'
+import { removalRows } from '../boards/removalRows.ts'
+import { SliceReader } from '../boards/sliceReader.ts'
 import { GoalKeeper } from '../goals/goalKeeper.ts'
 import { keepDecided } from '../ingest/keepDecided.ts'
 import { markOf, sealOf } from '../lanes/processMark.ts'
@@ -127,7 +132,10 @@ export async function startServices(options: StartOptions): Promise<Services> {
 
   const onAir = new OnAirCache(
     db,
-    (channelId) => bus.publish({ type: 'forget', channelId, feedId: null }),
+    (channelId) => {
+      bus.publish({ type: 'forget', channelId, feedId: null })
+      void boards.changed(channelId)
+    },
     (channelId) => new URL(`/list/${channelId}`, config.THUNDERCREST_ADDRESSES[0] ?? ownAddress(config)).href,
   )
   const feeds = new FeedDirectory(db, (feedId) => bus.publish({ type: 'forget', channelId: null, feedId }))
@@ -181,6 +189,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     libraryRevision: (channelId) => library.revision(channelId),
     forget(channelId, feedId) {
       if (feedId === null) onAir.forgetHere(channelId)
+      if (channelId !== null) void boards.changed(channelId)
       if (channelId === null) feeds.forgetHere(feedId)
       if (channelId !== null && live.queues.channelsWithSources().has(channelId)) wakeVoices(channelId)
     },
@@ -190,12 +199,13 @@ export async function startServices(options: StartOptions): Promise<Services> {
       post: webhookPoster({ secret: webhookSecret(secret) }),
     },
     libraryChanged: (channelId) => library.changedElsewhere(channelId),
+    happened: (channelId) => boards.happened(channelId, null),
     onNodes: (nodeIds) =>
       void library.takeOver([...nodeIds]).catch(noteError('files could not be taken over for measuring')),
     onStarted: (waitedMs) => metrics.playWait.observe(waitedMs / 1000),
     noteError,
   })
-  const { rooms, stream, queues, lanes, lines, calls, studioLinks, streams } = live
+  const { rooms, stream, queues, lanes, lines, calls, studioLinks, streams, neighbours } = live
   const linking = new Linking(db, (channelId, feedId) => {
     feeds.forget(feedId)
     onAir.forget(channelId)
@@ -216,19 +226,55 @@ export async function startServices(options: StartOptions): Promise<Services> {
         lines.enqueue(kept.flatMap((each) => each.plays))
         calls.wake(new Set(kept.flatMap(({ callsIn }) => callsIn)))
         goals.wake(new Set(kept.flatMap(({ countedIn }) => countedIn)))
+        boardNews(kept.flatMap(({ events }) => events))
         return kept
       },
       isPassing: (error) => trouble.note(error),
     }),
     onChange: (channelId) => stream.changed(channelId, 'feeds'),
+    async takeAway(channelId, deliveryId, removals) {
+      await addRemovals(db, removalRows(channelId, deliveryId, removals, new Date(now())))
+      boards.removed(channelId, removals)
+      bus.publish({ type: 'happened', channelId })
+    },
   })
+  const sliceReader = new SliceReader({
+    ...{ db, now },
+    streamMs: (channelId) => streams.beganMs(channelId),
+    ownEmote(url) {
+      const own = ownEmoteUrl(url, secret)
+      if (own !== url) emotes.warm(url)
+      return own
+    },
+    blocked: (texts, settings, locale) => speaker.blocked(texts, settings, locale),
+  })
+  const boards: BoardKeeper = new BoardKeeper({
+    ...{ rooms, now },
+    reader: sliceReader,
+    onAir: (channelId) => onAir.read(channelId),
+    onError: noteError('a board could not be told something'),
+  })
+  /** What was kept is told the boards here, and that something was to those elsewhere. */
+  function boardNews(events: readonly Omit<EventRow, 'seq'>[]): void {
+    for (const channelId of new Set(events.map((event) => event.channelId))) {
+      boards.happened(
+        channelId,
+        events.filter((event) => event.channelId === channelId),
+      )
+      neighbours.happened(channelId)
+    }
+  }
 
   const goals = new GoalKeeper({
     ...{ db, now },
     onAir: (channelId) => onAir.read(channelId),
     forget: (channelId) => onAir.forget(channelId),
     accept: (channelId, incoming) => ingest.accept(channelId, incoming),
-    onChange: (channelId) => stream.changed(channelId, 'goals'),
+    onChange(channelId) {
+      stream.changed(channelId, 'goals')
+      boards.goalsChanged(channelId)
+      neighbours.happened(channelId)
+    },
     onError: noteError('goals could not be looked at'),
   })
   const media = storeOf(config, dataFolder)
@@ -278,7 +324,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
   return {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
-    ...{ calls, studioLinks, ...standIns },
+    ...{ calls, studioLinks, boards, sliceReader, ...standIns },
     leaveStudio(channelId, reason) {
       studioLinks.send(channelId, { type: 'leave', reason })
       bus.publish({ type: 'toStudio', channelId, message: { type: 'leave', reason } })
@@ -308,7 +354,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
       clearInterval(keepingAwake)
       clearInterval(lookingAtGoals)
       callsClock.close()
-      for (const each of [engines, languages, stream, library, uploads, packUploads, trouble, housekeeping])
+      for (const each of [engines, languages, stream, boards, library, uploads, packUploads, trouble, housekeeping])
         each.close()
       await live.close()
       await bus.close()

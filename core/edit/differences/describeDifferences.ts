@@ -31,6 +31,7 @@ export function describeDifferences(
 
 const ofBox: ByField<BoxDocument, Telling> = {
   version: saysNothing('only documents of today are compared'),
+  stays: saysNothing('what was made a board stays one'),
   canvas: (air, draft) => [
     { kind: null, subject: 'Canvas', what: 'size', before: canvasWords(air), after: canvasWords(draft) },
   ],

@@ -1,6 +1,13 @@
 import * as z from 'zod'
+import type { LiveFields } from '../../board/liveFields.ts'
 import { backdrop } from './backdrop/schema.ts'
 import { draw } from './draw/schema.ts'
+import { bar } from './bar/schema.ts'
+import { chat } from './chat/schema.ts'
+import { clock } from './clock/schema.ts'
+import { list } from './list/schema.ts'
+import { tally } from './tally/schema.ts'
+import { top } from './top/schema.ts'
 import { line } from './line/schema.ts'
 import { message } from './message/schema.ts'
 import { particles } from './particles/schema.ts'
@@ -25,9 +32,18 @@ export const part = z.discriminatedUnion('kind', [
   shape,
   voice,
   draw,
+  bar,
+  list,
+  chat,
+  top,
+  tally,
+  clock,
 ])
 export type Part = z.infer<typeof part>
 export type PartKind = Part['kind']
+/** The parts that boards keep up to date. */
+export type LivePart = Extract<Part, LiveFields>
+export type LivePartKind = LivePart['kind']
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>
 /** The parts that can be seen: they have a place. */
 export type VisiblePart = Extract<Part, { place: unknown }>
@@ -35,6 +51,10 @@ export type VisiblePart = Extract<Part, { place: unknown }>
 export type HeardPart = Exclude<Part, VisiblePart>
 /** The parts that show words in a style. */
 export type TextPart = Extract<Part, { maxLines: unknown }>
+
+export function isLivePart(candidate: Part): candidate is LivePart {
+  return 'padPx' in candidate
+}
 
 export function isVisiblePart(candidate: Part): candidate is VisiblePart {
   return 'place' in candidate

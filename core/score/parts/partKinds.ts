@@ -3,6 +3,12 @@ import { backdropPart } from './backdrop/backdrop.ts'
 import { drawPart } from './draw/draw.ts'
 import { linePart } from './line/line.ts'
 import { messagePart } from './message/message.ts'
+import { barPart } from './bar/bar.ts'
+import { chatPart } from './chat/chat.ts'
+import { clockPart } from './clock/clock.ts'
+import { listPart } from './list/list.ts'
+import { tallyPart } from './tally/tally.ts'
+import { topPart } from './top/top.ts'
 import type { Part, PartKind, PartOf } from './part.ts'
 import type { PartDefinition } from './partDefinition.ts'
 import { particlesPart } from './particles/particles.ts'
@@ -23,6 +29,12 @@ const partKinds: { [K in PartKind]: PartDefinition<PartOf<K>, ResolvedKinds[K]> 
   shape: shapePart,
   voice: voicePart,
   draw: drawPart,
+  bar: barPart,
+  list: listPart,
+  chat: chatPart,
+  top: topPart,
+  tally: tallyPart,
+  clock: clockPart,
 }
 
 /** All that is known of a part's kind. The table pairs each kind with its own parts; the compiler cannot follow that. */

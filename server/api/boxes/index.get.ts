@@ -8,12 +8,13 @@ import { useDatabase } from '../../db/port.ts'
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'moderator')
   const { database } = await useDatabase()
-  const [boxes, putAway] = await Promise.all([
+  const [summaries, putAway] = await Promise.all([
     boxSummaries(database.db, channel.id),
     listPutAway(database.db, channel.id),
   ])
   return {
-    boxes,
+    boxes: summaries.filter(({ isBoard }) => !isBoard),
+    boards: summaries.filter(({ isBoard }) => isBoard),
     putAway: putAway.map(({ id, name, putAwayAt }) => ({ id, name, sinceMs: putAwayAt.getTime() })),
   } satisfies BoxesView
 })

@@ -13,8 +13,8 @@ export type BoxVersionRow = typeof boxVersion.$inferSelect
 const modernBox = (row: BoxRow): BoxRow => ({ ...row, draft: migrateBox(row.draft) })
 const modern = <R extends { document: BoxDocument }>(row: R): R => ({ ...row, document: migrateBox(row.document) })
 
-/** The boxes of a channel in their order, without those that are put away. */
-export async function listBoxes(db: Database, channelId: string): Promise<BoxRow[]> {
+/** The boxes of a channel and its boards in their order, without those that are put away. */
+export async function listBoxesAndBoards(db: Database, channelId: string): Promise<BoxRow[]> {
   const rows = await db
     .select()
     .from(box)
@@ -22,6 +22,10 @@ export async function listBoxes(db: Database, channelId: string): Promise<BoxRow
     .orderBy(asc(box.position), asc(box.id))
   return rows.map(modernBox)
 }
+
+/** Of those, the boxes. */
+export const listBoxes = async (db: Database, channelId: string): Promise<BoxRow[]> =>
+  (await listBoxesAndBoards(db, channelId)).filter(({ isBoard }) => !isBoard)
 
 /** Boxes that are put away, the last one first; their documents are left where they are. */
 export async function listPutAway(
@@ -61,7 +65,7 @@ export async function findAnyBox(db: Database, channelId: string, id: string): P
   return row ? modernBox(row) : null
 }
 
-/** Adds a box behind the others, with its lane. */
+/** Adds a box behind the others, with its lane; or a board, which has none. */
 export async function addBox(db: Database, row: Omit<typeof box.$inferInsert, 'position'>): Promise<void> {
   const [last] = await db
     .select({ position: max(box.position) })
@@ -69,7 +73,7 @@ export async function addBox(db: Database, row: Omit<typeof box.$inferInsert, 'p
     .where(eq(box.channelId, row.channelId))
   await db.transaction(async (tx) => {
     await tx.insert(box).values({ ...row, position: (last?.position ?? -1) + 1 })
-    await addLane(tx, row.id, row.channelId)
+    if (!row.isBoard) await addLane(tx, row.id, row.channelId)
   })
 }
 

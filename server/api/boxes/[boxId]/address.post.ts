@@ -1,9 +1,9 @@
 import { defineEventHandler, getRequestURL, setResponseHeader } from 'h3'
 import { closedAddressReplaced } from '../../../../contract/sourceLimits.ts'
+import { newAddress, pathOfSource } from '../../../boxes/createBox.ts'
 import { requireBox } from '../../../auth/access.ts'
 import { setSourceToken } from '../../../db/queries/boxes.ts'
 import { pathId } from '../../../http/pathId.ts'
-import { newSecret } from '../../../system/ids.ts'
 import { useDatabase } from '../../../db/port.ts'
 import { useSources } from '../../../realtime/port.ts'
 
@@ -12,9 +12,9 @@ export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'owner')
   const { database } = await useDatabase()
   const { closeSources } = await useSources()
-  const token = newSecret('src')
+  const token = newAddress(box.isBoard)
   await setSourceToken(database.db, box.id, token)
   closeSources(box.id, closedAddressReplaced, 'address replaced')
   setResponseHeader(event, 'cache-control', 'no-store')
-  return { url: `${getRequestURL(event).origin}/source/${token}` }
+  return { url: `${getRequestURL(event).origin}${pathOfSource({ ...box, sourceToken: token })}` }
 })

@@ -50,12 +50,14 @@ function translate(adapter: ReturnType<typeof adapterOf>, raw: string, feedId: s
   if (!payload.ok)
     return {
       events: [],
+      removals: [],
       rejected: [payload.error.isTooMuch ? payload.error.words : 'The body is not JSON.'],
     }
   return (
     // What no database keeps goes, before anything is made of it.
     adapter.translate(cleanedDeep(payload.value), feedId) ?? {
       events: [],
+      removals: [],
       rejected: [`This is not a payload of ${adapter.platform}.`],
     }
   )

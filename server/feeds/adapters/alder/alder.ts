@@ -26,6 +26,12 @@ const person = z.object({
   uid: z.string().min(1).max(200),
   handle: z.string().max(2000),
   badges: z.array(z.string().max(40)).max(20).optional(),
+  /** The colour of the handle. */
+  tint: z
+    .string()
+    .regex(/^#[0-9a-fA-F]{6}$/)
+    .optional()
+    .catch(undefined),
   portrait: portraitField,
 })
 const numerals = { I: 1, II: 2, III: 3 } as const
@@ -80,6 +86,8 @@ const entry = z.discriminatedUnion('topic', [
     topic: z.literal('chat.command'),
     detail: z.object({ word: z.string().max(100), rest: z.string().max(5000).optional() }),
   }),
+  z.object({ ...base, topic: z.literal('chat.removed'), detail: z.object({ line: z.string().min(1).max(400) }) }),
+  z.object({ ...base, topic: z.literal('chat.silenced'), detail: z.object({ uid: z.string().min(1).max(200) }) }),
   z.object({ ...base, topic: z.literal('chat.line'), detail: z.object({ pieces: z.array(piece).min(1).max(100) }) }),
 ])
 type Entry = z.infer<typeof entry>
@@ -91,6 +99,7 @@ function personOf(by: z.infer<typeof person> | null) {
     by && {
       ...viewerOf(by.uid, by.handle),
       ...(by.badges ? { roles: by.badges } : {}),
+      ...(by.tint ? { colour: by.tint } : {}),
       ...(by.portrait ? { pictureUrl: by.portrait } : {}),
     }
   )
@@ -187,6 +196,10 @@ function understand(of: Entry, source: string): Result<Understood, string> {
           ...(of.detail.rest ? { arguments: of.detail.rest.slice(0, typedMax) } : {}),
         }),
       })
+    case 'chat.removed':
+      return ok({ removal: { source, externalId: of.detail.line } })
+    case 'chat.silenced':
+      return ok({ removal: { source, viewerId: of.detail.uid } })
     case 'chat.line':
       return ok({
         ...base,

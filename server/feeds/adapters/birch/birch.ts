@@ -44,6 +44,7 @@ const item = z.discriminatedUnion('type', [
     type: z.literal('shopOrder'),
     snippet: z.object({ ...paid, product: z.string().max(200), pieces: z.int() }),
   }),
+  z.object({ ...base, type: z.literal('chatTaken'), snippet: z.object({ of: z.string().min(1).max(180) }) }),
   z.object({ ...base, type: z.literal('chatText'), snippet: z.object({ text: z.string().max(5000) }) }),
 ])
 type Item = z.infer<typeof item>
@@ -95,6 +96,7 @@ function understand(of: Item, source: string): Result<Understood, string> {
         ...messageOf(of.snippet.text),
       }),
     })
+  if (of.type === 'chatTaken') return ok({ removal: { source, externalId: of.snippet.of } })
   if (of.type === 'chatText')
     return ok({
       ...base,

@@ -1,0 +1,29 @@
+import { rgbOfHex } from '../../core/colour/oklch.ts'
+import type { ResolvedLiveText, ResolvedPlate } from '../../core/board/liveText.ts'
+import { styleText } from '../textNodes.ts'
+
+/** A colour as CSS with its opacity. */
+export function inkWith(ink: string, opacity: number): string {
+  const [red, green, blue] = rgbOfHex(ink).map((channel) => Math.round(channel * 255))
+  return `rgb(${red} ${green} ${blue} / ${opacity})`
+}
+
+/** What lies under the words of a part. */
+export function stylePlate(element: HTMLElement, plate: ResolvedPlate | null): void {
+  if (!plate) return
+  element.style.background = inkWith(plate.ink, plate.opacity)
+  element.style.borderRadius = `${plate.radiusPx}px`
+}
+
+/** Words of a part that changes: digits of one width, so that counting moves nothing. */
+export function styleLive(element: HTMLElement, text: ResolvedLiveText): void {
+  styleText(element, text)
+  Object.assign(element.style, {
+    fontSize: `${text.sizePx}px`,
+    fontVariantNumeric: 'tabular-nums',
+    textTransform: text.isUpperCase ? 'uppercase' : 'none',
+    textAlign: cssAlign[text.align],
+  })
+}
+
+export const cssAlign = { start: 'start', middle: 'center', end: 'end' } as const

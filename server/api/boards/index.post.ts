@@ -1,0 +1,16 @@
+import { defineEventHandler, setResponseStatus } from 'h3'
+import { newBoardBody } from '../../../contract/boards.ts'
+import { requireMember } from '../../auth/access.ts'
+import { createBoard } from '../../boards/createBoard.ts'
+import { readChecked } from '../../http/readChecked.ts'
+import { ownPack, takeFiles } from '../../packs/shelf.ts'
+
+/** Makes a board, plain or in the look of a pack; nothing is on air yet. */
+export default defineEventHandler(async (event) => {
+  const { channel } = await requireMember(event, 'editor')
+  const { name, canvas, shelfId } = await readChecked(event, newBoardBody)
+  const pack = shelfId === null ? null : await ownPack(channel.id, shelfId)
+  if (pack?.manifest.board) await takeFiles(channel.id, pack)
+  setResponseStatus(event, 201)
+  return { id: await createBoard(channel.id, name, canvas, pack?.manifest ?? null) }
+})

@@ -1,0 +1,3 @@
+import { sourceLink } from '../../../realtime/sourceLink.ts'
+
+export default sourceLink('board')
