@@ -6,6 +6,8 @@ import type { DeskView, PlayView, RidgeView, SourceView } from './views.ts'
 export interface ChannelLive {
   ridge: RidgeView
   desks: DeskView[]
+  /** Who shows the boards of the channel. */
+  boards: { boardId: string; sources: SourceView[] }[]
   /** Counts up with every change of the media library. */
   libraryRevision: number
   /** The database does not answer, or has no room: what is shown here is what was known before. Null while all is well. */

@@ -55,6 +55,7 @@ describe('what changed of a channel', () => {
       desk: fc.record({ sources: fc.nat(2), waiting: fc.nat(2), isPlaying: fc.boolean(), isHeld: fc.boolean() }),
     }),
     desks: fc.uniqueArray(desk, { selector: ({ boxId }) => boxId }),
+    boards: fc.array(fc.record({ boardId: fc.constantFrom('a', 'b'), sources: fc.constant([]) }), { maxLength: 2 }),
     libraryRevision: fc.nat(2),
     databaseTrouble: fc.constantFrom(null, 'gone' as const, 'full' as const),
     voicesAreOn: fc.boolean(),

@@ -13,7 +13,15 @@ const emptyDesk = (boxId: string): DeskView => ({
   sources: [],
 })
 
-const facts = ['ridge', 'libraryRevision', 'databaseTrouble', 'voicesAreOn', 'calls', 'goalsRevision'] as const
+const facts = [
+  'ridge',
+  'boards',
+  'libraryRevision',
+  'databaseTrouble',
+  'voicesAreOn',
+  'calls',
+  'goalsRevision',
+] as const
 const deskFacts = ['isHeld', 'waitingCount', 'current'] as const
 const deskLists = ['waiting', 'log', 'sources'] as const
 

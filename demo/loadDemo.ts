@@ -3,7 +3,8 @@ import { readFile, rename, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { hashApiKey } from '../server/auth/access.ts'
 import { hashPassword } from '../server/auth/password.ts'
-import { addBox, listBoxes, publishVersion } from '../server/db/queries/boxes.ts'
+import { newAddress, pathOfSource } from '../server/boxes/createBox.ts'
+import { addBox, listBoxesAndBoards, publishVersion } from '../server/db/queries/boxes.ts'
 import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
 import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
 import { findStudio, setStudioSecret } from '../server/db/queries/runs.ts'
@@ -17,6 +18,7 @@ import { newId, newSecret } from '../server/system/ids.ts'
 import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
 import { targetsOf } from '../core/goal/schema.ts'
+import { demoBoards } from './boards.ts'
 import { demoGoals } from './goals.ts'
 import { demoPassword, demoPeople } from './people.ts'
 import { demoBalances, demoCalls, demoRewards, demoTriggers } from './triggers.ts'
@@ -73,8 +75,16 @@ async function loadMedia(
 }
 
 async function loadBoxes({ database: { db } }: Services, media: (file: string) => string): Promise<void> {
-  for (const { id, name, document } of demoBoxes(media)) {
-    await addBox(db, { id, channelId: demoChannel.id, name, draft: document, sourceToken: newSecret('src') })
+  for (const { id, name, document } of [...demoBoxes(media), ...demoBoards()]) {
+    const isBoard = document.stays === true
+    await addBox(db, {
+      id,
+      channelId: demoChannel.id,
+      name,
+      draft: document,
+      isBoard,
+      sourceToken: newAddress(isBoard),
+    })
     await publishVersion(db, {
       id: newId('version'),
       boxId: id,
@@ -151,14 +161,17 @@ async function writeDemoFile({ database: { db }, dataFolder }: Services, url: st
   )
   const apiKey = kept?.apiKey ?? newSecret('tck')
   if (!kept?.apiKey) await addApiKey(db, hashApiKey(apiKey), demoChannel.id, 'demo')
+  const sources = await listBoxesAndBoards(db, demoChannel.id)
+  const sourceOf = (box: (typeof sources)[number]) => ({
+    ...{ id: box.id, name: box.name, sourceUrl: url + pathOfSource(box) },
+    ...box.draft.canvas,
+    scenes: demoBoards().find(({ id }) => id === box.id)?.scenes ?? [],
+  })
   const content = {
     url,
     accounts: demoPeople.map(({ email, role }) => ({ email, password: demoPassword, role })),
-    boxes: (await listBoxes(db, demoChannel.id)).map(({ id, name, sourceToken }) => ({
-      id,
-      name,
-      sourceUrl: `${url}/source/${sourceToken}`,
-    })),
+    boxes: sources.filter(({ isBoard }) => !isBoard).map(sourceOf),
+    boards: sources.filter(({ isBoard }) => isBoard).map(sourceOf),
     feeds: (await listFeeds(db, demoChannel.id)).map(({ id, platform, secret }) => ({ id, platform, secret })),
     studio: {
       link: `${url.replace(/^http/, 'ws')}/studio/link?channel=${demoChannel.id}`,

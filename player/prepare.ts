@@ -13,11 +13,11 @@ import type { SoundOutput } from './sound/output.ts'
 export async function prepareScore(
   score: ResolvedScore,
   output: SoundOutput | null,
-  board: BoardPlay | null = null,
+  board: BoardPlay | null | undefined = null,
 ): Promise<PreparedScore> {
   const prepared: PreparedScore = {
     score,
-    board,
+    board: board ?? null,
     layouts: new Map(),
     pictures: new Map(),
     sprites: new Map(),

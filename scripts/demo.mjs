@@ -65,7 +65,7 @@ function studio(demo) {
     env: {
       ...process.env,
       ...{ STUDIO_LINK: demo.studio.link, STUDIO_SECRET: demo.studio.secret },
-      ...{ STUDIO_PORT: studioPort, STUDIO_HOST: host },
+      ...{ STUDIO_PORT: studioPort, STUDIO_HOST: host, STUDIO_SOURCES: JSON.stringify(demo.boards) },
     },
   })
   process.on('exit', () => program.kill())
@@ -79,8 +79,8 @@ function announce() {
     const demo = JSON.parse(readFileSync(demoFile, 'utf8'))
     lines.push('', 'Sign in as')
     for (const { email, password, role } of demo.accounts) lines.push(`  ${email.padEnd(34)} ${password}   ${role}`)
-    lines.push('', 'Browser sources (secret: whoever has the address can watch the alerts)')
-    for (const { name, sourceUrl } of demo.boxes) lines.push(`  ${name.padEnd(16)} ${sourceUrl}`)
+    lines.push('', 'Browser sources (secret: whoever has the address sees what you show)')
+    for (const { name, sourceUrl } of [...demo.boxes, ...demo.boards]) lines.push(`  ${name.padEnd(16)} ${sourceUrl}`)
     lines.push(
       '',
       'Simulated, to try it with',

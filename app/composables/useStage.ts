@@ -3,7 +3,7 @@ import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { SceneState } from '../../core/score/sceneState.ts'
 import { playScore, type Playback } from '../../player/playback.ts'
 import { prepareScore } from '../../player/prepare.ts'
-import type { PreparedScore } from '../../player/preparedScore.ts'
+import type { BoardPlay, PreparedScore } from '../../player/preparedScore.ts'
 import { createSoundOutput, type SoundOutput } from '../../player/sound/output.ts'
 import { createStage, type Stage } from '../../player/stage.ts'
 
@@ -30,6 +30,10 @@ interface StageOptions {
   /** Where the playhead stands before anybody moves it; also where it goes when playing ends. */
   restingMs: (score: ResolvedScore) => number
   loop?: Ref<LoopRange | null>
+  /** Plays what a board keeps up to date; absent: there is none. */
+  board?: BoardPlay
+  /** Where playing ends before the score does; null: it does not. */
+  untilMs?: Ref<number | null>
 }
 
 /**
@@ -54,7 +58,7 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
   async function load(next: ResolvedScore | null): Promise<void> {
     if (!next || !stage) return
     const slow = setTimeout(() => (isLoading.value = true), 300)
-    const ready = await prepareScore(next, wantsSound() ? soundOutput() : null)
+    const ready = await prepareScore(next, wantsSound() ? soundOutput() : null, options.board)
     clearTimeout(slow)
     isLoading.value = false
     if (score.value !== next) return
@@ -106,15 +110,20 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
       onFrame: (atMs) => {
         tMs.value = atMs
         if (until && atMs >= until.toMs) start(until.fromMs)
+        else if (atMs >= (options.untilMs?.value ?? Infinity)) rest()
       },
       onEnded: () => {
         if (options.loop?.value) return start(options.loop.value.fromMs)
-        isPlaying.value = false
-        playback = null
-        hasBeenMoved = false
-        draw(restMs)
+        rest()
       },
     })
+    function rest(): void {
+      playback?.stop()
+      playback = null
+      isPlaying.value = false
+      hasBeenMoved = false
+      draw(restMs)
+    }
   }
 
   /**
@@ -162,5 +171,7 @@ export function useStage(host: Ref<HTMLElement | undefined>, score: Ref<Resolved
     isGone = true
   })
 
-  return { tMs, isPlaying, isLoading, scene, prepared, play, stop, seek, scrub }
+  /** Draws the same moment again: what parts were told is something else by now. */
+  const redraw = () => isPlaying.value || draw(tMs.value)
+  return { tMs, isPlaying, isLoading, scene, prepared, play, stop, seek, scrub, redraw }
 }

@@ -1,12 +1,18 @@
 import {
+  Clock,
+  Gauge,
   Gift,
+  Hash,
   Image,
+  List,
+  MessagesSquare,
   MessageSquareText,
   MoveHorizontal,
   RectangleHorizontal,
   Shapes,
   Sparkles,
   Speech,
+  Trophy,
   Type,
   Volume2,
 } from '@lucide/vue'
@@ -15,14 +21,20 @@ import type { Zone } from '../../core/composition/zone.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { Part, PartKind } from '../../core/score/parts/part.ts'
 import BackdropInspector from '../components/inspector/BackdropInspector.vue'
+import BarInspector from '../components/inspector/BarInspector.vue'
+import ChatInspector from '../components/inspector/ChatInspector.vue'
+import ClockInspector from '../components/inspector/ClockInspector.vue'
 import DrawInspector from '../components/inspector/DrawInspector.vue'
 import LineInspector from '../components/inspector/LineInspector.vue'
+import ListInspector from '../components/inspector/ListInspector.vue'
 import MessageInspector from '../components/inspector/MessageInspector.vue'
 import ParticlesInspector from '../components/inspector/ParticlesInspector.vue'
 import PictureInspector from '../components/inspector/PictureInspector.vue'
 import ShapeInspector from '../components/inspector/ShapeInspector.vue'
 import SoundInspector from '../components/inspector/SoundInspector.vue'
+import TallyInspector from '../components/inspector/TallyInspector.vue'
 import TickerInspector from '../components/inspector/TickerInspector.vue'
+import TopInspector from '../components/inspector/TopInspector.vue'
 import VoiceInspector from '../components/inspector/VoiceInspector.vue'
 
 /** What surrounds a part: inspectors take what they need of it. */
@@ -63,5 +75,11 @@ export const partKindLooks: Record<PartKind, PartKindLooks> = {
   ticker: { name: 'running line', mark: MoveHorizontal, clip: drawn, inspector: TickerInspector, takes: ['kinds'] },
   shape: { name: 'shape', mark: Shapes, clip: drawn, inspector: ShapeInspector, takes: [] },
   draw: { name: 'prize draw', mark: Gift, clip: drawn, inspector: DrawInspector, takes: ['kinds'] },
+  bar: { name: 'goal bar', mark: Gauge, clip: drawn, inspector: BarInspector, takes: [] },
+  list: { name: 'list', mark: List, clip: drawn, inspector: ListInspector, takes: [] },
+  chat: { name: 'chat', mark: MessagesSquare, clip: drawn, inspector: ChatInspector, takes: [] },
+  top: { name: 'who gave most', mark: Trophy, clip: drawn, inspector: TopInspector, takes: [] },
+  tally: { name: 'count', mark: Hash, clip: drawn, inspector: TallyInspector, takes: [] },
+  clock: { name: 'clock', mark: Clock, clip: drawn, inspector: ClockInspector, takes: [] },
   voice: { name: 'voice', mark: Speech, clip: 'bg-deep-sky text-white', inspector: VoiceInspector, takes: ['kinds'] },
 }

@@ -7,11 +7,13 @@ import { request } from '../api/request.ts'
 /** The channel's boxes, as tiles and lists show them. */
 export const useBoxesStore = defineStore('boxes', () => {
   const boxes = ref<BoxSummary[] | null>(null)
+  const boards = ref<BoxSummary[] | null>(null)
   const putAway = ref<PutAwayBox[]>([])
 
   async function load(): Promise<void> {
     const answer = await request<BoxesView>('GET', '/api/boxes')
     boxes.value = answer.boxes
+    boards.value = answer.boards
     putAway.value = answer.putAway
   }
 
@@ -23,10 +25,15 @@ export const useBoxesStore = defineStore('boxes', () => {
 
   return {
     boxes,
+    boards,
     putAway,
     load,
     async create(body: NewBoxBody): Promise<string> {
       return (await request<{ id: string }>('POST', '/api/boxes', body)).id
+    },
+    /** @param shelfId a pack in whose look it is made; null: plain */
+    async createBoard(body: NewBoxBody & { shelfId: string | null }): Promise<string> {
+      return (await request<{ id: string }>('POST', '/api/boards', body)).id
     },
     rename: (id: string, name: string) => change(id, { name }),
     /** Moves a box before another one; null: behind all. What the list shows is moved at once. */

@@ -12,6 +12,7 @@ const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const base: BoxDocument = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
 const viewOf = (document: BoxDocument): BoxView => ({
   id: 'box',
+  isBoard: false,
   name: 'Night counter',
   document,
   revision: 4,

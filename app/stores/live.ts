@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef, watch } from 'vue'
 import type { ChannelLive } from '../../contract/channelLive.ts'
-import type { DeskView } from '../../contract/views.ts'
+import type { DeskView, SourceView } from '../../contract/views.ts'
 import { LiveFollower } from '../live/liveFollower.ts'
 import { shareStream } from '../live/sharedStream.ts'
 import { useSessionStore } from './session.ts'
@@ -52,6 +52,11 @@ export const useLiveStore = defineStore('live', () => {
       isOpen = false
       listen()
     },
+    /** Who shows a box, or a board. */
+    sourcesOf: (boxId: string): readonly SourceView[] =>
+      live.value?.desks.find((desk) => desk.boxId === boxId)?.sources ??
+      live.value?.boards.find(({ boardId }) => boardId === boxId)?.sources ??
+      [],
     deskOf: (boxId: string): DeskView | null => live.value?.desks.find((desk) => desk.boxId === boxId) ?? null,
   }
 })

@@ -1,3 +1,4 @@
+import type { FromSource, ToSource } from '../../contract/sourceMessages.ts'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { closedAddressReplaced, silenceMaxMs } from '../../contract/sourceLimits.ts'
 import { connect } from './connection.ts'
@@ -54,7 +55,10 @@ describe('connect', () => {
   })
 
   it('sends what waited, in order, after it has introduced itself', () => {
-    const link = connect('ws://x', { ...listener, onOpen: () => link.send({ type: 'sound', sound: 'on' }) })
+    const link = connect<ToSource, FromSource>('ws://x', {
+      ...listener,
+      onOpen: () => link.send({ type: 'sound', sound: 'on' }),
+    })
     link.send({ type: 'done', playId: 'p1' })
     link.send({ type: 'done', playId: 'p2' })
     link.send({ type: 'pong', sentAtMs: 1 })
@@ -67,7 +71,7 @@ describe('connect', () => {
   })
 
   it('comes back by itself, with pauses that grow and differ', async () => {
-    connect('ws://x', listener)
+    connect<ToSource, FromSource>('ws://x', listener)
     const pauses: number[] = []
     for (let tries = 0; tries < 8; tries++) {
       latest().closes(1006)
@@ -88,7 +92,7 @@ describe('connect', () => {
   })
 
   it('gives up a connection that has gone silent', async () => {
-    connect('ws://x', listener)
+    connect<ToSource, FromSource>('ws://x', listener)
     latest().opens()
     await vi.advanceTimersByTimeAsync(silenceMaxMs - 1000)
     latest().says({ type: 'ping', sentAtMs: 1 })
@@ -99,7 +103,7 @@ describe('connect', () => {
   })
 
   it('stops for good when its address was replaced', async () => {
-    connect('ws://x', listener)
+    connect<ToSource, FromSource>('ws://x', listener)
     latest().opens()
     latest().closes(closedAddressReplaced)
     await vi.advanceTimersByTimeAsync(120_000)
@@ -108,7 +112,7 @@ describe('connect', () => {
   })
 
   it('hears nothing more from a connection that it has given up', () => {
-    connect('ws://x', listener)
+    connect<ToSource, FromSource>('ws://x', listener)
     const first = latest()
     first.opens()
     first.closes(1006)

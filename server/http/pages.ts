@@ -1,6 +1,8 @@
 /** The pages of the application, as `app/pages` has them. */
 const pages = [
   '',
+  'boards',
+  'boards/[^/]+',
   'boxes',
   'boxes/new',
   'boxes/[^/]+',
@@ -28,7 +30,7 @@ export function isPage(path: string): boolean {
 
 /** Addresses that only routes of the server answer; what none of them answers is nothing. */
 const routes =
-  /^\/(?:api|source|media|speech|emotes|stand-ins|studio|schemas|_nuxt|player|workers|fonts)(?:\/|$)|^\/(?:healthz|readyz|metrics|openapi\.json)$|\.[a-z0-9]{1,8}$/
+  /^\/(?:api|source|board|media|speech|emotes|stand-ins|studio|schemas|_nuxt|player|workers|fonts)(?:\/|$)|^\/(?:healthz|readyz|metrics|openapi\.json)$|\.[a-z0-9]{1,8}$/
 
 export function isRoute(path: string): boolean {
   return routes.test(path) && !isPage(path)

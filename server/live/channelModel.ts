@@ -35,6 +35,7 @@ const rushingEveryMs = 1_000
 
 interface Kept {
   boxIds: readonly string[]
+  boardIds: readonly string[]
   locale: string
   voicesAreOn: boolean
   feeds: RidgeView['feeds']
@@ -103,7 +104,7 @@ export class ChannelModel {
 
   private async keep(stale: StaleTopics): Promise<Kept> {
     const { onAir } = this.deps
-    const { boxes, locale, speech } = await onAir.read(this.channelId)
+    const { boxes, boards, locale, speech } = await onAir.read(this.channelId)
     const boxIds = boxes.map(({ boxId }) => boxId)
     const before = stale.isAll ? null : this.kept
     const feeds = await this.feeds(stale, before)
@@ -115,7 +116,18 @@ export class ChannelModel {
       const known = before?.lists.get(boxId)
       lists.set(boxId, known && !stale.boxIds.has(boxId) ? known : await this.lists(boxId, known))
     }
-    const kept = { boxIds, locale, voicesAreOn: speech.isOn, feeds, boxes: states, calls, goalsRevision, lists }
+    const boardIds = boards.map(({ boxId }) => boxId)
+    const kept = {
+      boxIds,
+      boardIds,
+      locale,
+      voicesAreOn: speech.isOn,
+      feeds,
+      boxes: states,
+      calls,
+      goalsRevision,
+      lists,
+    }
     await this.readPlays(kept, stale)
     this.kept = kept
     return kept
@@ -192,6 +204,10 @@ export class ChannelModel {
       calls: kept.calls,
       goalsRevision: kept.goalsRevision,
       desks,
+      boards: kept.boardIds.map((boardId) => ({
+        boardId,
+        sources: this.deps.neighbours.sourcesOf(boardId).map((view) => ({ ...view, isSetAside: false })),
+      })),
       libraryRevision: library.revision(this.channelId),
       databaseTrouble: trouble.why,
       voicesAreOn: kept.voicesAreOn,

@@ -4,12 +4,18 @@ import { createServer, type ServerResponse } from 'node:http'
 import WebSocket from 'ws'
 import { simulatedStudioName, studioProtocol, type StudioOrder } from '../../contract/studioLink.ts'
 import { studioPage } from './page.ts'
-import { bakeryStudio, obey, scenesOf } from './studioScene.ts'
+import { bakeryStudio, obey, scenesOf, type StandingSource } from './studioScene.ts'
 
-const { STUDIO_LINK = '', STUDIO_SECRET = '', STUDIO_PORT = '4411', STUDIO_HOST = '127.0.0.1' } = process.env
+const {
+  STUDIO_LINK = '',
+  STUDIO_SECRET = '',
+  STUDIO_PORT = '4411',
+  STUDIO_HOST = '127.0.0.1',
+  STUDIO_SOURCES = '[]',
+} = process.env
 const channel = new URL(STUDIO_LINK).searchParams.get('channel') ?? ''
 
-let state = bakeryStudio()
+let state = bakeryStudio(JSON.parse(STUDIO_SOURCES) as StandingSource[])
 let socket: WebSocket | null = null
 let isPlugged = true
 let isLinked = false

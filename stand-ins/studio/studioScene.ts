@@ -25,8 +25,32 @@ const own = (name: string, scenes: string[], isShown: boolean, text = ''): Studi
   browser: null,
 })
 
+/** A browser source that stands in scenes from the beginning. */
+export interface StandingSource {
+  id: string
+  name: string
+  sourceUrl: string
+  scenes: string[]
+  widthPx: number
+  heightPx: number
+  framesPerSecond: number
+}
+
+const standing = ({
+  id,
+  name,
+  sourceUrl,
+  scenes,
+  widthPx,
+  heightPx,
+  framesPerSecond,
+}: StandingSource): StudioLayer => ({
+  ...{ name, scenes, isShown: true, text: '' },
+  browser: { key: `box:${id}`, url: sourceUrl, widthPx, heightPx, framesPerSecond },
+})
+
 /** The studio of the night bakery. */
-export function bakeryStudio(): StudioState {
+export function bakeryStudio(sources: readonly StandingSource[] = []): StudioState {
   const scenes = ['Oven cam', 'Bench cam', 'Street window', 'Back in five']
   return {
     programme: 'Bench cam',
@@ -36,6 +60,7 @@ export function bakeryStudio(): StudioState {
       own('Flour cloud', ['Oven cam', 'Bench cam', 'Street window'], false),
       own('Price board', ['Bench cam', 'Street window'], true, 'rye 4.20 · croissant 1.80 · bun 0.90'),
       own('Clock', scenes, true),
+      ...sources.map(standing),
     ],
   }
 }

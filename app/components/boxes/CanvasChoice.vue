@@ -2,11 +2,11 @@
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { computed } from 'vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
-import { canvasesWith } from './canvases.ts'
+import { canvasesWith, type NamedCanvas } from './canvases.ts'
 
 /** Which canvas a box has, drawn to scale. */
-const props = defineProps<{ designed: Canvas | null }>()
-const listed = computed(() => canvasesWith(props.designed))
+const props = defineProps<{ designed: Canvas | null; offered?: readonly NamedCanvas[] }>()
+const listed = computed(() => props.offered ?? canvasesWith(props.designed))
 const chosen = defineModel<Canvas>({ required: true })
 </script>
 

@@ -1,6 +1,6 @@
 import type { Canvas } from '../../../core/composition/canvas.ts'
 
-interface NamedCanvas {
+export interface NamedCanvas {
   name: string
   note: string
   canvas: Canvas
@@ -11,6 +11,12 @@ export const canvases: readonly NamedCanvas[] = [
   { name: 'Wide', note: 'most broadcasts', canvas: { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 } },
   { name: 'Tall', note: 'phones', canvas: { widthPx: 1080, heightPx: 1920, framesPerSecond: 60 } },
   { name: 'Square', note: 'a corner of a scene', canvas: { widthPx: 1080, heightPx: 1080, framesPerSecond: 60 } },
+]
+
+/** The same for boards; and one that lies along an edge. */
+export const boardCanvases: readonly NamedCanvas[] = [
+  ...canvases.slice(0, 2),
+  { name: 'Strip', note: 'along an edge', canvas: { widthPx: 1080, heightPx: 240, framesPerSecond: 60 } },
 ]
 
 const isSameCanvas = (one: Canvas, other: Canvas) =>

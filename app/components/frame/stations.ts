@@ -7,6 +7,7 @@ export const pathsOf = {
   ],
   Boxes: [
     { to: '/boxes', name: 'Boxes' },
+    { to: '/boards', name: 'Boards' },
     { to: '/media', name: 'Media' },
     { to: '/boxes/new', name: 'Sets and packs' },
   ],

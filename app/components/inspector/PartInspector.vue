@@ -154,9 +154,9 @@ function rename(name: string): void {
         v-bind="surroundings"
       />
       <MotionSection v-if="isVisiblePart(room.part)" :part="room.part" :look="look" :disabled="!canEdit" />
-      <TimingSection :part="room.part" :parts="room.parts" :disabled="!canEdit" />
+      <TimingSection v-if="!draft.document.stays" :part="room.part" :parts="room.parts" :disabled="!canEdit" />
       <KeyframeSection
-        v-if="isVisiblePart(room.part)"
+        v-if="isVisiblePart(room.part) && !draft.document.stays"
         :part="room.part"
         :start-ms="startMs"
         :t-ms="tMs"
@@ -185,8 +185,14 @@ function rename(name: string): void {
         </button>
       </p>
       <p class="text-faded">
-        Choose a part on the stage or a lane of the score to change its words, file, timing and place. Space plays the
-        alert from the start; <span class="key">?</span> shows all keys.
+        <template v-if="draft.document?.stays"
+          >Choose a part on the stage to change what it shows, its look and its place. Space plays the state that is
+          chosen below;</template
+        ><template v-else
+          >Choose a part on the stage or a lane of the score to change its words, file, timing and place. Space plays
+          the alert from the start;</template
+        >
+        <span class="key">?</span> shows all keys.
       </p>
       <ul class="space-y-1">
         <li v-for="part in room.parts" :key="part.id">

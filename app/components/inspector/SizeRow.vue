@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import type { PartOf } from '../../../core/score/parts/part.ts'
+import type { LivePartKind, PartOf } from '../../../core/score/parts/part.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import NumberField from '../fields/NumberField.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 /** The width and height of a part that has both. */
 const props = defineProps<{
-  part: PartOf<'picture' | 'shape' | 'backdrop' | 'draw'>
+  part: PartOf<'picture' | 'shape' | 'backdrop' | 'draw' | LivePartKind>
   label: string
   disabled: boolean
 }>()
-const edit = usePartEdit<'picture' | 'shape' | 'backdrop' | 'draw'>(() => props.part)
+const edit = usePartEdit<'picture' | 'shape' | 'backdrop' | 'draw' | LivePartKind>(() => props.part)
 </script>
 
 <template>

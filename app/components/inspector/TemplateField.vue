@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useId, watch } from 'vue'
+import type { VariableDeclaration } from '../../../core/events/kindDefinition.ts'
 import type { EventKind } from '../../../core/events/kinds.ts'
 import { variablesOf } from '../../../core/events/variables.ts'
 import { variablesIn } from '../../../core/score/valuesIn.ts'
@@ -9,16 +10,22 @@ import type { TemplateEditor } from './templateEditor.ts'
 import { templateRemark } from './templateRemark.ts'
 
 /** Words with variables: chips in the text, completion after a brace, and what is wrong in words beneath. */
-const props = defineProps<{ value: string; label: string; kinds: readonly EventKind[]; disabled: boolean }>()
+const props = defineProps<{
+  value: string
+  label: string
+  kinds: readonly EventKind[]
+  /** What the words can say, where that is not what events carry. */
+  own?: readonly VariableDeclaration[]
+  disabled: boolean
+}>()
 const emit = defineEmits<{ change: [template: string] }>()
 const host = ref<HTMLElement>()
 const editor = shallowRef<TemplateEditor | null>(null)
 const remarkId = useId()
 const room = useScoreRoomStore()
-const variables = computed(() => [
-  ...variablesOf(props.kinds),
-  ...(room.composition ? variablesIn(room.composition) : []),
-])
+const variables = computed(
+  () => props.own ?? [...variablesOf(props.kinds), ...(room.composition ? variablesIn(room.composition) : [])],
+)
 const remark = computed(() => templateRemark(parseTemplate(props.value), variables.value))
 
 onMounted(async () => {

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { plainShadow } from '../../../core/look/lanternLook.ts'
 import { typeRoles, type Look, type StyledType } from '../../../core/look/schema.ts'
-import type { TextPart } from '../../../core/score/parts/part.ts'
+import type { LivePart, TextPart } from '../../../core/score/parts/part.ts'
 import { textAligns, textFits } from '../../../core/text/style.ts'
 import { useTypefaces } from '../../library/useTypefaces.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -15,8 +15,8 @@ import InspectorSection from './InspectorSection.vue'
 import ShadowFields from './ShadowFields.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
-const props = defineProps<{ part: TextPart; look: Look; disabled: boolean }>()
-const edit = usePartEdit<TextPart['kind']>(() => props.part)
+const props = defineProps<{ part: TextPart | LivePart; look: Look; disabled: boolean }>()
+const edit = usePartEdit<(TextPart | LivePart)['kind']>(() => props.part)
 const { families, typefaceOf } = useTypefaces()
 
 const typeChoices = computed(() => [
@@ -80,17 +80,20 @@ function setShadow(value: string): void {
           @change="(sizePx) => edit('size', (draft) => void (draft.sizePx = sizePx))"
         />
         <NumberField
+          v-if="'floorPx' in part"
           label="Shrinks to"
           :value="part.floorPx"
           unit="min"
           :min="8"
           :max="600"
           :disabled="disabled"
-          @change="(floorPx) => edit('smallest size', (draft) => void (draft.floorPx = floorPx))"
+          @change="
+            (floorPx) => edit('smallest size', (draft) => void ('floorPx' in draft && (draft.floorPx = floorPx)))
+          "
         />
       </div>
     </FieldRow>
-    <template v-if="part.kind !== 'ticker'">
+    <template v-if="'fit' in part && part.kind !== 'ticker'">
       <FieldRow label="Too long">
         <div class="grid gap-2" :class="part.fit === 'wrap' ? 'grid-cols-[minmax(0,1fr)_4.5rem]' : ''">
           <ChoiceField
@@ -98,7 +101,7 @@ function setShadow(value: string): void {
             :value="part.fit"
             :choices="fitChoices"
             :disabled="disabled"
-            @change="(fit) => edit('fit', (draft) => void (draft.fit = fit))"
+            @change="(fit) => edit('fit', (draft) => void ('fit' in draft && (draft.fit = fit)))"
           />
           <NumberField
             v-if="part.fit === 'wrap'"
@@ -108,7 +111,7 @@ function setShadow(value: string): void {
             :min="1"
             :max="12"
             :disabled="disabled"
-            @change="(maxLines) => edit('lines', (draft) => void (draft.maxLines = maxLines))"
+            @change="(maxLines) => edit('lines', (draft) => void ('maxLines' in draft && (draft.maxLines = maxLines)))"
           />
         </div>
       </FieldRow>
@@ -121,17 +124,19 @@ function setShadow(value: string): void {
           :max="8000"
           :step="10"
           :disabled="disabled"
-          @change="(maxWidthPx) => edit('widest', (draft) => void (draft.maxWidthPx = maxWidthPx))"
-      /></FieldRow>
-      <FieldRow label="Lines stand"
-        ><ChoiceField
-          label="Lines stand"
-          :value="part.align"
-          :choices="alignChoices"
-          :disabled="disabled"
-          @change="(align) => edit('alignment', (draft) => void (draft.align = align))"
+          @change="
+            (maxWidthPx) => edit('widest', (draft) => void ('maxWidthPx' in draft && (draft.maxWidthPx = maxWidthPx)))
+          "
       /></FieldRow>
     </template>
+    <FieldRow v-if="part.kind !== 'ticker'" label="Lines stand"
+      ><ChoiceField
+        label="Lines stand"
+        :value="part.align"
+        :choices="alignChoices"
+        :disabled="disabled"
+        @change="(align) => edit('alignment', (draft) => void (draft.align = align))"
+    /></FieldRow>
     <FieldRow label="Ink" path="ink"
       ><InkField
         label="Ink"

@@ -10,7 +10,10 @@ const draft = useDraftStore()
 
 <template>
   <div class="flex min-h-[3.9rem] min-w-0 items-center justify-between gap-3 bg-night py-1 pr-4 pl-3">
-    <RollOfKinds :can-edit="canEdit" />
+    <h1 v-if="draft.document?.stays" class="truncate pl-1 font-display text-xl font-semibold">
+      {{ draft.view?.name }}
+    </h1>
+    <RollOfKinds v-else :can-edit="canEdit" />
     <div class="flex shrink-0 items-center gap-2">
       <template v-if="draft.saveState === 'refused'">
         <span role="alert" class="text-wrong">The last edits were refused. Undo them, or</span>

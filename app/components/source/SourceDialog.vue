@@ -20,8 +20,10 @@ const isShown = ref(false)
 const isReplacing = ref(false)
 const refusal = ref('')
 const isLinked = computed(() => live.live?.calls.studio.isLinked ?? false)
-const sources = computed(() => live.deskOf(props.boxId)?.sources ?? [])
-const masked = computed(() => (isShown.value ? address.value : address.value.replace(/src\w+$/, '•'.repeat(24))))
+const sources = computed(() => live.sourcesOf(props.boxId))
+const masked = computed(() =>
+  isShown.value ? address.value : address.value.replace(/(?:src|brd)\w+$/, '•'.repeat(24)),
+)
 
 // Forgotten when the dialog closes: the address is a secret, and the screen may be on a stream.
 // Opened before the box was loaded, it is there only once it is open.
@@ -61,7 +63,7 @@ async function replace(): Promise<void> {
       <IntoStudio :box-id="boxId" :canvas="canvas" />
       <p>
         <template v-if="isLinked">Or by hand: </template>Add a <b>browser source</b> in your broadcast program and enter
-        this address. Whoever has it can watch your alerts, so keep it off your stream.
+        this address. Whoever has it sees what you show, so keep it off your stream.
       </p>
       <div v-if="address" class="flex items-center gap-2">
         <output class="field flex-1 truncate font-mono text-xs leading-6" aria-label="Source address">{{

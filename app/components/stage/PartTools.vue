@@ -16,7 +16,7 @@ import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { useToolNamesStore } from '../../stores/toolNames.ts'
 import LayoutSketch from './LayoutSketch.vue'
 import { layoutWords } from './layoutWords.ts'
-import { newParticles, newParts } from './newParts.ts'
+import { newBoardParts, newParticles, newParts } from './newParts.ts'
 import SceneTool from './SceneTool.vue'
 import ToolMark from './ToolMark.vue'
 import { useSelectionActs } from './useSelectionActs.ts'
@@ -25,6 +25,7 @@ import { useSelectionActs } from './useSelectionActs.ts'
 const props = defineProps<{ canvas: Canvas; taken: readonly CanvasBox[] }>()
 const emit = defineEmits<{ scene: [file: File | null] }>()
 const acts = useSelectionActs()
+const tools = computed(() => (draft.document?.stays ? newBoardParts : newParts))
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const view = useRoomViewStore()
@@ -39,7 +40,7 @@ const hintOf = (text: string) => ({ text, placement: 'right' as const })
 
 /** Words that are new name whoever did it, or what else events of this kind say first. */
 function worded(part: Part): Part {
-  const [first] = variablesOf(room.alert?.kinds ?? [])
+  const [first] = draft.document?.stays ? [] : variablesOf(room.alert?.kinds ?? [])
   return (part.kind === 'line' || part.kind === 'ticker') && first
     ? { ...part, template: part.template.replaceAll('{name}', `{${first.name}}`) }
     : part
@@ -65,7 +66,7 @@ const panels: { panel: Panel; name: string; means: string; icon: typeof Frame }[
     aria-label="Add and arrange parts"
   >
     <button
-      v-for="tool in newParts"
+      v-for="tool in tools"
       :key="tool.name"
       v-hint="hintOf(tool.name)"
       type="button"

@@ -6,7 +6,8 @@ import type { TestAnswer } from '../../../contract/views.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
-import { seconds, span } from '../../format/time.ts'
+import { seconds } from '../../format/time.ts'
+import DraftState from '../frame/DraftState.vue'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
@@ -32,22 +33,6 @@ const refusal = ref('')
 
 const desk = computed(() => (draft.view ? live.deskOf(draft.view.id) : null))
 const sourceCount = computed(() => desk.value?.sources.length ?? 0)
-const saveWords = computed(() => {
-  switch (draft.saveState) {
-    case 'saved':
-      return draft.savedAtMs ? `Saved ${span(Date.now() - draft.savedAtMs)} ago` : 'Saved'
-    case 'waiting':
-    case 'saving':
-      return 'Saving…'
-    case 'offline':
-      return 'Not saved yet; kept here, trying again'
-    case 'conflict':
-      return 'Changed by somebody else'
-    case 'refused':
-      return 'Refused by the server; still on your screen'
-  }
-  return ''
-})
 /** What became of the test that was sent last. */
 const testWords = computed(() => {
   if (refusal.value) return refusal.value
@@ -143,14 +128,6 @@ const isBehind = computed(
       <p v-if="!draft.view?.onAir" class="text-mist">Put the box on air first: tests play what is on air.</p>
       <p v-else-if="isBehind" class="text-mist">A test plays what is on air, without your last changes.</p>
     </section>
-    <section class="mt-auto border-t border-seam pt-3 text-mist" aria-label="Draft">
-      <p role="status" :class="['offline', 'conflict', 'refused'].includes(draft.saveState) ? 'text-wrong' : ''">
-        {{ saveWords }}
-      </p>
-      <p v-if="draft.document">
-        Canvas {{ draft.document.canvas.widthPx }} × {{ draft.document.canvas.heightPx }},
-        {{ draft.document.canvas.framesPerSecond }} fps
-      </p>
-    </section>
+    <DraftState class="mt-auto" />
   </div>
 </template>

@@ -11,6 +11,7 @@ import {
   starterTicker,
   starterVoice,
 } from '../../../core/composition/starterParts.ts'
+import { newLive } from '../../../core/board/starterLive.ts'
 import { isTextPart, type Part, type PartKind } from '../../../core/score/parts/part.ts'
 import { canBeHugged } from '../../../core/score/shownKinds.ts'
 import { presetNames, type PresetName } from '../../../core/score/parts/particles/presets.ts'
@@ -57,6 +58,29 @@ export const newParts: readonly NewPart[] = [
     make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}'),
   },
   { name: 'Add a prize draw', short: 'Prize draw', kind: 'draw', make: (canvas) => starterDraw(canvas) },
+]
+
+/** What can be added to a board: what stays, and what is kept up to date. */
+export const newBoardParts: readonly NewPart[] = [
+  {
+    name: 'Add a line of text',
+    short: 'Text',
+    kind: 'line',
+    make: (canvas) => ({ ...starterLine(canvas, 'second', 'tonight'), id: 'line', name: 'Line' }),
+  },
+  { name: 'Add a goal bar', short: 'Goal bar', kind: 'bar', make: (canvas) => newLive('bar', canvas) },
+  { name: 'Add a list of what happened', short: 'List', kind: 'list', make: (canvas) => newLive('list', canvas) },
+  { name: 'Add chat', short: 'Chat', kind: 'chat', make: (canvas) => newLive('chat', canvas) },
+  { name: 'Add who gave most', short: 'Top', kind: 'top', make: (canvas) => newLive('top', canvas) },
+  { name: 'Add a count', short: 'Count', kind: 'tally', make: (canvas) => newLive('tally', canvas) },
+  { name: 'Add a clock', short: 'Clock', kind: 'clock', make: (canvas) => newLive('clock', canvas) },
+  ...newParts.filter(({ kind }) => ['picture', 'backdrop', 'shape'].includes(kind)),
+  {
+    name: 'Add a running line',
+    short: 'Running line',
+    kind: 'ticker',
+    make: (canvas) => starterTicker(canvas, 'the night shift is baking'),
+  },
 ]
 
 const presetWords: Record<PresetName, { label: string; means: string }> = {

@@ -11,7 +11,7 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { layoutWords } from './layoutWords.ts'
-import { newParticles, newParts } from './newParts.ts'
+import { newBoardParts, newParticles, newParts } from './newParts.ts'
 import { useSelectionActs } from './useSelectionActs.ts'
 
 interface Room {
@@ -119,7 +119,7 @@ export function useRoomCommands(room: Room): void {
       group: 'Time',
       run: () => dragSelected('moved in time', 'whole', () => 50),
     },
-    ...newParts.map(({ name, make }) => ({
+    ...(draft.document?.stays ? newBoardParts : newParts).map(({ name, make }) => ({
       name,
       keys: null,
       group: 'Add',

@@ -1,3 +1,4 @@
+import { pathOfSource } from '../../boxes/createBox.ts'
 import { defineEventHandler, getRequestURL } from 'h3'
 import { studioBoxBody } from '../../../contract/triggers.ts'
 import { ownBox } from '../../auth/access.ts'
@@ -17,7 +18,7 @@ export default defineEventHandler(async (event) => {
       method: 'source.create',
       params: {
         ...{ key: `box:${box.id}`, name: box.name, scenes, widthPx, heightPx, framesPerSecond },
-        url: `${getRequestURL(event).origin}/source/${box.sourceToken}`,
+        url: `${getRequestURL(event).origin}${pathOfSource(box)}`,
       },
     },
   })
