@@ -7,6 +7,7 @@ const viewer = z.object({
   roles: z.array(z.enum(['subscriber', 'vip', 'moderator'])).max(3),
 })
 export const chatSayBody = z.object({ viewer, text: z.string().trim().min(1).max(500) })
+export const chatTakeAwayBody = z.object({ viewer, lineId: z.string().min(1).max(80) })
 export const chatRedeemBody = z.object({
   viewer,
   rewardId: z.string().min(1).max(80),
@@ -43,4 +44,6 @@ export interface ChatLineView {
   text: string
   emotes: readonly { from: number; to: number; url: string }[]
   isOurs: boolean
+  /** A moderator took it away. */
+  isGone?: true
 }

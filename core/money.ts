@@ -53,6 +53,17 @@ export function formatMoney(amountMinor: number, currency: string, locale: strin
   return formatOf(currency, known, amountMinor % unit === 0).format(amountMinor / unit)
 }
 
+/** An amount to the nearest whole unit, without its zeros: `€605`. Never throws. */
+export function formatWholeMoney(amountMinor: number, currency: string, locale: string): string {
+  const known = knownLocale(locale)
+  if (!isCurrencyCode(currency)) return formatMoney(amountMinor, currency, locale)
+  const key = `${known}/${currency}/whole`
+  const format =
+    formats.get(key) ?? new Intl.NumberFormat(known, { style: 'currency', currency, maximumFractionDigits: 0 })
+  formats.set(key, format)
+  return format.format(amountMinor / 10 ** minorDigits(currency))
+}
+
 type Rates = Readonly<Record<string, number>>
 
 function scaled(rates: Rates, factorOf: (currency: string) => number): Record<string, number> {

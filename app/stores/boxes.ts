@@ -38,12 +38,13 @@ export const useBoxesStore = defineStore('boxes', () => {
     rename: (id: string, name: string) => change(id, { name }),
     /** Moves a box before another one; null: behind all. What the list shows is moved at once. */
     async move(id: string, before: string | null): Promise<void> {
-      const shown = boxes.value
+      const list = boxes.value?.some((box) => box.id === id) ? boxes : boards
+      const shown = list.value
       const moved = shown?.find((box) => box.id === id)
       if (!shown || !moved || id === before) return
       const rest = shown.filter((box) => box.id !== id)
       const at = before === null ? rest.length : rest.findIndex((box) => box.id === before)
-      boxes.value = [...rest.slice(0, at), moved, ...rest.slice(at)]
+      list.value = [...rest.slice(0, at), moved, ...rest.slice(at)]
       await change(id, { before })
     },
     /** @returns the copy's id */

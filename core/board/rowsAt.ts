@@ -28,13 +28,21 @@ interface Track {
   out: Going
 }
 
+interface Place {
+  atPx: number
+  /** 0 for a row that would be cut: it is left out rather. The first is always there. */
+  opacity: 0 | 1
+}
+
 /** Rows of one moment one behind the other, from the edge at which the newest stands. */
-function placesOf(rows: readonly Row[], { gapPx, heightOf }: RowsRoom): Map<string, number> {
-  const places = new Map<string, number>()
+function placesOf(rows: readonly Row[], { gapPx, heightPx, heightOf }: RowsRoom): Map<string, Place> {
+  const places = new Map<string, Place>()
   let atPx = 0
   for (const row of rows) {
-    places.set(row.id, atPx)
-    atPx += heightOf(row) + gapPx
+    const endPx = atPx + heightOf(row)
+    // Letters are measured in fractions of pixels.
+    places.set(row.id, { atPx, opacity: atPx === 0 || endPx <= heightPx + 1 ? 1 : 0 })
+    atPx = endPx + gapPx
   }
   return places
 }
@@ -61,15 +69,16 @@ export function rowsAt(told: readonly Told<RowsSlice>[], room: RowsRoom, tMs: nu
   return placed
 }
 
+const nowhere: Place = { atPx: 0, opacity: 0 }
 const still = (value: number, sinceMs: number): Going => ({ from: value, to: value, sinceMs })
 
 function standing(rows: readonly Row[], room: RowsRoom, atMs: number): Map<string, Track> {
   const places = placesOf(rows, room)
   return new Map(
-    rows.map((row) => [
-      row.id,
-      { row, at: still(places.get(row.id) ?? 0, atMs), opacity: still(1, atMs), out: still(0, atMs) },
-    ]),
+    rows.map((row) => {
+      const { atPx, opacity } = places.get(row.id) ?? nowhere
+      return [row.id, { row, at: still(atPx, atMs), opacity: still(opacity, atMs), out: still(0, atMs) }]
+    }),
   )
 }
 
@@ -82,15 +91,15 @@ function changed(before: Map<string, Track>, slice: RowsSlice, room: RowsRoom, a
   const after = new Map<string, Track>()
   for (const row of slice.rows) {
     const known = before.get(row.id)
-    const placePx = places.get(row.id) ?? 0
+    const { atPx, opacity } = places.get(row.id) ?? nowhere
     after.set(
       row.id,
       known
-        ? { row, at: towards(known.at, placePx), opacity: towards(known.opacity, 1), out: towards(known.out, 0) }
+        ? { row, at: towards(known.at, atPx), opacity: towards(known.opacity, opacity), out: towards(known.out, 0) }
         : {
             row,
-            at: still(placePx, atMs),
-            opacity: { from: 0, to: 1, sinceMs: atMs },
+            at: still(atPx, atMs),
+            opacity: { from: 0, to: opacity, sinceMs: atMs },
             out: { from: 1, to: 0, sinceMs: atMs },
           },
     )

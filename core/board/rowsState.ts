@@ -12,6 +12,8 @@ export type Edge = 'top' | 'bottom'
 /** Rows of a part as they are drawn. */
 export interface RowsState extends VisualBase {
   rows: (PlacedRow & { topPx: number })[]
+  /** How visible what lies under them is: nothing lies on a screen for nothing. */
+  plateOpacity: number
 }
 
 export interface RowsOptions {
@@ -40,6 +42,10 @@ export function rowsStateAt(
   )
   return {
     ...standingAt(part, part, tMs, canvas),
+    plateOpacity: Math.min(
+      1,
+      placed.reduce((sum, { opacity }) => sum + opacity, 0),
+    ),
     rows: placed.map((each) => ({
       ...each,
       topPx: edge === 'top' ? each.fromEdgePx : heightPx - each.fromEdgePx - each.heightPx,

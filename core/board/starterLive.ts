@@ -29,8 +29,12 @@ export interface LiveStyle {
 }
 export const plainStyle: LiveStyle = { plateOpacity: 0.85, roundness: 0.4, isUpperCase: false, outlineRatio: 0 }
 
-/** Letters are sized for a canvas 1080 on its shorter side. */
-const reach = ({ widthPx, heightPx }: Canvas): number => Math.min(Math.min(widthPx, heightPx) / 1080, 2)
+/** Letters are sized for a canvas 1080 on its shorter side; those of a strip by its length. */
+const reach = ({ widthPx, heightPx }: Canvas): number =>
+  Math.min(2, Math.max(Math.min(widthPx, heightPx) / 1080, widthPx / 1920))
+/** As large as letters usually are, and no larger than their rows have room for. */
+const rowPx = (usualPx: number, canvas: Canvas, room: Room, rows: number): number =>
+  Math.min(usualPx * reach(canvas), room.heightPx / (rows * 1.5 + 1))
 
 function fieldsOf(id: string, name: string, room: Room, sizePx: number, style: LiveStyle): LiveFields {
   return {
@@ -57,7 +61,7 @@ function fieldsOf(id: string, name: string, room: Room, sizePx: number, style: L
 type Make<K extends LivePartKind> = (canvas: Canvas, room: Room, style?: LiveStyle) => PartOf<K>
 
 const bar: Make<'bar'> = (canvas, room, style = plainStyle): Bar => ({
-  ...fieldsOf('bar', 'Goal bar', room, Math.min(46 * reach(canvas), room.heightPx * 0.36), style),
+  ...fieldsOf('bar', 'Goal bar', room, Math.min(room.heightPx * 0.34, room.widthPx * 0.06), style),
   kind: 'bar',
   ...{ goalId: null, form: 'lying', mediaId: null },
   says: '{title}\n{amount} of {target}',
@@ -70,7 +74,7 @@ const bar: Make<'bar'> = (canvas, room, style = plainStyle): Bar => ({
 })
 
 const list: Make<'list'> = (canvas, room, style = plainStyle): List => ({
-  ...fieldsOf('list', 'What happened last', room, 34 * reach(canvas), style),
+  ...fieldsOf('list', 'What happened last', room, rowPx(34, canvas, room, 5), style),
   kind: 'list',
   kinds: ['follow', 'subscription', 'resubscription', 'giftBatch', 'tip', 'paidMessage', 'raid', 'membership'],
   ...{ leastMinor: 0, most: 5, words: {}, hasAges: true, form: 'standing', newest: 'top' },
@@ -87,7 +91,7 @@ const chat: Make<'chat'> = (canvas, room, style = plainStyle): Chat => ({
 })
 
 const top: Make<'top'> = (canvas, room, style = plainStyle): Top => ({
-  ...fieldsOf('top', 'Who gave most', room, 32 * reach(canvas), style),
+  ...fieldsOf('top', 'Who gave most', room, rowPx(32, canvas, room, 5), style),
   kind: 'top',
   ...{ kinds: ['tip', 'paidMessage'], since: 'month', most: 5, hasRanks: true },
   gapPx: Math.round(10 * reach(canvas)),

@@ -57,7 +57,7 @@ const neverCarried = (mistakes: readonly TemplateMistake[]) => [
 /** Parts without a file, and parts that nobody will ever see or hear. */
 export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
-    if ('mediaId' in part && part.mediaId === null) {
+    if ('mediaId' in part && part.mediaId === null && (part.kind !== 'bar' || part.form === 'picture')) {
       return [
         { type: 'noMedia', partId: part.id, level: 'advice', words: `“${part.name}” has no file yet.`, remedy: null },
       ]

@@ -1,11 +1,21 @@
 import { rgbOfHex } from '../../core/colour/oklch.ts'
 import type { ResolvedLiveText, ResolvedPlate } from '../../core/board/liveText.ts'
+import { rounded, styleWriter } from '../painters/paint.ts'
 import { styleText } from '../textNodes.ts'
 
 /** A colour as CSS with its opacity. */
 export function inkWith(ink: string, opacity: number): string {
   const [red, green, blue] = rgbOfHex(ink).map((channel) => Math.round(channel * 255))
   return `rgb(${red} ${green} ${blue} / ${opacity})`
+}
+
+/** What lies under the rows of a part, as visible as they are. */
+export function plateLayer(plate: ResolvedPlate | null): { element: HTMLElement; draw: (opacity: number) => void } {
+  const element = document.createElement('div')
+  Object.assign(element.style, { all: 'initial', position: 'absolute', inset: '0' })
+  stylePlate(element, plate)
+  const write = styleWriter(element)
+  return { element, draw: (opacity) => write('opacity', rounded(opacity)) }
 }
 
 /** What lies under the words of a part. */

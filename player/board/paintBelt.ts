@@ -4,7 +4,7 @@ import type { ResolvedList } from '../../core/score/parts/list/resolveList.ts'
 import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from '../painters/paint.ts'
 import { pieceNodes } from '../textNodes.ts'
 import { measured } from './bench.ts'
-import { styleLive, stylePlate } from './liveStyle.ts'
+import { plateLayer, styleLive } from './liveStyle.ts'
 
 interface Belt {
   element: HTMLElement
@@ -19,7 +19,8 @@ const maxCopies = 40
 /** Rows one behind the other that run through a window. What they were before fades out under what they are now. */
 export function paintBelt(part: ResolvedList): Painter<ListState> {
   const element = makePartElement('div', part.id)
-  stylePlate(element, part.plate)
+  const plate = plateLayer(part.plate)
+  element.append(plate.element)
   element.style.overflow = 'hidden'
   const writeBox = boxWriter(element)
   const belts = new Map<readonly Row[], Belt>()
@@ -58,6 +59,7 @@ export function paintBelt(part: ResolvedList): Painter<ListState> {
     element,
     draw(state) {
       writeBox(state)
+      plate.draw(state.plateOpacity)
       const gone = new Set(belts.keys())
       for (const { rows, opacity } of state.belts) {
         gone.delete(rows)

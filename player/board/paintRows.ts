@@ -5,7 +5,7 @@ import type { ListState } from '../../core/score/parts/list/evaluateList.ts'
 import type { TopState } from '../../core/score/parts/top/evaluateTop.ts'
 import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from '../painters/paint.ts'
 import { ageWords } from './ageWords.ts'
-import { stylePlate } from './liveStyle.ts'
+import { plateLayer } from './liveStyle.ts'
 import { rowElement, type RowElement, type RowsPart } from './rowElement.ts'
 
 type RowsStates = ListState | ChatState | TopState
@@ -21,12 +21,12 @@ const comesFromEm = 1.2
 /** Rows that move, come and go. Their elements are there as long as they can be seen. */
 export function paintRows(part: RowsPart): Painter<RowsStates> {
   const element = makePartElement('div', part.id)
-  stylePlate(element, part.plate)
+  const plate = plateLayer(part.plate)
   element.style.overflow = 'hidden'
   const room = document.createElement('div')
   const padPx = `${part.padPx}px`
   Object.assign(room.style, { all: 'initial', position: 'absolute', inset: padPx })
-  element.append(room)
+  element.append(plate.element, room)
   const writeBox = boxWriter(element)
   const drawn = new Map<string, DrawnRow>()
 
@@ -44,6 +44,7 @@ export function paintRows(part: RowsPart): Painter<RowsStates> {
     element,
     draw(state) {
       writeBox(state)
+      plate.draw(state.plateOpacity)
       const gone = new Set(drawn.keys())
       for (const placed of state.rows) {
         gone.delete(placed.row.id)

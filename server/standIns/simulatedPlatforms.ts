@@ -123,6 +123,14 @@ export class SimulatedPlatforms implements PlatformAccess {
     await this.send(feed, event, id)
   }
 
+  /** A moderator takes a line of the chat away; the platform says so. @returns false where there is none such */
+  async takeAway(feed: PlatformFeed, lineId: string): Promise<boolean> {
+    const nowMs = this.deps.now()
+    if (!this.rooms.takeAway(feed.id, lineId)) return false
+    await this.deliver(feed, platforms[feed.platform]?.takeAway?.(lineId, newId('line', nowMs), nowMs) ?? null)
+    return true
+  }
+
   /** A viewer redeems a reward. @returns why that is not possible; null where it was done */
   async redeem(feed: PlatformFeed, viewer: SimulatedViewer, rewardId: string, input: string): Promise<string | null> {
     const { db, now } = this.deps
@@ -163,7 +171,10 @@ export class SimulatedPlatforms implements PlatformAccess {
   }
 
   private async send(feed: PlatformFeed, event: CanonicalEvent, id: string): Promise<void> {
-    const payload = platforms[feed.platform]?.say(event, id)
+    await this.deliver(feed, platforms[feed.platform]?.say(event, id) ?? null)
+  }
+
+  private async deliver(feed: PlatformFeed, payload: object | null): Promise<void> {
     if (!payload) return
     const { origin, now } = this.deps
     const url = `${origin()}/api/feeds/${feed.id}/deliveries`

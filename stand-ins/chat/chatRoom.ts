@@ -8,6 +8,8 @@ export interface ChatLine {
   emotes: readonly { from: number; to: number; url: string }[]
   /** Said by the channel's own program, not by a viewer. */
   isOurs: boolean
+  /** A moderator took it away: whoever listens is told so. */
+  isGone?: true
 }
 
 /** Somebody who has the chat open. */
@@ -34,6 +36,16 @@ export class ChatRooms {
     lines.push(line)
     if (lines.length > linesKept) lines.splice(0, lines.length - linesKept)
     for (const listener of listeners.keys()) listener(line)
+  }
+
+  /** Takes a line away. @returns false where it is not there (any more) */
+  takeAway(room: string, lineId: string): boolean {
+    const { lines, listeners } = this.of(room)
+    const at = lines.findIndex(({ id }) => id === lineId)
+    const [line] = at < 0 ? [] : lines.splice(at, 1)
+    if (!line) return false
+    for (const listener of listeners.keys()) listener({ ...line, text: '', emotes: [], isGone: true })
+    return true
   }
 
   lines(room: string): readonly ChatLine[] {

@@ -99,6 +99,17 @@ export const alder: SimulatedPlatform = {
     'chatCommand',
     'chatMessage',
   ],
+  takeAway: (id, noticeId, atMs) => ({
+    entries: [
+      {
+        id: ulidOf(noticeId),
+        moment: new Date(atMs).toISOString(),
+        person: null,
+        topic: 'chat.removed',
+        detail: { line: ulidOf(id) },
+      },
+    ],
+  }),
   say(event, id) {
     const entry = entryOf(event)
     return (

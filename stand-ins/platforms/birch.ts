@@ -32,6 +32,16 @@ function itemOf(event: CanonicalEvent): { type: string; snippet: object } | null
 
 export const birch: SimulatedPlatform = {
   kinds: ['membership', 'membershipRenewal', 'paidMessage', 'charityDonation', 'purchase', 'chatMessage'],
+  takeAway: (id, noticeId, atMs) => ({
+    page: {
+      items: [
+        {
+          ...{ uid: noticeId, ts: atMs / 1000, type: 'chatTaken', snippet: { of: id } },
+          author: { profile: { id: 'keeper', title: 'Keeper' } },
+        },
+      ],
+    },
+  }),
   say(event, id) {
     const item = itemOf(event)
     const { viewer } = event.data

@@ -10,6 +10,8 @@ export interface SimulatedPlatform {
    * @returns a payload as it would be delivered; null for what never happens there
    */
   say(event: CanonicalEvent, id: string): object | null
+  /** A line of its chat is taken away. @param id what the line was said under; null where nobody chats */
+  takeAway?(id: string, noticeId: string, atMs: number): object
 }
 
 export const momentOf = ({ occurredAtMs }: CanonicalEvent) => new Date(occurredAtMs).toISOString()

@@ -12,9 +12,10 @@ const props = defineProps<{ box: BoxSummary }>()
 const emit = defineEmits<{ rename: [] }>()
 const store = useBoxesStore()
 const acts = useBoxActs()
-const index = computed(() => (store.boxes ?? []).findIndex(({ id }) => id === props.box.id))
-const last = computed(() => (store.boxes ?? []).length - 1)
-const idAt = (at: number) => store.boxes?.[at]?.id ?? null
+const others = computed(() => (props.box.isBoard ? store.boards : store.boxes) ?? [])
+const index = computed(() => others.value.findIndex(({ id }) => id === props.box.id))
+const last = computed(() => others.value.length - 1)
+const idAt = (at: number) => others.value[at]?.id ?? null
 const items = computed(() => [
   { name: 'Rename', icon: Pencil, act: () => emit('rename') },
   { name: 'Duplicate', icon: Copy, act: () => void acts.copy(props.box) },
@@ -30,7 +31,9 @@ const items = computed(() => [
     act: () => void acts.move(props.box, idAt(index.value + 2)),
     isOff: index.value >= last.value,
   },
-  { name: 'Save as a pack', icon: Package, act: () => location.assign(`/api/boxes/${props.box.id}/pack`) },
+  ...(props.box.isBoard
+    ? []
+    : [{ name: 'Save as a pack', icon: Package, act: () => location.assign(`/api/boxes/${props.box.id}/pack`) }]),
   { name: 'Put away', icon: Archive, act: () => void acts.putAway(props.box) },
 ])
 /** The page stays: what is fetched is saved as a file. */

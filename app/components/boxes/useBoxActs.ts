@@ -20,7 +20,7 @@ export function useBoxActs() {
 
   /** Whoever stands behind a box now: before whom it is put to bring it back to its place. */
   const behind = (id: string): string | null => {
-    const boxes = store.boxes ?? []
+    const boxes = (store.boxes?.some((box) => box.id === id) ? store.boxes : store.boards) ?? []
     return boxes[boxes.findIndex((box) => box.id === id) + 1]?.id ?? null
   }
 

@@ -34,7 +34,9 @@ function listen(): void {
   stream = new EventSource(`${path}/lines?${new URLSearchParams({ id, name }).toString()}`)
   stream.onmessage = ({ data }) => {
     const heard = JSON.parse(String(data)) as { lines?: ChatLineView[]; line?: ChatLineView }
-    lines.value = heard.lines ?? [...lines.value.slice(1 - linesKept), ...(heard.line ? [heard.line] : [])]
+    const { line } = heard
+    if (line?.isGone) lines.value = lines.value.filter(({ id: said }) => said !== line.id)
+    else lines.value = heard.lines ?? [...lines.value.slice(1 - linesKept), ...(line ? [line] : [])]
     if (heard.line?.isOurs) void load()
     void nextTick(() => log.value?.scrollTo({ top: log.value.scrollHeight }))
   }
@@ -77,6 +79,7 @@ function add(word: string): void {
   text.value = `${text.value.trimEnd()} ${word} `.trimStart()
   field.value?.focus()
 }
+const takeAway = (lineId: string) => act(request('POST', `${path}/take-away`, { viewer: viewer.value, lineId }))
 async function redeem(rewardId: string): Promise<void> {
   await act(request('POST', `${path}/redeem`, { viewer: viewer.value, rewardId, input: typed.value[rewardId] ?? '' }))
   typed.value[rewardId] = ''
@@ -162,6 +165,15 @@ function reply(line: ChatLineView): void {
                   /><template v-else>{{ piece.text }}</template></template
                 ></span
               >
+              <button
+                v-if="roles.includes('moderator') && !line.isOurs"
+                type="button"
+                class="ml-auto shrink-0 self-start rounded border border-[#8a2f1d] px-1.5 text-xs text-[#8a2f1d]"
+                :aria-label="`Take away what ${line.by.name} said: ${line.text}`"
+                @click="takeAway(line.id)"
+              >
+                take away
+              </button>
             </li>
           </ol>
         </div>

@@ -4,7 +4,9 @@ import type { BoardMoment, GoalSlice, Told } from '../../../board/slice.ts'
 import { filledLines } from '../../../board/wordsState.ts'
 import type { Canvas } from '../../../composition/canvas.ts'
 import { fillTemplate } from '../../../text/fillTemplate.ts'
-import type { TemplateValues } from '../../../text/templateValue.ts'
+import { formatWholeMoney } from '../../../money.ts'
+import { minorDigits } from '../../../minorDigits.ts'
+import type { TemplateValue, TemplateValues } from '../../../text/templateValue.ts'
 import type { TextPiece } from '../../../text/textPiece.ts'
 import { standingAt } from '../../standing.ts'
 import type { VisualBase } from '../../visualBase.ts'
@@ -26,6 +28,9 @@ type GoalShown = NonNullable<GoalSlice['goal']>
 
 /** So long a bar shows that something was reached. */
 const glowMs = 3200
+/** So long a full bar is seen before it goes on to its next target, and so long that takes. */
+const fullMs = 1800
+const stretchMs = 900
 
 /** A bar at a moment: it counts up from what it showed, and its words count with it. */
 export function evaluateBar(part: ResolvedBar, moment: BoardMoment, tMs: number, canvas: Canvas): BarState {
@@ -40,23 +45,36 @@ export function evaluateBar(part: ResolvedBar, moment: BoardMoment, tMs: number,
       tMs,
     ),
   )
-  const most = goal.targets.at(-1) ?? goal.target
-  const lengthOf = ({ targets, target }: GoalShown) => targets.at(-1) ?? target
-  const length = numberAt(ofGoal(told, goal.id, lengthOf), part.countsMs, tMs)
-  const values = valuesOf(goal, amount)
+  const lengths = lengthsOf(told, goal.id, part.countsMs)
+  const length = numberAt(lengths, stretchMs, tMs)
+  const target = lengths.findLast(({ atMs }, index) => index === 0 || atMs <= tMs)?.value ?? goal.target
+  const values = valuesOf(goal, amount, target, moment.locale)
   return {
     ...base,
     ratio: length <= 0 ? 0 : Math.min(1, Math.max(0, amount / length)),
     marks: part.hasMarks
       ? goal.targets
-          .filter((each) => each < most)
           .map((each) => ({ ratio: each / length, isReached: each <= amount }))
-          .filter(({ ratio }) => ratio < 1)
+          .filter(({ ratio }) => ratio < 0.999)
       : [],
     glow: part.whenReached === 'nothing' ? 0 : glowAt(told, part.countsMs, tMs),
     lines: filledLines(part.says, values, moment.locale),
     end: fillTemplate(part.atEnd, values, moment.locale),
   }
+}
+
+/**
+ * How long the bar is, by time: until a target is reached it is that target; the next one comes when the bar has been seen
+ * full for a while.
+ */
+function lengthsOf(told: readonly Told<GoalSlice>[], id: string, countsMs: number): { atMs: number; value: number }[] {
+  const lengths: { atMs: number; value: number }[] = []
+  for (const { atMs, value } of ofGoal(told, id, ({ target }) => target)) {
+    const before = lengths.at(-1)
+    const waits = before && value > before.value ? countsMs + fullMs : 0
+    lengths.push({ atMs: Math.max(atMs + waits, before?.atMs ?? 0), value })
+  }
+  return lengths
 }
 
 /** What was told of one goal: another one does not count on from it. */
@@ -80,9 +98,15 @@ function glowAt(told: readonly Told<GoalSlice>[], countsMs: number, tMs: number)
   return glow
 }
 
-function valuesOf(goal: GoalShown, amount: number): TemplateValues {
-  const { title, currency, target, round, daysLeft, last } = goal
-  const shown = (value: number) => (currency === null ? value : { amountMinor: value, currency })
+function valuesOf(goal: GoalShown, amount: number, target: number, locale: string): TemplateValues {
+  const { title, currency, round, daysLeft, last } = goal
+  const unit = currency === null ? 1 : 10 ** minorDigits(currency)
+  // Between two whole amounts it counts in whole ones: cents that rush by say nothing.
+  const isWhole = goal.amount % unit === 0 && target % unit === 0
+  const shown = (value: number): TemplateValue => {
+    if (currency === null) return value
+    return isWhole ? formatWholeMoney(value, currency, locale) : { amountMinor: value, currency }
+  }
   return {
     title,
     amount: shown(amount),

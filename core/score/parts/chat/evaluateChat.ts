@@ -14,8 +14,13 @@ export function evaluateChat(part: ResolvedChat, moment: BoardMoment, tMs: numbe
   const options = { edge: part.newest, gapPx: part.gapPx, changeMs: chatChangeMs }
   const state = rowsStateAt(part, options, moment, tMs, canvas)
   const { fadesAfterS } = part
-  if (fadesAfterS !== null)
-    for (const placed of state.rows)
+  if (fadesAfterS !== null) {
+    let most = 0
+    for (const placed of state.rows) {
       placed.opacity *= fadedAt(placed.row.atMs, fadesAfterS * 1000, moment.wallZeroMs + tMs)
+      most = Math.max(most, placed.opacity)
+    }
+    state.plateOpacity = Math.min(state.plateOpacity, most)
+  }
   return { kind: 'chat', ...state }
 }

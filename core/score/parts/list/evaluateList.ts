@@ -46,6 +46,7 @@ function running(part: ResolvedList, moment: BoardMoment, tMs: number, canvas: C
     kind: 'list',
     ...standingAt(part, part, tMs, canvas),
     rows: [],
+    plateOpacity: told.some(({ slice }) => slice.rows.length > 0) ? 1 : 0,
     paleness: null,
     belts: [
       ...(before && progress < 1 ? [{ rows: before.slice.rows, opacity: 1 - progress }] : []),
