@@ -16,6 +16,9 @@ export interface Playback {
   silenceVoices(): void
 }
 
+/** Browsers take a longer wait for none at all. */
+const longestTimerMs = 2 ** 31 - 1
+
 /**
  * Plays a prepared score that is mounted on the stage. Picture, text and sound share one start on the performance
  * clock, planned so far ahead that the sound's first sample is on time: they begin within one frame of each other.
@@ -62,7 +65,8 @@ export function playScore(
       if (!hasStarted) listener.onStarted?.()
       end()
     },
-    startsAtMs - performance.now() + (lengthMs - fromMs) + 120,
+    // A board has no end that a timer could wait for.
+    Math.min(startsAtMs - performance.now() + (lengthMs - fromMs) + 120, longestTimerMs),
   )
   frame = requestAnimationFrame(draw)
   return {

@@ -14,7 +14,7 @@ const slice = (ids: readonly string[], removed: readonly string[] = []): RowsSli
 const room: RowsRoom = { heightPx: 100, gapPx: 5, changeMs: 400, heightOf: ({ id }) => 10 + id.length * 5 }
 const idsAt = (told: readonly Told<RowsSlice>[], tMs: number) => rowsAt(told, room, tMs).map((each) => each.row.id)
 
-const someIds = fc.uniqueArray(fc.constantFrom('a', 'bb', 'ccc', 'dddd', 'e', 'ff'), { maxLength: 6 })
+const someIds = fc.uniqueArray(fc.constantFrom<string[]>('a', 'bb', 'ccc', 'dddd', 'e', 'ff'), { maxLength: 6 })
 /** What is told one after the other, with pauses between. */
 const telling = fc
   .array(fc.record({ ids: someIds, gone: someIds, afterMs: fc.nat(900) }), { minLength: 1, maxLength: 7 })

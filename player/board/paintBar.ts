@@ -1,6 +1,7 @@
 import { contrast } from '../../core/colour/contrast.ts'
 import type { BarState } from '../../core/score/parts/bar/evaluateBar.ts'
 import type { ResolvedBar } from '../../core/score/parts/bar/resolveBar.ts'
+import { plainText } from '../../core/text/textPiece.ts'
 import { boxWriter, makePartElement, rounded, type Painter } from '../painters/paint.ts'
 import { fillOf, type BarFill } from './barFill.ts'
 import { inkWith, stylePlate } from './liveStyle.ts'
@@ -68,6 +69,8 @@ export function paintBar(part: ResolvedBar, picture: HTMLImageElement | null): P
       fill.draw(state.ratio, state.marks)
       body.setAttribute('aria-valuenow', String(Math.round(state.ratio * 100)))
       const lines = isCentred && state.end.length > 0 ? [...state.lines, state.end] : state.lines
+      const said = state.lines.map(plainText).join(' ') || 'Goal'
+      if (body.ariaLabel !== said) body.ariaLabel = said
       for (const layer of words.layers) layer.write(lines)
       words.clip(state.ratio)
       for (const layer of end?.layers ?? []) layer.write(state.end.length > 0 ? [state.end] : [])

@@ -30,14 +30,16 @@ export function paintRows(part: RowsPart): Painter<RowsStates> {
   const writeBox = boxWriter(element)
   const drawn = new Map<string, DrawnRow>()
 
-  function elementOf({ row }: PlacedRow): DrawnRow {
+  /** @param before what is drawn right before it: in the document rows stand in the order in which they are read */
+  function elementOf({ row }: PlacedRow, before: Element | null): DrawnRow {
     const known = drawn.get(row.id)
     if (known && (known.row === row || isSameRow(known.row, row))) return known
-    known?.element.remove()
+    if (known) known.element.remove()
     const made = rowElement(part, row)
     const fresh = { ...made, row, write: styleWriter(made.element) }
     drawn.set(row.id, fresh)
-    room.append(made.element)
+    if (before) before.after(made.element)
+    else room.prepend(made.element)
     return fresh
   }
   return {
@@ -46,9 +48,11 @@ export function paintRows(part: RowsPart): Painter<RowsStates> {
       writeBox(state)
       plate.draw(state.plateOpacity)
       const gone = new Set(drawn.keys())
+      let before: Element | null = null
       for (const placed of state.rows) {
         gone.delete(placed.row.id)
-        const { write, aside } = elementOf(placed)
+        const { element: shown, write, aside } = elementOf(placed, before)
+        before = shown
         const outPx = -placed.out * comesFromEm * part.text.sizePx
         write('transform', `translate(${rounded(outPx)}px,${rounded(placed.topPx)}px)`)
         const pale = state.kind === 'list' ? (state.paleness?.get(placed.row.id) ?? 1) : 1

@@ -12,6 +12,7 @@ export interface DemoFile {
   url: string
   accounts: { email: string; password: string; role: 'owner' | 'editor' | 'moderator' }[]
   boxes: { id: string; name: string; sourceUrl: string }[]
+  boards: { id: string; name: string; sourceUrl: string }[]
   feeds: { id: string; platform: string; secret: string }[]
   studio: { link: string; secret: string }
   chatUrl: string

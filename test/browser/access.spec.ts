@@ -24,6 +24,7 @@ for (const scheme of ['night', 'daybreak']) {
       ['/desk', 'Waiting'],
       ['/media', 'Media'],
       ['/goals', 'Goals'],
+      ['/boards', 'Boards'],
       ['/rates', 'Rates'],
       ['/triggers', 'What viewers can set off'],
       ['/triggers/points', 'crumbs'],

@@ -49,7 +49,7 @@ async function sendTest(): Promise<void> {
         <component :is="isPlaying ? Square : Play" :size="14" aria-hidden="true" />{{ isPlaying ? 'Stop' : 'Play' }}
       </button>
       <RadioGroup v-model="isReal" class="mt-3">
-        <RadioGroupLabel class="text-mist">What it is filled with</RadioGroupLabel>
+        <RadioGroupLabel as="p" class="text-mist">What it is filled with</RadioGroupLabel>
         <RadioGroupOption
           v-for="{ value, name } in datas"
           :key="name"

@@ -59,7 +59,7 @@ async function make(): Promise<void> {
 
 <template>
   <PaperDialog v-model:open="isOpen" title="A new board" is-wide>
-    <form class="grid gap-5 md:grid-cols-[minmax(0,1fr)_17rem]" novalidate @submit.prevent="make">
+    <form class="grid gap-5 md:grid-cols-[minmax(0,1fr)_21rem]" novalidate @submit.prevent="make">
       <div class="space-y-4">
         <FormField v-model="name" label="Name" hint="To find it by, e.g. “Counter board”." :error="nameFault" />
         <CanvasChoice v-model="canvas" :designed="null" :offered="boardCanvases" />

@@ -20,7 +20,7 @@ function choose(state: BoardState): void {
 
 <template>
   <RadioGroup :model-value="chosen" class="border-t border-seam bg-ridge px-4 pt-2.5 pb-3" @update:model-value="choose">
-    <RadioGroupLabel class="sr-only">States of the board</RadioGroupLabel>
+    <RadioGroupLabel as="p" class="sr-only">States of the board</RadioGroupLabel>
     <div class="grid grid-cols-6 gap-3">
       <RadioGroupOption
         v-for="state in boardStates"

@@ -62,11 +62,13 @@ export async function changeMedia(
   channelId: string,
   id: string,
   changes: Partial<typeof media.$inferInsert>,
-): Promise<void> {
-  await db
+): Promise<MediaRow | null> {
+  const [changed] = await db
     .update(media)
     .set(changes)
     .where(and(eq(media.channelId, channelId), eq(media.id, id)))
+    .returning()
+  return changed ?? null
 }
 
 /** @returns whether there is such a file */

@@ -12,11 +12,13 @@ import { useMedia } from '../../../media/port.ts'
 export default defineEventHandler(async (event) => {
   const { channel } = await requireMember(event, 'editor')
   const row = await ownMedia(event, channel.id)
-  const { name = row.name, tags = row.tags } = await readChecked(event, mediaChange)
+  const { name, tags } = await readChecked(event, mediaChange)
   const { database } = await useDatabase()
   const { library } = await useMedia()
-  const changes = { name, tags: [...new Set(tags)] }
-  await changeMedia(database.db, channel.id, row.id, changes)
+  // Only what is to change: a name and tags that are given right after each other are both kept.
+  const changes = { ...(name === undefined ? {} : { name }), ...(tags ? { tags: [...new Set(tags)] } : {}) }
+  if (Object.keys(changes).length === 0) return mediaView(row)
+  const changed = await changeMedia(database.db, channel.id, row.id, changes)
   library.changed(channel.id)
-  return mediaView({ ...row, ...changes })
+  return mediaView(changed ?? row)
 })

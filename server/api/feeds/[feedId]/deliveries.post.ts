@@ -33,7 +33,7 @@ export default defineEventHandler(async (event) => {
     throw problemError(401, verified.error)
   }
   const translation = translate(adapterOf(feed.platform), raw, feed.id)
-  if (translation.events.length === 0) {
+  if (translation.events.length === 0 && translation.removals.length === 0) {
     await ingest.keepNotUnderstood(feed, verified.value, raw, translation.rejected.join('\n'))
     throw problemError(
       422,
