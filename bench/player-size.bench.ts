@@ -1,4 +1,4 @@
-// What a browser source downloads before any font or media: its page and its one script, gzipped.
+// What browser sources download before any font or media: their page and its one script, gzipped.
 import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { gzipSync } from 'node:zlib'
@@ -10,7 +10,8 @@ const size = (bytes: string | Uint8Array) => gzipSync(bytes, { level: 9 }).lengt
 const kb = (bytes: number) => `${(bytes / 1000).toFixed(2)} kB`
 const scripts = readdirSync(`${output}player`)
 const script = scripts.find((name) => name.startsWith('source.')) ?? ''
-const later = scripts.filter((name) => name !== script)
+const boardScript = scripts.find((name) => name.startsWith('board.')) ?? ''
+const later = scripts.filter((name) => name !== script && name !== boardScript)
 const scriptBytes = size(readFileSync(`${output}player/${script}`))
 const pageBytes = size(sourceDocument(`/player/${script}`, 'nonce'))
 const application = readdirSync(`${output}_nuxt`)
@@ -20,6 +21,10 @@ report('player-size', [
   { what: 'source page', figures: { gzipped: kb(pageBytes) } },
   { what: 'its script', figures: { gzipped: kb(scriptBytes) } },
   { what: 'together (limit of the script: 20 kB)', figures: { gzipped: kb(pageBytes + scriptBytes) } },
+  {
+    what: 'script of a board, with every kind of part (aim: 60 kB)',
+    figures: { gzipped: kb(size(readFileSync(`${output}player/${boardScript}`))) },
+  },
   {
     what: 'once a vector animation is shown',
     figures: { gzipped: kb(later.reduce((sum, name) => sum + size(readFileSync(`${output}player/${name}`)), 0)) },

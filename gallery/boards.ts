@@ -41,9 +41,10 @@ const styles: Record<string, BoardStyle> = {
 /** The board of a set: bar, list and chat as its alerts look. */
 export function boardOf(set: Pick<GallerySet, 'id' | 'canvas' | 'look'>): Composition {
   const { style, bar, chat } = styles[set.id] ?? { style: plainStyle }
-  const parts = starterBoard(set.canvas, style).map((part): Part =>
-    part.kind === 'bar' ? { ...part, ...bar } : part.kind === 'chat' ? { ...part, ...chat } : part,
-  )
+  const parts = starterBoard(set.canvas, style).map((part): Part => {
+    if (part.kind === 'bar') return { ...part, ...bar }
+    return part.kind === 'chat' ? { ...part, ...chat } : part
+  })
   const scene = sceneOf(
     plainBoard(set.canvas, { ...set.look, sounds: { arrival: null, support: null, crowd: null } }, parts),
   )

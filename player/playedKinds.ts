@@ -19,24 +19,8 @@ import { paintText } from './painters/text.ts'
 import { paintTicker } from './painters/ticker.ts'
 import { loadPicture, loadStill } from './preload/pictures.ts'
 import type { FontUse } from './preload/fonts.ts'
-import type { PreparedScore } from './preparedScore.ts'
+import type { PlayedKind, PreparedScore } from './preparedScore.ts'
 import type { SoundOutput } from './sound/output.ts'
-
-/** What playing a kind of part takes, once it is settled. */
-export interface PlayedKind<R extends ResolvedPart> {
-  /**
-   * Loads what it needs; each promise puts what it loaded where it belongs in `prepared`, and rejects for a file that is
-   * missing or broken.
-   * @param output null where nothing is to be heard
-   */
-  load(part: R, prepared: PreparedScore, output: SoundOutput | null): Promise<unknown>[]
-  /** The letters that it needs, in which type. */
-  fonts(part: R): FontUse[]
-  /** Its painter; null for what is only heard, and for a text that was not measured. */
-  paint(part: R, prepared: PreparedScore): Painter | null
-  /** What its painter is built from beside itself, as JSON. */
-  builtFrom(part: R, prepared: PreparedScore): unknown
-}
 
 const noFonts = (): FontUse[] => []
 

@@ -2,8 +2,25 @@ import type { ResolvedLivePart, ResolvedPart, ResolvedScore } from '../core/scor
 import type { ShowLive } from '../core/score/sceneAt.ts'
 import type { TextLayout } from '../core/text/textLayout.ts'
 import type { LoadedPicture } from './preload/pictures.ts'
-import type { PlayedKind } from './playedKinds.ts'
-import type { LoadedSound } from './sound/output.ts'
+import type { Painter } from './painters/paint.ts'
+import type { FontUse } from './preload/fonts.ts'
+import type { LoadedSound, SoundOutput } from './sound/output.ts'
+
+/** What playing a kind of part takes, once it is settled. */
+export interface PlayedKind<R extends ResolvedPart> {
+  /**
+   * Loads what it needs; each promise puts what it loaded where it belongs in `prepared`, and rejects for a file that is
+   * missing or broken.
+   * @param output null where nothing is to be heard
+   */
+  load(part: R, prepared: PreparedScore, output: SoundOutput | null): Promise<unknown>[]
+  /** The letters that it needs, in which type. */
+  fonts(part: R): FontUse[]
+  /** Its painter; null for what is only heard, and for a text that was not measured. */
+  paint(part: R, prepared: PreparedScore): Painter | null
+  /** What its painter is built from beside itself, as JSON. */
+  builtFrom(part: R, prepared: PreparedScore): unknown
+}
 
 /** What plays the parts that a board keeps up to date. Alerts have none of it. */
 export interface BoardPlay {

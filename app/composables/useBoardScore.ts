@@ -73,7 +73,8 @@ export function useBoardPlay(
     const all = new Map<string, { atMs: number; slice: Slice }[]>()
     for (const [key, want] of wants.value) {
       const slice = real.value?.get(key)
-      const slices = real.value ? (slice ? [slice] : []) : madeUp(want, state.value, context.value)
+      const truth = slice ? [slice] : []
+      const slices = real.value ? truth : madeUp(want, state.value, context.value)
       all.set(
         key,
         slices.map((each, index) => ({ atMs: index === 0 ? 0 : boardChangesMs, slice: each })),

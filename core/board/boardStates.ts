@@ -149,7 +149,7 @@ function sampleOf(kind: EventKind, name: string, atMs: number, isLarge: boolean)
 function chatSample(name: string, at: number, state: BoardState, nowMs: number): CanonicalEvent {
   const isLong = state === 'full' && at % 3 === 1
   const sample = sampleEvent('chatMessage', 'everyday', nowMs - at * 4_000)
-  const roles = at % 5 === 0 ? ['moderator'] : at % 3 === 0 ? ['subscriber'] : []
+  const roles = [...(at % 5 === 0 ? ['moderator'] : []), ...(at % 3 === 1 ? ['subscriber'] : [])]
   const text = isLong ? longMessage : (said[at % said.length] ?? '')
   // Every seventh as it was made: with an emote in it.
   const message = at % 7 === 2 && !isLong ? sample.data.message : { text }

@@ -6,7 +6,7 @@ import { isSeenPart, type ResolvedScore } from '../score/resolved.ts'
 import { resolveScore, type ResolveContext } from '../score/resolve.ts'
 import type { SolveError } from '../score/solve.ts'
 
-/** So long a board stands: for good, as far as any page lives. 2⁴⁰ ms are 34 years. */
+/** So long a board stands: 2⁴⁰ ms are 34 years, and no page lives that long. */
 export const boardMs = 2 ** 40
 
 /** A board stands without anybody having done anything. */

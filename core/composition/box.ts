@@ -44,6 +44,9 @@ export type Alert = z.infer<typeof alert>
 export const chosenBy = ({ variations }: Pick<Alert, 'variations'>): Variation[] =>
   variations.some(({ isCalled }) => isCalled) ? variations.filter(({ isCalled }) => !isCalled) : variations
 
+/** The kind that an alert is called by; null for what no event sets off: the scene of a board. */
+export const kindOfAlert = ({ kinds }: Pick<Alert, 'kinds'>): EventKind | null => kinds[0] ?? null
+
 /** The kind that an alert is called by. */
 export const mainKind = ({ kinds }: Pick<Alert, 'kinds'>): EventKind => kinds[0] ?? 'follow'
 

@@ -54,6 +54,8 @@ export class BoardKeeper {
   private readonly shown = new Map<string, Shown>()
   private readonly channels = new Map<string, Channel>()
   private readonly clock: ReturnType<typeof setInterval>
+  /** Pages that are still to be told everything: single changes are nothing to them. */
+  private readonly coming = new Set<string>()
   /** Boards that show something made up, and what ends that. */
   private readonly tests = new Map<string, ReturnType<typeof setTimeout>[]>()
 
@@ -70,12 +72,13 @@ export class BoardKeeper {
 
   /** A page has come: it is told everything. */
   joined(boardId: string, channelId: string, sourceId: string): Promise<void> {
+    this.coming.add(sourceId)
     return this.inTurn(channelId, async (channel) => {
       const shown = this.shown.get(boardId) ?? (await this.open(boardId, channelId))
       if (!shown) return
       await this.readStale(channelId, channel)
       this.deps.rooms.send(boardId, [sourceId], await this.wholeOf(shown))
-    })
+    }).finally(() => this.coming.delete(sourceId))
   }
 
   /** A page has missed something. */
@@ -304,7 +307,7 @@ export class BoardKeeper {
 
   private tell(boardId: string, message: ToBoard): void {
     const { rooms } = this.deps
-    const ids = rooms.views(boardId).map(({ id }) => id)
+    const ids = rooms.views(boardId).flatMap(({ id }) => (this.coming.has(id) ? [] : [id]))
     if (ids.length > 0) rooms.send(boardId, ids, message)
   }
 

@@ -12,18 +12,14 @@ import { migrate, type Migration } from '../db/migrate.ts'
 import { openEmbedded } from '../db/openEmbedded.ts'
 import { openServer } from '../db/openServer.ts'
 import { probeDatabase } from '../db/probe.ts'
-import { addRemovals } from '../db/queries/boards.ts'
 import { isMediaUsed } from '../db/queries/boxes.ts'
-import type { EventRow } from '../db/queries/events.ts'
 import { DatabaseTrouble } from '../db/trouble.ts'
 import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
 import { EmoteShelf } from '../emotes/emoteShelf.ts'
 import { Linking } from '../feeds/linking.ts'
 import { GroupCommit } from '../ingest/groupCommit.ts'
 import { Ingest } from '../ingest/ingest.ts'
-import { BoardKeeper } from '../boards/boardKeeper.ts'
-import { removalRows } from '../boards/removalRows.ts'
-import { SliceReader } from '../boards/sliceReader.ts'
+import { startBoards } from '../boards/startBoards.ts'
 import { GoalKeeper } from '../goals/goalKeeper.ts'
 import { keepDecided } from '../ingest/keepDecided.ts'
 import { markOf, sealOf } from '../lanes/processMark.ts'
@@ -168,6 +164,12 @@ export async function startServices(options: StartOptions): Promise<Services> {
       (error: unknown) => logger.error({ err: error }, 'the voices of a channel could not be started ahead'),
     )
   }
+  /** Where this server has the picture of an emote. It is asked for by the time that it is shown. */
+  function ownEmote(url: string): string {
+    const own = ownEmoteUrl(url, secret)
+    if (own !== url) emotes.warm(url)
+    return own
+  }
   const standIns = startStandIns(database, clock, config)
   const { platformDesk } = standIns
   const live = startLive({
@@ -179,13 +181,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     onAir,
     speaker,
     trouble,
-    dress: (show) =>
-      withOwnEmotes(show, (url) => {
-        const own = ownEmoteUrl(url, secret)
-        // Asked for by the time that its turn has come.
-        if (own !== url) emotes.warm(url)
-        return own
-      }),
+    dress: (show) => withOwnEmotes(show, ownEmote),
     libraryRevision: (channelId) => library.revision(channelId),
     forget(channelId, feedId) {
       if (feedId === null) onAir.forgetHere(channelId)
@@ -226,44 +222,23 @@ export async function startServices(options: StartOptions): Promise<Services> {
         lines.enqueue(kept.flatMap((each) => each.plays))
         calls.wake(new Set(kept.flatMap(({ callsIn }) => callsIn)))
         goals.wake(new Set(kept.flatMap(({ countedIn }) => countedIn)))
-        boardNews(kept.flatMap(({ events }) => events))
+        shownBoards.boardNews(kept.flatMap(({ events }) => events))
         return kept
       },
       isPassing: (error) => trouble.note(error),
     }),
     onChange: (channelId) => stream.changed(channelId, 'feeds'),
-    async takeAway(channelId, deliveryId, removals) {
-      await addRemovals(db, removalRows(channelId, deliveryId, removals, new Date(now())))
-      boards.removed(channelId, removals)
-      bus.publish({ type: 'happened', channelId })
-    },
+    takeAway: (channelId, deliveryId, removals) => shownBoards.takeAway(channelId, deliveryId, removals),
   })
-  const sliceReader = new SliceReader({
-    ...{ db, now },
+  const shownBoards = startBoards({
+    ...{ db, now, rooms, ownEmote },
     streamMs: (channelId) => streams.beganMs(channelId),
-    ownEmote(url) {
-      const own = ownEmoteUrl(url, secret)
-      if (own !== url) emotes.warm(url)
-      return own
-    },
     blocked: (texts, settings, locale) => speaker.blocked(texts, settings, locale),
-  })
-  const boards: BoardKeeper = new BoardKeeper({
-    ...{ rooms, now },
-    reader: sliceReader,
     onAir: (channelId) => onAir.read(channelId),
+    tellOthers: (channelId) => neighbours.happened(channelId),
     onError: noteError('a board could not be told something'),
   })
-  /** What was kept is told the boards here, and that something was to those elsewhere. */
-  function boardNews(events: readonly Omit<EventRow, 'seq'>[]): void {
-    for (const channelId of new Set(events.map((event) => event.channelId))) {
-      boards.happened(
-        channelId,
-        events.filter((event) => event.channelId === channelId),
-      )
-      neighbours.happened(channelId)
-    }
-  }
+  const { boards, sliceReader } = shownBoards
 
   const goals = new GoalKeeper({
     ...{ db, now },
@@ -272,8 +247,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     accept: (channelId, incoming) => ingest.accept(channelId, incoming),
     onChange(channelId) {
       stream.changed(channelId, 'goals')
-      boards.goalsChanged(channelId)
-      neighbours.happened(channelId)
+      shownBoards.goalsChanged(channelId)
     },
     onError: noteError('goals could not be looked at'),
   })

@@ -78,7 +78,7 @@ test('a board is made in a look of the gallery, gets a clock, goes on air, and s
   await page.getByRole('button', { name: /^Put on air/ }).click()
   await page
     .getByRole('dialog')
-    .getByRole('button', { name: /^Put on air/ })
+    .getByRole('button', { name: /^Put \d+ changes? on air/ })
     .click()
   await expect(page.getByRole('button', { name: 'On air', exact: true })).toBeVisible()
 
@@ -105,7 +105,7 @@ test('a board is made in a look of the gallery, gets a clock, goes on air, and s
   await page.getByRole('button', { name: /^Put on air/ }).click()
   await page
     .getByRole('dialog')
-    .getByRole('button', { name: /^Put on air/ })
+    .getByRole('button', { name: /^Put \d+ changes? on air/ })
     .click()
   await expect(source.getByText(/^\d+:\d{2}(:\d{2})?$/)).toBeVisible()
   await source.close()

@@ -1,9 +1,14 @@
 <script setup lang="ts">
 import type { Difference } from '../../../core/edit/differences/difference.ts'
+import { computed } from 'vue'
+import { useDraftStore } from '../../stores/draft.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 import KindMark from '../frame/KindMark.vue'
 
 defineProps<{ differences: readonly Difference[]; empty: string }>()
+const draft = useDraftStore()
+/** What concerns no kind concerns all of it. */
+const whole = computed(() => (draft.document?.stays ? 'Board' : 'Box'))
 </script>
 
 <template>
@@ -16,7 +21,7 @@ defineProps<{ differences: readonly Difference[]; empty: string }>()
     >
       <KindMark v-if="difference.kind" :kind="difference.kind" /><span v-else />
       <span class="truncate"
-        ><b class="font-semibold">{{ difference.kind ? kindNames[difference.kind] : 'Box' }}</b> ·
+        ><b class="font-semibold">{{ difference.kind ? kindNames[difference.kind] : whole }}</b> ·
         {{ difference.subject }}</span
       >
       <span class="text-faded">{{ difference.what }}</span>

@@ -4,6 +4,8 @@ import { computed, ref } from 'vue'
 import { toast } from 'vue-sonner'
 import { wordsOf } from '../../api/request.ts'
 import { counted } from '../../format/counted.ts'
+import type { BoxDocument } from '../../../core/composition/box.ts'
+import BoardTile from '../boards/BoardTile.vue'
 import { useDraftStore } from '../../stores/draft.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
 import AirCompare from './AirCompare.vue'
@@ -15,6 +17,15 @@ const draft = useDraftStore()
 const isSending = ref(false)
 const refusal = ref('')
 const differences = computed(() => draft.differences)
+const isBoard = computed(() => draft.document?.stays === true)
+const boards = computed<[string, BoxDocument][]>(() =>
+  draft.view?.airDocument && draft.document
+    ? [
+        [`On air, version ${draft.view.onAir?.number ?? ''}`, draft.view.airDocument],
+        ['The draft', draft.document],
+      ]
+    : [],
+)
 const tabs = ['What changes', 'Side by side', 'Earlier versions']
 
 async function put(): Promise<void> {
@@ -23,7 +34,9 @@ async function put(): Promise<void> {
   try {
     await draft.putOnAir()
     isOpen.value = false
-    toast.success(`On air: version ${draft.view?.onAir?.number}. Sources play it from the next alert on.`)
+    toast.success(
+      `On air: version ${draft.view?.onAir?.number}. ${isBoard.value ? 'Sources show it now.' : 'Sources play it from the next alert on.'}`,
+    )
   } catch (error) {
     refusal.value = wordsOf(error)
   }
@@ -51,15 +64,21 @@ async function put(): Promise<void> {
             {{
               draft.view?.onAir
                 ? `Compared with version ${draft.view.onAir.number}, which is on air now.`
-                : 'This box goes on air for the first time.'
+                : `This ${isBoard ? 'board' : 'box'} goes on air for the first time.`
             }}
-            Alerts that already wait play as they were.
+            {{ isBoard ? 'Pages that show it change at once.' : 'Alerts that already wait play as they were.' }}
           </p>
           <DifferenceList :differences="differences" empty="The draft is the same as what is on air." />
         </TabPanel>
         <TabPanel>
+          <div v-if="isBoard && draft.view?.airDocument && draft.document" class="grid grid-cols-2 gap-3">
+            <figure v-for="[name, shown] in boards" :key="name">
+              <figcaption class="mb-1 text-faded">{{ name }}</figcaption>
+              <div class="h-52 rounded-sm bg-night p-2"><BoardTile :document="shown" state="usual" /></div>
+            </figure>
+          </div>
           <AirCompare
-            v-if="draft.view?.airDocument"
+            v-else-if="draft.view?.airDocument"
             :air="draft.view.airDocument"
             :air-label="`On air, version ${draft.view.onAir?.number ?? ''}`"
           />

@@ -1,4 +1,4 @@
-import { mainKind, type Alert, type Variation } from '../../composition/box.ts'
+import { kindOfAlert, type Alert, type Variation } from '../../composition/box.ts'
 import type { Composition } from '../../composition/schema.ts'
 import { kindNames } from '../../events/kindNames.ts'
 import type { EventKind } from '../../events/kinds.ts'
@@ -28,7 +28,7 @@ const onOff = ({ isOn }: Alert) => (isOn ? 'on' : 'off')
 
 /** One line about an alert as a whole. */
 const aboutAlert = (what: string, words: (alert: Alert) => string) => (before: Alert, after: Alert) => [
-  { kind: mainKind(after), subject: 'Alert', what, before: words(before), after: words(after) },
+  { kind: kindOfAlert(after), subject: 'Alert', what, before: words(before), after: words(after) },
 ]
 
 const ofAlert: ByField<Alert, Telling> = {
@@ -37,7 +37,7 @@ const ofAlert: ByField<Alert, Telling> = {
   kinds: aboutAlert('listens to', kindWords),
   offer: aboutAlert('what viewers choose', offerWords),
   variations: (before, after, telling) => {
-    const kind = mainKind(after)
+    const kind = kindOfAlert(after)
     return [
       ...paired(before.variations, after.variations).flatMap(([was, is]) => {
         if (was && is) return differencesBy(ofVariation, was, is, { ...telling, kind, alert: after })
@@ -57,7 +57,7 @@ const ofAlert: ByField<Alert, Telling> = {
 }
 
 interface OfAlert extends Telling {
-  kind: EventKind
+  kind: EventKind | null
   alert: Alert
 }
 
@@ -108,7 +108,7 @@ const ofComposition: ByField<Composition, OfVariation> = {
 }
 
 /** Parts have fields of their own by kind: each that either of the two has is told of. */
-function partDifferences(kind: EventKind, before: Part, after: Part, names: Telling['names']): Difference[] {
+function partDifferences(kind: EventKind | null, before: Part, after: Part, names: Telling['names']): Difference[] {
   const [earlier, later] = [new Map(Object.entries(before)), new Map(Object.entries(after))]
   return [...new Set([...later.keys(), ...earlier.keys()])]
     .filter((field) => !isSame(earlier.get(field), later.get(field)))

@@ -1,4 +1,4 @@
-import { mainKind, type Alert, type BoxDocument } from '../../composition/box.ts'
+import { kindOfAlert, mainKind, type Alert, type BoxDocument } from '../../composition/box.ts'
 import { kindNames } from '../../events/kindNames.ts'
 import { isSame } from '../../isSame.ts'
 import { alertDifferences } from './alertDifferences.ts'
@@ -71,12 +71,13 @@ const onOff = ({ isOn }: Alert) => (isOn ? 'on' : 'off')
 const alertName = (alert: Alert) => kindNames[mainKind(alert)]
 
 function newAlert(alert: Alert): Difference {
-  return { kind: mainKind(alert), subject: 'Alert', what: 'new', before: '', after: onOff(alert) }
+  const kind = kindOfAlert(alert)
+  return { kind, subject: kind ? 'Alert' : 'Scene', what: 'new', before: '', after: onOff(alert) }
 }
 
 function removedAlert(alert: Alert | undefined): Difference[] {
   if (!alert) return []
-  return [{ kind: mainKind(alert), subject: 'Alert', what: 'removed', before: onOff(alert), after: '' }]
+  return [{ kind: kindOfAlert(alert), subject: 'Alert', what: 'removed', before: onOff(alert), after: '' }]
 }
 
 type Season = BoxDocument['seasons'][number]

@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, gte, inArray, isNull, sql, type SQL } from 'drizzle-orm'
+import { and, desc, eq, gte, inArray, isNull, sql, type SQL } from 'drizzle-orm'
 import type { Given } from '../../../core/board/topRows.ts'
 import type { EventKind } from '../../../core/events/kinds.ts'
 import type { Database } from '../handle.ts'
@@ -115,11 +115,3 @@ export async function addRemovals(db: Database, rows: readonly (typeof removal.$
       .values([...rows])
       .onConflictDoNothing()
 }
-
-/** What was taken away that is newer than a line can be that somebody still shows. */
-export const listRemovals = (db: Database, channelId: string, since: Date) =>
-  db
-    .select()
-    .from(removal)
-    .where(and(eq(removal.channelId, channelId), gt(removal.at, since)))
-    .limit(1000)
