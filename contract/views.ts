@@ -60,6 +60,7 @@ export interface BoxSummary {
 export interface PutAwayBox {
   id: string
   name: string
+  isBoard: boolean
   sinceMs: number
 }
 

@@ -178,6 +178,16 @@ export function openApi(origin: string): Record<string, unknown> {
           },
         },
       },
+      '/board/{token}': {
+        get: {
+          summary: 'The browser source page of a board',
+          parameters: [parameter('token', 'path')],
+          responses: {
+            200: { description: 'HTML' },
+            404: { description: 'An empty page: the address is not valid (any more)' },
+          },
+        },
+      },
       '/speech/{file}': {
         get: {
           summary: 'A recording of a voice, by its sealed key',

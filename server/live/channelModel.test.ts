@@ -45,7 +45,9 @@ function arrange() {
   const model = new ChannelModel('channel', {
     db,
     clock: { steadyMs: () => clock.nowMs },
-    onAir: { read: async () => ({ boxes: [{ boxId: 'box' }], boards: [], locale: 'en', speech: { isOn: true } }) as never },
+    onAir: {
+      read: async () => ({ boxes: [{ boxId: 'box' }], boards: [], locale: 'en', speech: { isOn: true } }) as never,
+    },
     neighbours: { line: () => laneViewOf('box', line.state, (atMs) => atMs), sourcesOf: () => [] },
     library: { revision: () => 3 },
     calls: async () => ({ armed: 2, runs: [], tasks: [], buttons: [], studio: {} as never }),

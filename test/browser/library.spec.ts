@@ -197,7 +197,7 @@ test('a file is named, tagged, found, replaced everywhere, deleted, and all of i
   await drawer.getByRole('button', { name: 'Use it' }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText(/“Old kettle” takes the place of “Oven bell” in \d+ parts? of the drafts/)).toBeVisible()
-  await expect(details(page)).toContainText('No alert uses it.')
+  await expect(details(page)).toContainText('Nothing uses it.')
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await expect(details(page).getByRole('link')).toHaveCount(before)
   expect(await uses.count()).toBeLessThanOrEqual(before)

@@ -34,13 +34,16 @@ function keep(): void {
       class="on-paper w-full rounded-xs px-1"
       :value="box.name"
       maxlength="80"
-      aria-label="Name of the box"
+      :aria-label="`Name of the ${box.isBoard ? 'board' : 'box'}`"
       @keydown.enter="keep"
       @keydown.escape="isRenaming = false"
       @blur="keep"
     />
-    <NuxtLink v-else :to="`/boxes/${box.id}`" class="block truncate rounded-sm hover:underline">{{
-      box.name
-    }}</NuxtLink>
+    <NuxtLink
+      v-else
+      :to="`/${box.isBoard ? 'boards' : 'boxes'}/${box.id}`"
+      class="block truncate rounded-sm hover:underline"
+      >{{ box.name }}</NuxtLink
+    >
   </h2>
 </template>

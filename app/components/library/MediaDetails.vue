@@ -42,7 +42,7 @@ watch(
 
 const level = computed(() => media.measuredSounds.get(props.file.id)?.level ?? null)
 const uses = computed(() =>
-  (boxes.boxes ?? []).flatMap((box) =>
+  [...(boxes.boxes ?? []), ...(boxes.boards ?? [])].flatMap((box) =>
     mediaUses(box.document)
       .filter((use) => use.mediaId === props.file.id)
       .map((use) => ({ ...use, box })),
@@ -121,13 +121,20 @@ const replaceBy = (other: MediaView) =>
         <h2 class="caps mb-1 text-faded">Used in</h2>
         <ul v-if="uses.length > 0" class="space-y-0.5">
           <li v-for="use in uses" :key="`${use.box.id}/${use.variationId}/${use.partId}`">
-            <NuxtLink :to="`/boxes/${use.box.id}${use.kind ? `?kind=${use.kind}` : ''}`" class="link text-deep-sky"
-              >{{ use.box.name }}: {{ use.kind ? `${kindNames[use.kind]}, ` : '' }}{{ use.variationName }}</NuxtLink
+            <NuxtLink
+              :to="
+                use.box.isBoard ? `/boards/${use.box.id}` : `/boxes/${use.box.id}${use.kind ? `?kind=${use.kind}` : ''}`
+              "
+              class="link text-deep-sky"
+              >{{ use.box.name
+              }}{{
+                use.box.isBoard ? '' : `: ${use.kind ? `${kindNames[use.kind]}, ` : ''}${use.variationName}`
+              }}</NuxtLink
             >{{ ' ' }}
             <span class="text-faded">as {{ use.partName }}</span>
           </li>
         </ul>
-        <p v-else class="text-faded">{{ boxes.boxes ? 'No alert uses it.' : 'Looking…' }}</p>
+        <p v-else class="text-faded">{{ boxes.boxes ? 'Nothing uses it.' : 'Looking…' }}</p>
       </section>
     </div>
     <div v-if="canEdit" class="flex gap-2 border-t border-rule px-4 py-3">
@@ -135,7 +142,7 @@ const replaceBy = (other: MediaView) =>
         type="button"
         class="button flex-1 px-2!"
         :disabled="uses.length === 0"
-        :title="uses.length === 0 ? 'No alert uses it' : ''"
+        :title="uses.length === 0 ? 'Nothing uses it' : ''"
         @click="isReplacing = true"
       >
         <Replace :size="14" aria-hidden="true" />Replace everywhere

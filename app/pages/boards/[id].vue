@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
+import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef, watch } from 'vue'
 import type { SlicesView } from '../../../contract/boards.ts'
@@ -135,6 +135,7 @@ onMounted(async () => {
     room.alertId = null
     room.select(null)
     await Promise.all([media.ensureLoaded(), draft.open(boardId)])
+    if (draft.document && !draft.document.stays) return void navigateTo(`/boxes/${boardId}`, { replace: true })
     if (room.partIds.length === 0) room.select(room.parts.find((part) => part.kind === 'bar')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)

@@ -6,6 +6,7 @@ import { onMounted, ref } from 'vue'
 import { wordsOf } from '../../api/request.ts'
 import BoardCard from '../../components/boards/BoardCard.vue'
 import NewBoardDialog from '../../components/boards/NewBoardDialog.vue'
+import PutAwayList from '../../components/boxes/PutAwayList.vue'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
@@ -57,6 +58,7 @@ onMounted(async () => {
       <p v-else class="mt-4 text-mist">Ask an owner or an editor to make one.</p>
     </section>
     <p v-else class="text-mist">Loading…</p>
+    <PutAwayList v-if="session.canEdit" are-boards />
     <NewBoardDialog v-model:open="isMaking" />
   </main>
 </template>

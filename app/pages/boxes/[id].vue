@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
+import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef, watchEffect } from 'vue'
 import { restingMs } from '../../../core/score/restingMs.ts'
@@ -108,6 +108,7 @@ onMounted(async () => {
     room.alertId = null
     room.select(null)
     await Promise.all([media.ensureLoaded(), draft.open(boxId)])
+    if (draft.document?.stays) return void navigateTo(`/boards/${boxId}`, { replace: true })
     // An address may name the kind that it wants to see; what a quick hand chose meanwhile is left alone.
     room.alertId ??=
       draft.document?.alerts.find((each) => each.kinds.some((kind) => kind === route.query.kind))?.id ?? null

@@ -15,6 +15,6 @@ export default defineEventHandler(async (event) => {
   return {
     boxes: summaries.filter(({ isBoard }) => !isBoard),
     boards: summaries.filter(({ isBoard }) => isBoard),
-    putAway: putAway.map(({ id, name, putAwayAt }) => ({ id, name, sinceMs: putAwayAt.getTime() })),
+    putAway: putAway.map(({ id, name, isBoard, putAwayAt }) => ({ id, name, isBoard, sinceMs: putAwayAt.getTime() })),
   } satisfies BoxesView
 })

@@ -31,9 +31,9 @@ export const listBoxes = async (db: Database, channelId: string): Promise<BoxRow
 export async function listPutAway(
   db: Database,
   channelId: string,
-): Promise<{ id: string; name: string; putAwayAt: Date }[]> {
+): Promise<{ id: string; name: string; isBoard: boolean; putAwayAt: Date }[]> {
   const rows = await db
-    .select({ id: box.id, name: box.name, putAwayAt: box.putAwayAt })
+    .select({ id: box.id, name: box.name, isBoard: box.isBoard, putAwayAt: box.putAwayAt })
     .from(box)
     .where(and(eq(box.channelId, channelId), isNotNull(box.putAwayAt)))
     .orderBy(desc(box.putAwayAt))
