@@ -160,10 +160,10 @@ measured.push(
     },
   },
   {
-    what: 'its heap, MiB: before, and after each quarter',
-    figures: { p50: before.toFixed(1), p99: quarters.map((each) => each.toFixed(1)).join(', ') },
+    what: 'its heap, MiB',
+    figures: { before: before.toFixed(1), 'after each quarter': quarters.map((each) => each.toFixed(1)).join(', ') },
   },
-  { what: 'deliveries that were refused meanwhile', figures: { p50: refused } },
+  { what: 'deliveries that were refused meanwhile', figures: { deliveries: refused } },
 )
 for (const socket of others) socket.terminate()
 await browser.close()

@@ -75,11 +75,14 @@ describe('a board', () => {
 
   it('begins on every canvas with parts that lie within it', () => {
     for (const each of [
+      { ...canvas, widthPx: 320, heightPx: 80 },
+      { ...canvas, widthPx: 3840, heightPx: 2160 },
       canvas,
       { ...canvas, widthPx: 1080, heightPx: 1920 },
       { ...canvas, widthPx: 1080, heightPx: 240 },
     ])
-      for (const part of starterBoard(each)) {
+      for (const part of boxDocument.parse(plainBoard(each, lanternLook, starterBoard(each))).alerts[0]?.variations[0]
+        ?.composition.parts ?? []) {
         const { place, widthPx, heightPx } = part as ReturnType<typeof newLive<'bar'>>
         expect(Math.min(place.xPx, place.yPx)).toBeGreaterThanOrEqual(0)
         expect(place.xPx + widthPx).toBeLessThanOrEqual(each.widthPx)

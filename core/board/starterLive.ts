@@ -36,7 +36,11 @@ const reach = ({ widthPx, heightPx }: Canvas): number =>
 const rowPx = (usualPx: number, canvas: Canvas, room: Room, rows: number): number =>
   Math.min(usualPx * reach(canvas), room.heightPx / (rows * 1.5 + 1))
 
-function fieldsOf(id: string, name: string, room: Room, sizePx: number, style: LiveStyle): LiveFields {
+/** No letters are smaller. */
+const leastPx = 8
+
+function fieldsOf(id: string, name: string, room: Room, wantedPx: number, style: LiveStyle): LiveFields {
+  const sizePx = Math.max(leastPx, wantedPx)
   return {
     ...{ id, name, ...plainVisible },
     clip: { start: { at: 'score.start', offsetMs: 0 }, end: untilTheEnd() },

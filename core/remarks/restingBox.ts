@@ -1,7 +1,8 @@
 import { boxAround, type CanvasBox } from '../composition/canvasBox.ts'
 import { cornersOf } from '../score/hitTest.ts'
-import type { ResolvedScore, ResolvedVisiblePart } from '../score/resolved.ts'
+import { isLivePart, type ResolvedScore, type ResolvedVisiblePart } from '../score/resolved.ts'
 import { sceneAt } from '../score/sceneAt.ts'
+import { standingAt } from '../score/standing.ts'
 import type { TextLayouts } from '../score/shownKinds.ts'
 
 /** The moment in the middle of a part's stay, when neither phase moves it. Milliseconds. */
@@ -13,6 +14,8 @@ export function stayMs(part: ResolvedVisiblePart): number {
 
 /** Where a part lies in the middle of its stay; null when it is not to be seen then, or has no extent. */
 export function restingBox(score: ResolvedScore, layouts: TextLayouts, part: ResolvedVisiblePart): CanvasBox | null {
+  // What is kept up to date has its room, whatever it is told.
+  if (isLivePart(part)) return boxAround(cornersOf(standingAt(part, part, stayMs(part), score.canvas)))
   const visual = sceneAt(
     { ...score, parts: part.kind === 'backdrop' ? score.parts : [part] },
     layouts,

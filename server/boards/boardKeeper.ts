@@ -35,6 +35,8 @@ interface Channel {
   said: SaidEvent[]
   removals: Removal[]
   timer: ReturnType<typeof setTimeout> | null
+  /** When boards were told something last; monotonic. */
+  toldMs: number
 }
 
 /** What comes within so many milliseconds is told together. */
@@ -116,7 +118,9 @@ export class BoardKeeper {
     const kinds = events && new Set(events.map(({ kind }) => kind))
     for (const topic of channel.topics.values())
       if (!kinds || (topic.want.of !== 'chat' && concerns(topic.want, kinds))) topic.isStale = true
-    this.plan(channelId, said.length > 0 ? gatheredMs : askedEveryMs)
+    // The first line after a pause is told at once; those that come right behind it together.
+    const sinceMs = performance.now() - channel.toldMs
+    this.plan(channelId, said.length > 0 ? Math.max(0, gatheredMs - sinceMs) : askedEveryMs)
   }
 
   /** Something was taken away from chats. */
@@ -176,6 +180,7 @@ export class BoardKeeper {
   private channel(channelId: string): Channel {
     const channel = this.channels.get(channelId) ?? {
       ...{ turns: new Turns(), topics: new Map<string, Topic>(), said: [], removals: [], timer: null },
+      toldMs: -Infinity,
     }
     this.channels.set(channelId, channel)
     return channel
@@ -221,7 +226,7 @@ export class BoardKeeper {
 
   private plan(channelId: string, afterMs: number): void {
     const channel = this.channels.get(channelId)
-    if (!channel || (channel.timer && afterMs > gatheredMs)) return
+    if (!channel || (channel.timer && afterMs > 0)) return
     if (channel.timer) clearTimeout(channel.timer)
     channel.timer = setTimeout(() => {
       channel.timer = null
@@ -230,6 +235,7 @@ export class BoardKeeper {
   }
 
   private async tellNews(channelId: string, channel: Channel): Promise<void> {
+    channel.toldMs = performance.now()
     this.dropUnwanted(channelId, channel)
     const said = channel.said.splice(0)
     const removals = channel.removals.splice(0)
