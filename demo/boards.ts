@@ -29,7 +29,7 @@ function partsOf(canvas: Canvas, isWide: boolean): Part[] {
   return [
     { ...bar(canvas, { left: 90, top: 78, widthPx: 830, heightPx: 132 }), atEnd: '{days, plural, other {# days}}' },
     { ...list(canvas, { left: 76, top: 570, widthPx: 760, heightPx: 320 }), ...listed, most: 5 },
-    chat(canvas, { left: 1316, top: 322, widthPx: 516, heightPx: 604 }),
+    chat(canvas, { left: 1300, top: 322, widthPx: 516, heightPx: 604 }),
   ]
 }
 

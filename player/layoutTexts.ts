@@ -3,6 +3,7 @@ import { fitText } from '../core/text/fitText.ts'
 import type { PlacedUnit, TextLayout } from '../core/text/textLayout.ts'
 import { textRoomPx } from '../core/text/textRoom.ts'
 import { cutUnits } from '../core/text/units.ts'
+import { hiddenBench } from './hiddenBench.ts'
 import { pieceNodes, styleText } from './textNodes.ts'
 import { placeLines } from './placeLines.ts'
 
@@ -12,16 +13,7 @@ import { placeLines } from './placeLines.ts'
  */
 export function layoutTexts(score: ResolvedScore, hasAllFonts: boolean): Map<string, TextLayout> {
   const layouts = new Map<string, TextLayout>()
-  const bench = document.createElement('div')
-  Object.assign(bench.style, {
-    all: 'initial',
-    position: 'fixed',
-    left: '-99999px',
-    top: '0',
-    visibility: 'hidden',
-    contain: 'layout style',
-  })
-  bench.setAttribute('aria-hidden', 'true')
+  const bench = hiddenBench()
   document.body.append(bench)
   for (const part of score.parts) {
     if (!isTextPart(part)) continue

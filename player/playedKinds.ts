@@ -20,7 +20,6 @@ import { paintTicker } from './painters/ticker.ts'
 import { loadPicture, loadStill } from './preload/pictures.ts'
 import type { FontUse } from './preload/fonts.ts'
 import type { PlayedKind, PreparedScore } from './preparedScore.ts'
-import type { SoundOutput } from './sound/output.ts'
 
 const noFonts = (): FontUse[] => []
 

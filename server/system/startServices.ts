@@ -9,8 +9,6 @@ import type { DatabaseHandle } from '../db/handle.ts'
 import { Housekeeping } from '../db/housekeeping.ts'
 import { limiterStore } from '../db/limiterStore.ts'
 import { migrate, type Migration } from '../db/migrate.ts'
-import { openEmbedded } from '../db/openEmbedded.ts'
-import { openServer } from '../db/openServer.ts'
 import { probeDatabase } from '../db/probe.ts'
 import { isMediaUsed } from '../db/queries/boxes.ts'
 import { DatabaseTrouble } from '../db/trouble.ts'
@@ -29,12 +27,8 @@ import { MediaLibrary } from '../media/library.ts'
 import { Measurer } from '../media/measurer.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { storeOf } from '../media/storeOf.ts'
-import { findEngines } from '../speech/engines.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
-import { LanguageProcess } from '../speech/languages/languageProcess.ts'
-import { Speaker } from '../speech/speaker.ts'
-import { SpeechCache } from '../speech/speechCache.ts'
-import { prepareLists } from '../speech/wordLists.ts'
+import { startVoices } from '../speech/startVoices.ts'
 import { startStandIns } from '../standIns/startStandIns.ts'
 import { CallsClock } from '../triggers/callsClock.ts'
 import { webhookPoster, webhookSecret } from '../triggers/webhook.ts'
@@ -42,8 +36,8 @@ import { ownAddress } from '../http/ownOrigin.ts'
 import { Clock } from './clock.ts'
 import type { Config } from './config.ts'
 import { ensureServerSecret, keepPrivate } from './dataFolder.ts'
-import { lockFolder } from './folderLock.ts'
 import { newId } from './ids.ts'
+import { openDatabase } from './openDatabase.ts'
 import { createMetrics } from './metrics.ts'
 import type { ProcessEntry } from './processEntry.ts'
 import type { Services } from './services.ts'
@@ -64,40 +58,12 @@ export interface StartOptions {
   readShippedFile: ReadShippedFile
 }
 
-/** Opens the database: the one that is named, or the one in the data folder, which is then this process's alone. */
-async function openDatabase(
-  { config: { DATABASE_URL: url }, databaseTemplate, processes, logger }: StartOptions,
-  dataFolder: string,
-) {
-  if (url) return { database: await openServer(url), unlock: () => Promise.resolve() }
-  const unlock = await lockFolder(dataFolder)
-  const onGone = () => {
-    // Nothing can be kept any more: whoever watches over this program starts it again, and it takes up what is kept.
-    logger.fatal('the embedded database has ended')
-    process.exit(1)
-  }
-  const thread = processes.database && { entry: processes.database, onGone }
-  return { database: await openEmbedded(join(dataFolder, 'database'), databaseTemplate, thread), unlock }
-}
-
 /** Folders in which files arrive, made where they are not there. */
 async function uploadFolders(dataFolder: string) {
   const files = join(dataFolder, 'uploads')
   const packs = join(files, 'packs')
   await mkdir(packs, { recursive: true, mode: 0o700 })
   return { files, packs }
-}
-
-/** What speaks, in processes of its own. */
-function startVoices(config: Config, logger: Logger, dataFolder: string, secret: string, entry: ProcessEntry) {
-  const engines = findEngines(config.THUNDERCREST_VOICES)
-  const languages = new LanguageProcess(entry)
-  prepareLists().catch((error: unknown) => logger.error({ err: error }, 'the word lists could not be made ready'))
-  return {
-    engines,
-    languages,
-    speaker: new Speaker(engines, new SpeechCache(join(dataFolder, 'speech'), secret), languages),
-  }
 }
 
 async function bringUpToDate(

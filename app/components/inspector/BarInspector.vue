@@ -9,11 +9,11 @@ import { useMediaStore } from '../../stores/media.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
-import NumberField from '../fields/NumberField.vue'
 import CheckRow from './CheckRow.vue'
 import LiveRoomSection from './LiveRoomSection.vue'
 import { barVariables } from './liveVariables.ts'
-import TemplateField from './TemplateField.vue'
+import NumberRow from './NumberRow.vue'
+import LiveWords from './LiveWords.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'bar'>; look: Look; disabled: boolean }>()
@@ -66,22 +66,20 @@ const pictures = computed(() => [
         :disabled="disabled"
         @change="(mediaId) => edit('picture', (draft) => void (draft.mediaId = mediaId))"
     /></FieldRow>
-    <p class="text-faded">Says</p>
-    <TemplateField
+    <LiveWords
+      title="Says"
       :value="part.says"
       :label="`Words of ${part.name}`"
-      :kinds="[]"
-      :own="barVariables"
+      :variables="barVariables"
       :disabled="disabled"
       @change="(says) => edit('words', (draft) => void (draft.says = says))"
     />
     <template v-if="part.form === 'lying' || part.form === 'standing'">
-      <p class="text-faded">At its end</p>
-      <TemplateField
+      <LiveWords
+        title="At its end"
         :value="part.atEnd"
         :label="`Words at the end of ${part.name}`"
-        :kinds="[]"
-        :own="barVariables"
+        :variables="barVariables"
         :disabled="disabled"
         @change="(atEnd) => edit('words', (draft) => void (draft.atEnd = atEnd))"
       />
@@ -94,18 +92,18 @@ const pictures = computed(() => [
         :disabled="disabled"
         @change="(fillInk) => edit('colour', (draft) => void (draft.fillInk = fillInk))"
     /></FieldRow>
-    <FieldRow label="Counts up"
-      ><NumberField
-        label="Counts up in"
-        :value="part.countsMs / 1000"
-        unit="s"
-        :min="0"
-        :max="10"
-        :step="0.1"
-        :decimals="1"
-        :disabled="disabled"
-        @change="(s) => edit('counting', (draft) => void (draft.countsMs = Math.round(s * 1000)))"
-    /></FieldRow>
+    <NumberRow
+      label="Counts up"
+      means="Counts up in"
+      :value="part.countsMs / 1000"
+      unit="s"
+      :min="0"
+      :max="10"
+      :step="0.1"
+      :decimals="1"
+      :disabled="disabled"
+      @change="(s) => edit('counting', (draft) => void (draft.countsMs = Math.round(s * 1000)))"
+    />
     <CheckRow
       label="Marks"
       words="where stretch targets are"

@@ -3,10 +3,10 @@ import type { Look } from '../../../core/look/schema.ts'
 import type { PartOf } from '../../../core/score/parts/part.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
-import NumberField from '../fields/NumberField.vue'
 import CheckRow from './CheckRow.vue'
 import ChatFeeds from './ChatFeeds.vue'
 import LiveRoomSection from './LiveRoomSection.vue'
+import NumberRow from './NumberRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'chat'>; look: Look; disabled: boolean }>()
@@ -24,16 +24,16 @@ const edges = [
       :disabled="disabled"
       @change="(sources) => edit('chats', (draft) => void (draft.sources = sources))"
     />
-    <FieldRow label="The last"
-      ><NumberField
-        label="How many lines are kept"
-        :value="part.most"
-        unit="lines"
-        :min="1"
-        :max="50"
-        :disabled="disabled"
-        @change="(most) => edit('how many', (draft) => void (draft.most = most))"
-    /></FieldRow>
+    <NumberRow
+      label="The last"
+      means="How many lines are kept"
+      :value="part.most"
+      unit="lines"
+      :min="1"
+      :max="50"
+      :disabled="disabled"
+      @change="(most) => edit('how many', (draft) => void (draft.most = most))"
+    />
     <FieldRow label="The newest"
       ><ChoiceField
         label="The newest stands"
@@ -49,16 +49,17 @@ const edges = [
       :disabled="disabled"
       @change="(fades) => edit('fading', (draft) => void (draft.fadesAfterS = fades ? 30 : null))"
     />
-    <FieldRow v-if="part.fadesAfterS !== null" label="After"
-      ><NumberField
-        label="Fades after"
-        :value="part.fadesAfterS"
-        unit="s"
-        :min="3"
-        :max="3600"
-        :disabled="disabled"
-        @change="(s) => edit('fading', (draft) => void (draft.fadesAfterS = s))"
-    /></FieldRow>
+    <NumberRow
+      v-if="part.fadesAfterS !== null"
+      label="After"
+      means="Fades after"
+      :value="part.fadesAfterS"
+      unit="s"
+      :min="3"
+      :max="3600"
+      :disabled="disabled"
+      @change="(s) => edit('fading', (draft) => void (draft.fadesAfterS = s))"
+    />
     <CheckRow
       label="Marks"
       words="of host, helpers, supporters"
@@ -87,26 +88,26 @@ const edges = [
       :disabled="disabled"
       @change="(hidesBlocked) => edit('blocked words', (draft) => void (draft.hidesBlocked = hidesBlocked))"
     />
-    <FieldRow label="Long ones"
-      ><NumberField
-        label="Lines of text that one may take"
-        :value="part.mostLines"
-        unit="lines"
-        :min="1"
-        :max="12"
-        :disabled="disabled"
-        @change="(mostLines) => edit('long lines', (draft) => void (draft.mostLines = mostLines))"
-    /></FieldRow>
-    <FieldRow label="Between"
-      ><NumberField
-        label="Between lines"
-        :value="part.gapPx"
-        unit="px"
-        :min="0"
-        :max="400"
-        :disabled="disabled"
-        @change="(gapPx) => edit('gap', (draft) => void (draft.gapPx = gapPx))"
-    /></FieldRow>
+    <NumberRow
+      label="Long ones"
+      means="Lines of text that one may take"
+      :value="part.mostLines"
+      unit="lines"
+      :min="1"
+      :max="12"
+      :disabled="disabled"
+      @change="(mostLines) => edit('long lines', (draft) => void (draft.mostLines = mostLines))"
+    />
+    <NumberRow
+      label="Between"
+      means="Between lines"
+      :value="part.gapPx"
+      unit="px"
+      :min="0"
+      :max="400"
+      :disabled="disabled"
+      @change="(gapPx) => edit('gap', (draft) => void (draft.gapPx = gapPx))"
+    />
     <p class="text-faded">What a moderator removes in the chat is gone here at once. Commands are left out.</p>
     <LiveRoomSection :part="part" :look="look" :disabled="disabled" />
   </div>

@@ -8,7 +8,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
 import LiveRoomSection from './LiveRoomSection.vue'
 import { timeVariables } from './liveVariables.ts'
-import TemplateField from './TemplateField.vue'
+import LiveWords from './LiveWords.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'clock'>; look: Look; disabled: boolean }>()
@@ -64,22 +64,20 @@ function setMoment(text: string): void {
         :disabled="disabled"
         @change="setMoment(($event.target as HTMLInputElement).value)"
     /></FieldRow>
-    <p class="text-faded">Says</p>
-    <TemplateField
+    <LiveWords
+      title="Says"
       :value="part.says"
       :label="`Words of ${part.name}`"
-      :kinds="[]"
-      :own="timeVariables"
+      :variables="timeVariables"
       :disabled="disabled"
       @change="(says) => edit('words', (draft) => void (draft.says = says))"
     />
     <template v-if="way === 'down'">
-      <p class="text-faded">When it is over</p>
-      <TemplateField
+      <LiveWords
+        title="When it is over"
         :value="part.whenOver"
         :label="`Words of ${part.name} when it is over`"
-        :kinds="[]"
-        :own="timeVariables"
+        :variables="timeVariables"
         :disabled="disabled"
         @change="(whenOver) => edit('words', (draft) => void (draft.whenOver = whenOver))"
       />

@@ -6,13 +6,25 @@ import { kindNames } from '../../../core/events/kindNames.ts'
 import type { EventKind } from '../../../core/events/kinds.ts'
 
 /** Some kinds of event out of several: one at least. */
-const props = defineProps<{ label: string; chosen: readonly K[]; offered: readonly K[]; disabled: boolean }>()
+const props = withDefaults(
+  defineProps<{
+    label: string
+    chosen: readonly K[]
+    offered: readonly K[]
+    disabled: boolean
+    /** What taking one out, and adding another, is called. */
+    without?: string
+    more?: string
+  }>(),
+  { without: 'Without', more: '' },
+)
 const emit = defineEmits<{ change: [kinds: K[]] }>()
 const free = computed(() => props.offered.filter((kind) => !props.chosen.includes(kind)))
 </script>
 
 <template>
   <div class="flex flex-wrap items-center gap-1" role="group" :aria-label="label">
+    <slot />
     <span
       v-for="kind in chosen"
       :key="kind"
@@ -23,7 +35,7 @@ const free = computed(() => props.offered.filter((kind) => !props.chosen.include
         v-if="!disabled && chosen.length > 1"
         type="button"
         class="grid size-6 place-items-center rounded-xs hover:bg-rule/60"
-        :aria-label="`Without ${kindNames[kind]}`"
+        :aria-label="`${without} ${kindNames[kind]}`"
         @click="
           emit(
             'change',
@@ -37,7 +49,7 @@ const free = computed(() => props.offered.filter((kind) => !props.chosen.include
     <Menu v-if="!disabled && free.length > 0" as="div" class="relative">
       <MenuButton
         class="flex items-center gap-1 rounded-sm px-1.5 py-0.5 text-deep-sky hover:bg-rule/60"
-        :aria-label="`${label}: another kind`"
+        :aria-label="more || `${label}: another kind`"
         ><Plus :size="13" aria-hidden="true" />and</MenuButton
       >
       <MenuItems

@@ -10,12 +10,12 @@ import type { PartOf } from '../../../core/score/parts/part.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
-import NumberField from '../fields/NumberField.vue'
 import CheckRow from './CheckRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import KindsField from './KindsField.vue'
 import LiveRoomSection from './LiveRoomSection.vue'
 import TemplateField from './TemplateField.vue'
+import NumberRow from './NumberRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'list'>; look: Look; disabled: boolean }>()
@@ -49,27 +49,27 @@ function say(kind: EventKind, words: string): void {
       :disabled="disabled"
       @change="(kinds) => edit('kinds', (draft) => void (draft.kinds = kinds))"
     />
-    <FieldRow label="The last"
-      ><NumberField
-        label="How many"
-        :value="part.most"
-        unit="rows"
-        :min="1"
-        :max="20"
-        :disabled="disabled"
-        @change="(most) => edit('how many', (draft) => void (draft.most = most))"
-    /></FieldRow>
-    <FieldRow v-if="hasMoney" label="Money from"
-      ><NumberField
-        label="Money from"
-        :value="part.leastMinor / unit"
-        :unit="channel.currency"
-        :min="0"
-        :max="1_000_000"
-        :decimals="minorDigits(channel.currency)"
-        :disabled="disabled"
-        @change="(amount) => edit('least amount', (draft) => void (draft.leastMinor = Math.round(amount * unit)))"
-    /></FieldRow>
+    <NumberRow
+      label="The last"
+      means="How many"
+      :value="part.most"
+      unit="rows"
+      :min="1"
+      :max="20"
+      :disabled="disabled"
+      @change="(most) => edit('how many', (draft) => void (draft.most = most))"
+    />
+    <NumberRow
+      v-if="hasMoney"
+      label="Money from"
+      :value="part.leastMinor / unit"
+      :unit="channel.currency"
+      :min="0"
+      :max="1_000_000"
+      :decimals="minorDigits(channel.currency)"
+      :disabled="disabled"
+      @change="(amount) => edit('least amount', (draft) => void (draft.leastMinor = Math.round(amount * unit)))"
+    />
     <FieldRow label="Rows stand"
       ><ChoiceField
         label="Rows stand"
@@ -102,27 +102,28 @@ function say(kind: EventKind, words: string): void {
         @change="(pales) => edit('paleness', (draft) => void (draft.pales = pales))"
       />
     </template>
-    <FieldRow v-else label="Runs"
-      ><NumberField
-        label="Speed to the left"
-        :value="part.pxPerS"
-        unit="px/s"
-        :min="-4000"
-        :max="4000"
-        :step="10"
-        :disabled="disabled"
-        @change="(pxPerS) => edit('speed', (draft) => void (draft.pxPerS = pxPerS))"
-    /></FieldRow>
-    <FieldRow label="Between"
-      ><NumberField
-        label="Between rows"
-        :value="part.gapPx"
-        unit="px"
-        :min="0"
-        :max="400"
-        :disabled="disabled"
-        @change="(gapPx) => edit('gap', (draft) => void (draft.gapPx = gapPx))"
-    /></FieldRow>
+    <NumberRow
+      v-else
+      label="Runs"
+      means="Speed to the left"
+      :value="part.pxPerS"
+      unit="px/s"
+      :min="-4000"
+      :max="4000"
+      :step="10"
+      :disabled="disabled"
+      @change="(pxPerS) => edit('speed', (draft) => void (draft.pxPerS = pxPerS))"
+    />
+    <NumberRow
+      label="Between"
+      means="Between rows"
+      :value="part.gapPx"
+      unit="px"
+      :min="0"
+      :max="400"
+      :disabled="disabled"
+      @change="(gapPx) => edit('gap', (draft) => void (draft.gapPx = gapPx))"
+    />
     <InspectorSection title="In whose words" :is-folded="true">
       <div v-for="kind in part.kinds" :key="kind">
         <p class="text-faded">{{ kindNames[kind] }}</p>

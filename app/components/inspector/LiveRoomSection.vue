@@ -3,12 +3,12 @@ import type { Look } from '../../../core/look/schema.ts'
 import type { LivePart } from '../../../core/score/parts/part.ts'
 import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
-import NumberField from '../fields/NumberField.vue'
 import RangeField from '../fields/RangeField.vue'
 import CheckRow from './CheckRow.vue'
 import InspectorSection from './InspectorSection.vue'
 import SizeRow from './SizeRow.vue'
 import TextSection from './TextSection.vue'
+import NumberRow from './NumberRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 /** The room of a part that is kept up to date: how large, what lies under it, and how its words are set. */
@@ -19,16 +19,17 @@ const edit = usePartEdit<LivePart['kind']>(() => props.part)
 <template>
   <InspectorSection title="Room">
     <SizeRow :part="part" label="Size" :disabled="disabled" />
-    <FieldRow label="Inside" path="padPx"
-      ><NumberField
-        label="Room inside its edges"
-        :value="part.padPx"
-        unit="px"
-        :min="0"
-        :max="400"
-        :disabled="disabled"
-        @change="(padPx) => edit('room inside', (draft) => void (draft.padPx = padPx))"
-    /></FieldRow>
+    <NumberRow
+      label="Inside"
+      means="Room inside its edges"
+      path="padPx"
+      :value="part.padPx"
+      unit="px"
+      :min="0"
+      :max="400"
+      :disabled="disabled"
+      @change="(padPx) => edit('room inside', (draft) => void (draft.padPx = padPx))"
+    />
     <CheckRow
       label="Plate"
       words="lies under it"
@@ -62,16 +63,17 @@ const edit = usePartEdit<LivePart['kind']>(() => props.part)
           :disabled="disabled"
           @change="(opacity) => edit('plate', (draft) => void (draft.plate && (draft.plate.opacity = opacity)))"
       /></FieldRow>
-      <FieldRow label="Corners" path="plate.radiusPx"
-        ><NumberField
-          label="Corners of the plate"
-          :value="part.plate.radiusPx"
-          unit="px"
-          :min="0"
-          :max="400"
-          :disabled="disabled"
-          @change="(radiusPx) => edit('corners', (draft) => void (draft.plate && (draft.plate.radiusPx = radiusPx)))"
-      /></FieldRow>
+      <NumberRow
+        label="Corners"
+        means="Corners of the plate"
+        path="plate.radiusPx"
+        :value="part.plate.radiusPx"
+        unit="px"
+        :min="0"
+        :max="400"
+        :disabled="disabled"
+        @change="(radiusPx) => edit('corners', (draft) => void (draft.plate && (draft.plate.radiusPx = radiusPx)))"
+      />
     </template>
   </InspectorSection>
   <TextSection :part="part" :look="look" :disabled="disabled" />

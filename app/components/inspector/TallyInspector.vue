@@ -8,7 +8,7 @@ import TypedField from '../fields/TypedField.vue'
 import KindsField from './KindsField.vue'
 import LiveRoomSection from './LiveRoomSection.vue'
 import { countVariables, periodChoices } from './liveVariables.ts'
-import TemplateField from './TemplateField.vue'
+import LiveWords from './LiveWords.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'tally'>; look: Look; disabled: boolean }>()
@@ -43,12 +43,11 @@ const commandOf = (typed: string) => typed.trim().replace(/^[^\p{L}\p{N}]+/u, ''
         :disabled="disabled"
         @change="(since) => edit('since', (draft) => void (draft.since = since))"
     /></FieldRow>
-    <p class="text-faded">Says</p>
-    <TemplateField
+    <LiveWords
+      title="Says"
       :value="part.says"
       :label="`Words of ${part.name}`"
-      :kinds="[]"
-      :own="countVariables"
+      :variables="countVariables"
       :disabled="disabled"
       @change="(says) => edit('words', (draft) => void (draft.says = says))"
     />

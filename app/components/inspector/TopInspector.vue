@@ -4,11 +4,11 @@ import type { Look } from '../../../core/look/schema.ts'
 import type { PartOf } from '../../../core/score/parts/part.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import FieldRow from '../fields/FieldRow.vue'
-import NumberField from '../fields/NumberField.vue'
 import CheckRow from './CheckRow.vue'
 import KindsField from './KindsField.vue'
 import LiveRoomSection from './LiveRoomSection.vue'
 import { periodChoices } from './liveVariables.ts'
+import NumberRow from './NumberRow.vue'
 import { usePartEdit } from './usePartEdit.ts'
 
 const props = defineProps<{ part: PartOf<'top'>; look: Look; disabled: boolean }>()
@@ -32,16 +32,16 @@ const edit = usePartEdit(() => props.part)
         :disabled="disabled"
         @change="(since) => edit('since', (draft) => void (draft.since = since))"
     /></FieldRow>
-    <FieldRow label="The first"
-      ><NumberField
-        label="How many"
-        :value="part.most"
-        unit="rows"
-        :min="1"
-        :max="20"
-        :disabled="disabled"
-        @change="(most) => edit('how many', (draft) => void (draft.most = most))"
-    /></FieldRow>
+    <NumberRow
+      label="The first"
+      means="How many"
+      :value="part.most"
+      unit="rows"
+      :min="1"
+      :max="20"
+      :disabled="disabled"
+      @change="(most) => edit('how many', (draft) => void (draft.most = most))"
+    />
     <CheckRow
       label="Places"
       words="1, 2, 3 before the names"
@@ -49,16 +49,16 @@ const edit = usePartEdit(() => props.part)
       :disabled="disabled"
       @change="(hasRanks) => edit('places', (draft) => void (draft.hasRanks = hasRanks))"
     />
-    <FieldRow label="Between"
-      ><NumberField
-        label="Between rows"
-        :value="part.gapPx"
-        unit="px"
-        :min="0"
-        :max="400"
-        :disabled="disabled"
-        @change="(gapPx) => edit('gap', (draft) => void (draft.gapPx = gapPx))"
-    /></FieldRow>
+    <NumberRow
+      label="Between"
+      means="Between rows"
+      :value="part.gapPx"
+      unit="px"
+      :min="0"
+      :max="400"
+      :disabled="disabled"
+      @change="(gapPx) => edit('gap', (draft) => void (draft.gapPx = gapPx))"
+    />
     <p class="text-faded">Several currencies are added up by the rates. What was given back and tests do not count.</p>
     <LiveRoomSection :part="part" :look="look" :disabled="disabled" />
   </div>

@@ -13,12 +13,9 @@ import { request, wordsOf } from '../../api/request.ts'
 import BoardSide from '../../components/boards/BoardSide.vue'
 import { stateWords } from '../../components/boards/stateWords.ts'
 import StateStrip from '../../components/boards/StateStrip.vue'
-import KeyMapDialog from '../../components/frame/KeyMapDialog.vue'
 import PartInspector from '../../components/inspector/PartInspector.vue'
-import ConflictDialog from '../../components/publish/ConflictDialog.vue'
-import PublishDialog from '../../components/publish/PublishDialog.vue'
+import RoomDialogs from '../../components/publish/RoomDialogs.vue'
 import RoomBar from '../../components/roll/RoomBar.vue'
-import SourceDialog from '../../components/source/SourceDialog.vue'
 import { faultWords } from '../../components/stage/faultWords.ts'
 import PartTools from '../../components/stage/PartTools.vue'
 import StageView from '../../components/stage/StageView.vue'
@@ -186,9 +183,11 @@ onMounted(async () => {
       <PartInspector :can-edit="session.canEdit" :remarks="remarks" :start-ms="0" :t-ms="stage.tMs.value" />
     </div>
     <StateStrip v-if="draft.document" v-model="state" :document="draft.document" @play="play" />
-    <PublishDialog v-model:open="isPublishOpen" />
-    <ConflictDialog />
-    <KeyMapDialog v-model:open="areKeysShown" />
-    <SourceDialog v-if="draft.document" v-model:open="isSourceOpen" :box-id="boardId" :canvas="draft.document.canvas" />
+    <RoomDialogs
+      v-model:publish="isPublishOpen"
+      v-model:source="isSourceOpen"
+      v-model:keys="areKeysShown"
+      :box-id="boardId"
+    />
   </main>
 </template>

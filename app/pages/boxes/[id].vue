@@ -10,13 +10,10 @@ import { isBounded } from '../../../core/score/shownKinds.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { wordsOf } from '../../api/request.ts'
 import PartInspector from '../../components/inspector/PartInspector.vue'
-import KeyMapDialog from '../../components/frame/KeyMapDialog.vue'
-import ConflictDialog from '../../components/publish/ConflictDialog.vue'
-import PublishDialog from '../../components/publish/PublishDialog.vue'
+import RoomDialogs from '../../components/publish/RoomDialogs.vue'
 import CasePaper from '../../components/roll/CasePaper.vue'
 import RoomBar from '../../components/roll/RoomBar.vue'
 import ScoreLanes from '../../components/score/ScoreLanes.vue'
-import SourceDialog from '../../components/source/SourceDialog.vue'
 import PartTools from '../../components/stage/PartTools.vue'
 import StageSide from '../../components/stage/StageSide.vue'
 import StageView from '../../components/stage/StageView.vue'
@@ -183,9 +180,11 @@ onMounted(async () => {
       :settle="settle"
       @seek="stage.scrub"
     />
-    <PublishDialog v-model:open="isPublishOpen" />
-    <ConflictDialog />
-    <KeyMapDialog v-model:open="areKeysShown" />
-    <SourceDialog v-if="draft.document" v-model:open="isSourceOpen" :box-id="boxId" :canvas="draft.document.canvas" />
+    <RoomDialogs
+      v-model:publish="isPublishOpen"
+      v-model:source="isSourceOpen"
+      v-model:keys="areKeysShown"
+      :box-id="boxId"
+    />
   </main>
 </template>

@@ -1,14 +1,10 @@
-import { oneFile, unseen, type PartDefinition } from '../partDefinition.ts'
+import { livePart } from '../../../board/livePart.ts'
+import { oneFile } from '../partDefinition.ts'
 import { resolveBar, type ResolvedBar } from './resolveBar.ts'
 import type { Bar } from './schema.ts'
 
-export const barPart: PartDefinition<Bar, ResolvedBar> = {
+export const barPart = livePart<Bar, ResolvedBar>({
   resolve: resolveBar,
-  naturalMs: () => null,
-  letters: () => '',
-  files: oneFile(),
   caption: ({ says }) => says.split('\n')[0] ?? '',
-  unnoticed: unseen,
-  hasOwnPlace: () => true,
-  usualSize: ({ widthPx, heightPx }) => ({ widthPx, heightPx }),
-}
+  files: oneFile(),
+})

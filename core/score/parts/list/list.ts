@@ -1,15 +1,9 @@
 import { kindOf } from '../../../events/kinds.ts'
-import { noFiles, unseen, type PartDefinition } from '../partDefinition.ts'
+import { livePart } from '../../../board/livePart.ts'
 import { resolveList, type ResolvedList } from './resolveList.ts'
 import type { List } from './schema.ts'
 
-export const listPart: PartDefinition<List, ResolvedList> = {
+export const listPart = livePart<List, ResolvedList>({
   resolve: resolveList,
-  naturalMs: () => null,
-  letters: () => '',
-  files: noFiles(),
   caption: ({ kinds }) => kinds.map((kind) => kindOf(kind).name).join(', '),
-  unnoticed: unseen,
-  hasOwnPlace: () => true,
-  usualSize: ({ widthPx, heightPx }) => ({ widthPx, heightPx }),
-}
+})
