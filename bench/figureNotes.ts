@@ -6,6 +6,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   boards: [
     'The page is a board of the demo with a bar, a list and a chat at 1920 × 1080, without a GPU, in Chromium on the machine that serves it. What comes within 30 ms is told together; a line is drawn in the frame after it came. 49 of the 50 boards are sockets that draw nothing. The heap is what is left after a collection.',
   ],
+  rotation: [
+    'Ten thousand slots, one a minute, all campaigns shown at all times. Aim: within 1 %. Ours is never more than one slot from its share, whatever the number of slots; a draw is, and shows the same line several times in a row.',
+  ],
   loudness: [
     'WAV files of 22 to 192 kHz; the peer is ffmpeg’s filter on the same files. A steady full-scale tone is the slow case: no block of it can be skipped when looking for its true peak. Accuracy is a unit test: the signals of EBU Tech 3341 (cases 1–6, 9, 10, 12, 13, 15–19) and Tech 3342 (1–4) within their tolerances.',
   ],
