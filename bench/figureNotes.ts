@@ -6,6 +6,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   boards: [
     'The page is a board of the demo with a bar, a list and a chat at 1920 × 1080, without a GPU, in Chromium on the machine that serves it. What comes within 30 ms is told together; a line is drawn in the frame after it came. 49 of the 50 boards are sockets that draw nothing. The heap is what is left after a collection.',
   ],
+  goals: [
+    'A million tips of two currencies, one in a hundred a test. The database groups alike events and the core says what one of each brings, so that rates and rules are asked once a group. What is counted is kept in the events’ own commit.',
+  ],
   rotation: [
     'Ten thousand slots, one a minute, all campaigns shown at all times. Aim: within 1 %. Ours is never more than one slot from its share, whatever the number of slots; a draw is, and shows the same line several times in a row.',
   ],
