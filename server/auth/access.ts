@@ -54,6 +54,11 @@ export async function ownBox(channelId: string, id: string): Promise<BoxRow> {
   return box
 }
 
+/** @throws 409 for a board, where something is asked that only alerts have */
+export function refuseBoard({ isBoard }: Pick<BoxRow, 'isBoard'>): void {
+  if (isBoard) throw problemError(409, 'This is a board: it stays on screen, and no alerts play on it.')
+}
+
 export function hashApiKey(key: string): string {
   return createHash('sha256').update(key).digest('base64url')
 }

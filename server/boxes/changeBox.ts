@@ -32,7 +32,8 @@ export async function changeBox(
   if (before !== undefined) await moveBox(database.db, channelId, boxId, before)
   if (isPutAway === true && (await setPutAway(database.db, boxId, new Date()))) {
     onAir.forget(channelId)
-    await lines.act(boxId, { do: 'putAway' })
+    // A board has no line: nobody would answer for it.
+    if (!box.isBoard) await lines.act(boxId, { do: 'putAway' })
     closeSources(boxId, closedForNow, 'box put away')
   }
   if (isPutAway === false && box.putAwayAt) {

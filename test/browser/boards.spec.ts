@@ -192,3 +192,34 @@ test('a moderator looks at boards and composes nothing; the true state of tonigh
   })
   expect(refused.status()).toBe(403)
 })
+
+test('a board that is put away shows nothing and comes back; what only alerts have is refused in words', async ({
+  page,
+  demo,
+  signIn,
+  browser,
+}) => {
+  await signIn()
+  const strip = demo.boards.find(({ name }) => name === 'Window strip')
+  const source = await show(browser, strip?.sourceUrl ?? '')
+  const api = `${demo.url}/api/boxes/${strip?.id ?? ''}`
+  const headers = { origin: demo.url }
+  for (const answer of [
+    await page.request.put(`${api}/held`, { headers, data: { isHeld: true } }),
+    await page.request.post(`${api}/tests`, { headers, data: { kind: 'tip' } }),
+    await page.request.get(`${api}/pack`),
+  ]) {
+    expect(answer.status()).toBe(409)
+    expect(await answer.text()).toContain('This is a board')
+  }
+  await page.goto(`${demo.url}/boards`)
+  const card = page.getByRole('article', { name: 'Window strip' })
+  await card.getByRole('button', { name: 'More about Window strip' }).click()
+  await page.getByRole('menuitem', { name: 'Put away' }).click()
+  await expect(card).toHaveCount(0)
+  await untilState(source, 'offline')
+  await page.getByRole('region', { name: 'Put away' }).getByRole('button', { name: 'Bring back' }).click()
+  await expect(card).toBeVisible()
+  await untilState(source, 'showing', 40_000)
+  await source.close()
+})

@@ -1,6 +1,6 @@
 import { defineEventHandler } from 'h3'
 import { heldBody } from '../../../../contract/bodies.ts'
-import { requireBox } from '../../../auth/access.ts'
+import { refuseBoard, requireBox } from '../../../auth/access.ts'
 import { setHeld } from '../../../db/queries/boxes.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
@@ -10,6 +10,7 @@ import { useLines } from '../../../queue/port.ts'
 /** Holds the queue, or lets it go on. What plays now plays to its end; what comes in is kept. */
 export default defineEventHandler(async (event) => {
   const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  refuseBoard(box)
   const { isHeld } = await readChecked(event, heldBody)
   const { database } = await useDatabase()
   const { lines } = await useLines()

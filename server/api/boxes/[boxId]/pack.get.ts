@@ -1,6 +1,6 @@
 import { defineEventHandler, getValidatedQuery, sendStream, setResponseHeaders } from 'h3'
 import * as z from 'zod'
-import { requireBox } from '../../../auth/access.ts'
+import { refuseBoard, requireBox } from '../../../auth/access.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { packOf } from '../../../packs/packOf.ts'
 import { writePack } from '../../../packs/writePack.ts'
@@ -16,6 +16,7 @@ const query = z.object({ without: z.string().max(8000).default('') })
  */
 export default defineEventHandler(async (event) => {
   const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'editor')
+  refuseBoard(box)
   const { database } = await useDatabase()
   const asked = await getValidatedQuery(event, query.safeParse)
   if (!asked.success) throw problemError(422, 'The address of the pack is not as it should be.')

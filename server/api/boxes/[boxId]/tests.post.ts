@@ -1,6 +1,6 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { testBody } from '../../../../contract/bodies.ts'
-import { ownBox, requireKeyOrMember } from '../../../auth/access.ts'
+import { ownBox, refuseBoard, requireKeyOrMember } from '../../../auth/access.ts'
 import { findDecision } from '../../../db/queries/events.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
@@ -16,6 +16,7 @@ import { useIngest } from '../../../ingest/port.ts'
 export default defineEventHandler(async (event) => {
   const { channelId } = await requireKeyOrMember(event, 'moderator')
   const box = await ownBox(channelId, pathId(event, 'boxId'))
+  refuseBoard(box)
   const asked = await readChecked(event, testBody)
   const { ingest } = await useIngest()
   const { onAir } = await useChannels()

@@ -1,6 +1,6 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { triggersOfPackBody } from '../../../../contract/packs.ts'
-import { requireBox } from '../../../auth/access.ts'
+import { refuseBoard, requireBox } from '../../../auth/access.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { ownPack } from '../../../packs/shelf.ts'
@@ -12,7 +12,7 @@ export default defineEventHandler(async (event) => {
   const { session, db, changed } = await withCalls(event, 'editor')
   const pack = await ownPack(session.channel.id, pathId(event, 'shelfId'))
   const { boxId, alerts } = await readChecked(event, triggersOfPackBody)
-  await requireBox(event, boxId, 'editor')
+  refuseBoard((await requireBox(event, boxId, 'editor')).box)
   const ids = await addTriggersOfPack(db, session.channel.id, pack.manifest, alerts, boxId)
   changed()
   setResponseStatus(event, 201)
