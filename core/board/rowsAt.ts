@@ -26,6 +26,8 @@ interface Track {
   at: Going
   opacity: Going
   out: Going
+  /** It is none of the rows any more: it fades, and then it is gone. */
+  isLeaving: boolean
 }
 
 interface Place {
@@ -77,7 +79,8 @@ function standing(rows: readonly Row[], room: RowsRoom, atMs: number): Map<strin
   return new Map(
     rows.map((row) => {
       const { atPx, opacity } = places.get(row.id) ?? nowhere
-      return [row.id, { row, at: still(atPx, atMs), opacity: still(opacity, atMs), out: still(0, atMs) }]
+      const standsStill = { at: still(atPx, atMs), opacity: still(opacity, atMs), out: still(0, atMs) }
+      return [row.id, { row, ...standsStill, isLeaving: false }]
     }),
   )
 }
@@ -86,29 +89,39 @@ function changed(before: Map<string, Track>, slice: RowsSlice, room: RowsRoom, a
   const { changeMs } = room
   const towards = (going: Going, to: number): Going =>
     going.to === to ? going : { from: goingAt(going, changeMs, atMs), to, sinceMs: atMs }
+  /** Its last bit of fading is over by now. */
+  const isGone = ({ isLeaving, opacity }: Track) => isLeaving && progressOf(opacity.sinceMs, changeMs, atMs) === 1
   const places = placesOf(slice.rows, room)
   const removed = new Set(slice.removed)
   const after = new Map<string, Track>()
   for (const row of slice.rows) {
-    const known = before.get(row.id)
+    const there = before.get(row.id)
+    // One that comes back after it has gone is new.
+    const known = there && isGone(there) ? undefined : there
     const { atPx, opacity } = places.get(row.id) ?? nowhere
     after.set(
       row.id,
       known
-        ? { row, at: towards(known.at, atPx), opacity: towards(known.opacity, opacity), out: towards(known.out, 0) }
+        ? {
+            row,
+            at: towards(known.at, atPx),
+            opacity: towards(known.opacity, opacity),
+            out: towards(known.out, 0),
+            isLeaving: false,
+          }
         : {
             row,
             at: still(atPx, atMs),
             opacity: { from: 0, to: opacity, sinceMs: atMs },
             out: { from: 1, to: 0, sinceMs: atMs },
+            isLeaving: false,
           },
     )
   }
   for (const [id, track] of before) {
     if (after.has(id) || removed.has(id)) continue
-    // Its last bit of fading is over by now.
-    if (track.opacity.to === 0 && progressOf(track.opacity.sinceMs, changeMs, atMs) === 1) continue
-    after.set(id, { ...track, opacity: towards(track.opacity, 0) })
+    if (isGone(track)) continue
+    after.set(id, { ...track, opacity: towards(track.opacity, 0), isLeaving: true })
   }
   return after
 }
