@@ -57,19 +57,30 @@ async function loadPicture(
 /** Everything of a moment but how high rows are: that is measured here. */
 export type ToldMoment = Omit<BoardMoment, 'heightOf'>
 
+/** How often fonts have come with letters that were not there before. One listener for all boards of a page. */
+let lettersCame = 0
+let isListening = false
+function listenForLetters(): void {
+  if (isListening) return
+  isListening = true
+  document.fonts.addEventListener('loadingdone', () => (lettersCame += 1))
+}
+
 /**
  * Makes what plays the live parts of a board.
  * @param moment asked for each frame: what parts were told so far
  */
 export function createBoardPlay(moment: () => ToldMoment): BoardPlay {
-  const known = new Map<string, { part: ResolvedLivePart; heights: WeakMap<Row, number> }>()
-  // What comes later than its letters is measured again with them.
-  document.fonts.addEventListener('loadingdone', () => {
-    for (const each of known.values()) each.heights = new WeakMap()
-  })
+  const known = new Map<string, { part: ResolvedLivePart; heights: WeakMap<Row, number>; letters: number }>()
+  listenForLetters()
   const heightOf = (partId: string, row: Row): number => {
     const of = known.get(partId)
     if (!of) return 0
+    // What came later than its letters is measured again with them.
+    if (of.letters !== lettersCame) {
+      of.heights = new WeakMap()
+      of.letters = lettersCame
+    }
     const before = of.heights.get(row)
     if (before !== undefined) return before
     const { heightPx } = measured(rowElement(of.part as RowsPart, row).element)
@@ -79,7 +90,7 @@ export function createBoardPlay(moment: () => ToldMoment): BoardPlay {
   return {
     playedAs: () => played as unknown as PlayedKind<ResolvedPart>,
     showLive(part, tMs, { canvas }) {
-      if (known.get(part.id)?.part !== part) known.set(part.id, { part, heights: new WeakMap() })
+      if (known.get(part.id)?.part !== part) known.set(part.id, { part, heights: new WeakMap(), letters: lettersCame })
       return liveAt(part, { ...moment(), heightOf }, tMs, canvas)
     },
   }
