@@ -30,6 +30,8 @@ interface SeenKind<R extends ResolvedVisiblePart, S> {
   at(part: R, tMs: number, score: ResolvedScore, layouts: TextLayouts): S | null
   /** What a plate that hugs it lies under; null where there is nothing yet, and for kinds that no plate hugs. */
   hugged: ((part: R, layouts: TextLayouts) => Hugged | null) | null
+  /** It keeps to its box, and is hit there: particles fly everywhere. */
+  isBounded: boolean
 }
 
 /** What a kind of part sounds like at a moment inside its clip; null for silence. */
@@ -44,15 +46,17 @@ const textKind = <R extends ResolvedTextPart>(): SeenKind<R, VisualState & { kin
     const layout = layouts.get(part.id)
     return layout ? { place: part.place, widthPx: layout.widthPx, heightPx: layout.heightPx } : null
   },
+  isBounded: true,
 })
 
 const seenKinds: { [K in keyof VisualStates]: SeenKind<ResolvedKinds[K], VisualStates[K]> } = {
   picture: {
     at: (part, tMs, { canvas }) => evaluatePicture(part, tMs, canvas),
     hugged: (part) => part,
+    isBounded: true,
   },
-  shape: { at: (part, tMs, { canvas }) => evaluateShape(part, tMs, canvas), hugged: (part) => part },
-  draw: { at: (part, tMs, { canvas }) => evaluateDraw(part, tMs, canvas), hugged: null },
+  shape: { at: (part, tMs, { canvas }) => evaluateShape(part, tMs, canvas), hugged: (part) => part, isBounded: true },
+  draw: { at: (part, tMs, { canvas }) => evaluateDraw(part, tMs, canvas), hugged: null, isBounded: true },
   line: textKind(),
   message: textKind(),
   ticker: {
@@ -61,14 +65,17 @@ const seenKinds: { [K in keyof VisualStates]: SeenKind<ResolvedKinds[K], VisualS
       return layout ? evaluateTicker(part, layout, tMs, canvas) : null
     },
     hugged: null,
+    isBounded: true,
   },
   backdrop: {
     at: (part, tMs, score, layouts) => evaluateBackdrop(part, huggedBy(part.hugs, score, layouts), tMs, score.canvas),
     hugged: null,
+    isBounded: true,
   },
   particles: {
     at: (part, tMs, { canvas }) => evaluateParticles(part, tMs, canvas),
     hugged: null,
+    isBounded: false,
   },
 }
 
@@ -95,8 +102,9 @@ export const shownOf = (part: StillPart, tMs: number, score: ResolvedScore, layo
 export const soundOf = (part: ResolvedHeardPart, tMs: number, score: ResolvedScore) =>
   (heardKinds[part.kind] as HeardKind<ResolvedHeardPart>)(part, tMs, score)
 
-/** Whether a kind keeps to its box, and is hit there: particles fly everywhere. */
-export const isBounded = ({ kind }: Pick<VisualState, 'kind'>): boolean => kind !== 'particles'
+/** Whether a kind keeps to its box, and is hit there: what is kept up to date always does. */
+export const isBounded = ({ kind }: Pick<VisualState, 'kind'>): boolean =>
+  !(kind in seenKinds) || seenKinds[kind as keyof VisualStates].isBounded
 
 /** Whether plates can hug parts of a kind. */
 export const canBeHugged = ({ kind }: { kind: keyof ResolvedKinds }): boolean =>
