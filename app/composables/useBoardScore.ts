@@ -1,12 +1,12 @@
 import { computed, onMounted, shallowRef, watch, type Ref } from 'vue'
-import { boardStates, madeUp, type BoardState, type MadeUpContext } from '../../core/board/boardStates.ts'
+import { goalForMadeUp, madeUp, type BoardState, type MadeUpContext } from '../../core/board/boardStates.ts'
 import { resolveBoard, sceneOf } from '../../core/board/resolveBoard.ts'
 import type { Slice, TellingOfBoard } from '../../core/board/slice.ts'
+import { wantsOf } from '../../core/board/wantsOf.ts'
 import type { Want } from '../../core/board/want.ts'
 import type { BoxDocument } from '../../core/composition/box.ts'
-import { targetsOf } from '../../core/goal/schema.ts'
 import { dressAt, type Dress } from '../../core/look/seasons.ts'
-import { isLivePart, type ResolvedScore } from '../../core/score/resolved.ts'
+import type { ResolvedScore } from '../../core/score/resolved.ts'
 import { createBoardPlay } from '../../player/board/boardPlay.ts'
 import type { BoardPlay } from '../../player/preparedScore.ts'
 import { useGoalsStore } from '../stores/goals.ts'
@@ -26,7 +26,6 @@ export const playedMs: Record<BoardState, number> = {
   arrives: 2600,
   reached: 5400,
 }
-export { boardStates }
 
 /** A board as it would be shown, settled; and what its parts want to be told. */
 export function useBoardScore(document: Ref<BoxDocument | null>, wanted?: Ref<Dress>) {
@@ -40,11 +39,7 @@ export function useBoardScore(document: Ref<BoxDocument | null>, wanted?: Ref<Dr
     return resolveBoard(scene, { canvas, zones, look, swaps, locale: channel.value.locale, media: media.facts })
   })
   const score = computed<ResolvedScore | null>(() => (result.value?.ok ? result.value.value : null))
-  const wants = computed(() => {
-    const all = new Map<string, Want>()
-    for (const part of score.value?.parts ?? []) if (isLivePart(part) && part.want) all.set(part.wantKey, part.want)
-    return all
-  })
+  const wants = computed(() => wantsOf(score.value ?? { parts: [] }))
   return { score, wants, fault: computed(() => (result.value && !result.value.ok ? result.value.error : null)) }
 }
 
@@ -64,10 +59,7 @@ export function useBoardPlay(
     nowMs: Date.now(),
     currency: channel.value.currency,
     locale: channel.value.locale,
-    goals: [...(goals.view?.goals ?? []), ...(goals.view?.past ?? [])].map(({ goal }) => ({
-      ...{ id: goal.id, title: goal.title, target: goal.target, targets: targetsOf(goal) },
-      isMoney: goal.measure.of === 'money',
-    })),
+    goals: [...(goals.view?.goals ?? []), ...(goals.view?.past ?? [])].map(({ goal }) => goalForMadeUp(goal)),
   }))
   const told = computed<TellingOfBoard>(() => {
     const all = new Map<string, { atMs: number; slice: Slice }[]>()

@@ -1,6 +1,7 @@
 import { sampleEvent } from '../events/sampleEvent.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import { targetsOf, type Goal } from '../goal/schema.ts'
 import type { GoalSlice, Row, Slice } from './slice.ts'
 import { chatRow } from './chatRow.ts'
 import { eventRow } from './eventRow.ts'
@@ -11,13 +12,25 @@ import type { Want } from './want.ts'
 export const boardStates = ['nothing', 'one', 'usual', 'full', 'arrives', 'reached'] as const
 export type BoardState = (typeof boardStates)[number]
 
+/** What bars that are made up show of a goal. */
+interface MadeUpGoal {
+  id: string
+  title: string
+  targets: number[]
+  isMoney: boolean
+}
+export const goalForMadeUp = (goal: Goal): MadeUpGoal => ({
+  ...{ id: goal.id, title: goal.title, targets: targetsOf(goal) },
+  isMoney: goal.measure.of === 'money',
+})
+
 /** What is made up needs to know of the channel. */
 export interface MadeUpContext {
   nowMs: number
   currency: string
   locale: string
   /** The goal that a bar shows, where there is one: its own title and target are shown. */
-  goals: readonly { id: string; title: string; target: number; targets: number[]; isMoney: boolean }[]
+  goals: readonly MadeUpGoal[]
 }
 
 const viewers = [

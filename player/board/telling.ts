@@ -21,7 +21,9 @@ export class Telling {
   set({ key, seq, slice }: NumberedSlice, atMs: number): void {
     // A server that was started again counts from the beginning.
     this.seqs.set(key, seq)
-    this.push(key, slice, atMs)
+    const last = this.told.get(key)?.at(-1)
+    // Told again, as after a short break of the connection, it is no change.
+    if (JSON.stringify(last?.slice) !== JSON.stringify(slice)) this.push(key, slice, atMs)
   }
 
   /** A change of rows. @returns false where something before it is missing: all of it has to be asked for */
@@ -45,7 +47,6 @@ export class Telling {
   private push(key: string, slice: Slice, atMs: number): void {
     const before = this.told.get(key) ?? []
     const last = before.at(-1)
-    if (last && JSON.stringify(last.slice) === JSON.stringify(slice)) return
     // Two changes in one moment are the later one.
     const others = last?.atMs === atMs && before.length > 1 ? before.slice(0, -1) : before
     this.told.set(key, pruned([...others, { atMs, slice }], settleMs, atMs))

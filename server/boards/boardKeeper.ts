@@ -2,9 +2,10 @@ import { applyRows } from '../../core/board/applyRows.ts'
 import { resolveBoard, sceneOf } from '../../core/board/resolveBoard.ts'
 import type { Slice } from '../../core/board/slice.ts'
 import type { Want } from '../../core/board/want.ts'
+import { wantsOf } from '../../core/board/wantsOf.ts'
 import { dressAt } from '../../core/look/seasons.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import { isLivePart, type ResolvedScore } from '../../core/score/resolved.ts'
+import type { ResolvedScore } from '../../core/score/resolved.ts'
 import { Turns } from '../../core/turns.ts'
 import type { ToBoard } from '../../contract/boardMessages.ts'
 import type { Removal } from '../feeds/adapter.ts'
@@ -87,8 +88,7 @@ export class BoardKeeper {
   again(boardId: string, sourceId: string, key: string): void {
     const shown = this.shown.get(boardId)
     const topic = shown && this.channels.get(shown.channelId)?.topics.get(key)
-    for (const each of topic ? numbered(topic) : [])
-      this.deps.rooms.send(boardId, [sourceId], { type: 'slice', ...each })
+    for (const each of numbered(topic)) this.deps.rooms.send(boardId, [sourceId], { type: 'slice', ...each })
   }
 
   /** What is on air, a file or a setting of a channel is another now. */
@@ -160,8 +160,7 @@ export class BoardKeeper {
         this.tests.delete(boardId)
         const topics = this.channels.get(shown.channelId)?.topics
         for (const key of shown.wants.keys())
-          for (const each of topics?.get(key) ? numbered(topics.get(key)!) : [])
-            this.tell(boardId, { type: 'slice', ...each })
+          for (const each of numbered(topics?.get(key))) this.tell(boardId, { type: 'slice', ...each })
       }, lastsMs),
     )
     this.tests.set(boardId, timers)
@@ -206,8 +205,7 @@ export class BoardKeeper {
       ...{ locale: channel.locale, media: channel.media },
     })
     if (!resolved.ok) throw new Error(`The board ${boardId} does not resolve: ${resolved.error.type}`)
-    const wants = new Map<string, Want>()
-    for (const part of resolved.value.parts) if (isLivePart(part) && part.want) wants.set(part.wantKey, part.want)
+    const wants = wantsOf(resolved.value)
     const { topics } = this.channel(channelId)
     for (const [key, want] of wants) if (!topics.has(key)) topics.set(key, newTopic(key, want))
     const shown = { channelId, score: resolved.value, wants }
@@ -220,7 +218,7 @@ export class BoardKeeper {
     const { topics } = this.channel(channelId)
     return {
       ...{ type: 'board', score, locale, timeZone, nowMs: this.deps.now() },
-      slices: [...wants.keys()].flatMap((key) => (topics.get(key) ? numbered(topics.get(key)!) : [])),
+      slices: [...wants.keys()].flatMap((key) => numbered(topics.get(key))),
     }
   }
 

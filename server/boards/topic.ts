@@ -29,7 +29,9 @@ export const newTopic = (key: string, want: Want): Topic => ({
   origins: new Map(),
 })
 
-export const numbered = ({ key, seq, slice }: Topic): NumberedSlice[] => (slice ? [{ key, seq, slice }] : [])
+/** What stands under a name, with its number; nothing where nothing was read yet. */
+export const numbered = (topic: Topic | undefined): NumberedSlice[] =>
+  topic?.slice ? [{ key: topic.key, seq: topic.seq, slice: topic.slice }] : []
 
 /** Ids of rows that are missing though newer ones would not have pushed them out: somebody took them away. */
 export function takenAway(before: Slice | null, after: RowsSlice, most: number): string[] {

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { RadioGroup, RadioGroupLabel, RadioGroupOption } from '@headlessui/vue'
 import { ref } from 'vue'
-import type { BoardState } from '../../../core/board/boardStates.ts'
+import { boardStates, type BoardState } from '../../../core/board/boardStates.ts'
 import type { BoxDocument } from '../../../core/composition/box.ts'
-import { boardStates } from '../../composables/useBoardScore.ts'
 import BoardTile from './BoardTile.vue'
 import { stateWords } from './stateWords.ts'
 

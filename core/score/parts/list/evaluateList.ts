@@ -40,7 +40,7 @@ export function evaluateList(part: ResolvedList, moment: BoardMoment, tMs: numbe
 /** A belt of rows runs past; where they change, the belt that ran gives way to the new one. */
 function running(part: ResolvedList, moment: BoardMoment, tMs: number, canvas: Canvas): Omit<ListState, 'nowMs'> {
   const told = toldOf(moment, part.wantKey, 'rows').filter(({ atMs }, index) => index === 0 || atMs <= tMs)
-  const [before, last] = told.slice(-2).length === 2 ? told.slice(-2) : [undefined, told.at(-1)]
+  const [before, last] = [told.at(-2), told.at(-1)]
   const progress = before && last ? progressOf(last.atMs, listChangeMs, tMs) : 1
   return {
     kind: 'list',

@@ -1,6 +1,5 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
-import { madeUp } from '../../../../core/board/boardStates.ts'
-import { targetsOf } from '../../../../core/goal/schema.ts'
+import { goalForMadeUp, madeUp } from '../../../../core/board/boardStates.ts'
 import { requireBox } from '../../../auth/access.ts'
 import { useBoards } from '../../../boards/port.ts'
 import { useChannels } from '../../../channel/port.ts'
@@ -28,10 +27,7 @@ export default defineEventHandler(async (event) => {
   const { goals, past } = await goalsView(database.db, box.channelId, clock.wallMs(), timeZone)
   const context = {
     ...{ nowMs: clock.wallMs(), currency, locale },
-    goals: [...goals, ...past].map(({ goal }) => ({
-      ...{ id: goal.id, title: goal.title, target: goal.target, targets: targetsOf(goal) },
-      isMoney: goal.measure.of === 'money',
-    })),
+    goals: [...goals, ...past].map(({ goal }) => goalForMadeUp(goal)),
   }
   boards.test(box.id, (want) => madeUp(want, 'arrives', context), stepMs, lastsMs)
   setResponseStatus(event, 202)
