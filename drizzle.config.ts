@@ -7,6 +7,7 @@ export default defineConfig({
     './server/db/liveSchema.ts',
     './server/db/triggerSchema.ts',
     './server/db/goalSchema.ts',
+    './server/db/tipSchema.ts',
   ],
   out: './server/db/migrations',
 })

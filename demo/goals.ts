@@ -14,8 +14,8 @@ function endOfFund(nowMs: number, timeZone: string): number {
 /** What Lantern Loaf saves up for: what is told of it already, and since when it is over. */
 export function demoGoals(nowMs: number, timeZone: string): { goal: Goal; isPast: boolean; isBegun: boolean }[] {
   const untilMs = endOfFund(nowMs, timeZone)
-  // What the tip page brings, and what came in earlier tonight.
-  const sources = [feedSource('feed-till'), 'demo']
+  // What the tip page brings.
+  const sources = [feedSource('feed-till')]
   const money = { measure: { of: 'money' as const, kinds: ['tip' as const] }, sources, stretches: [] }
   return [
     {

@@ -10,6 +10,7 @@ import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../se
 import { findStudio, setStudioSecret } from '../server/db/queries/runs.ts'
 import { addStandIn } from '../server/db/queries/standIns.ts'
 import { addGoal, setGoalEnded, tellGoal } from '../server/db/queries/goals.ts'
+import { keepTipPage } from '../server/db/queries/tips.ts'
 import { addTrigger } from '../server/db/queries/triggers.ts'
 import { balance, pointsEntry } from '../server/db/triggerSchema.ts'
 import { decideEvents } from '../server/ingest/decideEvents.ts'
@@ -17,10 +18,12 @@ import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
 import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
+import { feedSource } from '../core/events/feedSource.ts'
 import { targetsOf } from '../core/goal/schema.ts'
 import { demoBoards } from './boards.ts'
 import { demoGoals } from './goals.ts'
 import { demoPassword, demoPeople } from './people.ts'
+import { demoTipPage } from './tips.ts'
 import { demoBalances, demoCalls, demoRewards, demoTriggers } from './triggers.ts'
 import { demoBoxes, demoChannel, demoFeeds, earlierTonight } from './scenario.ts'
 
@@ -33,6 +36,7 @@ export async function loadDemo(services: Services, address: string, readFileOf: 
     await loadBoxes(services, media)
     await loadTriggers(services, media)
     await loadGoals(services)
+    await keepTipPage(db, demoChannel.id, demoTipPage, 0)
     await loadEarlierTonight(services)
     await services.takeFreeLanes()
   }
@@ -128,7 +132,9 @@ async function loadEarlierTonight({ database: { db }, onAir }: Services): Promis
   const channel = await onAir.read(demoChannel.id)
   for (const [index, { minutesAgo, ends, ...event }] of earlierTonight.entries()) {
     const atMs = Date.now() - minutesAgo * 60_000
-    const incoming = { ...event, source: 'demo', externalId: `earlier-${index}`, occurredAtMs: atMs, isTest: false }
+    // What was left tonight was left on the tip page.
+    const source = event.kind === 'tip' ? feedSource('feed-till') : 'demo'
+    const incoming = { ...event, source, externalId: `earlier-${index}`, occurredAtMs: atMs, isTest: false }
     const decided = decideEvents({
       channelId: demoChannel.id,
       onAir: channel,

@@ -174,6 +174,11 @@ const plans: readonly AlertPlan[] = [
     hasMessage: true,
     said: '{name} left {amount}',
     particles: 'scatter',
+    offersSounds: [
+      { file: 'oven-bell', label: 'oven bell' },
+      { file: 'tray-slide', label: 'tray slide' },
+      { file: 'kettle', label: 'kettle' },
+    ],
     cases: [
       {
         id: 'fire',

@@ -33,6 +33,11 @@ export function startBoards({ tellOthers, ...options }: BoardsOptions) {
       boards.removed(channelId, removals)
       tellOthers(channelId)
     },
+    /** What was kept counts otherwise now: something was given back. */
+    changed(channelId: string): void {
+      boards.happened(channelId, null)
+      tellOthers(channelId)
+    },
     goalsChanged(channelId: string): void {
       boards.goalsChanged(channelId)
       tellOthers(channelId)

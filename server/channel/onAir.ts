@@ -12,7 +12,8 @@ import { listCountedGoals } from '../db/queries/goals.ts'
 import { readChannel } from '../db/queries/people.ts'
 import { listTriggers } from '../db/queries/triggers.ts'
 import { feedSource } from '../../core/events/feedSource.ts'
-import { listTrigger } from '../triggers/listTrigger.ts'
+import { findTipPage } from '../db/queries/tips.ts'
+import { addressTrigger } from '../triggers/addressTrigger.ts'
 import { KeptPromises } from '../system/keptPromises.ts'
 
 /** Keeps what is on air at hand, so that deciding an event asks the database nothing. Forgotten on every change. */
@@ -23,8 +24,9 @@ export class OnAirCache {
     private readonly db: Database,
     /** Told of what is forgotten here, so that others forget it too. */
     private readonly onForget: (channelId: string) => void = () => undefined,
-    /** The address of a channel's list for viewers. */
-    private readonly listUrl: (channelId: string) => string = (channelId) => `/list/${channelId}`,
+    /** The address of one of a channel's own pages. */
+    private readonly pageUrl: (page: 'list' | 'tip', channelId: string) => string = (page, channelId) =>
+      `/${page}/${channelId}`,
   ) {}
 
   read(channelId: string): Promise<ChannelOnAir> {
@@ -61,8 +63,12 @@ export class OnAirCache {
     for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
     const { locale, currency, rates, timeZone } = channel
     const calls = channel.calls ?? usualCalls
-    const triggers = await listTriggers(this.db, channelId)
-    const list = listTrigger(calls, this.listUrl(channelId))
+    const tips = (await findTipPage(this.db, channelId))?.page
+    const triggers = [
+      ...(await listTriggers(this.db, channelId)),
+      addressTrigger('list-for-viewers', calls.listWord, this.pageUrl('list', channelId)) ?? [],
+      addressTrigger('tip-page', tips?.isOpen ? tips.word : '', this.pageUrl('tip', channelId)) ?? [],
+    ].flat()
     const speech = readSettings(channel.speech)
     return {
       locale,
@@ -75,7 +81,7 @@ export class OnAirCache {
       boxes,
       boards,
       media,
-      triggers: list ? [...triggers, list] : triggers,
+      triggers,
       calls,
       // The basis was read first: it is never newer than what is counted by.
       goals: { basis: channel.goalsBasis, counted: await listCountedGoals(this.db, channelId) },

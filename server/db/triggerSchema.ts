@@ -167,13 +167,13 @@ export const studio = pgTable('studio', {
   kept: jsonb().$type<StudioState>(),
 })
 
-/** What simulated platforms know of the channels on them: rewards, and what was redeemed. */
+/** What simulated platforms know of the channels on them: rewards, what was redeemed, and what is to be paid. */
 export const standIn = pgTable(
   'stand_in',
   {
     /** The feed that is delivered to. */
     feedId: text('feed_id').notNull(),
-    kind: text().$type<'reward' | 'redemption'>().notNull(),
+    kind: text().$type<'reward' | 'redemption' | 'checkout'>().notNull(),
     id: text().notNull(),
     content: jsonb().$type<Record<string, unknown>>().notNull(),
     at: at('at')

@@ -3,7 +3,7 @@ import { problemError } from '../system/problemError.ts'
 
 /** Routes whose callers prove themselves by a signature or a key, not by a cookie. */
 const signedRoutes = [
-  /^\/api\/feeds\/[^/]+\/deliveries$/,
+  /^\/api\/feeds\/[^/]+\/(deliveries|payments)$/,
   /^\/api\/events$/,
   /^\/api\/feeds\/links\/heard$/,
   /^\/stand-ins\/[^/]+\/(token|subscriptions)$/,

@@ -13,6 +13,7 @@ import { provideCalls, type CallsPort } from '../triggers/port.ts'
 import { provideStandIns, type StandInsPort } from '../standIns/port.ts'
 import { provideLines, type LinesPort } from '../queue/port.ts'
 import { provideSources, type SourcesPort } from '../realtime/port.ts'
+import { provideTips, type TipsPort } from '../tips/port.ts'
 import { provideVoices, type VoicesPort } from '../speech/port.ts'
 import { provideRuntime, type RuntimePort } from './runtimePort.ts'
 
@@ -29,6 +30,7 @@ export interface Services
     GoalsPort,
     BoardsPort,
     StandInsPort,
+    TipsPort,
     SourcesPort,
     IngestPort,
     VoicesPort,
@@ -52,6 +54,7 @@ export function provideServices(starting: Promise<Services>): void {
     provideGoals,
     provideBoards,
     provideStandIns,
+    provideTips,
     provideSources,
     provideIngest,
     provideVoices,

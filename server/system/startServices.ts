@@ -30,6 +30,8 @@ import { storeOf } from '../media/storeOf.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
 import { startVoices } from '../speech/startVoices.ts'
 import { startStandIns } from '../standIns/startStandIns.ts'
+import { TipDesk } from '../tips/tipDesk.ts'
+import { TipLimits } from '../tips/tipLimits.ts'
 import { CallsClock } from '../triggers/callsClock.ts'
 import { webhookPoster, webhookSecret } from '../triggers/webhook.ts'
 import { ownAddress } from '../http/ownOrigin.ts'
@@ -92,13 +94,15 @@ export async function startServices(options: StartOptions): Promise<Services> {
   const mark = markOf(newId('node'), sealOf(secret))
   const bus = await database.openBus(mark.id)
 
+  const pageUrl = (page: 'list' | 'tip', channelId: string) =>
+    new URL(`/${page}/${channelId}`, config.THUNDERCREST_ADDRESSES[0] ?? ownAddress(config)).href
   const onAir = new OnAirCache(
     db,
     (channelId) => {
       bus.publish({ type: 'forget', channelId, feedId: null })
       void boards.changed(channelId)
     },
-    (channelId) => new URL(`/list/${channelId}`, config.THUNDERCREST_ADDRESSES[0] ?? ownAddress(config)).href,
+    pageUrl,
   )
   const feeds = new FeedDirectory(db, (feedId) => bus.publish({ type: 'forget', channelId: null, feedId }))
   const trouble = new DatabaseTrouble({
@@ -136,7 +140,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     if (own !== url) emotes.warm(url)
     return own
   }
-  const standIns = startStandIns(database, clock, config)
+  const standIns = startStandIns(database, clock, config, noteError('a simulated payment could not be said'))
   const { platformDesk } = standIns
   const live = startLive({
     database,
@@ -217,6 +221,15 @@ export async function startServices(options: StartOptions): Promise<Services> {
     },
     onError: noteError('goals could not be looked at'),
   })
+  const tipDesk = new TipDesk({
+    ...{ db, now, calls, lines, provider: standIns.provider },
+    accept: (feed, noticeId, raw, translation) => ingest.acceptDelivery(feed, noticeId, raw, translation),
+    async onRefund(channelId) {
+      shownBoards.changed(channelId)
+      await goals.look(channelId)
+    },
+    onError: noteError('an alert of what was given back could not be taken out of its line'),
+  })
   const media = storeOf(config, dataFolder)
   const held = new HeldFiles(db, media)
   const folders = await uploadFolders(dataFolder)
@@ -265,6 +278,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
     ...{ calls, studioLinks, boards, sliceReader, ...standIns },
+    ...{ tipDesk, tipLimits: new TipLimits(), tipUrl: (channelId: string) => pageUrl('tip', channelId) },
     leaveStudio(channelId, reason) {
       studioLinks.send(channelId, { type: 'leave', reason })
       bus.publish({ type: 'toStudio', channelId, message: { type: 'leave', reason } })
@@ -294,6 +308,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
       clearInterval(keepingAwake)
       clearInterval(lookingAtGoals)
       callsClock.close()
+      standIns.provider.close()
       for (const each of [engines, languages, stream, boards, library, uploads, packUploads, trouble, housekeeping])
         each.close()
       await live.close()

@@ -4,7 +4,7 @@ import type { OnAirCache } from '../channel/onAir.ts'
 import type { Database } from '../db/handle.ts'
 import { listRuns, listTasks } from '../db/queries/runs.ts'
 import type { Calls } from './calls.ts'
-import { listTriggerId } from './listTrigger.ts'
+import { addressTriggers } from './addressTrigger.ts'
 import { runView } from './triggerViews.ts'
 
 /** So many of the newest runs are shown. */
@@ -28,7 +28,7 @@ export async function callsLive(
   ])
   // Nobody may carry the channel out just now.
   const studio = (await calls.studioOf(channelId)) ?? noStudioView
-  const triggers = channel.triggers.filter(({ id, isArmed }) => isArmed && id !== listTriggerId)
+  const triggers = channel.triggers.filter(({ id, isArmed }) => isArmed && !(id in addressTriggers))
   return {
     armed: triggers.length,
     runs: runs.map(runView),

@@ -1,7 +1,7 @@
 import { againSentence, priceSentence, whoSentence } from '../../core/gate/gateSentences.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import type { ListedTrigger, ListView, Reward } from '../../contract/triggers.ts'
-import { listTriggerId } from './listTrigger.ts'
+import { addressTriggers } from './addressTrigger.ts'
 
 /** What viewers read of what they can set off: only what is armed, and what somebody can start. */
 export function listView(
@@ -15,7 +15,7 @@ export function listView(
   return {
     ...{ channel: name, locale, points: calls.points.name.many },
     triggers: triggers.flatMap((trigger): ListedTrigger[] => {
-      if (!trigger.isArmed || trigger.id === listTriggerId) return []
+      if (!trigger.isArmed || trigger.id in addressTriggers) return []
       const { gate } = trigger
       const known = trigger.starts.flatMap((start) => {
         if (start.by !== 'reward') return []

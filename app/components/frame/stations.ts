@@ -2,6 +2,7 @@
 export const pathsOf = {
   Feeds: [
     { to: '/feeds', name: 'Accounts' },
+    { to: '/tips', name: 'Tip page' },
     { to: '/goals', name: 'Goals' },
     { to: '/rates', name: 'Rates' },
   ],

@@ -1,10 +1,10 @@
 import * as z from 'zod'
 import { parseEventData } from '../../../../core/events/schema.ts'
 import { ok, type Result } from '../../../../core/result.ts'
-import type { FeedAdapter } from '../../adapter.ts'
+import type { FeedAdapter, Translation } from '../../adapter.ts'
 import { feedSource } from '../../../../core/events/feedSource.ts'
 import { digest } from '../../digest.ts'
-import { messageOf, pickedField, understandEach, viewerOf, withPicked, type Understood } from '../../understandEach.ts'
+import { messageOf, pickedField, understandEach, viewerOf, type Understood } from '../../understandEach.ts'
 
 /*
  * Till is the channel's own tip page: `{ slips: [{ slip, at, does, … }] }`. Amounts are minor units already. Whoever tips types a
@@ -31,19 +31,20 @@ const slip = z.discriminatedUnion('does', [
 ])
 type Slip = z.infer<typeof slip>
 
+/** The tip on a slip. @throws ZodError for what is no tip */
+export function tipOfSlip(of: Extract<Slip, { does: 'tip' }>, source: string): Translation['events'][number] {
+  const name = of.from?.trim()
+  const viewer = name ? viewerOf(`till-${digest(name.toLowerCase())}`, name) : null
+  const said = { viewer, amountMinor: of.amount, currency: of.currency, ...messageOf(of.note) }
+  return {
+    ...{ source, externalId: `tip-${of.slip}`, kind: 'tip', occurredAtMs: Date.parse(of.at) },
+    data: parseEventData('tip', { ...said, ...(of.picked ? { choice: of.picked } : {}) }),
+  }
+}
+
 function understand(of: Slip, source: string): Result<Understood, string> {
   const occurredAtMs = Date.parse(of.at)
-  if (of.does === 'tip') {
-    const name = of.from?.trim()
-    const viewer = name ? viewerOf(`till-${digest(name.toLowerCase())}`, name) : null
-    return ok({
-      source,
-      externalId: `tip-${of.slip}`,
-      kind: 'tip',
-      occurredAtMs,
-      data: parseEventData('tip', { viewer, amountMinor: of.amount, currency: of.currency, ...messageOf(of.note) }),
-    })
-  }
+  if (of.does === 'tip') return ok(tipOfSlip(of, source))
   const kind = of.does === 'goal.opened' ? 'goalStarted' : 'goalReached'
   return ok({
     source,
@@ -64,9 +65,7 @@ export const till: FeedAdapter = {
   translate(payload, feedId) {
     const read = envelope.safeParse(payload)
     return read.success
-      ? understandEach('slips', read.data.slips, slip, (one) =>
-          withPicked(understand(one, feedSource(feedId)), 'picked' in one ? one.picked : undefined),
-        )
+      ? understandEach('slips', read.data.slips, slip, (one) => understand(one, feedSource(feedId)))
       : null
   },
 }
