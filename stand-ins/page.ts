@@ -3,8 +3,8 @@ export const escaped = (text: string) => text.replace(/[&<>"']/g, (letter) => es
 
 const style = `
   :root { color-scheme: light; font: 16px/1.5 system-ui, sans-serif }
-  body { margin: 0; min-height: 100vh; display: grid; place-items: center; background: #dfe7de; color: #16241b }
-  main { width: min(26rem, calc(100vw - 4rem)); background: #fbfdf9; border: 1px solid #b9c7b8; padding: 2rem; overflow-wrap: anywhere }
+  body { margin: 0; min-height: 100vh; box-sizing: border-box; padding: 1rem; display: grid; place-items: center; background: #dfe7de; color: #16241b }
+  main { box-sizing: border-box; width: 100%; max-width: 30rem; background: #fbfdf9; border: 1px solid #b9c7b8; padding: 2rem; overflow-wrap: anywhere }
   h1 { font-size: 1.4rem; line-height: 1.25; margin: 0 0 .75rem } ul { padding-left: 1.2rem } small { color: #465a4c }
   label { display: block; margin: 1rem 0 .25rem; font-weight: 600 }
   input { box-sizing: border-box; width: 100%; font: inherit; padding: .5rem; border: 1px solid #6d8272; background: #fff }

@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { chmod, link, mkdir, readFile, rename, rm, stat, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
+import { isMainThread } from 'node:worker_threads'
 
 const others = 0o077
 
@@ -12,7 +13,8 @@ const others = 0o077
  */
 export async function keepPrivate(folder: string): Promise<boolean> {
   // What is made from now on is nobody else's either, whoever makes it.
-  process.umask(others)
+  // A thread has no say in it: while the application is reloaded, it runs in one, and the folder's own rights have to do.
+  if (isMainThread) process.umask(others)
   await mkdir(folder, { recursive: true, mode: 0o700 })
   const { mode } = await stat(folder)
   if ((mode & others) === 0) return false

@@ -30,8 +30,7 @@ import { storeOf } from '../media/storeOf.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
 import { startVoices } from '../speech/startVoices.ts'
 import { startStandIns } from '../standIns/startStandIns.ts'
-import { TipDesk } from '../tips/tipDesk.ts'
-import { TipLimits } from '../tips/tipLimits.ts'
+import { startTips } from '../tips/startTips.ts'
 import { CallsClock } from '../triggers/callsClock.ts'
 import { webhookPoster, webhookSecret } from '../triggers/webhook.ts'
 import { ownAddress } from '../http/ownOrigin.ts'
@@ -221,13 +220,9 @@ export async function startServices(options: StartOptions): Promise<Services> {
     },
     onError: noteError('goals could not be looked at'),
   })
-  const tipDesk = new TipDesk({
-    ...{ db, now, calls, lines, provider: standIns.provider },
-    accept: (feed, noticeId, raw, translation) => ingest.acceptDelivery(feed, noticeId, raw, translation),
-    async onRefund(channelId) {
-      shownBoards.changed(channelId)
-      await goals.look(channelId)
-    },
+  const tips = startTips({
+    ...{ db, now, calls, lines, goals, ingest, boards: shownBoards, provider: standIns.provider },
+    tipUrl: (channelId) => pageUrl('tip', channelId),
     onError: noteError('an alert of what was given back could not be taken out of its line'),
   })
   const media = storeOf(config, dataFolder)
@@ -277,8 +272,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
   return {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
-    ...{ calls, studioLinks, boards, sliceReader, ...standIns },
-    ...{ tipDesk, tipLimits: new TipLimits(), tipUrl: (channelId: string) => pageUrl('tip', channelId) },
+    ...{ calls, studioLinks, boards, sliceReader, ...standIns, ...tips },
     leaveStudio(channelId, reason) {
       studioLinks.send(channelId, { type: 'leave', reason })
       bus.publish({ type: 'toStudio', channelId, message: { type: 'leave', reason } })

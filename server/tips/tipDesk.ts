@@ -21,7 +21,7 @@ import { newId } from '../system/ids.ts'
 import type { PaymentProvider } from './provider.ts'
 import { tipEventOf, tipExternalId } from './tipEvents.ts'
 
-interface TipDeskDependencies {
+export interface TipDeskDependencies {
   db: Database
   now: () => number
   provider: PaymentProvider
@@ -57,10 +57,14 @@ export class TipDesk {
       ...{ id: newId('checkout', now()), channelId: feed.channelId, feedId: feed.id, requestId },
       ...{ amountMinor, currency, name, message, choice, createdAt: new Date(now()) },
     })
+    const back = `/tip/${feed.channelId}/${row.id}`
+    if (row.state === 'paid' || row.state === 'refunded') return { id: row.id, url: back }
+    // Tried again after a card was refused.
+    await settleCheckout(db, row.id, 'open')
     const { id, secret } = feed
     const url = await provider.open({
       ...{ id: row.id, amountMinor: row.amountMinor, currency: row.currency, what },
-      ...{ feed: { id, secret }, back: `/tip/${feed.channelId}/${row.id}` },
+      ...{ feed: { id, secret }, back },
     })
     return { id: row.id, url }
   }

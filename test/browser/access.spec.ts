@@ -23,6 +23,8 @@ for (const scheme of ['night', 'daybreak']) {
       ['/feeds', 'Feeds'],
       ['/desk', 'Waiting'],
       ['/media', 'Media'],
+      ['/tips', 'Tips'],
+      ['/tip/channel-lantern-loaf', 'A loaf for the night bakers'],
       ['/goals', 'Goals'],
       ['/boards', 'Boards'],
       ['/rates', 'Rates'],

@@ -9,9 +9,9 @@ const other = defineModel<string>('other', { required: true })
 </script>
 
 <template>
-  <fieldset :aria-describedby="fault ? 'amount-fault' : undefined">
+  <div role="radiogroup" aria-labelledby="tip-amount" :aria-describedby="fault ? 'amount-fault' : undefined">
     <div class="flex items-baseline justify-between gap-4">
-      <legend class="float-left font-semibold">How much</legend>
+      <b id="tip-amount" class="font-semibold">How much</b>
       <span class="text-(--light-faded)">at least {{ shortMoney(page.leastMinor, currency, locale) }}</span>
     </div>
     <div class="mt-1.5 flex flex-wrap gap-2">
@@ -32,5 +32,5 @@ const other = defineModel<string>('other', { required: true })
       />
     </div>
     <p v-if="fault" id="amount-fault" class="mt-1.5 font-medium" role="alert">{{ fault }}</p>
-  </fieldset>
+  </div>
 </template>

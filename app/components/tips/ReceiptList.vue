@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onBeforeUnmount, reactive } from 'vue'
 import type { ReceiptView } from '../../../contract/tips.ts'
 import { formatMoney } from '../../../core/money.ts'
 import { toast } from 'vue-sonner'
@@ -24,18 +24,35 @@ const together = computed(() => {
   return `${sums.map(say).join(' and ')} in the last 30 days, by ${counted(times, 'tip')}.`
 })
 const isOwner = computed(() => session.session?.role === 'owner')
-async function giveBack(receipt: ReceiptView): Promise<void> {
+/** What was given back has gone: for a moment it is only about to go, and can still be kept. */
+const pendingMs = 6_000
+const pending = reactive(new Map<string, { receipt: ReceiptView; timer: ReturnType<typeof setTimeout> }>())
+function giveBack(receipt: ReceiptView): void {
+  const { eventId } = receipt
+  const timer = setTimeout(() => void giveBackNow(receipt), pendingMs)
+  pending.set(eventId, { receipt, timer })
+}
+function keep(eventId: string): void {
+  clearTimeout(pending.get(eventId)?.timer)
+  pending.delete(eventId)
+}
+async function giveBackNow(receipt: ReceiptView): Promise<void> {
+  keep(receipt.eventId)
   try {
     await tips.refund(receipt.eventId)
     toast.success(
       receipt.isAtProvider
         ? `${say(receipt)} went back. Goals, boards and points are without it.`
-        : `${say(receipt)} do not count any more. It was not paid at the provider: hand the money back yourself.`,
+        : `${say(receipt)} does not count any more. It was not paid at the provider: hand the money back yourself.`,
     )
   } catch (error) {
     toast.error(wordsOf(error))
   }
 }
+// Whoever goes to another page has not changed their mind.
+onBeforeUnmount(() => {
+  for (const { receipt } of [...pending.values()]) void giveBackNow(receipt)
+})
 </script>
 
 <template>
@@ -61,6 +78,10 @@ async function giveBack(receipt: ReceiptView): Promise<void> {
           <bdi v-if="receipt.message" class="mt-0.5 block break-words">{{ receipt.message }}</bdi>
         </span>
         <span v-if="receipt.refundedAtMs !== null" class="text-faded">given back</span>
+        <span v-else-if="pending.has(receipt.eventId)" role="status"
+          >It goes back in a moment.
+          <button type="button" class="link font-semibold" @click="keep(receipt.eventId)">Undo</button></span
+        >
         <button
           v-else-if="isOwner"
           type="button"

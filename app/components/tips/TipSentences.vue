@@ -4,7 +4,6 @@ import { minorDigits } from '../../../core/minorDigits.ts'
 import { lettersMax, presetsMax, type TipPage } from '../../../core/tip/page.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import { counted } from '../../format/counted.ts'
-import { listed } from '../../format/listed.ts'
 import { useGoalsStore } from '../../stores/goals.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -63,7 +62,7 @@ const goalSays = computed(
         @change="(about) => emit('change', { about })"
       />
     </SentenceRow>
-    <SentenceRow label="Offers" :says="listed(page.presets.map(say))" :can-edit="session.canEdit">
+    <SentenceRow label="Offers" :says="page.presets.map(say).join(', ')" :can-edit="session.canEdit">
       <div v-for="(preset, at) in page.presets" :key="preset" class="flex gap-2">
         <NumberField
           class="min-w-0 flex-1"

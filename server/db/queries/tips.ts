@@ -73,7 +73,8 @@ export async function forgetUnpaid(db: Database, channelId: string, before: Date
 }
 
 /** Which states another one follows. What was given back stays so, whatever comes late. */
-const before: Record<Exclude<CheckoutState, 'open'>, CheckoutState[]> = {
+const before: Record<CheckoutState, CheckoutState[]> = {
+  open: ['failed'],
   failed: ['open'],
   paid: ['open', 'failed'],
   refunded: ['open', 'failed', 'paid'],
@@ -83,7 +84,7 @@ const before: Record<Exclude<CheckoutState, 'open'>, CheckoutState[]> = {
 export async function settleCheckout(
   db: Database,
   id: string,
-  state: Exclude<CheckoutState, 'open'>,
+  state: CheckoutState,
   set: Partial<Pick<CheckoutRow, 'paidAt' | 'refundedAt' | 'amountMinor' | 'currency'>> = {},
 ): Promise<void> {
   await db

@@ -76,7 +76,7 @@ const says = computed(() => {
 </script>
 
 <template>
-  <main class="thanks grid h-full place-items-center overflow-y-auto px-5 py-8" :style="style">
+  <main class="thanks grid min-h-screen place-items-center px-5 py-8" :style="style">
     <div class="w-full max-w-xl">
       <p v-if="refusal" role="alert">{{ refusal }}</p>
       <template v-if="view">

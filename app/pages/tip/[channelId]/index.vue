@@ -3,11 +3,9 @@ import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import type { TipAnswer, TipView } from '../../../../contract/tips.ts'
-import { choicesFor, lettersOf, nameLettersMax, tipFaults } from '../../../../core/tip/checkTip.ts'
-import { formatMoney } from '../../../../core/money.ts'
+import { choicesFor, tipFaults } from '../../../../core/tip/checkTip.ts'
 import { ProblemError, request, wordsOf } from '../../../api/request.ts'
-import AmountField from '../../../components/tip/AmountField.vue'
-import ReadingLine from '../../../components/tip/ReadingLine.vue'
+import TipForm from '../../../components/tip/TipForm.vue'
 import TipGoal from '../../../components/tip/TipGoal.vue'
 import TipStage from '../../../components/tip/TipStage.vue'
 import { askedOf, newRequestId, shortMoney, type TypedTip } from '../../../components/tip/tipForm.ts'
@@ -23,7 +21,6 @@ const view = ref<TipView | null>(null)
 const refusal = ref('')
 const refused = ref<{ of: string; words: string } | null>(null)
 const isSending = ref(false)
-const hasTried = ref(false)
 const nowMs = ref(Date.now())
 useHead({ title: () => view.value?.page.title ?? 'Tip page' })
 
@@ -68,9 +65,6 @@ const faults = computed(() => {
   const of = { currency: currency.value, locale: locale.value, choices: choices.value }
   return tipFaults(view.value.page, tip.value, of)
 })
-const faultOf = (path: string): string | null =>
-  (hasTried.value || path === 'message' ? faults.value.find((fault) => fault.path === path)?.message : null) ?? null
-const lettersLeft = computed(() => (view.value?.page.lettersMost ?? 0) - lettersOf(typed.value.message))
 const isFair = computed(() => tip.value.amountMinor >= (view.value?.page.leastMinor ?? 1))
 
 const { score, saysMessage } = useTipScore(view, tip)
@@ -79,7 +73,6 @@ const of = computed(() => JSON.stringify(tip.value))
 const says = computed(() => (refused.value?.of === of.value ? refused.value.words : ''))
 
 async function leave(): Promise<void> {
-  hasTried.value = true
   if (!view.value || faults.value.length > 0) return
   isSending.value = true
   const id = typed.value.sent?.of === of.value ? typed.value.sent.id : newRequestId()
@@ -98,12 +91,12 @@ onMounted(() => window.addEventListener('pageshow', () => (isSending.value = fal
 </script>
 
 <template>
-  <main class="tip h-full overflow-y-auto" :style="style">
+  <main class="tip min-h-full" :style="style">
     <p v-if="refusal" role="alert" class="p-10">{{ refusal }}</p>
-    <div v-else-if="view" class="flex min-h-full flex-col lg:flex-row">
+    <div v-else-if="view" class="flex min-h-screen flex-col lg:flex-row">
       <div class="light contents lg:block lg:w-[43.4%] lg:px-14 lg:py-10">
         <header class="light order-1 px-5 pt-6 pb-4 lg:p-0 lg:pb-5">
-          <h1 class="display text-4xl leading-tight break-words">
+          <h1 class="display text-[2rem] leading-tight break-words">
             <bdi>{{ view.page.title }}</bdi>
           </h1>
           <p v-if="view.page.about" class="mt-2 max-w-prose break-words text-(--light-faded)">
@@ -113,106 +106,20 @@ onMounted(() => window.addEventListener('pageshow', () => (isSending.value = fal
         <p v-if="view.closed" class="light order-3 px-5 py-6 text-base font-semibold lg:p-0" role="status">
           {{ view.closed }}
         </p>
-        <form
+        <TipForm
           v-else
-          class="light order-3 space-y-5 px-5 py-6 lg:p-0"
-          :aria-label="view.page.title"
-          novalidate
-          @submit.prevent="leave"
-        >
-          <AmountField
-            v-model:preset-minor="typed.presetMinor"
-            v-model:other="typed.other"
-            :page="view.page"
-            :currency="currency"
-            :locale="locale"
-            :fault="faultOf('amountMinor')"
-          />
-          <label class="block">
-            <span class="flex justify-between gap-4"
-              ><b class="font-semibold">Your name</b><span class="text-(--light-faded)">or leave it empty</span></span
-            >
-            <input
-              v-model="typed.name"
-              class="entry mt-1.5"
-              autocomplete="nickname"
-              dir="auto"
-              :maxlength="nameLettersMax * 4"
-              :aria-describedby="faultOf('name') ? 'name-fault' : undefined"
-            />
-            <span v-if="faultOf('name')" id="name-fault" class="mt-1.5 block font-medium" role="alert">{{
-              faultOf('name')
-            }}</span>
-          </label>
-          <div v-if="view.page.lettersMost > 0">
-            <label class="block">
-              <span class="flex justify-between gap-4"
-                ><b class="font-semibold">Your message</b
-                ><span id="letters-left" :class="lettersLeft < 0 ? 'font-semibold' : 'text-(--light-faded)'">{{
-                  lettersLeft < 0
-                    ? `${-lettersLeft} letters too many`
-                    : `${lettersLeft} of ${view.page.lettersMost} letters left`
-                }}</span></span
-              >
-              <textarea
-                v-model="typed.message"
-                class="entry mt-1.5 block min-h-21 resize-y py-2.5"
-                rows="3"
-                dir="auto"
-                aria-describedby="letters-left"
-                :aria-invalid="lettersLeft < 0"
-              />
-            </label>
-            <ReadingLine
-              :channel-id="channelId"
-              :name="tip.name"
-              :message="tip.message"
-              :amount-minor="tip.amountMinor"
-              :is-said="saysMessage && lettersLeft >= 0"
-            />
-          </div>
-          <fieldset v-if="offer">
-            <div class="flex items-baseline justify-between gap-4">
-              <legend class="float-left font-semibold">
-                {{ offer.kind === 'sound' ? 'Ring it in with' : 'Show it with' }}
-              </legend>
-              <span v-if="view.page.offerFromMinor > 0" class="text-(--light-faded)"
-                >{{ shortMoney(view.page.offerFromMinor, currency, locale) }} or more</span
-              >
-            </div>
-            <div class="mt-1.5 flex flex-wrap gap-2">
-              <label v-for="option in offer.options" :key="option.id" class="min-w-24 flex-1">
-                <input
-                  v-model="typed.choice"
-                  type="radio"
-                  name="choice"
-                  :value="option.id"
-                  :disabled="choices.length === 0"
-                  class="peer sr-only"
-                />
-                <span class="choice px-2">{{ option.label }}</span>
-              </label>
-            </div>
-          </fieldset>
-          <div class="pt-1">
-            <button type="submit" class="leave" :disabled="isSending">
-              {{
-                isSending
-                  ? 'One moment…'
-                  : isFair
-                    ? `Leave ${formatMoney(tip.amountMinor, currency, locale)}`
-                    : 'How much will it be?'
-              }}
-            </button>
-            <p v-if="says" class="mt-3 text-center font-medium" role="alert">{{ says }}</p>
-            <p class="mt-3 text-center text-(--light-faded)">
-              You pay at the provider.
-              <template v-if="view.page.returnDays > 0"
-                >Asked back within {{ view.page.returnDays }} days, it is given back.</template
-              >
-            </p>
-          </div>
-        </form>
+          v-model="typed"
+          class="light order-3 px-5 py-6 lg:p-0"
+          :channel-id="channelId"
+          :view="view"
+          :tip="tip"
+          :faults="faults"
+          :choices="choices"
+          :says-message="saysMessage"
+          :trouble="says"
+          :is-sending="isSending"
+          @leave="leave"
+        />
       </div>
       <div class="dark contents flex-1 lg:block lg:px-11 lg:py-11">
         <section v-if="view.alert" class="dark order-2 px-5 py-4 lg:p-0" aria-label="This is how it will look">
@@ -266,55 +173,7 @@ onMounted(() => window.addEventListener('pageshow', () => (isSending.value = fal
   font-family: var(--display);
   font-weight: var(--display-weight);
 }
-.tip :deep(.choice),
-.tip :deep(.entry) {
-  min-height: 2.75rem;
-  border: 1px solid var(--light-edge);
-  border-radius: 4px;
-  background: var(--light-field);
-  color: var(--light-ink);
-}
-.tip :deep(.entry) {
-  width: 100%;
-  padding-inline: 0.8rem;
-}
-.tip :deep(.entry::placeholder) {
-  color: var(--light-faded);
-}
-.tip :deep(.choice) {
-  display: grid;
-  place-items: center;
-  font-weight: 650;
-  cursor: pointer;
-}
-.tip :deep(input:checked:not(:disabled) + .choice) {
-  background: var(--light-ink);
-  border-color: var(--light-ink);
-  color: var(--light-ground);
-}
-.tip :deep(input:focus-visible + .choice),
-.tip :deep(:focus-visible) {
-  outline: 2px solid var(--light-accent);
-  outline-offset: 2px;
-}
 .tip .dark :deep(:focus-visible) {
-  outline-color: var(--dark-accent);
-}
-.tip :deep(input:disabled + .choice) {
-  color: var(--light-faded);
-  border-style: dashed;
-  cursor: not-allowed;
-}
-.leave {
-  width: 100%;
-  min-height: 3.2rem;
-  border-radius: 4px;
-  background: var(--accent);
-  color: var(--on-accent);
-  font-size: 1rem;
-  font-weight: 650;
-}
-.leave:disabled {
-  opacity: 0.7;
+  outline: 2px solid var(--dark-accent);
 }
 </style>
