@@ -8,6 +8,7 @@ export default defineConfig({
     './server/db/triggerSchema.ts',
     './server/db/goalSchema.ts',
     './server/db/tipSchema.ts',
+    './server/db/sponsorSchema.ts',
   ],
   out: './server/db/migrations',
 })

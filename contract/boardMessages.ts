@@ -8,6 +8,8 @@ export const fromBoard = z.discriminatedUnion('type', [
   ...fromSource.options,
   /** It missed something: it asks for all of what it was told under this name. */
   z.object({ type: z.literal('again'), key: z.string().max(2000) }),
+  /** It has shown the whole of something that came and went: a sponsor's line, by its row. */
+  z.object({ type: z.literal('showed'), id: z.string().max(80) }),
 ])
 export type FromBoard = z.infer<typeof fromBoard>
 

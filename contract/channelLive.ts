@@ -17,6 +17,8 @@ export interface ChannelLive {
   calls: CallsLive
   /** Counts up with every change of goals, or of what they have. */
   goalsRevision: number
+  /** Counts up with every change of what came of sponsors. */
+  sponsorsRevision: number
 }
 
 /** What viewers set off, as it stands. */

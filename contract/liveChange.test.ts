@@ -60,6 +60,7 @@ describe('what changed of a channel', () => {
     databaseTrouble: fc.constantFrom(null, 'gone' as const, 'full' as const),
     voicesAreOn: fc.boolean(),
     goalsRevision: fc.nat(2),
+    sponsorsRevision: fc.nat(2),
     calls: fc.record({
       revision: fc.nat(2),
       armed: fc.nat(2),

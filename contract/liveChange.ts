@@ -21,6 +21,7 @@ const facts = [
   'voicesAreOn',
   'calls',
   'goalsRevision',
+  'sponsorsRevision',
 ] as const
 const deskFacts = ['isHeld', 'waitingCount', 'current'] as const
 const deskLists = ['waiting', 'log', 'sources'] as const

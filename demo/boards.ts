@@ -19,7 +19,7 @@ const words: Partial<Record<EventKind, string>> = {
 }
 
 function partsOf(canvas: Canvas, isWide: boolean): Part[] {
-  const { bar, list, chat } = starterLive
+  const { bar, list, chat, sponsor } = starterLive
   const listed = { words, hasAges: false, plate: null, outline: { widthPx: 4, ink: { role: 'outline' as const } } }
   if (!isWide)
     return [
@@ -30,6 +30,7 @@ function partsOf(canvas: Canvas, isWide: boolean): Part[] {
     { ...bar(canvas, { left: 90, top: 78, widthPx: 830, heightPx: 132 }), atEnd: '{days, plural, other {# days}}' },
     { ...list(canvas, { left: 76, top: 570, widthPx: 760, heightPx: 320 }), ...listed, most: 5 },
     chat(canvas, { left: 1300, top: 322, widthPx: 516, heightPx: 604 }),
+    sponsor(canvas, { left: 90, top: 930, widthPx: 830, heightPx: 84 }),
   ]
 }
 

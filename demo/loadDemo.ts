@@ -11,6 +11,8 @@ import { findStudio, setStudioSecret } from '../server/db/queries/runs.ts'
 import { addStandIn } from '../server/db/queries/standIns.ts'
 import { addGoal, setGoalEnded, tellGoal } from '../server/db/queries/goals.ts'
 import { keepTipPage } from '../server/db/queries/tips.ts'
+import { addCampaign } from '../server/db/queries/sponsors.ts'
+import { campaignClicks, campaignTurn } from '../server/db/sponsorSchema.ts'
 import { addTrigger } from '../server/db/queries/triggers.ts'
 import { balance, pointsEntry } from '../server/db/triggerSchema.ts'
 import { decideEvents } from '../server/ingest/decideEvents.ts'
@@ -18,11 +20,13 @@ import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
 import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
+import { localMoment } from '../core/time/localMoment.ts'
 import { feedSource } from '../core/events/feedSource.ts'
 import { targetsOf } from '../core/goal/schema.ts'
 import { demoBoards } from './boards.ts'
 import { demoGoals } from './goals.ts'
 import { demoPassword, demoPeople } from './people.ts'
+import { demoCampaigns, earlierClicks, earlierTurns } from './sponsors.ts'
 import { demoTipPage } from './tips.ts'
 import { demoBalances, demoCalls, demoRewards, demoTriggers } from './triggers.ts'
 import { demoBoxes, demoChannel, demoFeeds, earlierTonight } from './scenario.ts'
@@ -37,6 +41,7 @@ export async function loadDemo(services: Services, address: string, readFileOf: 
     await loadTriggers(services, media)
     await loadGoals(services)
     await keepTipPage(db, demoChannel.id, demoTipPage, 0)
+    await loadSponsors(services)
     await loadEarlierTonight(services)
     await services.takeFreeLanes()
   }
@@ -125,6 +130,22 @@ async function loadGoals({ database: { db } }: Services): Promise<void> {
     })
     if (isPast) await setGoalEnded(db, demoChannel.id, goal.id, new Date(goal.untilMs ?? nowMs))
   }
+}
+
+async function loadSponsors({ database: { db } }: Services): Promise<void> {
+  const nowMs = Date.now()
+  const { id: channelId, timeZone } = demoChannel
+  for (const { campaign, code } of demoCampaigns(nowMs, timeZone)) await addCampaign(db, channelId, campaign, code)
+  await db.insert(campaignTurn).values(
+    earlierTurns(nowMs).map(({ campaignId, atMs, watching }, at) => ({
+      ...{ id: `earlier-turn-${at}`, channelId, campaignId, watching },
+      ...{ shownBy: 'line' as const, at: new Date(atMs), isSeen: true },
+    })),
+  )
+  const { day: today } = localMoment(nowMs, timeZone)
+  for (let back = 1; back <= 26; back++)
+    for (const [campaignId, clicks] of Object.entries(earlierClicks(back)))
+      if (clicks > 0) await db.insert(campaignClicks).values({ channelId, campaignId, day: today - back, clicks })
 }
 
 async function loadEarlierTonight({ database: { db }, onAir }: Services): Promise<void> {

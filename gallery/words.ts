@@ -25,6 +25,7 @@ const written: Partial<Record<EventKind, Words>> = {
   surgeEnded: { headline: 'What a surge', second: `level {level}, ${points}` },
   goalStarted: { headline: '{goal}', second: 'a new goal: {amount}' },
   goalReached: { headline: '{goal}', second: 'reached: {amount}' },
+  sponsorLine: { headline: '{sponsor}', second: '{line}' },
   redemption: { headline: '{reward}', second: 'called by {name}' },
   chatCommand: { headline: '{command}', second: 'called by {name}' },
   chatMessage: { headline: '{name}', second: 'says in the chat' },

@@ -2,6 +2,7 @@ import {
   Clock,
   Gauge,
   Gift,
+  Handshake,
   Hash,
   Image,
   List,
@@ -32,6 +33,7 @@ import ParticlesInspector from '../components/inspector/ParticlesInspector.vue'
 import PictureInspector from '../components/inspector/PictureInspector.vue'
 import ShapeInspector from '../components/inspector/ShapeInspector.vue'
 import SoundInspector from '../components/inspector/SoundInspector.vue'
+import SponsorInspector from '../components/inspector/SponsorInspector.vue'
 import TallyInspector from '../components/inspector/TallyInspector.vue'
 import TickerInspector from '../components/inspector/TickerInspector.vue'
 import TopInspector from '../components/inspector/TopInspector.vue'
@@ -80,6 +82,7 @@ export const partKindLooks: Record<PartKind, PartKindLooks> = {
   chat: { name: 'chat', mark: MessagesSquare, clip: drawn, inspector: ChatInspector, takes: [] },
   top: { name: 'who gave most', mark: Trophy, clip: drawn, inspector: TopInspector, takes: [] },
   tally: { name: 'count', mark: Hash, clip: drawn, inspector: TallyInspector, takes: [] },
+  sponsor: { name: 'sponsor’s line', mark: Handshake, clip: drawn, inspector: SponsorInspector, takes: [] },
   clock: { name: 'clock', mark: Clock, clip: drawn, inspector: ClockInspector, takes: [] },
   voice: { name: 'voice', mark: Speech, clip: 'bg-deep-sky text-white', inspector: VoiceInspector, takes: ['kinds'] },
 }

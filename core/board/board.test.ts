@@ -29,7 +29,7 @@ import { wantKey } from './want.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const allParts = (): Part[] =>
-  (['bar', 'list', 'chat', 'top', 'tally', 'clock'] as const).map((kind) => newLive(kind, canvas))
+  (['bar', 'list', 'chat', 'top', 'tally', 'clock', 'sponsor'] as const).map((kind) => newLive(kind, canvas))
 
 function resolved(parts: Part[]): ResolvedScore {
   const scene = sceneOf(plainBoard(canvas, lanternLook, parts))
@@ -108,7 +108,7 @@ describe('a board', () => {
 
   it('shows every part before anything was told', () => {
     const { visuals } = boardAt(resolved(allParts()), new Map(), moment(new Map()), 100)
-    expect(visuals.map(({ kind }) => kind)).toEqual(['bar', 'list', 'chat', 'top', 'tally', 'clock'])
+    expect(visuals.map(({ kind }) => kind)).toEqual(['bar', 'list', 'chat', 'top', 'tally', 'clock', 'sponsor'])
   })
 
   it('wants the same under the same name, in whatever order it is said', () => {

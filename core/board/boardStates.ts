@@ -5,6 +5,7 @@ import { targetsOf, type Goal } from '../goal/schema.ts'
 import type { GoalSlice, Row, Slice } from './slice.ts'
 import { chatRow } from './chatRow.ts'
 import { eventRow } from './eventRow.ts'
+import { sponsorRow } from './sponsorRow.ts'
 import { topRows } from './topRows.ts'
 import type { Want } from './want.ts'
 
@@ -62,6 +63,11 @@ const said = [
 const longMessage =
   'I have been watching since the very first batch came out of this oven and I still cannot decide between the rye and the long ferment with the walnuts, so please bake both of them again tomorrow and save me a slice of each, thank you all, aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa'
 
+const sponsorSamples = [
+  { id: 'mill', words: 'tonight’s flour comes from the Sorrel mill', pictureUrl: null },
+  { id: 'boxes', words: 'Quayside boxes: boxes that keep bread warm', pictureUrl: null },
+] as const
+
 /** How many rows a list has in each state, of those that it may have. */
 const countIn: Record<BoardState, (most: number) => number> = {
   nothing: () => 0,
@@ -92,6 +98,13 @@ export function madeUp(want: Want, state: BoardState, context: MadeUpContext): S
     case 'count': {
       const count = { nothing: 0, one: 1, usual: 42, full: 12_345, arrives: 42, reached: 42 }[state]
       return [count, ...(isChanging ? [count + 1] : [])].map((each) => ({ of: 'count', count: each }))
+    }
+    case 'sponsor': {
+      const line = (said: number): Row[] => [
+        sponsorRow(sponsorSamples[said % 2] ?? sponsorSamples[0], context.nowMs + said),
+      ]
+      const before: Slice = { of: 'rows', rows: state === 'nothing' ? [] : line(0), removed: [] }
+      return isChanging ? [before, { of: 'rows', rows: line(1), removed: [] }] : [before]
     }
     case 'stream':
       return [{ of: 'moment', atMs: state === 'nothing' ? null : context.nowMs - 3_847_000 }]
@@ -125,7 +138,7 @@ function goalsIn(goalId: string | null, state: BoardState, { currency, goals }: 
 
 /** Rows of a list in a state; of one that changes, one more, the newest first. */
 function rowsOf(
-  want: Exclude<Want, { of: 'goal' | 'count' | 'stream' }>,
+  want: Exclude<Want, { of: 'goal' | 'count' | 'stream' | 'sponsor' }>,
   state: BoardState,
   context: MadeUpContext,
 ): Row[] {

@@ -1,6 +1,7 @@
 import { evaluateBar } from '../score/parts/bar/evaluateBar.ts'
 import { evaluateChat } from '../score/parts/chat/evaluateChat.ts'
 import { evaluateClock } from '../score/parts/clock/evaluateClock.ts'
+import { evaluateSponsor } from '../score/parts/sponsor/evaluateSponsor.ts'
 import { evaluateList } from '../score/parts/list/evaluateList.ts'
 import { evaluateTally } from '../score/parts/tally/evaluateTally.ts'
 import { evaluateTop } from '../score/parts/top/evaluateTop.ts'
@@ -25,6 +26,7 @@ const liveKinds: { [K in keyof LiveStates]: EvaluateLive<K> } = {
   top: evaluateTop,
   tally: evaluateTally,
   clock: evaluateClock,
+  sponsor: evaluateSponsor,
 }
 
 /** What is to be drawn of a live part. The table pairs each kind with its own parts; the compiler cannot follow that. */

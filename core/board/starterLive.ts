@@ -6,6 +6,7 @@ import type { Chat } from '../score/parts/chat/schema.ts'
 import type { Clock } from '../score/parts/clock/schema.ts'
 import type { List } from '../score/parts/list/schema.ts'
 import type { LivePartKind, PartOf } from '../score/parts/part.ts'
+import type { Sponsor } from '../score/parts/sponsor/schema.ts'
 import type { Tally } from '../score/parts/tally/schema.ts'
 import type { Top } from '../score/parts/top/schema.ts'
 import type { LiveFields } from './liveFields.ts'
@@ -121,7 +122,13 @@ const clock: Make<'clock'> = (canvas, room, style = plainStyle): Clock => ({
   type: { role: 'display' },
 })
 
-export const starterLive: { [K in LivePartKind]: Make<K> } = { bar, list, chat, top, tally, clock }
+const sponsor: Make<'sponsor'> = (canvas, room, style = plainStyle): Sponsor => ({
+  ...fieldsOf('sponsor', 'Sponsor', room, Math.min(34 * reach(canvas), room.heightPx * 0.42), style),
+  kind: 'sponsor',
+  ...{ standsS: 20, hasPicture: true },
+})
+
+export const starterLive: { [K in LivePartKind]: Make<K> } = { bar, list, chat, top, tally, clock, sponsor }
 
 /** How large each is that is new, on a canvas 1080 high. */
 const usualRoom: Record<LivePartKind, { widthPx: number; heightPx: number }> = {
@@ -131,6 +138,7 @@ const usualRoom: Record<LivePartKind, { widthPx: number; heightPx: number }> = {
   top: { widthPx: 520, heightPx: 300 },
   tally: { widthPx: 520, heightPx: 110 },
   clock: { widthPx: 300, heightPx: 110 },
+  sponsor: { widthPx: 760, heightPx: 80 },
 }
 
 /** A part of a board in the middle of the canvas, as large as such parts usually are. */

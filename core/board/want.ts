@@ -35,6 +35,8 @@ export const want = z.discriminatedUnion('of', [
   z.object({ of: z.literal('count'), kinds, command: z.string().max(40).nullable(), since: period }),
   /** When the broadcast began. */
   z.object({ of: z.literal('stream') }),
+  /** The sponsor’s line whose turn it was last. */
+  z.object({ of: z.literal('sponsor') }),
 ])
 export type Want = z.infer<typeof want>
 

@@ -6,10 +6,12 @@ import { campaign, type Campaign } from './schema.ts'
 const startMs = Date.UTC(2026, 10, 29, 22)
 const minuteMs = 60_000
 const timeZone = 'Europe/Lisbon'
+const nothing = { perThousandMinor: 0, perClickMinor: 0, pointsPerThousand: 0, pointsPerClick: 0 }
 const line = (id: string, fields: Partial<Campaign> = {}): Campaign =>
   campaign.parse({
     ...{ id, name: id, words: 'tonight’s flour comes from the Sorrel mill', mediaId: null, link: null, fromMs: 0 },
     ...{ untilMs: null, everyMin: 1, hours: null, weight: 1, caps: { day: null, all: null }, isPaused: false },
+    ...{ shownBy: 'line', worth: nothing },
     ...fields,
   })
 

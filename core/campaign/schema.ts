@@ -9,6 +9,7 @@ const minute = z
   .int()
   .min(0)
   .max(24 * 60 - 1)
+const worth = z.int().min(0).max(1_000_000)
 const cap = z.int().min(1).max(100_000).nullable()
 
 /** Something that a sponsor wants said: in a line on a board, or by a box as an alert. */
@@ -35,6 +36,10 @@ export const campaign = z
     /** How often it is shown at most, on one day and in all. */
     caps: z.object({ day: cap, all: cap }),
     isPaused: z.boolean(),
+    /** As a line on boards, or by a box as an alert that waits its turn. */
+    shownBy: z.enum(['line', 'alert']),
+    /** What the sponsor gives, to estimate what comes of it: minor units of the channel's currency, and points of theirs. */
+    worth: z.object({ perThousandMinor: worth, perClickMinor: worth, pointsPerThousand: worth, pointsPerClick: worth }),
   })
   .refine(({ fromMs, untilMs }) => untilMs === null || untilMs > fromMs, {
     path: ['untilMs'],

@@ -17,6 +17,7 @@ export type KindMark =
   | 'up'
   | 'down'
   | 'flag'
+  | 'handshake'
   | 'flagTriangle'
   | 'ticket'
   | 'hash'

@@ -16,6 +16,7 @@ import { purchase } from './kinds/purchase/purchase.ts'
 import { raid } from './kinds/raid/raid.ts'
 import { redemption } from './kinds/redemption/redemption.ts'
 import { resubscription } from './kinds/resubscription/resubscription.ts'
+import { sponsorLine } from './kinds/sponsorLine/sponsorLine.ts'
 import { subscription } from './kinds/subscription/subscription.ts'
 import { surgeEnded } from './kinds/surgeEnded/surgeEnded.ts'
 import { surgeLevelled } from './kinds/surgeLevelled/surgeLevelled.ts'
@@ -45,6 +46,7 @@ export const kindDefinitions = {
   surgeEnded,
   goalStarted,
   goalReached,
+  sponsorLine,
   redemption,
   chatCommand,
   chatMessage,

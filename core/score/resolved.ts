@@ -2,6 +2,7 @@ import type { Canvas } from '../composition/canvas.ts'
 import type { ResolvedBar } from './parts/bar/resolveBar.ts'
 import type { ResolvedChat } from './parts/chat/resolveChat.ts'
 import type { ResolvedClock } from './parts/clock/resolveClock.ts'
+import type { ResolvedSponsor } from './parts/sponsor/resolveSponsor.ts'
 import type { ResolvedList } from './parts/list/resolveList.ts'
 import type { ResolvedTally } from './parts/tally/resolveTally.ts'
 import type { ResolvedTop } from './parts/top/resolveTop.ts'
@@ -40,6 +41,7 @@ export interface ResolvedKinds {
   top: ResolvedTop
   tally: ResolvedTally
   clock: ResolvedClock
+  sponsor: ResolvedSponsor
 }
 export type ResolvedPart = ResolvedKinds[keyof ResolvedKinds]
 export type ResolvedVisiblePart = Extract<ResolvedPart, ResolvedVisible>

@@ -1,6 +1,7 @@
 import type { BarState } from './parts/bar/evaluateBar.ts'
 import type { ChatState } from './parts/chat/evaluateChat.ts'
 import type { ClockState } from './parts/clock/evaluateClock.ts'
+import type { SponsorState } from './parts/sponsor/evaluateSponsor.ts'
 import type { ListState } from './parts/list/evaluateList.ts'
 import type { TallyState } from './parts/tally/evaluateTally.ts'
 import type { TopState } from './parts/top/evaluateTop.ts'
@@ -20,6 +21,7 @@ export interface LiveStates {
   top: TopState
   tally: TallyState
   clock: ClockState
+  sponsor: SponsorState
 }
 
 /** What there is to draw of each kind of part that can be seen. */

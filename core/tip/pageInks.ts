@@ -35,7 +35,10 @@ export function pageInks(palette: Palette): PageInks {
   const accentOf = oklchOf(rgbOfHex(palette.accent))
   // A plate without a colour of its own takes the accent's, so faintly that it is felt and not seen.
   const h = plate.c > 0.02 ? plate.h : accentOf.h
-  const tone = (l: number, c: number) => hexOfRgb(rgbOfOklch({ l, c: Math.min(c, Math.max(plate.c, 0.03)), h }))
+  const most = Math.max(plate.c, 0.03)
+  // Paper takes the warmth of what stands out: the hue of a dark plate, made light, is seldom meant.
+  const tone = (l: number, c: number) =>
+    hexOfRgb(rgbOfOklch({ l, c: Math.min(c, most), h: l > 0.8 && accentOf.c > 0.02 ? accentOf.h : h }))
   const dark = tone(0.18, 0.022)
   const light = tone(0.965, 0.02)
   const side = (ground: string, field: string, ink: string, faded: string, edge: string): SideInks => ({

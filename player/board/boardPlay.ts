@@ -25,6 +25,7 @@ const painters: { [K in ResolvedLivePart['kind']]: LivePainter<K> } = {
   top: paintRows,
   tally: paintWords,
   clock: paintWords,
+  sponsor: paintRows,
 }
 
 /** What is written on nearly every board: loaded before it shows. Others come as rows bring them. */

@@ -5,6 +5,7 @@ import { connect } from '../source/connection.ts'
 import { createStage } from '../stage.ts'
 import { createBoardPlay } from './boardPlay.ts'
 import { isRestless } from './isRestless.ts'
+import { linesOf, LineWatch } from './lineWatch.ts'
 import { settleMs, Telling } from './telling.ts'
 
 /** What the page says of itself on `<html data-state>`. */
@@ -13,6 +14,7 @@ type PageState = 'connecting' | 'loading' | 'showing' | 'offline'
 const html = document.documentElement
 const stage = createStage(document.body)
 const telling = new Telling()
+const lines = new LineWatch()
 /** The page’s clock began with it, and never goes back. */
 const began = performance.now()
 const tNow = () => performance.now() - began
@@ -98,10 +100,12 @@ function draw(isForced = false): void {
     tMs > enteringMs &&
     tMs > telling.changedMs + settleMs &&
     tNow() > fontsChangedMs + calmEveryMs &&
-    !isRestless(prepared.score, telling.told)
+    !isRestless(prepared.score, telling.told, wallZeroMs + tNow())
   if (isCalm && !isForced && tMs - drawnMs < calmEveryMs) return
   drawnMs = tMs
   stage.seek(Math.round(tMs), { isRunning: true })
+  for (const id of lines.look(linesOf(prepared.score, telling.told), wallZeroMs + tNow(), !document.hidden))
+    link.send({ type: 'showed', id })
 }
 
 function frame(): void {

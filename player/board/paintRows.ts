@@ -2,13 +2,14 @@ import type { PlacedRow } from '../../core/board/rowsAt.ts'
 import type { Row } from '../../core/board/slice.ts'
 import type { ChatState } from '../../core/score/parts/chat/evaluateChat.ts'
 import type { ListState } from '../../core/score/parts/list/evaluateList.ts'
+import type { SponsorState } from '../../core/score/parts/sponsor/evaluateSponsor.ts'
 import type { TopState } from '../../core/score/parts/top/evaluateTop.ts'
 import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from '../painters/paint.ts'
 import { ageWords } from './ageWords.ts'
 import { plateLayer } from './liveStyle.ts'
 import { rowElement, type RowElement, type RowsPart } from './rowElement.ts'
 
-type RowsStates = ListState | ChatState | TopState
+type RowsStates = ListState | ChatState | TopState | SponsorState
 
 interface DrawnRow extends RowElement {
   row: Row

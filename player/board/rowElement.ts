@@ -5,7 +5,7 @@ import type { TextPiece } from '../../core/text/textPiece.ts'
 import { pieceNodes } from '../textNodes.ts'
 import { cssAlign, styleLive } from './liveStyle.ts'
 
-export type RowsPart = ResolvedKinds['list' | 'chat' | 'top']
+export type RowsPart = ResolvedKinds['list' | 'chat' | 'top' | 'sponsor']
 
 /** A row as it is drawn, and what of it changes by itself. */
 export interface RowElement {
@@ -50,8 +50,10 @@ export function rowElement(part: RowsPart, row: Row): RowElement {
     element.append(words, amount)
     return { element, aside: place }
   }
-  words.append(...pieceNodes(row.pieces, part.text.highlightInk))
+  const pieces = part.kind === 'sponsor' && !part.hasPicture ? asWords(row.pieces) : row.pieces
+  words.append(...pieceNodes(pieces, part.text.highlightInk))
   element.append(words)
+  if (part.kind === 'sponsor') return { element, aside: null }
   const age = part.hasAges && row.atMs !== null ? asideElement() : null
   if (age) {
     Object.assign(age.style, { fontSize: '0.72em', alignSelf: 'center' })

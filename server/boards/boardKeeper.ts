@@ -131,10 +131,10 @@ export class BoardKeeper {
     this.plan(channelId, 0)
   }
 
-  /** Goals have another amount, or are others. */
-  goalsChanged(channelId: string): void {
+  /** Goals have another amount, or are others; or it is a sponsor's turn. */
+  changedOf(channelId: string, of: 'goal' | 'sponsor'): void {
     for (const topic of this.channels.get(channelId)?.topics.values() ?? [])
-      if (topic.want.of === 'goal') topic.isStale = true
+      if (topic.want.of === of) topic.isStale = true
     this.plan(channelId, gatheredMs)
   }
 

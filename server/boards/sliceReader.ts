@@ -3,6 +3,7 @@ import { eventRow } from '../../core/board/eventRow.ts'
 import { goalSlice } from '../../core/board/goalSlice.ts'
 import { sinceOf } from '../../core/board/sinceOf.ts'
 import type { GoalSlice, Row, Slice } from '../../core/board/slice.ts'
+import { sponsorRow } from '../../core/board/sponsorRow.ts'
 import { topRows } from '../../core/board/topRows.ts'
 import type { Want } from '../../core/board/want.ts'
 import type { Period } from '../../core/board/liveFields.ts'
@@ -16,6 +17,7 @@ import type { Database } from '../db/handle.ts'
 import { countEvents, listChatLines, listGiven, listNewest } from '../db/queries/boards.ts'
 import type { EventRow } from '../db/queries/events.ts'
 import { listCountedEvents } from '../db/queries/goals.ts'
+import { findLastLine } from '../db/queries/sponsors.ts'
 import { goalsView } from '../goals/goalViews.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
 
@@ -38,6 +40,8 @@ export interface SliceReaderDependencies {
 /** So many are looked at to find those above an amount. */
 const lookedAt = 200
 const lastLookedAt = 20
+/** No line stands for longer. */
+const lineLooksBackMs = 300_000
 
 /** Reads what parts of boards are told, from what is kept. */
 export class SliceReader {
@@ -62,6 +66,8 @@ export class SliceReader {
         const since = await this.since(channelId, channel, want.since)
         return { of: 'count', count: await countEvents(db, channelId, want.kinds, want.command, since) }
       }
+      case 'sponsor':
+        return { of: 'rows', rows: await this.line(channelId, channel), removed: [] }
       case 'stream': {
         const atMs = await streamMs(channelId)
         return { of: 'moment', atMs: atMs === 0 ? null : atMs }
@@ -90,6 +96,16 @@ export class SliceReader {
         )
         return { ...row, pieces }
       })
+  }
+
+  /** The line whose turn it was last, as long as it may still stand somewhere. */
+  private async line(channelId: string, { media }: ChannelOnAir): Promise<Row[]> {
+    const { db, now } = this.deps
+    const found = await findLastLine(db, channelId, new Date(now() - lineLooksBackMs))
+    if (!found) return []
+    const { words, mediaId } = found.campaign.document
+    const pictureUrl = (mediaId === null ? undefined : media[mediaId]?.url) ?? null
+    return [sponsorRow({ id: found.turn.id, words, pictureUrl }, found.turn.at.getTime())]
   }
 
   private async since(channelId: string, { timeZone }: ChannelOnAir, period: Period): Promise<Date | null> {

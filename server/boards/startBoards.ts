@@ -38,8 +38,8 @@ export function startBoards({ tellOthers, ...options }: BoardsOptions) {
       boards.happened(channelId, null)
       tellOthers(channelId)
     },
-    goalsChanged(channelId: string): void {
-      boards.goalsChanged(channelId)
+    changedOf(channelId: string, of: 'goal' | 'sponsor'): void {
+      boards.changedOf(channelId, of)
       tellOthers(channelId)
     },
   }

@@ -1,7 +1,7 @@
 import type { DatabaseHandle } from './handle.ts'
 
 /** What only grows: it is counted, so that plans fit it. */
-const growing = ['event', 'delivery', 'media', 'intake', 'points_entry', 'checkout']
+const growing = ['event', 'delivery', 'media', 'intake', 'points_entry', 'checkout', 'campaign_turn']
 /** What is overwritten again and again: what was there before is freed, too. */
 const changing = [
   ...['effect', 'play', 'lane', 'node', 'feed', 'box', 'heartbeat', 'session', 'sign_in_try'],

@@ -86,6 +86,9 @@ export const feed = pgTable('feed', {
   refusedCount: integer('refused_count').notNull().default(0),
   lastDeliveryAt: at('last_delivery_at'),
   lagMs: bigint('lag_ms', { mode: 'number' }),
+  /** How many watch there, as it said last, and when that was. */
+  watching: integer(),
+  watchingAt: at('watching_at'),
   /** The account that was linked, as the platform names it; null for a feed that was set up by hand. */
   account: text(),
   /** Since when it is not heard any more; what it said stays. */

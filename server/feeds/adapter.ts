@@ -9,6 +9,8 @@ export interface Translation {
   events: Omit<IncomingEvent, 'isTest'>[]
   /** What was taken away from its chat. */
   removals: Removal[]
+  /** How many watch, where that was said; the latest of it. */
+  watching: number | null
   /** What was in it but could not be understood, in words for whoever inspects it. */
   rejected: string[]
 }

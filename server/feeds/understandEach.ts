@@ -2,8 +2,8 @@ import * as z from 'zod'
 import { err, ok, type Result } from '../../core/result.ts'
 import type { Removal, Translation } from './adapter.ts'
 
-/** An event, or what was taken away. */
-export type Understood = Translation['events'][number] | { removal: Removal }
+/** An event, what was taken away, or how many watch. */
+export type Understood = Translation['events'][number] | { removal: Removal } | { watching: number }
 
 const nameMax = 500
 const wordsMax = 2000
@@ -21,6 +21,9 @@ export function messageOf(words: string | undefined | null): { message?: { text:
 /** What the viewer chose among several, as the platform sends it back. */
 export const pickedField = z.string().max(60).optional()
 
+/** How many watch a broadcast. */
+export const watchingField = z.int().min(0).max(100_000_000)
+
 /** A picture's address, where it is one; anything else is as good as none. */
 export const portraitField = z
   .url({ protocol: /^https?$/ })
@@ -33,7 +36,7 @@ export function withPicked(
   understood: Result<Understood, string>,
   picked: string | undefined,
 ): Result<Understood, string> {
-  return understood.ok && picked && !('removal' in understood.value)
+  return understood.ok && picked && 'kind' in understood.value
     ? ok({ ...understood.value, data: { ...understood.value.data, choice: picked } })
     : understood
 }
@@ -64,7 +67,7 @@ export function understandEach<N>(
   schema: z.ZodType<N>,
   understand: (one: N) => Result<Understood, string>,
 ): Translation {
-  const translation: Translation = { events: [], removals: [], rejected: [] }
+  const translation: Translation = { events: [], removals: [], watching: null, rejected: [] }
   list.forEach((raw, index) => {
     const checked = schema.safeParse(raw)
     const understood = checked.success
@@ -73,6 +76,7 @@ export function understandEach<N>(
     const fault = understood.ok ? faultOf(understood.value) : understood.error
     if (understood.ok && fault === null) {
       if ('removal' in understood.value) translation.removals.push(understood.value.removal)
+      else if ('watching' in understood.value) translation.watching = understood.value.watching
       else translation.events.push(understood.value)
     } else translation.rejected.push(`${where}.${index}: ${fault}`)
   })
@@ -89,7 +93,7 @@ export function isDateOfEvents(occurredAtMs: number): boolean {
 
 /** What is wrong with something that was understood; null where nothing is. */
 function faultOf(understood: Understood): string | null {
-  if ('removal' in understood) return null
+  if (!('kind' in understood)) return null
   const { occurredAtMs, externalId } = understood
   if (!isDateOfEvents(occurredAtMs)) return 'its time is none at which anything happened here (2000 to 2099)'
   return externalId.length > 400 ? 'its id is too long' : null

@@ -14,6 +14,7 @@ const pages = [
   'rates',
   'sign-in',
   'speech',
+  'sponsors',
   'stand-ins/chat/[^/]+',
   'tip/[^/]+',
   'tip/[^/]+/[^/]+',
@@ -33,7 +34,7 @@ export function isPage(path: string): boolean {
 
 /** Addresses that only routes of the server answer; what none of them answers is nothing. */
 const routes =
-  /^\/(?:api|source|board|media|speech|emotes|stand-ins|studio|schemas|_nuxt|player|workers|fonts)(?:\/|$)|^\/(?:healthz|readyz|metrics|openapi\.json)$|\.[a-z0-9]{1,8}$/
+  /^\/(?:api|source|board|go|media|speech|emotes|stand-ins|studio|schemas|_nuxt|player|workers|fonts)(?:\/|$)|^\/(?:healthz|readyz|metrics|openapi\.json)$|\.[a-z0-9]{1,8}$/
 
 export function isRoute(path: string): boolean {
   return routes.test(path) && !isPage(path)

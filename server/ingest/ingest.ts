@@ -2,7 +2,7 @@ import type { DeliveryAnswer } from '../../contract/deliveryAnswer.ts'
 import type { TestAnswer } from '../../contract/views.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import type { Database } from '../db/handle.ts'
-import { keepDelivery } from '../db/queries/feeds.ts'
+import { keepDelivery, setWatching } from '../db/queries/feeds.ts'
 import { findEffect } from '../db/queries/effects.ts'
 import { insertAgain, type PlayRow, type PlayWithEvent } from '../db/queries/plays.ts'
 import type { KnownFeed } from '../channel/feedDirectory.ts'
@@ -61,9 +61,14 @@ export class Ingest {
     feed: KnownFeed,
     webhookId: string,
     raw: string,
-    { events, removals, rejected }: Translation,
+    { events, removals, watching, rejected }: Translation,
   ): Promise<DeliveryAnswer> {
     if (removals.length > 0) await this.deps.takeAway(feed.channelId, webhookId, removals)
+    if (watching !== null) {
+      await setWatching(this.deps.db, feed.id, watching, new Date())
+      // Said again and again, it is nothing that happens.
+      if (events.length + removals.length + rejected.length === 0) return { accepted: 0, repeated: 0, rejected: 0 }
+    }
     // First, so that nothing acknowledged lacks its raw form; sent again after a crash in between, it is kept once
     // more.
     if (rejected.length > 0) await keepDelivery(this.deps.db, deliveryRow(feed.id, webhookId, raw, rejected.join('\n')))

@@ -42,6 +42,7 @@ interface Kept {
   boxes: RidgeView['boxes']
   calls: CallsLive
   goalsRevision: number
+  sponsorsRevision: number
   /** What the desk of each box lists. */
   lists: Map<string, DeskLists>
 }
@@ -111,6 +112,7 @@ export class ChannelModel {
     const states = before && !stale.areDrafts ? before.boxes : await this.boxStates()
     const calls = before && !stale.areCalls ? before.calls : await this.calls(before)
     const goalsRevision = (this.kept?.goalsRevision ?? 0) + (stale.areGoals || stale.isAll ? 1 : 0)
+    const sponsorsRevision = (this.kept?.sponsorsRevision ?? 0) + (stale.areSponsors || stale.isAll ? 1 : 0)
     const lists = new Map<string, DeskLists>()
     for (const boxId of boxIds) {
       const known = before?.lists.get(boxId)
@@ -126,6 +128,7 @@ export class ChannelModel {
       boxes: states,
       calls,
       goalsRevision,
+      sponsorsRevision,
       lists,
     }
     await this.readPlays(kept, stale)
@@ -203,6 +206,7 @@ export class ChannelModel {
       ridge: { feeds: kept.feeds, boxes: kept.boxes, triggers: triggersState(kept.calls), desk: deskState(desks) },
       calls: kept.calls,
       goalsRevision: kept.goalsRevision,
+      sponsorsRevision: kept.sponsorsRevision,
       desks,
       boards: kept.boardIds.map((boardId) => ({
         boardId,

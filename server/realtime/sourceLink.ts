@@ -4,21 +4,16 @@ import { sourcesPerBoxMax, SourceTalk, type SourcePeer } from './sourceTalk.ts'
 import { useBoards } from '../boards/port.ts'
 import { useLines } from '../queue/port.ts'
 import { useSources } from './port.ts'
+import { useSponsors } from '../sponsors/port.ts'
 import { useVoices } from '../speech/port.ts'
 import { useDatabase } from '../db/port.ts'
 import { useRuntime } from '../system/runtimePort.ts'
 
 /** What a source is talked with. */
 async function surroundings() {
-  const [{ rooms }, { lines }, { boards }, { wakeVoices }, { trouble }, { clock, logger }] = await Promise.all([
-    useSources(),
-    useLines(),
-    useBoards(),
-    useVoices(),
-    useDatabase(),
-    useRuntime(),
-  ])
-  return { rooms, lines, boards, wakeVoices, trouble, clock, logger }
+  const [{ rooms }, { lines }, { boards }, { sponsors }, { wakeVoices }, { trouble }, { clock, logger }] =
+    await Promise.all([useSources(), useLines(), useBoards(), useSponsors(), useVoices(), useDatabase(), useRuntime()])
+  return { rooms, lines, boards, sponsors, wakeVoices, trouble, clock, logger }
 }
 type Surroundings = Awaited<ReturnType<typeof surroundings>>
 
@@ -90,7 +85,7 @@ function heardFrom(boxId: string, { id, remoteAddress = '' }: SourcePeer): void 
 function talkWith(
   { boxId, channelId, token, of }: { boxId: string; channelId: string; token: string; of: ShownBy },
   peer: SourcePeer,
-  { rooms, lines, boards, wakeVoices, clock, trouble, logger }: Surroundings,
+  { rooms, lines, boards, sponsors, wakeVoices, clock, trouble, logger }: Surroundings,
 ): SourceTalk {
   return new SourceTalk(boxId, channelId, peer, {
     rooms,
@@ -105,6 +100,7 @@ function talkWith(
       else if (input.type === 'sourceJoined') void boards.joined(boxId, channelId, input.sourceId)
     },
     again: (sourceId, key) => boards.again(boxId, sourceId, key),
+    showed: (id) => (of === 'board' ? sponsors.seen(channelId, id) : Promise.resolve()),
     onSettled: () => heardFrom(boxId, peer),
     wakeVoices: () => void wakeVoices(channelId),
     standing: async () => {

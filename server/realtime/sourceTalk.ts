@@ -32,6 +32,8 @@ export interface TalkDependencies {
   input: (input: QueueInput) => void
   /** A page that shows a board missed something. Absent: it shows none. */
   again?: (sourceId: string, key: string) => void
+  /** Such a page has shown the whole of a sponsor's line. */
+  showed?: (id: string) => Promise<void>
   /** Engines that fell asleep are to start: a broadcast may be about to begin. */
   wakeVoices: () => void
   /** Whether the address shows the box, was replaced, or its box is put away. */
@@ -119,6 +121,9 @@ export class SourceTalk {
       case 'again':
         rooms.heard(boxId, sourceId)
         return this.deps.again?.(sourceId, message.key)
+      case 'showed':
+        rooms.heard(boxId, sourceId)
+        return this.deps.showed?.(message.id)
       case 'pong':
         return rooms.heard(boxId, sourceId, {
           latencyMs: Math.max(0, Math.round((this.deps.steadyMs() - message.sentAtMs) / 2)),

@@ -131,6 +131,12 @@ export class SimulatedPlatforms implements PlatformAccess {
     return true
   }
 
+  /** The platform says how many watch, where it does so at all. */
+  async sayAudience(feed: PlatformFeed, count: number): Promise<void> {
+    const nowMs = this.deps.now()
+    await this.deliver(feed, platforms[feed.platform]?.audience?.(count, newId('line', nowMs), nowMs) ?? null)
+  }
+
   /** A viewer redeems a reward. @returns why that is not possible; null where it was done */
   async redeem(feed: PlatformFeed, viewer: SimulatedViewer, rewardId: string, input: string): Promise<string | null> {
     const { db, now } = this.deps

@@ -13,6 +13,7 @@ import { provideCalls, type CallsPort } from '../triggers/port.ts'
 import { provideStandIns, type StandInsPort } from '../standIns/port.ts'
 import { provideLines, type LinesPort } from '../queue/port.ts'
 import { provideSources, type SourcesPort } from '../realtime/port.ts'
+import { provideSponsors, type SponsorsPort } from '../sponsors/port.ts'
 import { provideTips, type TipsPort } from '../tips/port.ts'
 import { provideVoices, type VoicesPort } from '../speech/port.ts'
 import { provideRuntime, type RuntimePort } from './runtimePort.ts'
@@ -31,6 +32,7 @@ export interface Services
     BoardsPort,
     StandInsPort,
     TipsPort,
+    SponsorsPort,
     SourcesPort,
     IngestPort,
     VoicesPort,
@@ -55,6 +57,7 @@ export function provideServices(starting: Promise<Services>): void {
     provideBoards,
     provideStandIns,
     provideTips,
+    provideSponsors,
     provideSources,
     provideIngest,
     provideVoices,

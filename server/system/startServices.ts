@@ -1,14 +1,13 @@
-import { mkdir } from 'node:fs/promises'
 import { join, resolve } from 'node:path'
 import type { Logger } from 'pino'
 import { SignInLimits } from '../auth/loginLimit.ts'
 import { FeedDirectory } from '../channel/feedDirectory.ts'
 import { OnAirCache } from '../channel/onAir.ts'
 import { ViewerHistory } from '../channel/viewerHistory.ts'
-import type { DatabaseHandle } from '../db/handle.ts'
 import { Housekeeping } from '../db/housekeeping.ts'
 import { limiterStore } from '../db/limiterStore.ts'
-import { migrate, type Migration } from '../db/migrate.ts'
+import { bringUpToDate } from '../db/bringUpToDate.ts'
+import type { Migration } from '../db/migrate.ts'
 import { probeDatabase } from '../db/probe.ts'
 import { isMediaUsed } from '../db/queries/boxes.ts'
 import { DatabaseTrouble } from '../db/trouble.ts'
@@ -27,9 +26,11 @@ import { MediaLibrary } from '../media/library.ts'
 import { Measurer } from '../media/measurer.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { storeOf } from '../media/storeOf.ts'
+import { uploadFolders } from '../media/uploadFolders.ts'
 import { enginesUsed } from '../speech/enginesUsed.ts'
 import { startVoices } from '../speech/startVoices.ts'
 import { startStandIns } from '../standIns/startStandIns.ts'
+import { startSponsors } from '../sponsors/startSponsors.ts'
 import { startTips } from '../tips/startTips.ts'
 import { CallsClock } from '../triggers/callsClock.ts'
 import { webhookPoster, webhookSecret } from '../triggers/webhook.ts'
@@ -59,23 +60,6 @@ export interface StartOptions {
   readShippedFile: ReadShippedFile
 }
 
-/** Folders in which files arrive, made where they are not there. */
-async function uploadFolders(dataFolder: string) {
-  const files = join(dataFolder, 'uploads')
-  const packs = join(files, 'packs')
-  await mkdir(packs, { recursive: true, mode: 0o700 })
-  return { files, packs }
-}
-
-async function bringUpToDate(
-  database: DatabaseHandle,
-  migrations: readonly Migration[],
-  logger: Logger,
-): Promise<void> {
-  const applied = await migrate(database, migrations)
-  if (applied.length > 0) logger.info({ applied }, 'database brought up to date')
-}
-
 /**
  * Opens the data folder and the database, brings the schema up to date and takes up the lines that nobody carries out.
  */
@@ -93,8 +77,8 @@ export async function startServices(options: StartOptions): Promise<Services> {
   const mark = markOf(newId('node'), sealOf(secret))
   const bus = await database.openBus(mark.id)
 
-  const pageUrl = (page: 'list' | 'tip', channelId: string) =>
-    new URL(`/${page}/${channelId}`, config.THUNDERCREST_ADDRESSES[0] ?? ownAddress(config)).href
+  const pageUrl = (page: 'list' | 'tip' | 'go', id: string) =>
+    new URL(`/${page}/${id}`, config.THUNDERCREST_ADDRESSES[0] ?? ownAddress(config)).href
   const onAir = new OnAirCache(
     db,
     (channelId) => {
@@ -139,7 +123,10 @@ export async function startServices(options: StartOptions): Promise<Services> {
     if (own !== url) emotes.warm(url)
     return own
   }
-  const standIns = startStandIns(database, clock, config, noteError('a simulated payment could not be said'))
+  const { close: closeStandIns, ...standIns } = startStandIns(database, clock, config, {
+    channels: () => live.calls.opened(),
+    onError: noteError('a stand-in could not say something'),
+  })
   const { platformDesk } = standIns
   const live = startLive({
     database,
@@ -216,7 +203,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     accept: (channelId, incoming) => ingest.accept(channelId, incoming),
     onChange(channelId) {
       stream.changed(channelId, 'goals')
-      shownBoards.goalsChanged(channelId)
+      shownBoards.changedOf(channelId, 'goal')
     },
     onError: noteError('goals could not be looked at'),
   })
@@ -224,6 +211,12 @@ export async function startServices(options: StartOptions): Promise<Services> {
     ...{ db, now, calls, lines, goals, ingest, boards: shownBoards, provider: standIns.provider },
     tipUrl: (channelId) => pageUrl('tip', channelId),
     onError: noteError('an alert of what was given back could not be taken out of its line'),
+  })
+  const sponsors = startSponsors({
+    ...{ db, now, neighbours, ingest, boards: shownBoards, calls, stream },
+    onAir: (channelId) => onAir.read(channelId),
+    goUrl: (code) => pageUrl('go', code),
+    onError: noteError('sponsors could not be given their turns'),
   })
   const media = storeOf(config, dataFolder)
   const held = new HeldFiles(db, media)
@@ -272,7 +265,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
   return {
     ...{ config, logger, secret, dataFolder, database, clock, trouble, media, held, measurer, library, uploads },
     ...{ packUploads, readShippedFile, onAir, feeds, linking, rooms, lines, ingest, stream, emotes, speaker },
-    ...{ calls, studioLinks, boards, sliceReader, ...standIns, ...tips },
+    ...{ calls, studioLinks, boards, sliceReader, ...standIns, ...tips, ...sponsors.port },
     leaveStudio(channelId, reason) {
       studioLinks.send(channelId, { type: 'leave', reason })
       bus.publish({ type: 'toStudio', channelId, message: { type: 'leave', reason } })
@@ -302,7 +295,8 @@ export async function startServices(options: StartOptions): Promise<Services> {
       clearInterval(keepingAwake)
       clearInterval(lookingAtGoals)
       callsClock.close()
-      standIns.provider.close()
+      closeStandIns()
+      sponsors.close()
       for (const each of [engines, languages, stream, boards, library, uploads, packUploads, trouble, housekeeping])
         each.close()
       await live.close()

@@ -89,7 +89,7 @@ export class TipDesk {
     paid: { amountMinor: number; currency: string; at: string },
   ): Promise<void> {
     const { db, accept } = this.deps
-    const translation = { events: [tipEventOf(row, paid)], removals: [], rejected: [] }
+    const translation = { events: [tipEventOf(row, paid)], removals: [], watching: null, rejected: [] }
     await accept(feed, noticeId, raw, translation)
     // After the event: a notice that is sent again after a crash in between finds the tip and says the same.
     const { amountMinor, currency } = paid

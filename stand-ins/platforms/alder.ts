@@ -110,6 +110,14 @@ export const alder: SimulatedPlatform = {
       },
     ],
   }),
+  audience: (present, noticeId, atMs) => ({
+    entries: [
+      {
+        ...{ id: ulidOf(noticeId), moment: new Date(atMs).toISOString(), person: null },
+        ...{ topic: 'audience', detail: { present } },
+      },
+    ],
+  }),
   say(event, id) {
     const entry = entryOf(event)
     return (

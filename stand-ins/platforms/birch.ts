@@ -42,6 +42,16 @@ export const birch: SimulatedPlatform = {
       ],
     },
   }),
+  audience: (now, noticeId, atMs) => ({
+    page: {
+      items: [
+        {
+          ...{ uid: noticeId, ts: atMs / 1000, type: 'audience', snippet: { now } },
+          author: { profile: { id: 'keeper', title: 'Keeper' } },
+        },
+      ],
+    },
+  }),
   say(event, id) {
     const item = itemOf(event)
     const { viewer } = event.data

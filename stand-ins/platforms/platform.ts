@@ -12,6 +12,8 @@ export interface SimulatedPlatform {
   say(event: CanonicalEvent, id: string): object | null
   /** A line of its chat is taken away. @param id what the line was said under; null where nobody chats */
   takeAway?(id: string, noticeId: string, atMs: number): object
+  /** How many watch; absent where the platform does not say. */
+  audience?(count: number, noticeId: string, atMs: number): object
 }
 
 export const momentOf = ({ occurredAtMs }: CanonicalEvent) => new Date(occurredAtMs).toISOString()

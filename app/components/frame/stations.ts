@@ -4,6 +4,7 @@ export const pathsOf = {
     { to: '/feeds', name: 'Accounts' },
     { to: '/tips', name: 'Tip page' },
     { to: '/goals', name: 'Goals' },
+    { to: '/sponsors', name: 'Sponsors' },
     { to: '/rates', name: 'Rates' },
   ],
   Boxes: [

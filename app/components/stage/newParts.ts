@@ -74,6 +74,7 @@ export const newBoardParts: readonly NewPart[] = [
   { name: 'Add who gave most', short: 'Top', kind: 'top', make: (canvas) => newLive('top', canvas) },
   { name: 'Add a count', short: 'Count', kind: 'tally', make: (canvas) => newLive('tally', canvas) },
   { name: 'Add a clock', short: 'Clock', kind: 'clock', make: (canvas) => newLive('clock', canvas) },
+  { name: 'Add a sponsor’s line', short: 'Sponsor', kind: 'sponsor', make: (canvas) => newLive('sponsor', canvas) },
   ...newParts.filter(({ kind }) => ['picture', 'backdrop', 'shape'].includes(kind)),
   {
     name: 'Add a running line',

@@ -5,6 +5,7 @@ import { draw } from './draw/schema.ts'
 import { bar } from './bar/schema.ts'
 import { chat } from './chat/schema.ts'
 import { clock } from './clock/schema.ts'
+import { sponsor } from './sponsor/schema.ts'
 import { list } from './list/schema.ts'
 import { tally } from './tally/schema.ts'
 import { top } from './top/schema.ts'
@@ -38,6 +39,7 @@ export const part = z.discriminatedUnion('kind', [
   top,
   tally,
   clock,
+  sponsor,
 ])
 export type Part = z.infer<typeof part>
 export type PartKind = Part['kind']

@@ -6,6 +6,7 @@ import { messagePart } from './message/message.ts'
 import { barPart } from './bar/bar.ts'
 import { chatPart } from './chat/chat.ts'
 import { clockPart } from './clock/clock.ts'
+import { sponsorPart } from './sponsor/sponsor.ts'
 import { listPart } from './list/list.ts'
 import { tallyPart } from './tally/tally.ts'
 import { topPart } from './top/top.ts'
@@ -35,6 +36,7 @@ const partKinds: { [K in PartKind]: PartDefinition<PartOf<K>, ResolvedKinds[K]> 
   top: topPart,
   tally: tallyPart,
   clock: clockPart,
+  sponsor: sponsorPart,
 }
 
 /** All that is known of a part's kind. The table pairs each kind with its own parts; the compiler cannot follow that. */

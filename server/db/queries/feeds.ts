@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, lt, max, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gte, isNull, lt, max, sql } from 'drizzle-orm'
 import type { Database } from '../handle.ts'
 import { delivery, feed } from '../schema.ts'
 
@@ -50,6 +50,20 @@ export async function readFeedState(
     .from(feed)
     .where(eq(feed.channelId, channelId))
   return { linked: row?.linked ?? 0, lastDeliveryAtMs: row?.last?.getTime() ?? null }
+}
+
+/** Keeps how many watch where a feed comes from. */
+export async function setWatching(db: Database, id: string, watching: number, at: Date): Promise<void> {
+  await db.update(feed).set({ watching, watchingAt: at }).where(eq(feed.id, id))
+}
+
+/** How many watch a channel, as its feeds have said since then; what none of them says is none. */
+export async function countWatching(db: Database, channelId: string, since: Date): Promise<number> {
+  const [row] = await db
+    .select({ sum: sql<string>`coalesce(sum(${feed.watching}), 0)` })
+    .from(feed)
+    .where(and(eq(feed.channelId, channelId), isNull(feed.unlinkedAt), gte(feed.watchingAt, since)))
+  return Number(row?.sum ?? 0)
 }
 
 export async function addFeed(db: Database, row: typeof feed.$inferInsert): Promise<void> {

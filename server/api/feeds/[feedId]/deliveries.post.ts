@@ -33,7 +33,8 @@ export default defineEventHandler(async (event) => {
     throw problemError(401, verified.error)
   }
   const translation = translate(adapterOf(feed.platform), raw, feed.id)
-  if (translation.events.length === 0 && translation.removals.length === 0) {
+  const { events, removals, watching } = translation
+  if (events.length === 0 && removals.length === 0 && watching === null) {
     await ingest.keepNotUnderstood(feed, verified.value, raw, translation.rejected.join('\n'))
     throw problemError(
       422,
@@ -51,6 +52,7 @@ function translate(adapter: ReturnType<typeof adapterOf>, raw: string, feedId: s
     return {
       events: [],
       removals: [],
+      watching: null,
       rejected: [payload.error.isTooMuch ? payload.error.words : 'The body is not JSON.'],
     }
   return (
@@ -58,6 +60,7 @@ function translate(adapter: ReturnType<typeof adapterOf>, raw: string, feedId: s
     adapter.translate(cleanedDeep(payload.value), feedId) ?? {
       events: [],
       removals: [],
+      watching: null,
       rejected: [`This is not a payload of ${adapter.platform}.`],
     }
   )

@@ -11,6 +11,7 @@ import {
   portraitField,
   understandEach,
   viewerOf,
+  watchingField,
   withPicked,
   type Understood,
 } from '../../understandEach.ts'
@@ -87,6 +88,7 @@ const entry = z.discriminatedUnion('topic', [
     detail: z.object({ word: z.string().max(100), rest: z.string().max(5000).optional() }),
   }),
   z.object({ ...base, topic: z.literal('chat.removed'), detail: z.object({ line: z.string().min(1).max(400) }) }),
+  z.object({ ...base, topic: z.literal('audience'), detail: z.object({ present: watchingField }) }),
   z.object({ ...base, topic: z.literal('chat.silenced'), detail: z.object({ uid: z.string().min(1).max(200) }) }),
   z.object({ ...base, topic: z.literal('chat.line'), detail: z.object({ pieces: z.array(piece).min(1).max(100) }) }),
 ])
@@ -196,6 +198,8 @@ function understand(of: Entry, source: string): Result<Understood, string> {
           ...(of.detail.rest ? { arguments: of.detail.rest.slice(0, typedMax) } : {}),
         }),
       })
+    case 'audience':
+      return ok({ watching: of.detail.present })
     case 'chat.removed':
       return ok({ removal: { source, externalId: of.detail.line } })
     case 'chat.silenced':

@@ -10,6 +10,7 @@ import {
   portraitField,
   understandEach,
   viewerOf,
+  watchingField,
   withPicked,
   type Understood,
 } from '../../understandEach.ts'
@@ -44,6 +45,7 @@ const item = z.discriminatedUnion('type', [
     type: z.literal('shopOrder'),
     snippet: z.object({ ...paid, product: z.string().max(200), pieces: z.int() }),
   }),
+  z.object({ ...base, type: z.literal('audience'), snippet: z.object({ now: watchingField }) }),
   z.object({ ...base, type: z.literal('chatTaken'), snippet: z.object({ of: z.string().min(1).max(180) }) }),
   z.object({ ...base, type: z.literal('chatText'), snippet: z.object({ text: z.string().max(5000) }) }),
 ])
@@ -96,6 +98,7 @@ function understand(of: Item, source: string): Result<Understood, string> {
         ...messageOf(of.snippet.text),
       }),
     })
+  if (of.type === 'audience') return ok({ watching: of.snippet.now })
   if (of.type === 'chatTaken') return ok({ removal: { source, externalId: of.snippet.of } })
   if (of.type === 'chatText')
     return ok({
