@@ -50,7 +50,6 @@ export const tipBody = z.object({
   message: z.string().max(10_000),
   choice: z.string().max(60).nullable(),
 })
-export type TipBody = z.infer<typeof tipBody>
 
 export interface TipAnswer {
   id: string

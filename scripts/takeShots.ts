@@ -23,6 +23,12 @@ const browser = await chromium.launch({
 })
 const viewport = { width: 1280, height: 800 }
 const shoot = (page: Page, name: string) => page.screenshot({ path: `${folder}${name}.png` })
+/** Two views in one picture, the second so far from the first. */
+const joined = (views: readonly Buffer[], step: { left: number; top: number }, name: string) =>
+  sharp({ create: { ...viewport, channels: 3, background: '#0e1726' } })
+    .composite(views.map((input, at) => ({ input, left: at * step.left, top: at * step.top })))
+    .png()
+    .toFile(`${folder}${name}.png`)
 const settle = async (page: Page, ms = 900) => {
   await page.mouse.move(640, 795)
   await page.waitForTimeout(ms)
@@ -35,8 +41,6 @@ const box = demo.boxes[0]
 const page = await browser.newPage({ viewport })
 await page.goto(demo.url)
 await page.getByRole('heading', { name: 'Sign in' }).waitFor()
-await settle(page)
-await shoot(page, 'sign-in')
 await page.getByRole('button', { name: 'Odalys Fenn' }).click()
 await page.getByRole('heading', { name: 'Boxes' }).waitFor()
 await settle(page, 1500)
@@ -53,13 +57,6 @@ const open = async (kind: string, part: string) => {
   await lane(part).click()
   await settle(page, 1500)
 }
-await open('Tip', 'Headline')
-await page.getByRole('button', { name: 'long', exact: true }).click()
-await page.getByRole('application').focus()
-await page.keyboard.press('Escape')
-await settle(page, 1500)
-await shoot(page, 'score-room-remarks')
-await page.getByRole('button', { name: 'everyday', exact: true }).click()
 await open('Resub', 'Second line')
 await page.getByRole('button', { name: 'months 12: A year of bread' }).click()
 await page.getByRole('button', { name: /one of 4 cases/ }).click()
@@ -78,7 +75,6 @@ await page.getByLabel('Size', { exact: true }).fill('68')
 await page.keyboard.press('Tab')
 await page.getByRole('button', { name: /^Put on air/ }).click()
 await settle(page)
-await shoot(page, 'put-on-air')
 await page.getByRole('button', { name: 'Keep tuning' }).click()
 await settle(page)
 
@@ -172,6 +168,39 @@ await page.getByText('6 events accepted.').waitFor()
 await settle(page)
 await shoot(page, 'feeds')
 
+// What viewers leave, on the page of the channel's own, and what comes of it.
+const viewer = await browser.newPage({ viewport })
+await viewer.goto(`${demo.url}/tip/channel-lantern-loaf`)
+await viewer.getByLabel('Your name').fill('Tomé Brandão')
+await viewer.getByLabel('Your message').fill('o pão de centeio é o melhor da noite')
+await viewer.getByText('oven bell').click()
+await viewer.getByText(/^It is read aloud/).waitFor()
+await settle(viewer, 3500)
+await shoot(viewer, 'tip')
+await viewer.close()
+await page.goto(`${demo.url}/sponsors`)
+await page
+  .getByRole('img', { name: /^impressions/ })
+  .locator('svg')
+  .first()
+  .waitFor()
+await settle(page, 1500)
+await shoot(page, 'sponsors')
+const low = await page.context().newPage()
+await low.setViewportSize({ width: viewport.width, height: viewport.height / 2 })
+const stacked: Buffer[] = []
+for (const [path, heading] of [
+  ['/goals', 'Goals'],
+  ['/tips', 'Tips'],
+] as const) {
+  await low.goto(demo.url + path)
+  await low.getByRole('heading', { name: heading, exact: true }).waitFor()
+  await settle(low, 1500)
+  stacked.push(await low.screenshot())
+}
+await low.close()
+await joined(stacked, { left: 0, top: viewport.height / 2 }, 'goals-and-tips')
+
 // The studio shows the box in its scene while a viewer's flour cloud is over it.
 await page.goto(`${demo.url}/boxes/${box?.id}`)
 await page.getByRole('button', { name: 'Source', exact: true }).click()
@@ -205,10 +234,7 @@ await shoot(screen, 'studio')
 await list.goto(demo.listUrl)
 await settle(list, 1200)
 const sides = [await list.screenshot(), await chat.screenshot()]
-await sharp({ create: { ...viewport, channels: 3, background: '#0e1726' } })
-  .composite(sides.map((input, at) => ({ input, left: at * half.width, top: 0 })))
-  .png()
-  .toFile(`${folder}viewers.png`)
+await joined(sides, { left: half.width, top: 0 }, 'viewers')
 studio.end()
 await browser.close()
 await server.remove()

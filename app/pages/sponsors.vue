@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { navigateTo, useHead, useRoute } from '#imports'
 import { Copy } from '@lucide/vue'
-import { useClipboard } from '@vueuse/core'
+import { useClipboard, useIntervalFn } from '@vueuse/core'
 import { computed, onMounted } from 'vue'
 import { toast } from 'vue-sonner'
 import type { Campaign } from '../../core/campaign/schema.ts'
@@ -52,6 +52,8 @@ async function copyAddress(address: string): Promise<void> {
   await copy(address)
   toast.success('The address is copied.')
 }
+// How many watch is said again and again, and turns come by the clock.
+useIntervalFn(() => void sponsors.load().catch(() => undefined), 20_000)
 const undo = useUndoKey(sponsors.undo, choose)
 </script>
 

@@ -22,7 +22,10 @@ export const useSponsorsStore = defineStore('sponsors', () => {
     () =>
       kept.value && {
         ...kept.value,
-        campaigns: kept.value.campaigns.map((each) => ({ ...each, campaign: changes.shown(each.campaign) })),
+        // Those that are over stand behind the others.
+        campaigns: kept.value.campaigns
+          .map((each) => ({ ...each, campaign: changes.shown(each.campaign) }))
+          .sort((a, b) => Number(a.stands === 'over') - Number(b.stands === 'over')),
       },
   )
   const find = (id: string): CampaignView | null =>

@@ -98,6 +98,25 @@ describe('BoardKeeper', () => {
     expect((await news())[0]?.message).toMatchObject({ seq: 3, added: [{ id: 'd' }] })
   })
 
+  it('tells a flood of 500 lines a second in few messages, the newest of them, and none twice', async () => {
+    const { keeper, join, news } = world()
+    await join('one', 's1')
+    await news()
+    const told: Awaited<ReturnType<typeof news>> = []
+    for (let tenth = 0; tenth < 100; tenth++) {
+      for (let line = 0; line < 50; line++) keeper.happened('c', [chatLine(`l${tenth * 50 + line}`)])
+      told.push(...(await news(100)))
+    }
+    told.push(...(await news(1000)))
+    const rows = told.flatMap(({ message }) => (message.type === 'rows' ? [message] : []))
+    expect(rows.length).toBeLessThanOrEqual(250)
+    for (const { added, most } of rows) expect(added.length).toBeLessThanOrEqual(most)
+    const ids = rows.flatMap(({ added }) => added.map(({ id }) => id))
+    expect(new Set(ids).size).toBe(ids.length)
+    expect(rows.at(-1)?.added[0]?.id).toBe('l4999')
+    rows.forEach(({ seq }, at) => expect(seq).toBe((rows[0]?.seq ?? 0) + at))
+  })
+
   it('takes away one line by its id, and all of a viewer, also what was only just said', async () => {
     const { keeper, join, news, kept } = world()
     kept.lines = [chatLine('old', 'loud')]

@@ -25,6 +25,11 @@ describe.each(Object.values(adapters).map((adapter) => [adapter.platform, adapte
       expect(idsOf()).toEqual(idsOf())
       expect(new Set(idsOf()).size).toBe(known.length)
     })
+    it('hears how many watch, where it says so, and nothing happens by that', () => {
+      const said = platforms[platform]?.audience?.(87, 'n-1', Date.UTC(2026, 10, 25))
+      if (!said) return
+      expect(adapter.translate(said, 'f-1')).toEqual({ events: [], removals: [], watching: 87, rejected: [] })
+    })
     it.each([null, 7, 'text', [], {}, { entries: [] }, { page: {} }, { slips: 'x' }, { notices: [] }])(
       'knows that %j is no payload of its own',
       (payload) => expect(adapter.translate(payload, 'f')).toBeNull(),

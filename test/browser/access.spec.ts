@@ -26,6 +26,7 @@ for (const scheme of ['night', 'daybreak']) {
       ['/tips', 'Tips'],
       ['/tip/channel-lantern-loaf', 'A loaf for the night bakers'],
       ['/goals', 'Goals'],
+      ['/sponsors', 'Sponsors'],
       ['/boards', 'Boards'],
       ['/rates', 'Rates'],
       ['/triggers', 'What viewers can set off'],
@@ -59,7 +60,8 @@ test.describe('the score room', () => {
     await signIn()
     await page.goto(`${demo.url}/boxes/${demo.boxes[0]?.id}`)
     await page.getByRole('button', { name: 'Tip', exact: true }).click()
-    await page.getByRole('button', { name: 'long', exact: true }).click()
+    await page.getByRole('button', { name: 'Shown with a name that is: everyday name' }).click()
+    await page.getByRole('option', { name: 'long name' }).click()
     for (const lane of ['Scatter', 'Viewer’s message', 'Second line']) {
       await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: lane, exact: true }).click()
       await page.waitForTimeout(400)

@@ -59,9 +59,9 @@ const pictureSays = computed(
   () =>
     media.files.find(({ id }) => id === campaign.value.mediaId)?.name ?? (campaign.value.mediaId ? 'a file' : 'none'),
 )
-const linkOf = (typed: string): string | null => {
-  if (typed === '') return null
-  return /^https?:\/\//.test(typed) ? typed : `https://${typed}`
+function setLink(typed: string): void {
+  const link = /^https?:\/\//.test(typed) ? typed : `https://${typed}`
+  set({ link: typed === '' ? null : link })
 }
 </script>
 
@@ -109,9 +109,9 @@ const linkOf = (typed: string): string | null => {
         inputmode="url"
         aria-label="Where a click leads"
         maxlength="2000"
-        placeholder="https://"
+        placeholder="an address"
         :value="campaign.link ?? ''"
-        @change="(typed) => set({ link: linkOf(typed) })"
+        @change="setLink"
       />
     </SentenceRow>
     <SentenceRow label="From" :says="formatInTimeZone(campaign.fromMs, channel)" :can-edit="session.canEdit">

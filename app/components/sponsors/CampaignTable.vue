@@ -16,9 +16,7 @@ const session = useSessionStore()
 const channel = useChannel()
 const of = ref<'impressions' | 'clicks'>('impressions')
 const number = (count: number) => new Intl.NumberFormat(channel.value.locale).format(count)
-const rows = computed<CampaignView[]>(() =>
-  [...(props.view?.campaigns ?? [])].sort((a, b) => Number(a.stands === 'over') - Number(b.stands === 'over')),
-)
+const rows = computed<CampaignView[]>(() => props.view?.campaigns ?? [])
 const hasFigures = computed(() => (props.view?.days.length ?? 0) > 0)
 </script>
 

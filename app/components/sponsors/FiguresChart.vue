@@ -3,7 +3,6 @@ import type ApexCharts from 'apexcharts'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { SponsorsView } from '../../../contract/sponsors.ts'
 import { useChannel } from '../../composables/useChannel.ts'
-import { dayAndMonth } from '../../format/time.ts'
 
 /** What came of sponsors day by day: impressions of each as columns over each other, or clicks. */
 const props = defineProps<{ view: SponsorsView; of: 'impressions' | 'clicks' }>()
@@ -27,7 +26,11 @@ const series = computed(() =>
     }))
     .filter(({ data }) => data.some((count) => count > 0)),
 )
-const labels = computed(() => days.value.map((day) => dayAndMonth(day, channel.value.locale)))
+const labels = computed(() => {
+  const format = new Intl.DateTimeFormat(channel.value.locale, { day: 'numeric', month: 'short', timeZone: 'UTC' })
+  return days.value.map((day) => format.format(day * 86_400_000))
+})
+const number = (count: number) => new Intl.NumberFormat(channel.value.locale).format(count)
 const nonceOf = () => document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? ''
 const shown = computed(() => ({ series: series.value, labels: labels.value, of: props.of }))
 
@@ -49,7 +52,7 @@ async function draw(): Promise<void> {
     yaxis: {
       min: 0,
       ...{ forceNiceScale: true, decimalsInFloat: 0 },
-      labels: { style: { colors: ['#5d594d'], fontSize: '11px' } },
+      labels: { formatter: number, style: { colors: ['#5d594d'], fontSize: '11px' } },
     },
     grid: { borderColor: '#d8ccb4', padding: { left: 4, right: 4 } },
     plotOptions: { bar: { columnWidth: '70%' } },
