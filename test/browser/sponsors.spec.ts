@@ -35,7 +35,7 @@ test('a sponsor is added, stands on the board when its turn comes, and counts on
   await expectNoFaults(page)
   // Only ours, so that it is ours whose turn it is.
   for (const other of ['Sorrel mill', 'Quayside boxes']) {
-    await page.getByRole('button', { name: new RegExp(other) }).click()
+    await row(page, other).getByRole('button').click()
     await chosen(page).getByRole('button', { name: 'Pause it' }).click()
     await expect(row(page, other)).toContainText('paused')
   }
@@ -77,6 +77,7 @@ test('a sponsor is added, stands on the board when its turn comes, and counts on
   // A test shows lines that nobody counts.
   await page.request.post(`${demo.url}/api/boards/${demo.boards[0]?.id ?? ''}/tests`, { headers: { origin: demo.url } })
   await expect(line.first()).toBeAttached()
+  await expect(line).toHaveCount(0, { timeout: 20_000 })
   await chosen(page).getByRole('button', { name: 'Let it be shown' }).click()
   await expect(line.getByText('candles by <b>Tallow</b> & Wick')).toBeVisible({ timeout: 30_000 })
   await expect(line.getByText('candles by <b>Tallow</b> & Wick')).toHaveCSS('opacity', '1')
@@ -114,7 +115,7 @@ test('a sponsor is added, stands on the board when its turn comes, and counts on
   expect(csv).toContain('Tallow & Wick,1,')
   await chosen(page).getByRole('button', { name: 'Put it away' }).click()
   await expect(row(page, 'Tallow & Wick')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await page.locator('[data-sonner-toast]').getByRole('button', { name: 'Undo' }).click()
   await expect(row(page, 'Tallow & Wick')).toBeVisible()
   await board.close()
 })
