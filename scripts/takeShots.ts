@@ -186,8 +186,10 @@ await page
   .waitFor()
 await settle(page, 1500)
 await shoot(page, 'sponsors')
-const low = await page.context().newPage()
-await low.setViewportSize({ width: viewport.width, height: viewport.height / 2 })
+const low = await browser.newPage({
+  viewport: { width: viewport.width, height: viewport.height / 2 },
+  storageState: await page.context().storageState(),
+})
 const stacked: Buffer[] = []
 for (const [path, heading] of [
   ['/goals', 'Goals'],
