@@ -9,7 +9,7 @@ import AddsUp from '../components/goals/AddsUp.vue'
 import GoalList from '../components/goals/GoalList.vue'
 import GoalSentences from '../components/goals/GoalSentences.vue'
 import { newMeasures } from '../components/goals/goalWords.ts'
-import TypedField from '../components/fields/TypedField.vue'
+import TitleField from '../components/fields/TitleField.vue'
 import { tried } from '../composables/tried.ts'
 import { useUndoKey } from '../composables/useUndoKey.ts'
 import { useGoalsStore } from '../stores/goals.ts'
@@ -60,15 +60,12 @@ const undo = useUndoKey(goals.undo, choose)
     <GoalList :chosen-id="chosen?.goal.id ?? null" @choose="choose" @create="create" />
     <section v-if="chosen" :key="chosen.goal.id" class="flex min-h-0 flex-col" aria-label="The chosen goal">
       <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-6 py-5">
-        <TypedField
-          v-if="session.canEdit"
-          class="w-full rounded-xs border border-transparent bg-transparent font-display text-xl font-semibold hover:border-seam focus:border-seam"
-          aria-label="Title of the goal"
-          maxlength="80"
+        <TitleField
+          label="Title of the goal"
           :value="chosen.goal.title"
-          @change="(title) => title !== '' && change((goal) => ({ ...goal, title }))"
+          :most-letters="80"
+          @change="(title) => change((goal) => ({ ...goal, title }))"
         />
-        <h2 v-else class="font-display text-xl font-semibold">{{ chosen.goal.title }}</h2>
         <GoalSentences :view="chosen" :feeds="feeds" @change="change" />
         <AddsUp :view="chosen" />
       </div>

@@ -6,7 +6,7 @@ import { computed, onMounted } from 'vue'
 import { toast } from 'vue-sonner'
 import type { Campaign } from '../../core/campaign/schema.ts'
 import { wordsOf } from '../api/request.ts'
-import TypedField from '../components/fields/TypedField.vue'
+import TitleField from '../components/fields/TitleField.vue'
 import CampaignSentences from '../components/sponsors/CampaignSentences.vue'
 import CampaignTable from '../components/sponsors/CampaignTable.vue'
 import { newCampaign, standsWords } from '../components/sponsors/sponsorWords.ts'
@@ -68,15 +68,12 @@ const undo = useUndoKey(sponsors.undo, choose)
     >
       <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-6 py-5">
         <div>
-          <TypedField
-            v-if="session.canEdit"
-            class="w-full rounded-xs border border-transparent bg-transparent font-display text-xl font-semibold hover:border-seam focus:border-seam"
-            aria-label="Name of the sponsor"
-            maxlength="80"
+          <TitleField
+            label="Name of the sponsor"
             :value="chosen.campaign.name"
-            @change="(name) => name !== '' && change((of) => ({ ...of, name }))"
+            :most-letters="80"
+            @change="(name) => change((of) => ({ ...of, name }))"
           />
-          <h2 v-else class="font-display text-xl font-semibold">{{ chosen.campaign.name }}</h2>
           <p class="mt-1 text-mist">{{ standsWords[chosen.stands] }}</p>
         </div>
         <div v-if="chosen.goUrl" class="flex items-start justify-between gap-3">

@@ -2,7 +2,7 @@
 import { useHead } from '#imports'
 import { onMounted } from 'vue'
 import type { TipPage } from '../../core/tip/page.ts'
-import TypedField from '../components/fields/TypedField.vue'
+import TitleField from '../components/fields/TitleField.vue'
 import PanelPicture from '../components/tips/PanelPicture.vue'
 import ReceiptList from '../components/tips/ReceiptList.vue'
 import TipSentences from '../components/tips/TipSentences.vue'
@@ -32,15 +32,12 @@ const prefixOf = ({ page, command }: { page: TipPage; command: string }) =>
     <section v-if="tips.view" class="flex min-h-0 flex-col" aria-label="The tip page">
       <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-6 py-5">
         <div>
-          <TypedField
-            v-if="session.canEdit"
-            class="w-full rounded-xs border border-transparent bg-transparent font-display text-xl font-semibold hover:border-seam focus:border-seam"
-            aria-label="Title of the page"
-            maxlength="60"
+          <TitleField
+            label="Title of the page"
             :value="tips.view.page.title"
-            @change="(title) => title !== '' && change({ title })"
+            :most-letters="60"
+            @change="(title) => change({ title })"
           />
-          <h2 v-else class="font-display text-xl font-semibold">{{ tips.view.page.title }}</h2>
           <p class="mt-1" :class="tips.view.page.isOpen ? 'text-fine' : 'text-mist'">
             {{ tips.view.page.isOpen ? 'Open: viewers can leave something.' : 'Closed: viewers read that it is.' }}
           </p>

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { expect } from 'vitest'
 import type { Want } from '../../core/board/want.ts'
 import { sampleEvent } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
@@ -8,34 +8,19 @@ import { plainText } from '../../core/text/textPiece.ts'
 import { removalRows } from '../../server/boards/removalRows.ts'
 import { SliceReader } from '../../server/boards/sliceReader.ts'
 import { OnAirCache } from '../../server/channel/onAir.ts'
-import { migrate } from '../../server/db/migrate.ts'
 import { addRemovals } from '../../server/db/queries/boards.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
 import { addGoal, addUpGoal, listStaleGoals, refundEvent } from '../../server/db/queries/goals.ts'
 import { addChannel } from '../../server/db/queries/people.ts'
 import { decideEvents } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
-import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { onEachDatabase } from '../arrange/onEachDatabase.ts'
 
 const nowMs = Date.UTC(2026, 10, 29, 22)
 const hourMs = 3_600_000
 
-describe.each(databases)('what boards are told, $name', ({ isHere, open }) => {
-  let opened: OpenDatabase
+onEachDatabase('what boards are told', ({ db, whereHere }) => {
   let count = 0
-  const db = () => opened.handle.db
-
-  beforeAll(async () => {
-    if (!isHere) return
-    opened = await open()
-    await migrate(opened.handle, readMigrations())
-  }, 60_000)
-  afterAll(async () => {
-    if (!isHere) return
-    await opened.handle.close()
-    await opened.clean()
-  })
 
   async function room() {
     const channelId = `b${count++}`
@@ -71,7 +56,7 @@ describe.each(databases)('what boards are told, $name', ({ isHere, open }) => {
     return { channelId, happen, read, rows, forget: () => onAir.forget(channelId) }
   }
 
-  it.runIf(isHere)('the newest of their kinds, without tests, what was given back and what is too little', async () => {
+  whereHere('the newest of their kinds, without tests, what was given back and what is too little', async () => {
     const { channelId, happen, rows } = await room()
     const want = (fields: object) =>
       ({
@@ -93,7 +78,7 @@ describe.each(databases)('what boards are told, $name', ({ isHere, open }) => {
     expect(await rows(want({ kinds: ['tip'], leastMinor: 600 }))).toEqual(['|US$14.00'])
   })
 
-  it.runIf(isHere)(
+  whereHere(
     'what is said in a chat, without blocked words, lines that were taken away and whoever is silenced',
     async () => {
       const { channelId, happen, read, rows } = await room()
@@ -124,7 +109,7 @@ describe.each(databases)('what boards are told, $name', ({ isHere, open }) => {
     },
   )
 
-  it.runIf(isHere)('who gave most since when, and how many there were', async () => {
+  whereHere('who gave most since when, and how many there were', async () => {
     const { channelId, happen, rows, read } = await room()
     const top: Want = { of: 'top', kinds: ['tip'], since: 'ever', most: 2 }
     await happen('tip', 'Zoë', { amountMinor: 900, currency: 'EUR' }, { hoursAgo: 40 * 24 })
@@ -143,7 +128,7 @@ describe.each(databases)('what boards are told, $name', ({ isHere, open }) => {
     expect(await read({ of: 'stream' })).toEqual({ of: 'moment', atMs: nowMs - hourMs })
   })
 
-  it.runIf(isHere)('the goal that runs, and who brought it something last', async () => {
+  whereHere('the goal that runs, and who brought it something last', async () => {
     const { channelId, happen, read, forget } = await room()
     expect(await read({ of: 'goal', goalId: null })).toEqual({ of: 'goal', goal: null })
     const fields = { measure: { of: 'money', kinds: ['tip'] }, sources: null, then: { do: 'stop' }, untilMs: null }

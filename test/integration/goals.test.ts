@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { expect } from 'vitest'
 import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
@@ -6,7 +6,6 @@ import { sumOf } from '../../core/goal/contribution.ts'
 import { goal as goalSchema, type Goal } from '../../core/goal/schema.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { OnAirCache } from '../../server/channel/onAir.ts'
-import { migrate } from '../../server/db/migrate.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
 import {
   addGoal,
@@ -21,27 +20,13 @@ import { addChannel } from '../../server/db/queries/people.ts'
 import { GoalKeeper } from '../../server/goals/goalKeeper.ts'
 import { canonicalOf, decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
-import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { onEachDatabase } from '../arrange/onEachDatabase.ts'
 
 const startMs = Date.UTC(2026, 10, 1)
 const hourMs = 3_600_000
 
-describe.each(databases)('goals, $name', ({ isHere, open }) => {
-  let opened: OpenDatabase
+onEachDatabase('goals', ({ db, whereHere }) => {
   let count = 0
-  const db = () => opened.handle.db
-
-  beforeAll(async () => {
-    if (!isHere) return
-    opened = await open()
-    await migrate(opened.handle, readMigrations())
-  }, 60_000)
-  afterAll(async () => {
-    if (!isHere) return
-    await opened.handle.close()
-    await opened.clean()
-  })
 
   /** A channel with goals, and whoever looks after them. */
   async function room(...goals: Partial<Goal>[]) {
@@ -109,7 +94,7 @@ describe.each(databases)('goals, $name', ({ isHere, open }) => {
   const tip = (amountMinor: number, currency = 'EUR', fields: Partial<IncomingEvent> = {}) =>
     event('tip', { amountMinor, currency }, fields)
 
-  it.runIf(isHere)('count with the commit: what comes twice once, tests and what is given back never', async () => {
+  whereHere('count with the commit: what comes twice once, tests and what is given back never', async () => {
     const { happen, keeper, sums, channelId } = await room({})
     await keeper.look(channelId)
     const once = tip(500)
@@ -123,29 +108,26 @@ describe.each(databases)('goals, $name', ({ isHere, open }) => {
     expect(await sums('goal-0')).toEqual([151, 151])
   })
 
-  it.runIf(isHere)(
-    'are told when they begin and when they are reached, once, whatever becomes of the amount',
-    async () => {
-      const { happen, keeper, told, channelId, clock } = await room({ stretches: [2000], fromMs: startMs + 10 })
-      clock.nowMs = startMs
-      await keeper.look(channelId)
-      expect(await told()).toEqual([])
-      clock.nowMs = startMs + hourMs
-      await happen(tip(900))
-      await Promise.all([keeper.look(channelId), keeper.look(channelId)])
-      expect(await told()).toEqual(['goalStarted 1000', 'goalReached 1000'])
-      const correction = {
-        ...{ id: 'once', channelId, goalId: 'goal-0', why: 'counted twice', byName: 'Bram Quill', at: new Date() },
-      }
-      expect(await correctGoal(db(), { ...correction, amount: -500 })).toBe(true)
-      expect(await correctGoal(db(), { ...correction, amount: -500 })).toBe(false)
-      await happen(tip(1500))
-      await keeper.look(channelId)
-      expect(await told()).toEqual(['goalStarted 1000', 'goalReached 1000', 'goalReached 2000'])
-    },
-  )
+  whereHere('are told when they begin and when they are reached, once, whatever becomes of the amount', async () => {
+    const { happen, keeper, told, channelId, clock } = await room({ stretches: [2000], fromMs: startMs + 10 })
+    clock.nowMs = startMs
+    await keeper.look(channelId)
+    expect(await told()).toEqual([])
+    clock.nowMs = startMs + hourMs
+    await happen(tip(900))
+    await Promise.all([keeper.look(channelId), keeper.look(channelId)])
+    expect(await told()).toEqual(['goalStarted 1000', 'goalReached 1000'])
+    const correction = {
+      ...{ id: 'once', channelId, goalId: 'goal-0', why: 'counted twice', byName: 'Bram Quill', at: new Date() },
+    }
+    expect(await correctGoal(db(), { ...correction, amount: -500 })).toBe(true)
+    expect(await correctGoal(db(), { ...correction, amount: -500 })).toBe(false)
+    await happen(tip(1500))
+    await keeper.look(channelId)
+    expect(await told()).toEqual(['goalStarted 1000', 'goalReached 1000', 'goalReached 2000'])
+  })
 
-  it.runIf(isHere)('begin what comes next with what is reached, and end with their time', async () => {
+  whereHere('begin what comes next with what is reached, and end with their time', async () => {
     const { happen, keeper, told, channelId, clock } = await room(
       { then: { do: 'next', goalId: 'goal-1' } },
       { title: 'Flour', fromMs: startMs + 100 * hourMs, target: 50, startAmount: 0, untilMs: startMs + 200 * hourMs },
@@ -167,42 +149,39 @@ describe.each(databases)('goals, $name', ({ isHere, open }) => {
     expect((await findGoal(db(), channelId, 'goal-1'))?.sum).toBe(75)
   })
 
-  it.runIf(isHere)(
-    'add up to the same as counted anew, though they and rates change under what is on its way',
-    async () => {
-      const { happen, keeper, sums, channelId, channel, decided, onAir, documents } = await room({}, { target: 5000 })
-      const [first] = documents
-      if (!first) throw new Error('there is one')
-      for (let round = 0; round < 8; round++) {
-        const before = await channel()
-        // Decided by what was before, written while it changes.
-        const late = Array.from({ length: 4 }, (_, at) => decided(before, [tip(100 + at, at % 2 ? 'USD' : 'EUR')]))
-        const row = await findGoal(db(), channelId, first.id)
-        await Promise.all([
-          ...late.map((each) => keepDecided(db(), [each])),
-          changeGoal(
-            db(),
-            channelId,
-            { ...first, measure: { of: 'money', kinds: round % 2 ? ['tip'] : ['purchase'] } },
-            row?.revision ?? 0,
-          ),
-          setRates(db(), channelId, { USD: 0.5 + round / 10 }),
-          round === 4 ? addGoal(db(), channelId, { ...first, id: 'late' }) : null,
-          keeper.look(channelId),
-        ])
-        onAir.forget(channelId)
-        await happen(tip(10, 'USD'), event('purchase', { amountMinor: 33, currency: 'USD' }))
-        await keeper.look(channelId)
-      }
-      for (const id of ['goal-0', 'goal-1', 'late']) {
-        const [kept, anew] = await sums(id)
-        expect(kept).toBe(anew)
-        expect(anew).toBeGreaterThan(0)
-      }
-    },
-  )
+  whereHere('add up to the same as counted anew, though they and rates change under what is on its way', async () => {
+    const { happen, keeper, sums, channelId, channel, decided, onAir, documents } = await room({}, { target: 5000 })
+    const [first] = documents
+    if (!first) throw new Error('there is one')
+    for (let round = 0; round < 8; round++) {
+      const before = await channel()
+      // Decided by what was before, written while it changes.
+      const late = Array.from({ length: 4 }, (_, at) => decided(before, [tip(100 + at, at % 2 ? 'USD' : 'EUR')]))
+      const row = await findGoal(db(), channelId, first.id)
+      await Promise.all([
+        ...late.map((each) => keepDecided(db(), [each])),
+        changeGoal(
+          db(),
+          channelId,
+          { ...first, measure: { of: 'money', kinds: round % 2 ? ['tip'] : ['purchase'] } },
+          row?.revision ?? 0,
+        ),
+        setRates(db(), channelId, { USD: 0.5 + round / 10 }),
+        round === 4 ? addGoal(db(), channelId, { ...first, id: 'late' }) : null,
+        keeper.look(channelId),
+      ])
+      onAir.forget(channelId)
+      await happen(tip(10, 'USD'), event('purchase', { amountMinor: 33, currency: 'USD' }))
+      await keeper.look(channelId)
+    }
+    for (const id of ['goal-0', 'goal-1', 'late']) {
+      const [kept, anew] = await sums(id)
+      expect(kept).toBe(anew)
+      expect(anew).toBeGreaterThan(0)
+    }
+  })
 
-  it.runIf(isHere)('count the same in groups as one by one, for every measure', async () => {
+  whereHere('count the same in groups as one by one, for every measure', async () => {
     const measures: Goal['measure'][] = [
       { of: 'follows' },
       { of: 'subscriptions', weights: { 1: 1, 2: 2, 3: 6 }, renewals: true, gifts: true },

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { expect } from 'vitest'
 import { newLive } from '../../core/board/starterLive.ts'
 import { plainBoard } from '../../core/board/plainBoard.ts'
 import { campaign as campaignSchema, type Campaign } from '../../core/campaign/schema.ts'
@@ -9,7 +9,6 @@ import { lanternLook } from '../../core/look/lanternLook.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { SliceReader } from '../../server/boards/sliceReader.ts'
 import { OnAirCache } from '../../server/channel/onAir.ts'
-import { migrate } from '../../server/db/migrate.ts'
 import { addFeed, setWatching } from '../../server/db/queries/feeds.ts'
 import { addChannel } from '../../server/db/queries/people.ts'
 import {
@@ -27,8 +26,7 @@ import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { Clicks } from '../../server/sponsors/clicks.ts'
 import { SponsorKeeper } from '../../server/sponsors/sponsorKeeper.ts'
 import { figuresCsv } from '../../server/sponsors/sponsorViews.ts'
-import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { onEachDatabase } from '../arrange/onEachDatabase.ts'
 
 const startMs = Date.UTC(2026, 10, 29, 22)
 const day = Math.floor(startMs / 86_400_000)
@@ -36,21 +34,8 @@ const minuteMs = 60_000
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 30 as const }
 const chromium = 'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/140.0 Safari/537.36'
 
-describe.each(databases)('sponsors, $name', ({ isHere, open }) => {
-  let opened: OpenDatabase
+onEachDatabase('sponsors', ({ db, whereHere }) => {
   let count = 0
-  const db = () => opened.handle.db
-
-  beforeAll(async () => {
-    if (!isHere) return
-    opened = await open()
-    await migrate(opened.handle, readMigrations())
-  }, 60_000)
-  afterAll(async () => {
-    if (!isHere) return
-    await opened.handle.close()
-    await opened.clean()
-  })
 
   /** A channel with a board that has a line, a box that has an alert, and so many sources of each. */
   async function room(...campaigns: Partial<Campaign>[]) {
@@ -130,7 +115,7 @@ describe.each(databases)('sponsors, $name', ({ isHere, open }) => {
     }
   }
 
-  it.runIf(isHere)('have their turns while a board shows lines, at most one a minute, each its own share', async () => {
+  whereHere('have their turns while a board shows lines, at most one a minute, each its own share', async () => {
     const { look, line, told, sources, documents, channelId } = await room({ weight: 2 }, {})
     sources.board = 0
     await look()
@@ -148,7 +133,7 @@ describe.each(databases)('sponsors, $name', ({ isHere, open }) => {
     expect(sharesOf).toEqual([8, 4])
   })
 
-  it.runIf(isHere)('count a turn once when the whole of it was seen, times those who watched then', async () => {
+  whereHere('count a turn once when the whole of it was seen, times those who watched then', async () => {
     const { look, line, keeper, figures, watch, clock, channelId } = await room({})
     await watch(40)
     await look()
@@ -170,7 +155,7 @@ describe.each(databases)('sponsors, $name', ({ isHere, open }) => {
     expect(await figures()).toMatchObject([{ shown: 2, impressions: 40 }])
   })
 
-  it.runIf(isHere)('never count more than turns, whatever sources say', async () => {
+  whereHere('never count more than turns, whatever sources say', async () => {
     const { look, line, keeper, figures, watch, channelId } = await room({}, { weight: 3 })
     let turns = 0
     await fc.assert(
@@ -189,7 +174,7 @@ describe.each(databases)('sponsors, $name', ({ isHere, open }) => {
     )
   })
 
-  it.runIf(isHere)('play as an alert that waits its turn, and count once it has played', async () => {
+  whereHere('play as an alert that waits its turn, and count once it has played', async () => {
     const { look, accepted, figures, watch, sources, channelId } = await room({ shownBy: 'alert', everyMin: 5 })
     await watch(25)
     sources.box = 0
@@ -214,7 +199,7 @@ describe.each(databases)('sponsors, $name', ({ isHere, open }) => {
     expect(accepted.length).toBe(2)
   })
 
-  it.runIf(isHere)('count who follows a link: once a day, no robots, nobody who only looks', async () => {
+  whereHere('count who follows a link: once a day, no robots, nobody who only looks', async () => {
     const { channelId, figures } = await room({}, { untilMs: startMs - 1 })
     const clock = { nowMs: startMs }
     let counted = 0
@@ -259,7 +244,7 @@ describe.each(databases)('sponsors, $name', ({ isHere, open }) => {
     expect(await saltOf(db(), day + 2)).not.toBe(salt)
   })
 
-  it.runIf(isHere)('are changed by one at a time, and come out as CSV that no table program runs', async () => {
+  whereHere('are changed by one at a time, and come out as CSV that no table program runs', async () => {
     const { channelId, documents, look, line, keeper, watch } = await room({
       name: '=HYPERLINK("x")',
       worth: { perThousandMinor: 50_000, perClickMinor: 0, pointsPerThousand: 1000, pointsPerClick: 0 },

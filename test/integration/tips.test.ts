@@ -1,11 +1,10 @@
 import fc from 'fast-check'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { expect } from 'vitest'
 import type { PaymentNotice } from '../../contract/tips.ts'
 import { feedSource } from '../../core/events/feedSource.ts'
 import { goal as goalSchema, type Goal } from '../../core/goal/schema.ts'
 import { usualCalls } from '../../core/triggers/settings.ts'
 import { OnAirCache } from '../../server/channel/onAir.ts'
-import { migrate } from '../../server/db/migrate.ts'
 import { listEvents } from '../../server/db/queries/events.ts'
 import { addFeed, findFeed } from '../../server/db/queries/feeds.ts'
 import { addGoal, addUpGoal, findGoal, listStaleGoals } from '../../server/db/queries/goals.ts'
@@ -18,26 +17,12 @@ import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import type { CheckoutToPay } from '../../server/tips/provider.ts'
 import { TipDesk } from '../../server/tips/tipDesk.ts'
 import { demoTipPage } from '../../demo/tips.ts'
-import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { onEachDatabase } from '../arrange/onEachDatabase.ts'
 
 const nowMs = Date.UTC(2026, 10, 29, 22)
 
-describe.each(databases)('tips, $name', ({ isHere, open }) => {
-  let opened: OpenDatabase
+onEachDatabase('tips', ({ db, whereHere }) => {
   let count = 0
-  const db = () => opened.handle.db
-
-  beforeAll(async () => {
-    if (!isHere) return
-    opened = await open()
-    await migrate(opened.handle, readMigrations())
-  }, 60_000)
-  afterAll(async () => {
-    if (!isHere) return
-    await opened.handle.close()
-    await opened.clean()
-  })
 
   /** A channel with a tip page, a goal that its tips count in, and points for them. */
   async function room(fields: Partial<Goal> = {}) {
@@ -128,7 +113,7 @@ describe.each(databases)('tips, $name', ({ isHere, open }) => {
   const viewersOf = async (channelId: string) =>
     (await db().select().from(balance)).flatMap((row) => (row.channelId === channelId ? [row.viewerId] : []))
 
-  it.runIf(isHere)('are nothing until they are paid, and one tip however often that is said', async () => {
+  whereHere('are nothing until they are paid, and one tip however often that is said', async () => {
     const { leave, hear, sum, tips, opens, points, source } = await room()
     const { id, url } = await leave(2500)
     expect(url).toBe(`/pay/${id}`)
@@ -154,21 +139,18 @@ describe.each(databases)('tips, $name', ({ isHere, open }) => {
     expect((await findCheckout(db(), id))?.state).toBe('paid')
   })
 
-  it.runIf(isHere)(
-    'asked for twice are one; of what the provider names and nobody asked for nothing comes',
-    async () => {
-      const { leave, hear, tips } = await room()
-      const [one, again] = [await leave(500, 'the-same'), await leave(500, 'the-same')]
-      expect(again).toEqual(one)
-      expect(await hear('checkout-unknown', 'checkout.paid', 500)).toBe(false)
-      const elsewhere = await room()
-      const theirs = await elsewhere.leave(700)
-      expect(await hear(theirs.id, 'checkout.paid', 700)).toBe(false)
-      expect(await tips()).toEqual([])
-    },
-  )
+  whereHere('asked for twice are one; of what the provider names and nobody asked for nothing comes', async () => {
+    const { leave, hear, tips } = await room()
+    const [one, again] = [await leave(500, 'the-same'), await leave(500, 'the-same')]
+    expect(again).toEqual(one)
+    expect(await hear('checkout-unknown', 'checkout.paid', 500)).toBe(false)
+    const elsewhere = await room()
+    const theirs = await elsewhere.leave(700)
+    expect(await hear(theirs.id, 'checkout.paid', 700)).toBe(false)
+    expect(await tips()).toEqual([])
+  })
 
-  it.runIf(isHere)('given back leave nothing behind: in goals, points and receipts, also said twice', async () => {
+  whereHere('given back leave nothing behind: in goals, points and receipts, also said twice', async () => {
     const { leave, hear, sum, points, channelId, source } = await room()
     const kept = await leave(1000)
     const back = await leave(2500)
@@ -194,7 +176,7 @@ describe.each(databases)('tips, $name', ({ isHere, open }) => {
     expect(await listReceipts(db(), channelId, [], null, 10)).toEqual([])
   })
 
-  it.runIf(isHere)('take no more points back than are left', async () => {
+  whereHere('take no more points back than are left', async () => {
     const { leave, hear, points, channelId } = await room()
     const { id } = await leave(1000)
     await hear(id, 'checkout.paid', 1000)
@@ -205,7 +187,7 @@ describe.each(databases)('tips, $name', ({ isHere, open }) => {
     expect(await points()).toEqual([0])
   })
 
-  it.runIf(isHere)('count by the moment at which they were paid, and the end of a goal is not in it', async () => {
+  whereHere('count by the moment at which they were paid, and the end of a goal is not in it', async () => {
     const { leave, hear, sum } = await room({ untilMs: nowMs + 1000 })
     const [inTime, late] = [await leave(300), await leave(500)]
     await hear(inTime.id, 'checkout.paid', 300, nowMs + 999)
@@ -216,7 +198,7 @@ describe.each(databases)('tips, $name', ({ isHere, open }) => {
     expect(await sum()).toBe(0)
   })
 
-  it.runIf(isHere)('come out the same in whatever order notices arrive, as far as a refund is concerned', async () => {
+  whereHere('come out the same in whatever order notices arrive, as far as a refund is concerned', async () => {
     const { leave, hear, sum, tips } = await room()
     const types = fc.constantFrom('checkout.paid', 'checkout.failed', 'checkout.refunded')
     let expected = 0
@@ -237,7 +219,7 @@ describe.each(databases)('tips, $name', ({ isHere, open }) => {
     )
   })
 
-  it.runIf(isHere)('have a page that two people do not overwrite each other on', async () => {
+  whereHere('have a page that two people do not overwrite each other on', async () => {
     const { channelId } = await room()
     expect(await findTipPage(db(), channelId)).toBeNull()
     expect(await keepTipPage(db(), channelId, demoTipPage, 0)).toBe(true)

@@ -10,7 +10,7 @@ import GateSentences from '../../components/triggers/GateSentences.vue'
 import PriceList from '../../components/triggers/PriceList.vue'
 import RunSheet from '../../components/triggers/RunSheet.vue'
 import TryPaper from '../../components/triggers/TryPaper.vue'
-import TypedField from '../../components/fields/TypedField.vue'
+import TitleField from '../../components/fields/TitleField.vue'
 import { useUndoKey } from '../../composables/useUndoKey.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { tried } from '../../composables/tried.ts'
@@ -96,15 +96,12 @@ const studioIsAway = computed(() => view.value?.needsStudio && !live.live?.calls
     <section v-if="view" :key="view.trigger.id" class="flex min-h-0 flex-col" aria-label="The chosen trigger">
       <div class="min-h-0 flex-1 space-y-4 overflow-y-auto px-6 py-5">
         <div>
-          <TypedField
-            v-if="session.canEdit"
-            class="w-full rounded-xs border border-transparent bg-transparent font-display text-xl font-semibold hover:border-seam focus:border-seam"
-            aria-label="Name of the trigger"
-            maxlength="80"
+          <TitleField
+            label="Name of the trigger"
             :value="view.trigger.name"
-            @change="(name) => name !== '' && change((trigger) => ({ ...trigger, name }))"
+            :most-letters="80"
+            @change="(name) => change((trigger) => ({ ...trigger, name }))"
           />
-          <h2 v-else class="font-display text-xl font-semibold">{{ view.trigger.name }}</h2>
           <p :class="view.trigger.isArmed ? 'text-fine' : 'text-mist'">
             {{ view.trigger.isArmed ? 'Armed: it can be set off now.' : 'Not armed: nothing sets it off.' }}
           </p>

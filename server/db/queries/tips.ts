@@ -93,6 +93,15 @@ export async function settleCheckout(
     .where(and(eq(checkout.id, id), inArray(checkout.state, before[state])))
 }
 
+/** Tips of a channel’s own page. Tests are none. */
+const tipsOf = (channelId: string, sources: readonly string[]) =>
+  and(
+    eq(event.channelId, channelId),
+    eq(event.kind, 'tip'),
+    eq(event.isTest, false),
+    inArray(event.source, [...sources]),
+  )
+
 /** Tips of a channel’s own page, the newest first, with whether they were given back. Tests are none. */
 export async function listReceipts(
   db: Database,
@@ -106,15 +115,7 @@ export async function listReceipts(
     .select({ event, refundedAt: refund.at })
     .from(event)
     .leftJoin(refund, eq(refund.eventId, event.id))
-    .where(
-      and(
-        eq(event.channelId, channelId),
-        eq(event.kind, 'tip'),
-        eq(event.isTest, false),
-        inArray(event.source, [...sources]),
-        beforeSeq === null ? undefined : lt(event.seq, beforeSeq),
-      ),
-    )
+    .where(and(tipsOf(channelId, sources), beforeSeq === null ? undefined : lt(event.seq, beforeSeq)))
     .orderBy(desc(event.seq))
     .limit(most)
 }
@@ -136,16 +137,7 @@ export async function sumReceipts(
     })
     .from(event)
     .leftJoin(refund, eq(refund.eventId, event.id))
-    .where(
-      and(
-        eq(event.channelId, channelId),
-        eq(event.kind, 'tip'),
-        eq(event.isTest, false),
-        inArray(event.source, [...sources]),
-        isNull(refund.eventId),
-        gt(event.occurredAt, since),
-      ),
-    )
+    .where(and(tipsOf(channelId, sources), isNull(refund.eventId), gt(event.occurredAt, since)))
     .groupBy(currency)
     .orderBy(desc(sql`2`))
   return rows.map((row) => ({ ...row, amountMinor: Number(row.amountMinor), count: Number(row.count) }))
