@@ -63,10 +63,7 @@ const said = [
 const longMessage =
   'I have been watching since the very first batch came out of this oven and I still cannot decide between the rye and the long ferment with the walnuts, so please bake both of them again tomorrow and save me a slice of each, thank you all, aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa'
 
-const sponsorSamples = [
-  { id: 'mill', words: 'tonight’s flour comes from the Sorrel mill', pictureUrl: null },
-  { id: 'boxes', words: 'Quayside boxes: boxes that keep bread warm', pictureUrl: null },
-] as const
+const sponsorWords = ['tonight’s flour comes from the Sorrel mill', 'boxes that keep bread warm: Quayside boxes']
 
 /** How many rows a list has in each state, of those that it may have. */
 const countIn: Record<BoardState, (most: number) => number> = {
@@ -100,9 +97,10 @@ export function madeUp(want: Want, state: BoardState, context: MadeUpContext): S
       return [count, ...(isChanging ? [count + 1] : [])].map((each) => ({ of: 'count', count: each }))
     }
     case 'sponsor': {
-      const line = (said: number): Row[] => [
-        sponsorRow(sponsorSamples[said % 2] ?? sponsorSamples[0], context.nowMs + said),
-      ]
+      const line = (at: number): Row[] => {
+        const words = state === 'full' ? longMessage.slice(0, 140) : (sponsorWords[at] ?? '')
+        return [sponsorRow({ id: `made-up-${at}`, words, pictureUrl: null }, context.nowMs + at)]
+      }
       const before: Slice = { of: 'rows', rows: state === 'nothing' ? [] : line(0), removed: [] }
       return isChanging ? [before, { of: 'rows', rows: line(1), removed: [] }] : [before]
     }

@@ -40,7 +40,11 @@ export class Clicks {
     if (this.known.has(mark)) return false
     this.known.add(mark)
     dropOldest(this.known, knownMost)
-    const isNew = await countClick(this.db, row, day, mark)
+    const isNew = await countClick(this.db, row, day, mark).catch((error: unknown) => {
+      // Not counted yet: whoever comes again is.
+      this.known.delete(mark)
+      throw error
+    })
     if (isNew) this.onCounted(row.channelId)
     return isNew
   }
