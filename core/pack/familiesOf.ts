@@ -1,6 +1,5 @@
 import type { BoxDocument } from '../composition/box.ts'
 import { isShelved } from '../look/fontShelf.ts'
-import { isTextPart } from '../score/parts/part.ts'
 import type { Dial } from './dial.ts'
 
 /**
@@ -16,7 +15,7 @@ export function ownFamilies(
   )
   const ofParts = alerts.flatMap(({ variations }) =>
     variations.flatMap(({ composition }) =>
-      composition.parts.flatMap((part) => (isTextPart(part) && 'own' in part.type ? [part.type.own.family] : [])),
+      composition.parts.flatMap((part) => ('type' in part && 'own' in part.type ? [part.type.own.family] : [])),
     ),
   )
   const ofDials = dials.flatMap((dial) => (dial.kind === 'font' ? [dial.initial] : []))

@@ -3,6 +3,7 @@ import { starterBoard } from '../../core/board/starterBoard.ts'
 import type { Canvas } from '../../core/composition/canvas.ts'
 import { lanternLook } from '../../core/look/lanternLook.ts'
 import { fitToCanvas } from '../../core/pack/fitToCanvas.ts'
+import { hasShapeOf } from '../../core/pack/hasShapeOf.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { createBoxOf } from '../boxes/createBox.ts'
 
@@ -22,10 +23,4 @@ export async function createBoard(
   if (!pack || !scene) return createBoxOf(channelId, name, plainBoard(canvas, look, starterBoard(canvas)))
   const board = plainBoard(pack.box.canvas, look, scene.parts)
   return createBoxOf(channelId, name, fitToCanvas(board, canvas))
-}
-
-/** Whether what was laid out for one canvas stands as well on another: their sides are alike within a tenth. */
-function hasShapeOf(one: Canvas, other: Canvas): boolean {
-  const ratio = one.widthPx / one.heightPx / (other.widthPx / other.heightPx)
-  return ratio > 0.9 && ratio < 1.1
 }

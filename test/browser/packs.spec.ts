@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs'
 import { Readable } from 'node:stream'
 import { buffer } from 'node:stream/consumers'
 import { starterAlert } from '../../core/composition/starter.ts'
+import type { BoxDocument } from '../../core/composition/box.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import { writePack } from '../../server/packs/writePack.ts'
 import { expect, testWithOwnServer as test, untilState } from '../arrange/fixtures.ts'
@@ -82,6 +83,12 @@ test('a pack saved in one channel is a box in a fresh one: dropped, put on air, 
   expect(
     (await (await maker.request.get(`${from.url}/api/boxes/${from.demo.boxes[0]?.id}/pack`)).body()).equals(pack),
   ).toBe(true)
+  // A board goes along where it has the shape of the box.
+  const along = (board: string) =>
+    maker.request.get(`${from.url}/api/boxes/${from.demo.boxes[0]?.id}/pack?board=${board}`)
+  const withBoard = await (await along('board-counter')).body()
+  expect((await along('board-window-strip')).status()).toBe(409)
+  expect((await along('box-street-window')).status()).toBe(404)
   await maker.close()
   await from.remove()
 
@@ -117,6 +124,25 @@ test('a pack saved in one channel is a box in a fresh one: dropped, put on air, 
   await page.getByRole('button', { name: 'Test this case' }).click()
   await expect(source.getByText('for the night bakers')).toBeVisible({ timeout: 20_000 })
   await expect(page.getByText('Shown by 1 source')).toBeVisible({ timeout: 20_000 })
+
+  const sent = await page.request.post(`${server.url}/api/packs`, {
+    headers: { 'content-type': 'application/zip', origin: server.url },
+    data: withBoard,
+  })
+  const { shelfId } = (await sent.json()) as { shelfId: string }
+  const made = await page.request.post(`${server.url}/api/boards`, {
+    headers: { origin: server.url },
+    data: { name: 'Market board', canvas: { widthPx: 1280, heightPx: 720, framesPerSecond: 30 }, shelfId },
+  })
+  expect(made.status()).toBe(201)
+  const { boards } = (await (await page.request.get(`${server.url}/api/boxes`)).json()) as {
+    boards: { name: string; document: BoxDocument }[]
+  }
+  const parts = boards[0]?.document.alerts[0]?.variations[0]?.composition.parts ?? []
+  expect([boards[0]?.name, ...parts.map(({ kind }) => kind)]).toEqual([
+    'Market board',
+    ...['bar', 'list', 'chat', 'sponsor'],
+  ])
 })
 
 test('all of a pack is taken, or nothing', async ({ page, server }) => {

@@ -3,16 +3,20 @@ import { Download } from '@lucide/vue'
 import { until } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { packHead, type Design } from '../../../core/pack/design.ts'
+import { sceneOf } from '../../../core/board/resolveBoard.ts'
 import { changeDesign, plainDesign } from '../../../core/pack/designEdits.ts'
+import { hasShapeOf } from '../../../core/pack/hasShapeOf.ts'
 import { neededMedia } from '../../../core/pack/manifest.ts'
 import { triggersOfBox } from '../../../core/pack/packedTriggers.ts'
 import type { DialProblem } from '../../../core/pack/turnDials.ts'
 import { counted } from '../../format/counted.ts'
+import { useBoxesStore } from '../../stores/boxes.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
 import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
 import CheckTile from './CheckTile.vue'
@@ -30,6 +34,16 @@ const isSaving = ref(false)
 const triggers = useTriggersStore()
 /** Triggers that stay here. */
 const without = ref<string[]>([])
+/** The board that goes along; null: none. */
+const boardId = ref<string | null>(null)
+const boxes = useBoxesStore()
+const boardChoices = computed(() => [
+  { value: null, label: 'no board' },
+  ...(boxes.boards ?? [])
+    .filter(({ document }) => draft.document && hasShapeOf(draft.document.canvas, document.canvas))
+    .map(({ id, name }) => ({ value: id, label: name })),
+])
+const board = computed(() => boxes.boards?.find(({ id }) => id === boardId.value)?.document ?? null)
 const notSaved = ref('')
 const savedWithinMs = 10_000
 const start = computed(() => plainDesign(draft.view?.name ?? '', session.session?.person.name ?? ''))
@@ -48,6 +62,7 @@ const files = computed(() =>
         draft.document,
         design.value.dials,
         along.value.filter(({ id }) => !without.value.includes(id)),
+        (board.value && sceneOf(board.value)) ?? undefined,
       )
     : [],
 )
@@ -82,7 +97,9 @@ function put(name: (typeof fields)[number]['name'], value: string): void {
 }
 watch(isOpen, (open) => {
   // Without them a pack is made all the same.
-  if (open) void triggers.load().catch(() => undefined)
+  if (!open) return
+  void triggers.load().catch(() => undefined)
+  void boxes.load().catch(() => undefined)
 })
 async function download(): Promise<void> {
   isSaving.value = true
@@ -97,8 +114,11 @@ async function download(): Promise<void> {
     notSaved.value = 'The last edits are not saved yet, and a pack is made of what is. Try again in a moment.'
     return
   }
-  const query = without.value.length > 0 ? `?without=${without.value.join(',')}` : ''
-  const href = `/api/boxes/${draft.view.id}/pack${query}`
+  const query = new URLSearchParams({
+    ...(without.value.length > 0 ? { without: without.value.join(',') } : {}),
+    ...(boardId.value === null ? {} : { board: boardId.value }),
+  })
+  const href = `/api/boxes/${draft.view.id}/pack${query.size > 0 ? `?${query}` : ''}`
   const link = Object.assign(document.createElement('a'), { href, download: '' })
   link.click()
 }
@@ -140,6 +160,21 @@ async function download(): Promise<void> {
         </li>
       </ul>
     </fieldset>
+    <section v-if="boardChoices.length > 1" class="mt-4 border-t border-rule pt-3" aria-label="A board with it">
+      <div class="flex items-center gap-3">
+        <span class="font-semibold">With a board</span
+        ><span class="w-56"
+          ><ChoiceField
+            label="The board that goes along"
+            :value="boardId"
+            :choices="boardChoices"
+            @change="boardId = $event"
+        /></span>
+      </div>
+      <p class="mt-1 text-faded">
+        Whoever makes a board in this look begins with it. Your goals and feeds stay here: its bar shows their goal.
+      </p>
+    </section>
     <section class="mt-4 border-t border-rule pt-3" aria-label="Before it leaves the house">
       <h3 class="font-semibold">Before it leaves the house</h3>
       <ul class="mt-1 space-y-0.5 pl-4">
