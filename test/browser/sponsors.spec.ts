@@ -24,7 +24,8 @@ test('a sponsor is added, stands on the board when its turn comes, and counts on
   signIn,
   browser,
 }) => {
-  test.slow()
+  // A line stands for twenty seconds, and where a busy machine skips some of it, the next one counts.
+  test.setTimeout(300_000)
   await signIn('editor')
   await page.goto(`${demo.url}/sponsors`)
   await expect(row(page, 'Sorrel mill')).toContainText('its turn may come')
@@ -59,6 +60,12 @@ test('a sponsor is added, stands on the board when its turn comes, and counts on
   await link.press('Enter')
   const address = chosen(page).getByText(/\/go\/[a-z0-9]{8}$/)
   await expect(address).toBeVisible()
+  await chosen(page)
+    .getByRole('button', { name: /^Every / })
+    .click()
+  const every = chosen(page).getByLabel('So many minutes lie between two times')
+  await every.fill('1')
+  await every.press('Tab')
   // A campaign never ends before it begins: what does not fit is said, and stays as it was.
   await chosen(page)
     .getByRole('button', { name: /^Until / })
@@ -82,12 +89,14 @@ test('a sponsor is added, stands on the board when its turn comes, and counts on
   await expect(line.getByText('candles by <b>Tallow</b> & Wick')).toBeVisible({ timeout: 30_000 })
   await expect(line.getByText('candles by <b>Tallow</b> & Wick')).toHaveCSS('opacity', '1')
   expect((await figuresOf(page, demo, 'Tallow & Wick')).shown).toBe(0)
-  await expect.poll(async () => (await figuresOf(page, demo, 'Tallow & Wick')).shown, { timeout: 60_000 }).toBe(1)
+  await expect
+    .poll(async () => (await figuresOf(page, demo, 'Tallow & Wick')).shown, { timeout: 200_000 })
+    .toBeGreaterThan(0)
   // As many as the simulated platforms say that watch.
   const { impressions, watching } = await figuresOf(page, demo, 'Tallow & Wick')
   expect(watching).toBeGreaterThan(30)
   expect(impressions).toBeGreaterThan(30)
-  await expect(row(page, 'Tallow & Wick')).toContainText(String(impressions))
+  await expect(row(page, 'Tallow & Wick').getByRole('cell').nth(1)).not.toHaveText('0')
   // After its time it is gone, with what lay under it.
   await expect(board.locator('[data-part=sponsor] [data-row]').first()).toHaveCSS('opacity', '0')
 
@@ -112,7 +121,7 @@ test('a sponsor is added, stands on the board when its turn comes, and counts on
   await page.getByRole('link', { name: 'CSV of a year' }).click()
   const csv = await readFile(await (await saving).path(), 'utf8')
   expect(csv.split('\r\n')[0]).toBe('day,campaign,sponsor,shown,impressions,clicks,points,earnings (EUR)')
-  expect(csv).toContain('Tallow & Wick,1,')
+  expect(csv).toMatch(/,Tallow & Wick,[1-9]\d*,[1-9]\d*,1,/)
   await chosen(page).getByRole('button', { name: 'Put it away' }).click()
   await expect(row(page, 'Tallow & Wick')).toHaveCount(0)
   await page.locator('[data-sonner-toast]').getByRole('button', { name: 'Undo' }).click()

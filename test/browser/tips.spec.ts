@@ -140,12 +140,12 @@ test('by keyboard alone, and a card that is refused loses nothing', async ({ dem
   // Slow to say so: whoever waits is told when it is heard.
   await leave.click()
   await pay(page, 'Pay, and be slow')
-  await expect(page.getByRole('heading', { name: 'Waiting for the provider' })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Thank you, Zoë' })).toBeVisible({ timeout: 30_000 })
   expect(complaints).toEqual([])
 })
 
 test('what does not fit is said, and nothing of it is lost', async ({ demo, browser }) => {
+  test.slow()
   const { page } = await visit(browser, demo)
   const { name, message, leave } = field(page)
   const words = 'خبز الليل 🥐 '.repeat(182).trim()
@@ -190,11 +190,25 @@ test('what does not fit is said, and nothing of it is lost', async ({ demo, brow
   expect((await page.request.get(`${demo.url}/api/tips/channel-nobody`)).status()).toBe(404)
   expect((await page.request.get(`${demo.url}/api/tips/${channel}/checkouts/checkout-none`)).status()).toBe(404)
   // A form that is posted a hundred times is one tip, and then asked to wait.
+  let id = ''
+  await expect
+    .poll(
+      async () => {
+        const answer = await send({ requestId: 'the-same-form' })
+        if (answer.status() === 201) ({ id } = (await answer.json()) as { id: string })
+        return answer.status()
+      },
+      // Whoever tried this often just before waits for a minute, as anybody would.
+      { timeout: 90_000, intervals: [100, 10_000] },
+    )
+    .toBe(201)
   const answers = await Promise.all(Array.from({ length: 100 }, () => send({ requestId: 'the-same-form' })))
   const made = answers.filter((each) => each.status() === 201)
-  const ids = await Promise.all(made.map(async (each) => ((await each.json()) as { id: string }).id))
-  expect(new Set(ids).size).toBeLessThanOrEqual(1)
+  for (const each of made) expect(((await each.json()) as { id: string }).id).toBe(id)
   expect(answers.filter((each) => each.status() === 429).length).toBeGreaterThan(80)
+  // What nobody has paid is nothing yet.
+  await page.goto(`${pageOf(demo)}/${id}`)
+  await expect(page.getByRole('heading', { name: 'Waiting for the provider' })).toBeVisible()
   // Notices that nobody signed are not heard.
   const forged = await page.request.post(`${demo.url}/api/feeds/feed-till/payments`, {
     data: {

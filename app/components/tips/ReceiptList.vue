@@ -25,7 +25,7 @@ const together = computed(() => {
 })
 const isOwner = computed(() => session.session?.role === 'owner')
 /** What was given back has gone: for a moment it is only about to go, and can still be kept. */
-const pendingMs = 6_000
+const pendingMs = 8_000
 const pending = reactive(new Map<string, { receipt: ReceiptView; timer: ReturnType<typeof setTimeout> }>())
 function giveBack(receipt: ReceiptView): void {
   const { eventId } = receipt
