@@ -27,3 +27,9 @@ export async function setWords(page: Page, part: string, words: string): Promise
   await page.keyboard.press('ControlOrMeta+A')
   await page.keyboard.insertText(words)
 }
+
+/** Shows an alert that lets its viewers choose something with a name of this kind: where there is less room, that is a list. */
+export async function showNamed(page: Page, name: 'long' | 'everyday'): Promise<void> {
+  await page.getByRole('button', { name: /^Shown with a name that is/ }).click()
+  await page.getByRole('option', { name: `${name} name` }).click()
+}

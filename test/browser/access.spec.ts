@@ -1,3 +1,4 @@
+import { showNamed } from '../arrange/room.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
 
@@ -60,8 +61,7 @@ test.describe('the score room', () => {
     await signIn()
     await page.goto(`${demo.url}/boxes/${demo.boxes[0]?.id}`)
     await page.getByRole('button', { name: 'Tip', exact: true }).click()
-    await page.getByRole('button', { name: 'Shown with a name that is: everyday name' }).click()
-    await page.getByRole('option', { name: 'long name' }).click()
+    await showNamed(page, 'long')
     for (const lane of ['Scatter', 'Viewer’s message', 'Second line']) {
       await page.getByRole('region', { name: 'Score' }).getByRole('button', { name: lane, exact: true }).click()
       await page.waitForTimeout(400)

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, part, saved, setWords } from '../arrange/room.ts'
+import { box, part, saved, setWords, showNamed } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'score' })
@@ -197,7 +197,7 @@ test('a remark says what is wrong where it concerns, its advice mends it, and it
 }) => {
   await signIn('editor')
   await openAlert(page, demo, 'Tip')
-  await page.getByRole('button', { name: 'long', exact: true }).click()
+  await showNamed(page, 'long')
   await lane(page, 'Headline').click()
   await expect(page.getByText('“Headline” does not fit even at its smallest size')).toBeVisible()
   await page.getByRole('button', { name: 'Break it into lines' }).click()
@@ -212,7 +212,7 @@ test('a remark says what is wrong where it concerns, its advice mends it, and it
   await page.getByRole('button', { name: 'Undo switch a remark off' }).click()
   await page.getByRole('button', { name: 'Stay as long as reading takes' }).click()
   await expect(page.getByText(/now 15.00 s/)).toBeVisible()
-  await page.getByRole('button', { name: 'everyday', exact: true }).click()
+  await showNamed(page, 'everyday')
   await expect(page.getByText(/now 8.00 s/)).toBeVisible()
   await expect(saved(page)).toBeVisible()
 })
