@@ -15,7 +15,7 @@ export interface Shown {
 }
 export type RotationState = Readonly<Record<string, Shown>>
 
-const neverShown: Shown = { credit: 0, lastMs: null, day: 0, onDay: 0, inAll: 0 }
+export const neverShown: Shown = { credit: 0, lastMs: null, day: 0, onDay: 0, inAll: 0 }
 
 /** Whether a campaign may be shown at a moment, and why not. */
 export type Eligibility =

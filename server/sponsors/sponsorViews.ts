@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { SponsorsView } from '../../contract/sponsors.ts'
 import { together, worthOf, type DayFigures } from '../../core/campaign/figures.ts'
-import { eligibilityOf } from '../../core/campaign/rotation.ts'
+import { eligibilityOf, neverShown } from '../../core/campaign/rotation.ts'
 import { minorDigits } from '../../core/minorDigits.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { localMoment } from '../../core/time/localMoment.ts'
@@ -12,7 +12,6 @@ import { lineParts, watchingBelievedMs } from './sponsorKeeper.ts'
 
 /** So many days are shown. */
 const dayCount = 30
-const neverShown = { credit: 0, lastMs: null, day: 0, onDay: 0, inAll: 0 }
 
 export interface SponsorsAsked {
   db: Database

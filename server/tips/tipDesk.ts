@@ -102,7 +102,7 @@ export class TipDesk {
     const { db, now } = this.deps
     await settleCheckout(db, row.id, 'refunded', { refundedAt: new Date(now()) })
     const known = await findEventOf(db, row.channelId, feedSource(row.feedId), tipExternalId(row.id))
-    if (known) await this.takeOut(known.event)
+    if (known) await this.takeOut(known)
   }
 
   /**

@@ -1,7 +1,7 @@
 import type { ReceiptView, TipAlert, TipDeskView, TipView } from '../../contract/tips.ts'
 import { goalSlice } from '../../core/board/goalSlice.ts'
 import type { GoalSlice } from '../../core/board/slice.ts'
-import type { BoxDocument } from '../../core/composition/box.ts'
+import type { Alert, BoxDocument } from '../../core/composition/box.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { feedSource } from '../../core/events/feedSource.ts'
 import type { Goal } from '../../core/goal/schema.ts'
@@ -53,17 +53,19 @@ export function whyClosed(page: TipPage, till: FeedRow | null, canPay: boolean):
   return null
 }
 
+const showsTips = ({ kinds, isOn }: Alert): boolean => isOn && kinds.includes('tip')
+
 /** The first box on air that shows tips, with the look that it wears today. */
 export function tipBox({ boxes, timeZone }: ChannelOnAir, nowMs: number): { document: BoxDocument; look: Look } | null {
   const documents = boxes.flatMap(({ version }) => version?.document ?? [])
-  const shows = documents.find(({ alerts }) => alerts.some(({ kinds, isOn }) => isOn && kinds.includes('tip')))
+  const shows = documents.find(({ alerts }) => alerts.some(showsTips))
   const document = shows ?? documents[0]
   return document ? { document, look: dressAt(document, nowMs, timeZone).look } : null
 }
 
 /** What a viewer's page needs to show the alert. Nothing else of the box leaves the server. */
 function tipAlert(document: BoxDocument, { media, rates }: ChannelOnAir, source: string): TipAlert | null {
-  const alerts = document.alerts.filter(({ kinds, isOn }) => isOn && kinds.includes('tip'))
+  const alerts = document.alerts.filter(showsTips)
   if (alerts.length === 0) return null
   const shown: BoxDocument = { ...document, alerts, packs: [], design: null }
   const used = new Set(mediaUses(shown).map(({ mediaId }) => mediaId))
@@ -73,7 +75,7 @@ function tipAlert(document: BoxDocument, { media, rates }: ChannelOnAir, source:
 
 /** The choices that the alert for tips offers. */
 export const offeredWith = (document: BoxDocument | null): { id: string }[] =>
-  document?.alerts.find(({ kinds, isOn }) => isOn && kinds.includes('tip'))?.offer?.options ?? []
+  document?.alerts.find(showsTips)?.offer?.options ?? []
 
 const countsTips = ({ measure, sources }: Goal, source: string | null) =>
   measure.of === 'money' &&

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { TipView } from '../../../contract/tips.ts'
+import type { Offer } from '../../../core/composition/offer.ts'
 import { formatMoney } from '../../../core/money.ts'
 import { lettersOf, nameLettersMax, type AskedTip, type TipFault } from '../../../core/tip/checkTip.ts'
 import AmountField from './AmountField.vue'
@@ -14,6 +15,9 @@ const props = defineProps<{
   /** What is typed, as it would be sent. */
   tip: AskedTip
   faults: readonly TipFault[]
+  /** What the alert lets viewers choose; null: nothing. */
+  offer: Offer | null
+  /** What of it may be chosen with this amount. */
   choices: readonly string[]
   saysMessage: boolean
   /** Why what was sent last was refused. */
@@ -26,9 +30,6 @@ const typed = defineModel<TypedTip>({ required: true })
 const hasTried = ref(false)
 const faultOf = (path: string): string | null =>
   hasTried.value ? (props.faults.find((fault) => fault.path === path)?.message ?? null) : null
-const offer = computed(
-  () => props.view.alert?.document.alerts.find(({ kinds }) => kinds.includes('tip'))?.offer ?? null,
-)
 const lettersLeft = computed(() => props.view.page.lettersMost - lettersOf(typed.value.message))
 const buttonSays = computed(() => {
   if (props.isSending) return 'One moment…'

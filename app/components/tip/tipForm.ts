@@ -1,5 +1,5 @@
 import { minorDigits } from '../../../core/minorDigits.ts'
-import { formatMoney, parseDecimalAmount } from '../../../core/money.ts'
+import { formatMoney, formatWholeMoney, parseDecimalAmount } from '../../../core/money.ts'
 import type { AskedTip } from '../../../core/tip/checkTip.ts'
 
 /** What somebody has typed on a tip page: kept in this browser until it is paid. */
@@ -26,13 +26,10 @@ export const askedOf = ({ presetMinor, other, name, message, choice }: TypedTip,
 })
 
 /** An amount that is offered: without zeros behind the point. */
-export function shortMoney(amountMinor: number, currency: string, locale: string): string {
-  const unit = 10 ** minorDigits(currency)
-  if (amountMinor % unit !== 0) return formatMoney(amountMinor, currency, locale)
-  return new Intl.NumberFormat(locale, { style: 'currency', currency, maximumFractionDigits: 0 }).format(
-    amountMinor / unit,
-  )
-}
+export const shortMoney = (amountMinor: number, currency: string, locale: string): string =>
+  amountMinor % 10 ** minorDigits(currency) === 0
+    ? formatWholeMoney(amountMinor, currency, locale)
+    : formatMoney(amountMinor, currency, locale)
 
 /** An id that nobody guesses; also where the page came without encryption, where browsers make none. */
 export const newRequestId = (): string =>

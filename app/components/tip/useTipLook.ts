@@ -2,27 +2,23 @@ import { computed, watchEffect, type Ref } from 'vue'
 import type { TipView } from '../../../contract/tips.ts'
 import { lanternLook } from '../../../core/look/lanternLook.ts'
 import type { Look } from '../../../core/look/schema.ts'
-import { pageInks, type PageInks } from '../../../core/tip/pageInks.ts'
+import { pageInks, type SideInks } from '../../../core/tip/pageInks.ts'
 import { fontStack } from '../../../player/fontStack.ts'
 import { ensureOwnFont, ensureSheet } from '../../../player/preload/fonts.ts'
 
 /** The colours and typefaces of a channel's own pages, as custom properties. */
-export function lookProperties(look: Look): { inks: PageInks; style: Record<string, string> } {
-  const inks = pageInks(look.palette)
-  const side = (name: string, of: PageInks['light']) =>
+function lookProperties({ palette, type: { display, text } }: Look): Record<string, string> {
+  const { light, dark, accent, onAccent } = pageInks(palette)
+  const side = (name: string, of: SideInks) =>
     Object.fromEntries(Object.entries(of).map(([role, ink]) => [`--${name}-${role}`, ink as string]))
-  const { display, text } = look.type
   return {
-    inks,
-    style: {
-      ...side('light', inks.light),
-      ...side('dark', inks.dark),
-      '--accent': inks.accent,
-      '--on-accent': inks.onAccent,
-      '--display': fontStack(display.family),
-      '--display-weight': String(display.weight),
-      '--text': fontStack(text.family),
-    },
+    ...side('light', light),
+    ...side('dark', dark),
+    '--accent': accent,
+    '--on-accent': onAccent,
+    '--display': fontStack(display.family),
+    '--display-weight': String(display.weight),
+    '--text': fontStack(text.family),
   }
 }
 
@@ -36,5 +32,5 @@ export function useTipLook(view: Ref<Pick<TipView, 'look' | 'alert'> | null>) {
       else void ensureSheet(family)
     }
   })
-  return computed(() => lookProperties(look.value).style)
+  return computed(() => lookProperties(look.value))
 }

@@ -156,9 +156,8 @@ export async function findReceipt(db: Database, channelId: string, eventId: stri
 /** An event by what it is called where it comes from. */
 export async function findEventOf(db: Database, channelId: string, source: string, externalId: string) {
   const [row] = await db
-    .select({ event, refundedAt: refund.at })
+    .select()
     .from(event)
-    .leftJoin(refund, eq(refund.eventId, event.id))
     .where(and(eq(event.channelId, channelId), eq(event.source, source), eq(event.externalId, externalId)))
     .limit(1)
   return row ?? null

@@ -114,6 +114,7 @@ onMounted(() => window.addEventListener('pageshow', () => (isSending.value = fal
           :view="view"
           :tip="tip"
           :faults="faults"
+          :offer="offer"
           :choices="choices"
           :says-message="saysMessage"
           :trouble="says"

@@ -1,7 +1,6 @@
-import { rowsStateAt, type RowsState } from '../../../board/rowsState.ts'
+import { fadedAt, rowsStateAt, type RowsState } from '../../../board/rowsState.ts'
 import type { BoardMoment } from '../../../board/slice.ts'
 import type { Canvas } from '../../../composition/canvas.ts'
-import { standsFor } from './standsFor.ts'
 import type { ResolvedSponsor } from './resolveSponsor.ts'
 
 export interface SponsorState extends RowsState {
@@ -18,7 +17,7 @@ export function evaluateSponsor(part: ResolvedSponsor, moment: BoardMoment, tMs:
   for (const placed of state.rows) {
     // The one before makes room at once: two sponsors never stand together.
     const isNewest = placed.row.atMs === newest
-    placed.opacity *= isNewest ? standsFor(part, placed.row, moment.wallZeroMs + tMs) : 0
+    placed.opacity *= isNewest ? fadedAt(placed.row.atMs, part.standsS * 1000, moment.wallZeroMs + tMs) : 0
     most = Math.max(most, placed.opacity)
   }
   state.plateOpacity = Math.min(state.plateOpacity, most)

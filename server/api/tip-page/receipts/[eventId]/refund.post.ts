@@ -1,5 +1,5 @@
 import { defineEventHandler } from 'h3'
-import { findReceipt, settleCheckout } from '../../../../db/queries/tips.ts'
+import { findReceipt } from '../../../../db/queries/tips.ts'
 import { pathId } from '../../../../http/pathId.ts'
 import { problemError } from '../../../../system/problemError.ts'
 import { withOwnTips } from '../../../../tips/surroundings.ts'
@@ -16,13 +16,13 @@ export default defineEventHandler(async (event) => {
   const till = tills.find(({ id }) => feedSource(id) === tip?.source)
   if (!tip || !till) throw problemError(404, 'There is no such tip on the receipts of this channel.')
   const checkoutId = checkoutOfTip(tip.externalId)
-  if (checkoutId !== null) {
+  if (checkoutId === null) await tips.tipDesk.takeOut(tip)
+  else {
+    // Its notice, that this is done, takes the tip out.
     if (!about.canPay)
       throw problemError(409, 'The payment provider does not answer. Nothing was given back; try again.')
     if (!(await tips.tipDesk.provider.refund(till.id, checkoutId)))
       throw problemError(409, 'The payment provider knows of nothing paid here, so nothing was given back.')
-    await settleCheckout(db, checkoutId, 'refunded', { refundedAt: new Date(about.nowMs) })
   }
-  await tips.tipDesk.takeOut(tip)
   return tipDeskView(await of(), tips.tipUrl(channelId), null)
 })

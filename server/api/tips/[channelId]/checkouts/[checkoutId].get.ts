@@ -24,7 +24,7 @@ export default defineEventHandler(async (event): Promise<ThanksView> => {
   return {
     channel: about.name,
     ...{ state: row.state, name: row.name, amountMinor: row.amountMinor, currency: row.currency },
-    place: known ? placeOf(await playsOf(db, known.event.id)) : null,
+    place: known ? placeOf(await playsOf(db, known.id)) : null,
     goal: await tipGoal(about, page, source),
   }
 })
