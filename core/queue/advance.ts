@@ -1,18 +1,27 @@
 import type { QueuePolicy } from './policy.ts'
+import { whenAgeMs } from './rules/age.ts'
+import { airedUntil, allowedFromMs, lately } from './rules/airtime.ts'
+import { isPressed, shortened } from './rules/elastic.ts'
 import {
   setAsideAfter,
+  type Beside,
   type Current,
   type QueueCommand,
   type QueueState,
   type SourceProgress,
   type StepResult,
+  type Ticket,
 } from './state.ts'
 
 /** After a play's own length, this much is allowed for its sources to say that they are done. */
 const doneGraceMs = 1_500
 
 /** What follows by itself: a prepared play starts, a finished one ends, a free screen takes the next. */
-export function advance({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
+export function advance(before: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
+  return advanceScreen(advanceBeside(before, nowMs, policy), nowMs, policy)
+}
+
+function advanceScreen({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
   const { current } = state
   if (current?.phase === 'preparing') return advancePreparing(state, current, commands, nowMs, policy)
   if (current?.phase === 'playing' && isOver(current, nowMs)) {
@@ -23,29 +32,87 @@ export function advance({ state, commands }: StepResult, nowMs: number, policy: 
       reason: 'shown to its end',
       shownCount: current.shownCount,
     })
-    return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
+    return advanceScreen({ state: freed(state, nowMs, policy), commands }, nowMs, policy)
   }
-  const next = state.waiting.find(({ isAwaiting }) => !isAwaiting)
+  const turn = nextTurn(state, nowMs, policy)
+  if (!turn || turn.fromMs > nowMs) return { state, commands }
+  const { ticket } = turn
   const sourceIds = Object.keys(state.sources)
-  const isStill = state.isHeld || state.isInDoubt || sourceIds.length === 0 || nowMs < state.freeAtMs
-  if (current || !next || isStill) return { state, commands }
   const progressBySource: Record<string, SourceProgress> = {}
   // Where all are set aside there is nobody whom waiting for them would harm.
   const areAllAside = sourceIds.every((id) => isSetAside(state, id))
   for (const id of sourceIds) {
     const begun = isSetAside(state, id) && !areAllAside ? 'aside' : 'preparing'
-    progressBySource[id] = state.sources[id]?.shownPlayIds.includes(next.playId) ? 'done' : begun
+    progressBySource[id] = hasShown(state, id, ticket.playId) ? 'done' : begun
   }
   const fresh = sourceIds.filter((id) => progressBySource[id] !== 'done')
-  commands.push({ type: 'recordPreparing', playId: next.playId })
-  if (fresh.length > 0) commands.push({ type: 'prepare', playId: next.playId, sourceIds: fresh })
-  const prepared: Current = { phase: 'preparing', ticket: next, sinceMs: nowMs, progress: progressBySource }
-  return advance(
-    { state: { ...state, waiting: state.waiting.filter((each) => each !== next), current: prepared }, commands },
-    nowMs,
-    policy,
-  )
+  commands.push({ type: 'recordPreparing', playId: ticket.playId, ticket })
+  if (fresh.length > 0) commands.push({ type: 'prepare', playId: ticket.playId, ticket, sourceIds: fresh })
+  const prepared: Current = { phase: 'preparing', ticket, sinceMs: nowMs, progress: progressBySource }
+  const line = state.line.without(ticket.playId)
+  return advanceScreen({ state: { ...state, line, current: prepared }, commands }, nowMs, policy)
 }
+
+/** Nothing begins, whatever waits. */
+const isStill = ({ isHeld, isInDoubt, quiet, sources }: QueueState): boolean =>
+  isHeld || isInDoubt || quiet !== null || Object.keys(sources).length === 0
+
+/** What has the screen next, as it is to be shown, and from when on; null where nothing may begin, whatever the time. */
+export function nextTurn(
+  state: QueueState,
+  nowMs: number,
+  policy: QueuePolicy,
+): { ticket: Ticket; fromMs: number } | null {
+  const { current, line, aired, freeAtMs } = state
+  const next = current || isStill(state) ? null : line.next
+  if (!next) return null
+  const ticket = isPressed(line, policy.elastic, policy.gapMs) ? shortened(next.ticket) : next.ticket
+  const fromMs = Math.max(nowMs, freeAtMs)
+  return { ticket, fromMs: allowedFromMs(aired, ticket.lengthMs, fromMs, policy.airtimePercent) }
+}
+
+/** The screen is free, and takes the next after the gap. */
+const freed = (state: QueueState, nowMs: number, policy: QueuePolicy): QueueState => ({
+  ...state,
+  current: null,
+  freeAtMs: nowMs + policy.gapMs,
+  aired: airedUntil(state.aired, nowMs),
+})
+
+const hasShown = ({ sources }: QueueState, sourceId: string, playId: string): boolean =>
+  sources[sourceId]?.shownPlayIds.includes(playId) ?? false
+
+/** What is only heard sounds over whatever is shown, so many at once. */
+function advanceBeside({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
+  let { beside, line } = state
+  const over = beside.filter((each) => besideEndsMs(each) <= nowMs)
+  for (const { ticket, shownCount } of over)
+    commands.push({
+      type: 'recordEnded',
+      playId: ticket.playId,
+      outcome: 'played',
+      reason: 'sounded beside what was shown',
+      shownCount,
+    })
+  if (over.length > 0) beside = beside.filter((each) => !over.includes(each))
+  while (mayBeginBeside({ ...state, beside, line }, policy)) {
+    const next = line.nextBeside
+    if (!next) break
+    const { ticket } = next
+    const { playId } = ticket
+    const sourceIds = Object.keys(state.sources).filter((id) => !hasShown(state, id, playId))
+    commands.push({ type: 'recordStarted', playId, atMs: nowMs }, { type: 'recordShown', playId })
+    if (sourceIds.length > 0) commands.push({ type: 'sound', playId, ticket, sourceIds })
+    beside = [...beside, { ticket, startedAtMs: nowMs, shownCount: Object.keys(state.sources).length }]
+    line = line.without(playId)
+  }
+  return { state: beside === state.beside && line === state.line ? state : { ...state, beside, line }, commands }
+}
+
+const mayBeginBeside = (state: QueueState, policy: QueuePolicy): boolean =>
+  state.line.nextBeside !== null && !isStill(state) && state.beside.length < (policy.beside?.atMost ?? 1)
+
+const besideEndsMs = ({ startedAtMs, ticket }: Beside): number => startedAtMs + ticket.lengthMs
 
 function advancePreparing(
   state: QueueState,
@@ -54,7 +121,8 @@ function advancePreparing(
   nowMs: number,
   policy: QueuePolicy,
 ): StepResult {
-  const { playId } = current.ticket
+  const { ticket } = current
+  const { playId } = ticket
   // Another may have begun with it by now.
   if (state.isInDoubt) return { state, commands }
   const isEverySettled = !isAnyPreparing(current.progress)
@@ -70,7 +138,7 @@ function advancePreparing(
       reason: 'every connected source had shown it already',
       shownCount: Object.keys(current.progress).length,
     })
-    return advance({ state: { ...state, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
+    return advanceScreen({ state: freed(state, nowMs, policy), commands }, nowMs, policy)
   }
   if (ready.length > 0) {
     commands.push(
@@ -79,12 +147,13 @@ function advancePreparing(
     )
     const playing: Current = {
       phase: 'playing',
-      ticket: current.ticket,
+      ticket,
       startedAtMs: nowMs,
       shownCount: 0,
       progress: current.progress,
     }
-    return { state: { ...missedBy(state, current.progress), current: playing }, commands }
+    const aired = [...lately(state.aired, nowMs), { fromMs: nowMs, untilMs: nowMs + ticket.lengthMs }]
+    return { state: { ...missedBy(state, current.progress), current: playing, aired }, commands }
   }
   if (waitedMs >= policy.giveUpMs) {
     commands.push({
@@ -95,7 +164,7 @@ function advancePreparing(
       shownCount: 0,
     })
     const missed = missedBy(state, current.progress)
-    return advance({ state: { ...missed, current: null, freeAtMs: nowMs + policy.gapMs }, commands }, nowMs, policy)
+    return advanceScreen({ state: freed(missed, nowMs, policy), commands }, nowMs, policy)
   }
   return { state, commands }
 }
@@ -145,9 +214,13 @@ function areAllDone(progress: Readonly<Record<string, SourceProgress>>): boolean
  * milliseconds.
  */
 export function nextWakeMs(state: QueueState, nowMs: number, policy: QueuePolicy): number | null {
+  const { line, ages, beside } = state
   let wakeMs = nextPlayMs(state, nowMs, policy) ?? Infinity
-  for (const { isAwaiting, enqueuedAtMs } of state.waiting)
-    if (isAwaiting) wakeMs = Math.min(wakeMs, enqueuedAtMs + policy.approvalMaxMs)
+  const aside = line.nextAside?.aside
+  if (aside) wakeMs = Math.min(wakeMs, aside.untilMs)
+  const late = line.nextDeadline
+  if (late) wakeMs = Math.min(wakeMs, Math.max(nowMs, whenAgeMs(ages, late.deadlineMs) ?? Infinity))
+  for (const each of beside) wakeMs = Math.min(wakeMs, besideEndsMs(each))
   return wakeMs === Infinity ? null : wakeMs
 }
 
@@ -159,12 +232,5 @@ function nextPlayMs(state: QueueState, nowMs: number, policy: QueuePolicy): numb
     return nowMs < startsAtMs ? startsAtMs : current.sinceMs + policy.giveUpMs
   }
   if (current?.phase === 'playing') return current.startedAtMs + current.ticket.lengthMs + doneGraceMs
-  if (
-    current ||
-    state.isHeld ||
-    !state.waiting.some(({ isAwaiting }) => !isAwaiting) ||
-    Object.keys(state.sources).length === 0
-  )
-    return null
-  return Math.max(nowMs, state.freeAtMs)
+  return nextTurn(state, nowMs, policy)?.fromMs ?? null
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { joined, run, ticket } from '../../test/arrange/queueRun.ts'
+import { joined, run, ticket, waitingIn } from '../../test/arrange/queueRun.ts'
 import { recoverQueue } from './recover.ts'
 
 describe('recoverQueue', () => {
@@ -9,7 +9,7 @@ describe('recoverQueue', () => {
       { ticket: ticket('p1'), state: 'waiting' as const, startedAtMs: null, shownCount: 0 },
       { ticket: ticket('p2'), state: 'preparing' as const, startedAtMs: null, shownCount: 0 },
     ]
-    expect(recoverQueue(plays, null, false, 1000).state.waiting.map((each) => each.playId)).toEqual(['p2', 'p1'])
+    expect(waitingIn(recoverQueue(plays, null, false, 1000).state).map((each) => each.playId)).toEqual(['p2', 'p1'])
     const playing = { ticket: ticket('p3'), state: 'playing' as const, startedAtMs: 500 }
     expect(recoverQueue([{ ...playing, shownCount: 0 }], null, false, 1000).state.current?.phase).toBe('unconfirmed')
     const confirmed = recoverQueue([{ ...playing, shownCount: 1 }], null, false, 1000).state
@@ -58,7 +58,7 @@ describe('recovering when records were lost', () => {
     const plays = [playing('p1', 100, 1), playing('p2', 300, 0), playing('p3', 200, 0), playing('p4', null, 0)]
     const { state, commands } = recoverQueue(plays, null, false, 1000)
     expect(state.current).toMatchObject({ phase: 'unconfirmed', ticket: { playId: 'p2' } })
-    expect(state.waiting.map(({ playId }) => playId)).toEqual(['p3', 'p4'])
+    expect(waitingIn(state).map(({ playId }) => playId)).toEqual(['p3', 'p4'])
     expect(commands).toMatchObject([
       { type: 'recordAbsence', sinceMs: 1000 },
       { type: 'recordReturned', playId: 'p3' },
@@ -90,7 +90,7 @@ describe('recovering when records were lost', () => {
         const plays = list.map((each, index) => ({ ...each, ticket: ticket(`p${index}`) }))
         const { state, commands } = recoverQueue(plays, null, false, 1000)
         const kept = [
-          ...state.waiting.map(({ playId }) => playId),
+          ...waitingIn(state).map(({ playId }) => playId),
           ...(state.current ? [state.current.ticket.playId] : []),
           ...commands.flatMap((command) => (command.type === 'recordEnded' ? [command.playId] : [])),
         ]

@@ -1,3 +1,6 @@
+import { enqueue } from './enqueue.ts'
+import { plainPolicy, type QueuePolicy } from './policy.ts'
+import { isHeardBeside } from './rules/beside.ts'
 import { emptyQueue, type Current, type QueueCommand, type StepResult, type Ticket } from './state.ts'
 
 /** A play as it was last recorded before the server stopped. */
@@ -13,6 +16,7 @@ export interface RecordedPlay {
  * had started and was confirmed runs on; what had started but was confirmed by nobody waits for a source to say. Where
  * several are recorded as playing, because a record of an end was lost, the last that started has the screen: of those
  * before it, what was confirmed has ended, and what nobody confirmed waits again (a source that has shown it says so).
+ * What sounded beside was heard. Those that waited take their places by the policy, as if they came now in their order.
  * @param plays in order of arrival
  * @param absentSinceMs since when no source is connected, as recorded; null when one was
  * @param aliveMs when the server was last known to run: where a source was connected, the absence counts from then, for
@@ -25,26 +29,34 @@ export function recoverQueue(
   isHeld: boolean,
   nowMs: number,
   aliveMs = nowMs,
+  policy: QueuePolicy = plainPolicy,
 ): StepResult {
   const absentMs = Math.min(nowMs, absentSinceMs ?? aliveMs)
+  const isBeside = ({ ticket }: RecordedPlay) => isHeardBeside(ticket.facts ?? null, policy.beside)
   const started = plays
-    .filter((play) => play.state === 'playing' && play.startedAtMs !== null)
+    .filter((play) => play.state === 'playing' && play.startedAtMs !== null && !isBeside(play))
     .sort((a, b) => (a.startedAtMs ?? 0) - (b.startedAtMs ?? 0))
   const last = started.at(-1)
-  const ended = started.filter((play) => play !== last && play.shownCount > 0)
+  const sounded = plays.filter((play) => play.state === 'playing' && isBeside(play))
+  const ended = [...started.filter((play) => play !== last && play.shownCount > 0), ...sounded]
   const again = [...started, ...plays.filter((play) => play.state === 'playing' && play.startedAtMs === null)].filter(
     (play) => play !== last && !ended.includes(play),
   )
   const inState = (wanted: RecordedPlay['state']) => plays.filter((play) => play.state === wanted)
+  const begun = [...again, ...inState('preparing')].reverse()
+  const empty = {
+    ...emptyQueue,
+    isHeld: false,
+    absentSinceMs: absentMs,
+    freeAtMs: nowMs,
+    current: last ? currentOf(last) : null,
+  }
+  const waiting = inState('waiting').map((play) => play.ticket)
+  // Held or not: they are there already, and what a held line lets go is what comes.
+  const { state, commands } = enqueue(empty, waiting, nowMs, policy)
+  const line = begun.reduce((before, { ticket }) => before.withFirst(ticket), state.line)
   return {
-    state: {
-      ...emptyQueue,
-      isHeld,
-      absentSinceMs: absentMs,
-      freeAtMs: nowMs,
-      waiting: [...again, ...inState('preparing'), ...inState('waiting')].map((play) => play.ticket),
-      current: last ? currentOf(last) : null,
-    },
+    state: { ...state, isHeld, line },
     commands: [
       // Kept at once: a server that stops again before any source came must not count from its own last moment.
       ...(absentSinceMs === null ? [{ type: 'recordAbsence' as const, sinceMs: absentMs }] : []),
@@ -60,6 +72,7 @@ export function recoverQueue(
         reason: 'shown, though its end was not recorded',
         shownCount,
       })),
+      ...commands,
     ],
   }
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { enqueued, joined, reached, run } from '../../test/arrange/queueRun.ts'
 import { isSetAside } from './advance.ts'
-import { defaultPolicy } from './policy.ts'
+import { plainPolicy } from './policy.ts'
 
 describe('a source that answers and is never ready', () => {
   /** One after another; only `a` ever becomes ready. @returns how long each waited for `b` */
@@ -17,7 +17,7 @@ describe('a source that answers and is never ready', () => {
         [
           [fromMs, enqueued(`p${index}`, fromMs)],
           [fromMs + 10, reached('a', `p${index}`, 'ready')],
-          [fromMs + defaultPolicy.prepareMaxMs, { type: 'ticked' }],
+          [fromMs + plainPolicy.prepareMaxMs, { type: 'ticked' }],
           [fromMs + 5000, reached('a', `p${index}`, 'started')],
           [fromMs + 20_000, { type: 'ticked' }],
         ],
@@ -31,7 +31,7 @@ describe('a source that answers and is never ready', () => {
 
   it('costs two alerts their time and no more, and still gets them', () => {
     const { state, waits } = nights(4)
-    expect(waits).toEqual([defaultPolicy.prepareMaxMs, defaultPolicy.prepareMaxMs, 10, 10])
+    expect(waits).toEqual([plainPolicy.prepareMaxMs, plainPolicy.prepareMaxMs, 10, 10])
     expect([isSetAside(state, 'a'), isSetAside(state, 'b')]).toEqual([false, true])
     expect(run([[500_000, enqueued('p9')]], state).of('prepare')).toMatchObject([{ sourceIds: ['a', 'b'] }])
   })

@@ -1,3 +1,5 @@
+import { endOf } from './enqueue.ts'
+import type { Line } from './line.ts'
 import type { QueuePolicy } from './policy.ts'
 import type {
   Current,
@@ -22,7 +24,7 @@ export function join(
 ): StepResult {
   const { state, commands } = takeUpShown(before, showing ?? null, nowMs)
   const sources = { ...state.sources, [sourceId]: { shownPlayIds } }
-  let { current, waiting } = state
+  let { current, line } = state
   // Before ages are looked at: an unconfirmed play that returns to the line has an age too.
   if (current?.phase === 'unconfirmed') {
     if (shownPlayIds.includes(current.ticket.playId)) {
@@ -35,7 +37,7 @@ export function join(
       }
       commands.push({ type: 'recordShown', playId: current.ticket.playId })
     } else {
-      waiting = [current.ticket, ...waiting]
+      line = line.withFirst(current.ticket)
       commands.push({ type: 'recordReturned', playId: current.ticket.playId, reason: 'no source had shown it' })
       current = null
     }
@@ -45,26 +47,39 @@ export function join(
     if (hasShown) current = withProgress(current, sourceId, 'started')
     else if (isWorthJoining) {
       current = withProgress(current, sourceId, 'preparing')
-      commands.push({ type: 'prepare', playId: current.ticket.playId, sourceIds: [sourceId] })
+      commands.push({
+        type: 'prepare',
+        playId: current.ticket.playId,
+        ticket: current.ticket,
+        sourceIds: [sourceId],
+      })
     }
   }
   if (state.absentSinceMs !== null) {
-    const absentSinceMs = state.absentSinceMs
-    const waitedMs = (enqueuedAtMs: number) => nowMs - Math.max(enqueuedAtMs, absentSinceMs)
-    for (const ticket of waiting.filter((each) => waitedMs(each.enqueuedAtMs) > policy.awayMaxMs)) {
-      const seconds = Math.round(waitedMs(ticket.enqueuedAtMs) / 1000)
-      commands.push({
-        type: 'recordEnded',
-        playId: ticket.playId,
-        outcome: 'expired',
-        reason: `no source was connected for ${seconds} s`,
-        shownCount: 0,
-      })
-    }
-    waiting = waiting.filter((each) => waitedMs(each.enqueuedAtMs) <= policy.awayMaxMs)
+    line = letGoAfterAbsence(line, state.absentSinceMs, commands, nowMs, policy)
     commands.push({ type: 'recordAbsence', sinceMs: null })
   }
-  return { state: { ...state, sources, current, waiting, absentSinceMs: null }, commands }
+  return { state: { ...state, sources, current, line, absentSinceMs: null }, commands }
+}
+
+/** Without what has waited too long while nobody could show it. */
+function letGoAfterAbsence(
+  before: Line,
+  absentSinceMs: number,
+  commands: QueueCommand[],
+  nowMs: number,
+  { awayMaxMs }: QueuePolicy,
+): Line {
+  // Nobody waited longer than the absence: after a blink nothing has to be looked through.
+  if (nowMs - absentSinceMs <= awayMaxMs) return before
+  let line = before
+  for (const { ticket } of before.inOrder()) {
+    const waitedMs = nowMs - Math.max(ticket.enqueuedAtMs, absentSinceMs)
+    if (waitedMs <= awayMaxMs) continue
+    commands.push(endOf(ticket.playId, 'expired', `no source was connected for ${Math.round(waitedMs / 1000)} s`))
+    line = line.without(ticket.playId)
+  }
+  return line
 }
 
 /**
@@ -73,14 +88,14 @@ export function join(
 function takeUpShown(state: QueueState, showing: Showing | null, nowMs: number): StepResult {
   const { current } = state
   const isCurrent = current !== null && current.phase !== 'playing' && current.ticket.playId === showing?.playId
-  const ticket = isCurrent ? current.ticket : state.waiting.find(({ playId }) => playId === showing?.playId)
+  const ticket = isCurrent ? current.ticket : (showing && state.line.find(showing.playId)?.ticket)
   if (!showing || !ticket || (current && !isCurrent)) return { state, commands: [] }
   const startedAtMs = nowMs - showing.atMs
   const progress = current?.phase === 'preparing' ? current.progress : {}
   return {
     state: {
       ...state,
-      waiting: state.waiting.filter((each) => each !== ticket),
+      line: state.line.without(ticket.playId),
       current: { phase: 'playing', ticket, startedAtMs, shownCount: 1, progress },
     },
     commands: [
@@ -97,10 +112,10 @@ export function leave(state: QueueState, sourceId: string, nowMs: number): StepR
   const sources = without(state.sources, sourceId)
   const isEmpty = Object.keys(sources).length === 0
   if (isEmpty) commands.push({ type: 'recordAbsence', sinceMs: nowMs })
-  let { current, waiting } = state
+  let { current, line } = state
   if (current && current.phase !== 'unconfirmed') {
     if (current.phase === 'preparing' && isEmpty) {
-      waiting = [current.ticket, ...waiting]
+      line = line.withFirst(current.ticket)
       commands.push({
         type: 'recordReturned',
         playId: current.ticket.playId,
@@ -114,7 +129,7 @@ export function leave(state: QueueState, sourceId: string, nowMs: number): StepR
     }
   }
   return {
-    state: { ...state, sources, current, waiting, absentSinceMs: isEmpty ? nowMs : state.absentSinceMs },
+    state: { ...state, sources, current, line, absentSinceMs: isEmpty ? nowMs : state.absentSinceMs },
     commands,
   }
 }

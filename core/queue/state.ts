@@ -1,12 +1,31 @@
 import type { Outcome } from '../response/outcome.ts'
+import type { PlayFacts } from './facts.ts'
+import { emptyGroups, type Groups } from './groups.ts'
+import { emptyLine, type Line } from './line.ts'
+import type { Aired } from './rules/airtime.ts'
+
+/** With how many others a play is shown, itself among them, and what they bring together. */
+export interface Together {
+  count: number
+  total: number | null
+}
 
 /** A play in the queue. */
 export interface Ticket {
   playId: string
   enqueuedAtMs: number
+  /** As it usually is; once it has begun, as it is. */
   lengthMs: number
   /** Somebody has to let it be read first; others pass it meanwhile. */
   isAwaiting?: boolean
+  /** Absent: nothing is known that a policy could ask. */
+  facts?: PlayFacts | null
+  /** Absent: it is alone. */
+  together?: Together
+  /** Of gifts that were promised so many, those that came. */
+  brought?: number
+  /** It plays at its short end, as much was waiting. */
+  isShort?: boolean
 }
 
 /** How far one source is with the current play. `aside`: it prepares, and nobody waits for it. */
@@ -33,28 +52,61 @@ export type Current =
     }
   | { phase: 'unconfirmed'; ticket: Ticket; startedAtMs: number }
 
+/** A play of which there is only something to hear, beside what has the screen. */
+export interface Beside {
+  ticket: Ticket
+  startedAtMs: number
+  shownCount: number
+}
+
+/** Nothing begins, and why; what comes meanwhile is collected, or let go. */
+export interface Quiet {
+  does: 'collect' | 'letGo'
+  why: string
+}
+
+/** How old plays are counts only while the line may move. */
+export interface AgeClock {
+  /** So long it has stood still in all. */
+  stoodMs: number
+  /** Since when it stands still; null: it goes. */
+  sinceMs: number | null
+}
+
 export interface QueueState {
-  waiting: Ticket[]
+  line: Line
   current: Current | null
+  beside: readonly Beside[]
   /** Connected sources with the plays that each says it has shown, and for how many in a row it was not ready. */
   sources: Record<string, { shownPlayIds: string[]; missed?: number }>
   isHeld: boolean
+  quiet: Quiet | null
   /** Whether the line is still ours is not sure: what was begun goes on, nothing else begins. */
   isInDoubt: boolean
   /** Since when no source is connected; null while at least one is. */
   absentSinceMs: number | null
   /** The next play may start from here on. */
   freeAtMs: number
+  ages: AgeClock
+  /** What had the screen within the last minutes. */
+  aired: readonly Aired[]
+  /** Gifts that were given together lately, by what announced them. */
+  groups: Groups
 }
 
 export const emptyQueue: QueueState = {
-  waiting: [],
+  line: emptyLine,
   current: null,
+  beside: [],
   sources: {},
   isHeld: false,
+  quiet: null,
   isInDoubt: false,
   absentSinceMs: 0,
   freeAtMs: 0,
+  ages: { stoodMs: 0, sinceMs: null },
+  aired: [],
+  groups: emptyGroups,
 }
 
 /** What a source shows at a moment, and how far it is. */
@@ -83,21 +135,31 @@ export type QueueInput =
   | { type: 'removed'; playId: string; outcome: 'skipped' | 'failed'; reason: string }
   /** Somebody said whether it is read: it need not wait for that any more. */
   | { type: 'released'; playId: string }
+  /** Somebody lets it be shown, or does not. */
+  | { type: 'judged'; playId: string; isLet: boolean; reason: string }
+  /** Somebody wants it to be the next, whatever its turn. */
+  | { type: 'movedUp'; playId: string }
   /** It cannot be prepared just now, through no fault of its own: it goes back to the head of the line for a moment. */
   | { type: 'stalled'; playId: string; reason: string }
   /** Its voices have spoken, and it is known how long it lasts. */
   | { type: 'measured'; playId: string; lengthMs: number }
   | { type: 'held'; isHeld: boolean }
+  | { type: 'quieted'; quiet: Quiet | null }
+  /** Another policy is in force: whoever waits is put where that has them. */
+  | { type: 'policyChanged' }
   /** Whether the line is surely ours; see `isInDoubt`. */
   | { type: 'doubted'; isInDoubt: boolean }
   | { type: 'ticked' }
 
 export type QueueCommand =
-  | { type: 'prepare'; playId: string; sourceIds: string[] }
+  /** `ticket`: as it is to be shown, at its short end, for several. */
+  | { type: 'prepare'; playId: string; ticket: Ticket; sourceIds: string[] }
   /** `offsetMs` > 0: a source that joins a play already running. */
   | { type: 'start'; playId: string; sourceIds: string[]; offsetMs: number }
   | { type: 'stop'; playId: string; sourceIds: string[] }
-  | { type: 'recordPreparing'; playId: string }
+  /** Is heard at once, beside whatever is shown. */
+  | { type: 'sound'; playId: string; ticket: Ticket; sourceIds: string[] }
+  | { type: 'recordPreparing'; playId: string; ticket: Ticket }
   | { type: 'recordStarted'; playId: string; atMs: number }
   /** The first source confirmed showing it: from here on a crash must not play it again. */
   | { type: 'recordShown'; playId: string }
@@ -105,8 +167,8 @@ export type QueueCommand =
   | { type: 'withhold'; playId: string; reason: string }
   | { type: 'recordLength'; playId: string; lengthMs: number }
   | { type: 'recordReturned'; playId: string; reason: string }
-  /** `shownCount`: how many sources confirmed showing it. */
-  | { type: 'recordEnded'; playId: string; outcome: Outcome; reason: string; shownCount: number }
+  /** `shownCount`: how many sources confirmed showing it. `into`: the play that shows it with others. */
+  | { type: 'recordEnded'; playId: string; outcome: Outcome; reason: string; shownCount: number; into?: string }
   | { type: 'recordAbsence'; sinceMs: number | null }
 
 /** What a step of the queue leads to: the state after it, and what has to be done outside. */

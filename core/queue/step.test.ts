@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { enqueued, joined, left, reached, removed, run, ticket } from '../../test/arrange/queueRun.ts'
+import { enqueued, joined, left, reached, removed, run, ticket, waitingIn } from '../../test/arrange/queueRun.ts'
 import { recoverQueue } from './recover.ts'
-import { defaultPolicy } from './policy.ts'
+import { plainPolicy } from './policy.ts'
 import { emptyQueue, type QueueInput } from './state.ts'
 import { nextWakeMs } from './advance.ts'
 import { step } from './step.ts'
@@ -58,7 +58,7 @@ describe('absence', () => {
       [0, enqueued('p1')],
       [60_000, { type: 'ticked' }],
     ])
-    expect(state.waiting.map((each) => each.playId)).toEqual(['p1'])
+    expect(waitingIn(state).map((each) => each.playId)).toEqual(['p1'])
     expect(of('prepare')).toEqual([])
   })
 
@@ -91,7 +91,7 @@ describe('absence', () => {
       [1, enqueued('p2')],
       [5, left('a')],
     ])
-    expect(state.waiting.map((each) => each.playId)).toEqual(['p1', 'p2'])
+    expect(waitingIn(state).map((each) => each.playId)).toEqual(['p1', 'p2'])
     expect(of('recordReturned')).toMatchObject([{ playId: 'p1' }])
   })
 
@@ -125,11 +125,11 @@ describe('absence', () => {
 describe('a line that is full', () => {
   it('lets the play that waited longest go, and says so', () => {
     const many = Array.from(
-      { length: defaultPolicy.waitingMax + 2 },
+      { length: plainPolicy.waitingMax + 2 },
       (_, index) => [index, enqueued(`p${index}`, index)] as const,
     )
     const { state, of } = run(many)
-    expect(state.waiting).toHaveLength(defaultPolicy.waitingMax)
+    expect(waitingIn(state)).toHaveLength(plainPolicy.waitingMax)
     expect(of('recordEnded')).toMatchObject([
       { playId: 'p0', outcome: 'expired', reason: 'more than 3000 were waiting' },
       { playId: 'p1' },
@@ -217,7 +217,7 @@ describe('the desk', () => {
       ['p2', 'skipped by Isaura Pinto'],
       ['p1', 'skipped by Isaura Pinto'],
     ])
-    expect(state.waiting.map((each) => each.playId)).toEqual(['p3'])
+    expect(waitingIn(state).map((each) => each.playId)).toEqual(['p3'])
   })
 
   it('holds: what plays plays on, nothing new starts, nothing is lost', () => {
@@ -240,7 +240,7 @@ describe('plays that somebody has to let be read', () => {
     type: 'enqueued',
     tickets: [{ ...ticket(playId, atMs), isAwaiting: true }],
   })
-  const { approvalMaxMs } = defaultPolicy
+  const { approvalMaxMs } = plainPolicy
 
   it('wait aside, others pass them', () => {
     const { state, of } = run([
@@ -249,7 +249,7 @@ describe('plays that somebody has to let be read', () => {
       [1, enqueued('p2', 1)],
     ])
     expect(of('prepare').map(({ playId }) => playId)).toEqual(['p2'])
-    expect(state.waiting.map(({ playId }) => playId)).toEqual(['p1'])
+    expect(waitingIn(state).map(({ playId }) => playId)).toEqual(['p1'])
   })
   it('go on in their old place once somebody said so', () => {
     const { of } = run([
@@ -267,7 +267,7 @@ describe('plays that somebody has to let be read', () => {
       [0, joined('a')],
       [0, awaiting('p1', 0)],
     ])
-    expect(nextWakeMs(before.state, 10, defaultPolicy)).toBe(approvalMaxMs)
+    expect(nextWakeMs(before.state, 10, plainPolicy)).toBe(approvalMaxMs)
     expect(run([[approvalMaxMs - 1, { type: 'ticked' }]], before.state).of('withhold')).toEqual([])
     const after = run([[approvalMaxMs, { type: 'ticked' }]], before.state)
     expect(after.of('withhold')).toMatchObject([{ playId: 'p1', reason: 'nobody let it be read within 5 minutes' }])
@@ -299,7 +299,7 @@ describe('plays whose voices have spoken', () => {
     ])
     expect(state.current?.ticket).toMatchObject({ playId: 'p1', lengthMs: 12_000 })
     expect(of('recordEnded')).toEqual([])
-    expect(state.waiting[0]?.lengthMs).toBe(9000)
+    expect(waitingIn(state)[0]?.lengthMs).toBe(9000)
   })
 })
 
@@ -311,9 +311,9 @@ describe('a play that cannot be prepared for the moment', () => {
       [1, enqueued('p2')],
       [5, { type: 'stalled', playId: 'p1', reason: 'the database does not answer' }],
     ])
-    expect(before.state.waiting.map(({ playId }) => playId)).toEqual(['p1', 'p2'])
-    expect(nextWakeMs(before.state, 6, defaultPolicy)).toBe(5 + defaultPolicy.stallMs)
-    const after = run([[5 + defaultPolicy.stallMs, { type: 'ticked' }]], before.state)
+    expect(waitingIn(before.state).map(({ playId }) => playId)).toEqual(['p1', 'p2'])
+    expect(nextWakeMs(before.state, 6, plainPolicy)).toBe(5 + plainPolicy.stallMs)
+    const after = run([[5 + plainPolicy.stallMs, { type: 'ticked' }]], before.state)
     expect(after.of('prepare')).toMatchObject([{ playId: 'p1' }])
     expect(run([[9, { type: 'stalled', playId: 'p2', reason: 'x' }]], after.state).commands).toEqual([])
   })
@@ -369,7 +369,7 @@ describe('whatever happens, in whatever order', () => {
         const { state, commands, of } = run(inputs)
         const ended = of('recordEnded').map((command) => command.playId)
         const present = [
-          ...state.waiting.map((each) => each.playId),
+          ...waitingIn(state).map((each) => each.playId),
           ...(state.current ? [state.current.ticket.playId] : []),
         ]
         expect([...ended, ...present].sort()).toEqual(Array.from({ length: number }, (_, index) => `p${index}`).sort())
@@ -458,12 +458,12 @@ describe('whatever happens, in whatever order', () => {
                 }
               : input,
             nowMs,
-            defaultPolicy,
+            plainPolicy,
           ).state
           const canGoOn =
-            state.waiting.some(({ isAwaiting }) => isAwaiting) ||
-            (state.waiting.length > 0 && !state.isHeld && Object.keys(state.sources).length > 0)
-          if (canGoOn) expect(nextWakeMs(state, nowMs, defaultPolicy)).not.toBeNull()
+            waitingIn(state).some(({ isAwaiting }) => isAwaiting) ||
+            (waitingIn(state).length > 0 && !state.isHeld && Object.keys(state.sources).length > 0)
+          if (canGoOn) expect(nextWakeMs(state, nowMs, plainPolicy)).not.toBeNull()
         }
       }),
     )
@@ -517,6 +517,6 @@ describe('whose line it is', () => {
       [10, reached('b', 'p1', 'ready')],
     ]).state
     const { state } = run([[20, showing('p2', 5)]], playing)
-    expect([state.current?.ticket.playId, state.waiting.map(({ playId }) => playId)]).toEqual(['p1', ['p2']])
+    expect([state.current?.ticket.playId, waitingIn(state).map(({ playId }) => playId)]).toEqual(['p1', ['p2']])
   })
 })

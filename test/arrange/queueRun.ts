@@ -1,4 +1,4 @@
-import { defaultPolicy } from '../../core/queue/policy.ts'
+import { plainPolicy, type QueuePolicy } from '../../core/queue/policy.ts'
 import { emptyQueue, type QueueCommand, type QueueInput, type QueueState } from '../../core/queue/state.ts'
 import { step } from '../../core/queue/step.ts'
 
@@ -26,12 +26,19 @@ export const removed = (playId: string): QueueInput => ({
   reason: 'skipped by Isaura Pinto',
 })
 
+/** The plays that wait, in their order. */
+export const waitingIn = (state: QueueState) => [...state.line.inOrder()].map(({ ticket }) => ticket)
+
 /** Feeds inputs one after another; each is `[at, input]`. Remembers every command. */
-export function run(inputs: readonly (readonly [number, QueueInput])[], from: QueueState = emptyQueue) {
+export function run(
+  inputs: readonly (readonly [number, QueueInput])[],
+  from: QueueState = emptyQueue,
+  policy: QueuePolicy = plainPolicy,
+) {
   let state = from
   const commands: (QueueCommand & { atMs: number })[] = []
   for (const [atMs, input] of inputs) {
-    const result = step(state, input, atMs, defaultPolicy)
+    const result = step(state, input, atMs, policy)
     state = result.state
     commands.push(...result.commands.map((command) => ({ ...command, atMs })))
   }
@@ -39,5 +46,5 @@ export function run(inputs: readonly (readonly [number, QueueInput])[], from: Qu
     commands.filter(
       (command): command is Extract<QueueCommand, { type: T }> & { atMs: number } => command.type === type,
     )
-  return { state, commands, of }
+  return { state, commands, of, waiting: waitingIn(state) }
 }

@@ -1,0 +1,278 @@
+import { OrderedSet } from './orderedSet.ts'
+import type { Ticket } from './state.ts'
+
+/** Why a play is aside, so that others pass it. */
+export type Aside =
+  /** Somebody has to let it be shown, or be read. */
+  | { for: 'showing' | 'reading'; untilMs: number }
+  /** Gifts that it may belong to have not been announced yet. */
+  | { for: 'gifts'; untilMs: number }
+
+/** Where a play stands in the line. */
+export interface Place {
+  /** −2, after all others, to +2, before them. */
+  priority: number
+  /** Smaller is earlier, whatever the priority. */
+  rankMs: number
+  /** By the age clock, as the next. */
+  bornMs: number
+  /** Then it is let go. Infinity: never. */
+  deadlineMs: number
+  aside: Aside | null
+  /** It is heard beside what is shown, and does not wait for the screen. */
+  isBeside: boolean
+  /** Others with the same key may join it; null: none may. */
+  mergeKey: string | null
+}
+
+/** A play that waits. `seq`: as it came, among all of the line. */
+export interface Waiting extends Place {
+  ticket: Ticket
+  seq: number
+}
+
+type BySeq = Pick<Waiting, 'seq'>
+const byRank = (a: BySeq & Pick<Place, 'rankMs'>, b: BySeq & Pick<Place, 'rankMs'>) =>
+  a.rankMs - b.rankMs || a.seq - b.seq
+const byDeadline = (a: BySeq & Pick<Place, 'deadlineMs'>, b: BySeq & Pick<Place, 'deadlineMs'>) =>
+  a.deadlineMs - b.deadlineMs || a.seq - b.seq
+const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
+
+interface Id {
+  playId: string
+}
+interface Head {
+  key: string
+  playId: string
+}
+interface Orphan {
+  giftsId: string
+  seq: number
+  playId: string
+}
+
+type Ranked = OrderedSet<BySeq & Pick<Place, 'rankMs'>, Waiting>
+
+/** Everything that the line is looked up by. All of it is about the same plays. */
+interface Sets {
+  byId: OrderedSet<Id, Id & { waiting: Waiting }>
+  /** Those that can go, by priority; within one they stand as they came. */
+  ready: readonly [Ranked, Ranked, Ranked, Ranked, Ranked]
+  beside: Ranked
+  asides: OrderedSet<BySeq & { untilMs: number }, BySeq & { untilMs: number; waiting: Waiting }>
+  deadlines: OrderedSet<BySeq & Pick<Place, 'deadlineMs'>, Waiting>
+  heads: OrderedSet<Pick<Head, 'key'>, Head>
+  orphans: OrderedSet<Pick<Orphan, 'giftsId' | 'seq'>, Orphan>
+}
+
+const ranked = (): Ranked =>
+  OrderedSet.empty<BySeq & Pick<Place, 'rankMs'>, Waiting>({
+    compare: byRank,
+    weigh: ({ ticket }) => ticket.lengthMs,
+  })
+
+/** Lower than that of any play that came: the head of the line. */
+const headRankMs = -1e15
+
+/** Somebody put it before all others, or it had its turn already. */
+export const isAtHead = ({ rankMs }: Pick<Place, 'rankMs'>): boolean => rankMs === headRankMs
+
+/**
+ * The plays that wait. Never changed: each change gives another line. Whatever is asked of it costs O(log n), however many
+ * wait; going through all of them, O(n).
+ */
+export class Line {
+  private constructor(
+    private readonly sets: Sets,
+    private readonly lastSeq: number,
+    private readonly firstSeq: number,
+  ) {}
+
+  static readonly empty = new Line(
+    {
+      byId: OrderedSet.empty<Id, Id & { waiting: Waiting }>({ compare: (a, b) => byText(a.playId, b.playId) }),
+      ready: [ranked(), ranked(), ranked(), ranked(), ranked()],
+      beside: ranked(),
+      asides: OrderedSet.empty({ compare: (a, b) => a.untilMs - b.untilMs || a.seq - b.seq }),
+      deadlines: OrderedSet.empty<BySeq & Pick<Place, 'deadlineMs'>, Waiting>({ compare: byDeadline }),
+      heads: OrderedSet.empty<Pick<Head, 'key'>, Head>({ compare: (a, b) => byText(a.key, b.key) }),
+      orphans: OrderedSet.empty<Pick<Orphan, 'giftsId' | 'seq'>, Orphan>({
+        compare: (a, b) => byText(a.giftsId, b.giftsId) || a.seq - b.seq,
+      }),
+    },
+    0,
+    0,
+  )
+
+  get size(): number {
+    return this.sets.byId.size
+  }
+
+  /** How many wait for the screen and could have it. */
+  get readyCount(): number {
+    return this.sets.ready.reduce((sum, { size }) => sum + size, 0)
+  }
+
+  /** How long those last, one after another. */
+  get readyMs(): number {
+    return this.sets.ready.reduce((all, { sum }) => all + sum, 0)
+  }
+
+  find(playId: string): Waiting | null {
+    return this.sets.byId.find({ playId })?.waiting ?? null
+  }
+
+  /** Whose turn it is. */
+  get next(): Waiting | null {
+    let next: Waiting | null = null
+    for (const { first } of this.sets.ready) if (first && (!next || byRank(first, next) < 0)) next = first
+    return next
+  }
+
+  /** What is heard next beside what is shown. */
+  get nextBeside(): Waiting | null {
+    return this.sets.beside.first
+  }
+
+  /** Who gives way where the line is full: of the lowest priority the one that came first. */
+  get least(): Waiting | null {
+    for (const { first } of this.sets.ready) if (first) return first
+    return this.sets.beside.first ?? this.sets.asides.first?.waiting ?? null
+  }
+
+  /** Who is aside and has to be looked at first. */
+  get nextAside(): Waiting | null {
+    return this.sets.asides.first?.waiting ?? null
+  }
+
+  /** Who is let go first. Whoever is aside has a time of its own. */
+  get nextDeadline(): Waiting | null {
+    return this.sets.deadlines.first
+  }
+
+  /** The play that others with this key may join. */
+  headOf(key: string): Waiting | null {
+    const head = this.sets.heads.find({ key })
+    return head && this.find(head.playId)
+  }
+
+  /** Those that wait for these gifts to be announced. */
+  orphansOf(giftsId: string): Waiting[] {
+    const found: Waiting[] = []
+    for (const orphan of this.sets.orphans.from({ giftsId, seq: -Infinity })) {
+      if (orphan.giftsId !== giftsId) break
+      const waiting = this.find(orphan.playId)
+      if (waiting) found.push(waiting)
+    }
+    return found
+  }
+
+  /** With a play more, behind all that came before it and have its rank. */
+  with(ticket: Ticket, place: Place): Line {
+    return this.put({ ...place, ticket, seq: this.lastSeq + 1 }, this.lastSeq + 1, this.firstSeq)
+  }
+
+  /** With a play at the very head, before others that were put there. */
+  withFirst(ticket: Ticket): Line {
+    return this.put({ ...headPlace, ticket, seq: this.firstSeq - 1 }, this.lastSeq, this.firstSeq - 1)
+  }
+
+  /** With a play changed, where it stands. */
+  changed(waiting: Waiting, ticket: Ticket): Line {
+    return this.put({ ...waiting, ticket }, this.lastSeq, this.firstSeq, false)
+  }
+
+  /** Moves a play to where another place has it; it stays as early as it was. */
+  moved(waiting: Waiting, place: Partial<Place>): Line {
+    return this.without(waiting.ticket.playId).put({ ...waiting, ...place }, this.lastSeq, this.firstSeq)
+  }
+
+  without(playId: string): Line {
+    const waiting = this.find(playId)
+    if (!waiting) return this
+    const { sets } = this
+    const { mergeKey, aside, ticket } = waiting
+    const isHead = mergeKey !== null && sets.heads.find({ key: mergeKey })?.playId === playId
+    const giftsId = aside?.for === 'gifts' ? (ticket.facts?.gifts?.id ?? null) : null
+    return new Line(
+      {
+        byId: sets.byId.without({ playId }),
+        ready: inReady(waiting) ? readyWith(sets.ready, waiting, (set) => set.without(waiting)) : sets.ready,
+        beside: !aside && waiting.isBeside ? sets.beside.without(waiting) : sets.beside,
+        asides: aside ? sets.asides.without({ seq: waiting.seq, untilMs: aside.untilMs }) : sets.asides,
+        deadlines: hasDeadline(waiting) ? sets.deadlines.without(waiting) : sets.deadlines,
+        heads: isHead ? sets.heads.without({ key: mergeKey }) : sets.heads,
+        orphans: giftsId === null ? sets.orphans : sets.orphans.without({ giftsId, seq: waiting.seq }),
+      },
+      this.lastSeq,
+      this.firstSeq,
+    )
+  }
+
+  /** All that wait, in their order: those aside stand where they would be. */
+  *inOrder(): Generator<Waiting> {
+    const { ready, beside, asides } = this.sets
+    const aside = [...asides].map(({ waiting }) => waiting).sort(byRank)
+    const lines = [...ready, beside, aside].map((each) => each[Symbol.iterator]())
+    const heads = lines.map((each) => each.next())
+    for (;;) {
+      let best = -1
+      for (const [at, head] of heads.entries()) {
+        const other = heads[best]
+        if (!head.done && (!other || other.done || byRank(head.value, other.value) < 0)) best = at
+      }
+      const head = heads[best]
+      const line = lines[best]
+      if (!head || head.done || !line) return
+      yield head.value
+      heads[best] = line.next()
+    }
+  }
+
+  /** @param canLead others may join it from now on, rather than whoever they could join before */
+  private put(waiting: Waiting, lastSeq: number, firstSeq: number, canLead = true): Line {
+    const { sets } = this
+    const { mergeKey, aside, ticket, seq } = waiting
+    const { playId } = ticket
+    const giftsId = aside?.for === 'gifts' ? (ticket.facts?.gifts?.id ?? null) : null
+    return new Line(
+      {
+        byId: sets.byId.with({ playId, waiting }),
+        ready: inReady(waiting) ? readyWith(sets.ready, waiting, (set) => set.with(waiting)) : sets.ready,
+        beside: !aside && waiting.isBeside ? sets.beside.with(waiting) : sets.beside,
+        asides: aside ? sets.asides.with({ seq, untilMs: aside.untilMs, waiting }) : sets.asides,
+        deadlines: hasDeadline(waiting) ? sets.deadlines.with(waiting) : sets.deadlines,
+        heads: canLead && mergeKey !== null && !aside ? sets.heads.with({ key: mergeKey, playId }) : sets.heads,
+        orphans: giftsId === null ? sets.orphans : sets.orphans.with({ giftsId, seq, playId }),
+      },
+      lastSeq,
+      firstSeq,
+    )
+  }
+}
+
+export const emptyLine = Line.empty
+
+/** At the head nothing lets a play go: it has been there before, or somebody put it there. */
+export const headPlace: Place = {
+  priority: 2,
+  rankMs: headRankMs,
+  bornMs: 0,
+  deadlineMs: Infinity,
+  aside: null,
+  isBeside: false,
+  mergeKey: null,
+}
+
+const inReady = ({ aside, isBeside }: Place) => !aside && !isBeside
+const hasDeadline = ({ aside, deadlineMs }: Place) => !aside && deadlineMs !== Infinity
+
+function readyWith(
+  ready: Sets['ready'],
+  { priority }: Pick<Place, 'priority'>,
+  change: (set: Ranked) => Ranked,
+): Sets['ready'] {
+  const at = priority + 2
+  const changed = ready.map((set, index) => (index === at ? change(set) : set))
+  return changed as unknown as Sets['ready']
+}
