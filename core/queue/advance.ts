@@ -80,11 +80,13 @@ const freed = (state: QueueState, nowMs: number, policy: QueuePolicy): QueueStat
 })
 
 const hasShown = ({ sources }: QueueState, sourceId: string, playId: string): boolean =>
-  sources[sourceId]?.shownPlayIds.includes(playId) ?? false
+  sources[sourceId]?.shown.has(playId) ?? false
 
 /** What is only heard sounds over whatever is shown, so many at once. */
 function advanceBeside({ state, commands }: StepResult, nowMs: number, policy: QueuePolicy): StepResult {
   let { beside, line } = state
+  // Most of the time nothing is.
+  if (beside.length === 0 && line.nextBeside === null) return { state, commands }
   const over = beside.filter((each) => besideEndsMs(each) <= nowMs)
   for (const { ticket, shownCount } of over)
     commands.push({

@@ -34,11 +34,17 @@ export interface Waiting extends Place {
 type BySeq = Pick<Waiting, 'seq'>
 const byRank = (a: BySeq & Pick<Place, 'rankMs'>, b: BySeq & Pick<Place, 'rankMs'>) =>
   a.rankMs - b.rankMs || a.seq - b.seq
-const byDeadline = (a: BySeq & Pick<Place, 'deadlineMs'>, b: BySeq & Pick<Place, 'deadlineMs'>) =>
-  a.deadlineMs - b.deadlineMs || a.seq - b.seq
+const byTime = (a: BySeq & { atMs: number }, b: BySeq & { atMs: number }) => a.atMs - b.atMs || a.seq - b.seq
 const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
 
+/** Ids are alike for most of their length: they are told apart by a hash, and by themselves where that is the same. */
 interface Id {
+  hash: number
+  playId: string
+}
+/** A moment at which a play has to be looked at. */
+interface Due extends BySeq {
+  atMs: number
   playId: string
 }
 interface Head {
@@ -59,8 +65,8 @@ interface Sets {
   /** Those that can go, by priority; within one they stand as they came. */
   ready: readonly [Ranked, Ranked, Ranked, Ranked, Ranked]
   beside: Ranked
-  asides: OrderedSet<BySeq & { untilMs: number }, BySeq & { untilMs: number; waiting: Waiting }>
-  deadlines: OrderedSet<BySeq & Pick<Place, 'deadlineMs'>, Waiting>
+  asides: OrderedSet<Pick<Due, 'atMs' | 'seq'>, Due>
+  deadlines: OrderedSet<Pick<Due, 'atMs' | 'seq'>, Due>
   heads: OrderedSet<Pick<Head, 'key'>, Head>
   orphans: OrderedSet<Pick<Orphan, 'giftsId' | 'seq'>, Orphan>
 }
@@ -90,11 +96,13 @@ export class Line {
 
   static readonly empty = new Line(
     {
-      byId: OrderedSet.empty<Id, Id & { waiting: Waiting }>({ compare: (a, b) => byText(a.playId, b.playId) }),
+      byId: OrderedSet.empty<Id, Id & { waiting: Waiting }>({
+        compare: (a, b) => a.hash - b.hash || byText(a.playId, b.playId),
+      }),
       ready: [ranked(), ranked(), ranked(), ranked(), ranked()],
       beside: ranked(),
-      asides: OrderedSet.empty({ compare: (a, b) => a.untilMs - b.untilMs || a.seq - b.seq }),
-      deadlines: OrderedSet.empty<BySeq & Pick<Place, 'deadlineMs'>, Waiting>({ compare: byDeadline }),
+      asides: OrderedSet.empty<Pick<Due, 'atMs' | 'seq'>, Due>({ compare: byTime }),
+      deadlines: OrderedSet.empty<Pick<Due, 'atMs' | 'seq'>, Due>({ compare: byTime }),
       heads: OrderedSet.empty<Pick<Head, 'key'>, Head>({ compare: (a, b) => byText(a.key, b.key) }),
       orphans: OrderedSet.empty<Pick<Orphan, 'giftsId' | 'seq'>, Orphan>({
         compare: (a, b) => byText(a.giftsId, b.giftsId) || a.seq - b.seq,
@@ -119,7 +127,7 @@ export class Line {
   }
 
   find(playId: string): Waiting | null {
-    return this.sets.byId.find({ playId })?.waiting ?? null
+    return this.sets.byId.find({ hash: hashOf(playId), playId })?.waiting ?? null
   }
 
   /** Whose turn it is. */
@@ -137,17 +145,21 @@ export class Line {
   /** Who gives way where the line is full: of the lowest priority the one that came first. */
   get least(): Waiting | null {
     for (const { first } of this.sets.ready) if (first) return first
-    return this.sets.beside.first ?? this.sets.asides.first?.waiting ?? null
+    return this.sets.beside.first ?? this.nextAside
   }
 
   /** Who is aside and has to be looked at first. */
   get nextAside(): Waiting | null {
-    return this.sets.asides.first?.waiting ?? null
+    return this.due(this.sets.asides.first)
   }
 
   /** Who is let go first. Whoever is aside has a time of its own. */
   get nextDeadline(): Waiting | null {
-    return this.sets.deadlines.first
+    return this.due(this.sets.deadlines.first)
+  }
+
+  private due(due: Due | null): Waiting | null {
+    return due && this.find(due.playId)
   }
 
   /** The play that others with this key may join. */
@@ -169,22 +181,22 @@ export class Line {
 
   /** With a play more, behind all that came before it and have its rank. */
   with(ticket: Ticket, place: Place): Line {
-    return this.put({ ...place, ticket, seq: this.lastSeq + 1 }, this.lastSeq + 1, this.firstSeq)
+    return this.put(waitingAt(ticket, place, this.lastSeq + 1), this.lastSeq + 1, this.firstSeq)
   }
 
   /** With a play at the very head, before others that were put there. */
   withFirst(ticket: Ticket): Line {
-    return this.put({ ...headPlace, ticket, seq: this.firstSeq - 1 }, this.lastSeq, this.firstSeq - 1)
+    return this.put(waitingAt(ticket, headPlace, this.firstSeq - 1), this.lastSeq, this.firstSeq - 1)
   }
 
   /** With a play changed, where it stands. */
   changed(waiting: Waiting, ticket: Ticket): Line {
-    return this.put({ ...waiting, ticket }, this.lastSeq, this.firstSeq, false)
+    return this.put(waitingAt(ticket, waiting, waiting.seq), this.lastSeq, this.firstSeq, false)
   }
 
   /** Moves a play to where another place has it; it stays as early as it was. */
-  moved(waiting: Waiting, place: Partial<Place>): Line {
-    return this.without(waiting.ticket.playId).put({ ...waiting, ...place }, this.lastSeq, this.firstSeq)
+  moved({ ticket, seq }: Waiting, place: Place): Line {
+    return this.without(ticket.playId).put(waitingAt(ticket, place, seq), this.lastSeq, this.firstSeq)
   }
 
   without(playId: string): Line {
@@ -196,11 +208,13 @@ export class Line {
     const giftsId = aside?.for === 'gifts' ? (ticket.facts?.gifts?.id ?? null) : null
     return new Line(
       {
-        byId: sets.byId.without({ playId }),
+        byId: sets.byId.without({ hash: hashOf(playId), playId }),
         ready: inReady(waiting) ? readyWith(sets.ready, waiting, (set) => set.without(waiting)) : sets.ready,
         beside: !aside && waiting.isBeside ? sets.beside.without(waiting) : sets.beside,
-        asides: aside ? sets.asides.without({ seq: waiting.seq, untilMs: aside.untilMs }) : sets.asides,
-        deadlines: hasDeadline(waiting) ? sets.deadlines.without(waiting) : sets.deadlines,
+        asides: aside ? sets.asides.without({ seq: waiting.seq, atMs: aside.untilMs }) : sets.asides,
+        deadlines: hasDeadline(waiting)
+          ? sets.deadlines.without({ seq: waiting.seq, atMs: waiting.deadlineMs })
+          : sets.deadlines,
         heads: isHead ? sets.heads.without({ key: mergeKey }) : sets.heads,
         orphans: giftsId === null ? sets.orphans : sets.orphans.without({ giftsId, seq: waiting.seq }),
       },
@@ -212,7 +226,7 @@ export class Line {
   /** All that wait, in their order: those aside stand where they would be. */
   *inOrder(): Generator<Waiting> {
     const { ready, beside, asides } = this.sets
-    const aside = [...asides].map(({ waiting }) => waiting).sort(byRank)
+    const aside = [...asides].flatMap((each) => this.due(each) ?? []).sort(byRank)
     const lines = [...ready, beside, aside].map((each) => each[Symbol.iterator]())
     const heads = lines.map((each) => each.next())
     for (;;) {
@@ -229,21 +243,24 @@ export class Line {
     }
   }
 
-  /** @param canLead others may join it from now on, rather than whoever they could join before */
-  private put(waiting: Waiting, lastSeq: number, firstSeq: number, canLead = true): Line {
+  /** @param isNew it stands where it did not stand before; else only what it is has changed */
+  private put(waiting: Waiting, lastSeq: number, firstSeq: number, isNew = true): Line {
     const { sets } = this
     const { mergeKey, aside, ticket, seq } = waiting
     const { playId } = ticket
     const giftsId = aside?.for === 'gifts' ? (ticket.facts?.gifts?.id ?? null) : null
     return new Line(
       {
-        byId: sets.byId.with({ playId, waiting }),
+        byId: sets.byId.with({ hash: hashOf(playId), playId, waiting }),
         ready: inReady(waiting) ? readyWith(sets.ready, waiting, (set) => set.with(waiting)) : sets.ready,
         beside: !aside && waiting.isBeside ? sets.beside.with(waiting) : sets.beside,
-        asides: aside ? sets.asides.with({ seq, untilMs: aside.untilMs, waiting }) : sets.asides,
-        deadlines: hasDeadline(waiting) ? sets.deadlines.with(waiting) : sets.deadlines,
-        heads: canLead && mergeKey !== null && !aside ? sets.heads.with({ key: mergeKey, playId }) : sets.heads,
-        orphans: giftsId === null ? sets.orphans : sets.orphans.with({ giftsId, seq, playId }),
+        asides: aside && isNew ? sets.asides.with({ seq, atMs: aside.untilMs, playId }) : sets.asides,
+        deadlines:
+          isNew && hasDeadline(waiting)
+            ? sets.deadlines.with({ seq, atMs: waiting.deadlineMs, playId })
+            : sets.deadlines,
+        heads: isNew && mergeKey !== null && !aside ? sets.heads.with({ key: mergeKey, playId }) : sets.heads,
+        orphans: giftsId === null || !isNew ? sets.orphans : sets.orphans.with({ giftsId, seq, playId }),
       },
       lastSeq,
       firstSeq,
@@ -264,15 +281,30 @@ export const headPlace: Place = {
   mergeKey: null,
 }
 
+/** FNV-1a, 32 bits (Fowler, Noll and Vo). */
+function hashOf(text: string): number {
+  let hash = 0x811c9dc5
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193)
+  return hash
+}
+
+/** Always made of the same fields in the same order, which is what makes looking at them fast. */
+const waitingAt = (
+  ticket: Ticket,
+  { priority, rankMs, bornMs, deadlineMs, aside, isBeside, mergeKey }: Place,
+  seq: number,
+): Waiting => ({ ticket, seq, priority, rankMs, bornMs, deadlineMs, aside, isBeside, mergeKey })
+
 const inReady = ({ aside, isBeside }: Place) => !aside && !isBeside
 const hasDeadline = ({ aside, deadlineMs }: Place) => !aside && deadlineMs !== Infinity
 
 function readyWith(
-  ready: Sets['ready'],
+  [a, b, c, d, e]: Sets['ready'],
   { priority }: Pick<Place, 'priority'>,
   change: (set: Ranked) => Ranked,
 ): Sets['ready'] {
-  const at = priority + 2
-  const changed = ready.map((set, index) => (index === at ? change(set) : set))
-  return changed as unknown as Sets['ready']
+  if (priority === 0) return [a, b, change(c), d, e]
+  if (priority === 2) return [a, b, c, d, change(e)]
+  if (priority === 1) return [a, b, c, change(d), e]
+  return priority === -1 ? [a, change(b), c, d, e] : [change(a), b, c, d, e]
 }

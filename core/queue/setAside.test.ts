@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { enqueued, joined, reached, run } from '../../test/arrange/queueRun.ts'
 import { isSetAside } from './advance.ts'
 import { plainPolicy } from './policy.ts'
+import { ShownMemory } from './shownMemory.ts'
 
 describe('a source that answers and is never ready', () => {
   /** One after another; only `a` ever becomes ready. @returns how long each waited for `b` */
@@ -47,7 +48,7 @@ describe('a source that answers and is never ready', () => {
     expect(isSetAside(again.state, 'b')).toBe(false)
   })
   it('is waited for where there is no other', () => {
-    const alone = { ...run([[0, joined('b')]]).state, sources: { b: { shownPlayIds: [], missed: 5 } } }
+    const alone = { ...run([[0, joined('b')]]).state, sources: { b: { shown: ShownMemory.of([]), missed: 5 } } }
     const { of } = run(
       [
         [10, enqueued('p1')],

@@ -1,6 +1,7 @@
 import { endOf } from './enqueue.ts'
 import type { Line } from './line.ts'
 import type { QueuePolicy } from './policy.ts'
+import { ShownMemory } from './shownMemory.ts'
 import type {
   Current,
   Progressed,
@@ -23,7 +24,7 @@ export function join(
   policy: QueuePolicy,
 ): StepResult {
   const { state, commands } = takeUpShown(before, showing ?? null, nowMs)
-  const sources = { ...state.sources, [sourceId]: { shownPlayIds } }
+  const sources = { ...state.sources, [sourceId]: { shown: ShownMemory.of(shownPlayIds) } }
   let { current, line } = state
   // Before ages are looked at: an unconfirmed play that returns to the line has an age too.
   if (current?.phase === 'unconfirmed') {
@@ -134,6 +135,13 @@ export function leave(state: QueueState, sourceId: string, nowMs: number): StepR
   }
 }
 
+/** Whether a source is known to have shown a play. Of the current one that is known without looking through all of its others. */
+function hasSeen(current: Current | null, sourceId: string, playId: string, shown: ShownMemory): boolean {
+  if (current?.phase !== 'playing' || current.ticket.playId !== playId) return shown.has(playId)
+  const known = current.progress[sourceId]
+  return known === 'started' || known === 'done'
+}
+
 /** Sources say how far they are with plays. Everything is copied once, however many they are. */
 export function progress(state: QueueState, heard: readonly Progressed[], nowMs: number): StepResult {
   const commands: QueueCommand[] = []
@@ -143,14 +151,12 @@ export function progress(state: QueueState, heard: readonly Progressed[], nowMs:
   for (const { sourceId, playId, progress: reached } of heard) {
     const source = sources[sourceId]
     if (!source) continue
-    const isNewlySeen = reached !== 'ready' && !source.shownPlayIds.includes(playId)
+    const isNewlySeen = reached !== 'ready' && !hasSeen(current, sourceId, playId, source.shown)
     // Ready for one, it is waited for again.
     const isBack = (source.missed ?? 0) > 0
     if (isNewlySeen || isBack) {
       if (sources === state.sources) sources = { ...sources }
-      sources[sourceId] = {
-        shownPlayIds: isNewlySeen ? [...source.shownPlayIds.slice(-199), playId] : source.shownPlayIds,
-      }
+      sources[sourceId] = { shown: isNewlySeen ? source.shown.with(playId) : source.shown }
     }
     if (!current || current.ticket.playId !== playId || current.phase === 'unconfirmed') continue
     if (current.phase === 'playing') {
@@ -169,8 +175,28 @@ export function progress(state: QueueState, heard: readonly Progressed[], nowMs:
       sourceIds: late,
       offsetMs: Math.max(0, nowMs - current.startedAtMs),
     })
-  return { state: { ...state, sources, current }, commands }
+  return { state: withSources(state, sources, current), commands }
 }
+
+/** Field by field: of all that is done in a queue this is done most, and to spread a state takes as long as all the rest of it. */
+const withSources = (
+  { line, beside, isHeld, quiet, isInDoubt, absentSinceMs, freeAtMs, ages, aired, groups }: QueueState,
+  sources: QueueState['sources'],
+  current: Current | null,
+): QueueState => ({
+  line,
+  current,
+  beside,
+  sources,
+  isHeld,
+  quiet,
+  isInDoubt,
+  absentSinceMs,
+  freeAtMs,
+  ages,
+  aired,
+  groups,
+})
 
 function leftMs(current: Exclude<Current, { phase: 'preparing' }>, nowMs: number): number {
   return current.startedAtMs + current.ticket.lengthMs - nowMs

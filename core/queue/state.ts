@@ -3,6 +3,7 @@ import type { PlayFacts } from './facts.ts'
 import { emptyGroups, type Groups } from './groups.ts'
 import { emptyLine, type Line } from './line.ts'
 import type { Aired } from './rules/airtime.ts'
+import type { ShownMemory } from './shownMemory.ts'
 
 /** With how many others a play is shown, itself among them, and what they bring together. */
 export interface Together {
@@ -78,7 +79,7 @@ export interface QueueState {
   current: Current | null
   beside: readonly Beside[]
   /** Connected sources with the plays that each says it has shown, and for how many in a row it was not ready. */
-  sources: Record<string, { shownPlayIds: string[]; missed?: number }>
+  sources: Record<string, { shown: ShownMemory; missed?: number }>
   isHeld: boolean
   quiet: Quiet | null
   /** Whether the line is still ours is not sure: what was begun goes on, nothing else begins. */
