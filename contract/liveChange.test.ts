@@ -42,6 +42,14 @@ describe('what changed of a channel', () => {
     boxId: fc.constantFrom('box-1', 'box-2', 'box-3'),
     isHeld: fc.boolean(),
     waiting: items as unknown as fc.Arbitrary<PlayView[]>,
+    forecast: fc.array(
+      fc.record({
+        playId: fc.constantFrom('p1', 'p2'),
+        startsAtMs: fc.option(fc.nat(2)),
+        why: fc.constant({ because: 'turn' as const }),
+      }),
+      { maxLength: 2 },
+    ),
     waitingCount: fc.nat(3),
     current: fc.option(item) as unknown as fc.Arbitrary<PlayView | null>,
     log: items as unknown as fc.Arbitrary<PlayView[]>,

@@ -7,6 +7,7 @@ const emptyDesk = (boxId: string): DeskView => ({
   boxId,
   isHeld: false,
   waiting: [],
+  forecast: [],
   waitingCount: 0,
   current: null,
   log: [],
@@ -23,7 +24,7 @@ const facts = [
   'goalsRevision',
   'sponsorsRevision',
 ] as const
-const deskFacts = ['isHeld', 'waitingCount', 'current'] as const
+const deskFacts = ['isHeld', 'waitingCount', 'current', 'forecast'] as const
 const deskLists = ['waiting', 'log', 'sources'] as const
 
 /** The fields that differ, as they are now. */

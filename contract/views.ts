@@ -1,4 +1,5 @@
 import type { BoxDocument } from '../core/composition/box.ts'
+import type { Why as WaitsWhy } from '../core/queue/forecast.ts'
 import type { Outcome } from '../core/response/outcome.ts'
 import type { Why } from '../core/rules/why.ts'
 import type { Measured } from './media.ts'
@@ -104,6 +105,13 @@ export interface SourceView {
 export type PlayProgress = 'waiting' | 'preparing' | 'playing' | 'over'
 export type PlayState = Exclude<PlayProgress, 'over'> | Outcome
 
+/** Why a play waits, and when it is likely to begin, by the wall clock; null: nobody can say. See `forecast`. */
+export interface ForecastView {
+  playId: string
+  startsAtMs: number | null
+  why: WaitsWhy
+}
+
 export interface PlayView {
   id: string
   boxId: string
@@ -123,6 +131,10 @@ export interface PlayView {
   lengthMs: number
   /** How many sources confirmed showing it. */
   shownCount: number
+  /** With how many it is shown, itself among them; 1: alone. */
+  together: number
+  /** The play that showed it with others; null: it was its own. */
+  mergedInto: string | null
   approval: Approval
   /** What is read aloud of it; null where nothing is. */
   speech: DeskSpeech | null
@@ -132,6 +144,8 @@ export interface DeskView {
   boxId: string
   isHeld: boolean
   waiting: PlayView[]
+  /** Of those that wait and are listed. */
+  forecast: ForecastView[]
   waitingCount: number
   current: PlayView | null
   log: PlayView[]

@@ -61,6 +61,8 @@ interface AlertPlan {
   offersSounds?: readonly { file: string; label: string }[]
   /** Special cases, in the order in which they are asked, before the everyday one. */
   cases?: readonly CasePlan[]
+  /** What it says where several have become one. */
+  several?: { headline?: string; second: string; picture?: string; sound?: string }
 }
 
 /** What a special case says and shows otherwise. */
@@ -97,7 +99,14 @@ const letterwise = (motion: LetterMotion['motion'], staggerMs: number, ms: numbe
 })
 
 const plans: readonly AlertPlan[] = [
-  { kind: 'follow', headline: '{name}', second: 'joins the night shift', picture: 'lantern', sound: 'oven-bell' },
+  {
+    kind: 'follow',
+    headline: '{name}',
+    second: 'joins the night shift',
+    picture: 'lantern',
+    sound: 'oven-bell',
+    several: { second: 'and {others, plural, one {# more joins} other {# more join}} the night shift' },
+  },
   {
     kind: 'subscription',
     headline: '{name}',
@@ -150,6 +159,10 @@ const plans: readonly AlertPlan[] = [
     entrance: 'fromLeft',
     hasBackdrop: true,
     particles: 'rosette',
+    several: {
+      headline: '{count} for the counter',
+      second: 'from {name} and {others, plural, one {# other} other {# others}}',
+    },
     cases: [
       {
         id: 'rack',
@@ -174,6 +187,10 @@ const plans: readonly AlertPlan[] = [
     hasMessage: true,
     said: '{name} left {amount}',
     particles: 'scatter',
+    several: {
+      headline: '{name} and {others, plural, one {# more} other {# more}}',
+      second: 'left {total} for the night bakers',
+    },
     offersSounds: [
       { file: 'oven-bell', label: 'oven bell' },
       { file: 'tray-slide', label: 'tray slide' },
@@ -368,8 +385,20 @@ function alertOf(plan: AlertPlan, canvas: Canvas, media: MediaByFile): Alert {
   }
   if (plan.particles)
     composition.parts.push(starterParticles(canvas, plan.particles, { at: 'picture.entered', offsetMs: 0 }))
-  alert.variations.unshift(...(plan.cases ?? []).map((each) => caseOf(each, composition, plan.kind, canvas, media)))
+  const special = (plan.cases ?? []).map((each) => caseOf(each, composition, plan.kind, canvas, media))
+  alert.variations.unshift(...special, ...(plan.several ? [severalOf(plan, composition, canvas, media)] : []))
   return alert
+}
+
+/** What is shown where several have become one: nobody's message is in it, and no voice reads one. */
+function severalOf(plan: AlertPlan, everyday: Composition, canvas: Canvas, media: MediaByFile): Variation {
+  const special = { id: 'several', name: 'Several at once', rule: null, second: '', ...plan.several }
+  const { isCalled: _never, ...variation } = caseOf(special, everyday, plan.kind, canvas, media)
+  const { parts } = variation.composition
+  variation.composition.parts = parts.filter(({ kind }) => kind !== 'message' && kind !== 'voice')
+  variation.composition.length = { rule: 'fixed', ms: plan.lengthMs ?? 7000 }
+  for (const part of variation.composition.parts) if (part.kind === 'sound') part.takesChoice = false
+  return { ...variation, isForSeveral: true }
 }
 
 /** The everyday composition with what is special about a case. */

@@ -1,4 +1,4 @@
-import type { Alert } from '../core/composition/box.ts'
+import type { Alert, Variation } from '../core/composition/box.ts'
 import type { SoundRole } from '../core/look/schema.ts'
 import type { GallerySet, PictureRole, Seat } from './set.ts'
 import { plainWords, plans } from './words.ts'
@@ -11,7 +11,7 @@ export interface SetMedia {
 
 /** The alerts of a set: for every kind of event, special cases before the everyday one. */
 export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
-  return plans.map(({ kinds, role, hasMessage, isOff, cases }) => {
+  return plans.map(({ kinds, role, hasMessage, isOff, cases, several }) => {
     const [kind] = kinds
     const id = kind.toLowerCase()
     const seat = (changes: Partial<Seat>): Seat => ({
@@ -35,6 +35,18 @@ export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
         composition: set.compose(seat({ words, isGreat, ...(isGreat ? { pictureId: media.picture('great') } : {}) })),
       }
     })
+    const together: Variation[] = several
+      ? [
+          {
+            id: `${id}-several`,
+            name: 'Several at once',
+            rule: null,
+            share: null,
+            isForSeveral: true,
+            composition: set.compose(seat({ words: { headline: '{name}', second: several }, hasMessage: false })),
+          },
+        ]
+      : []
     return {
       id,
       kinds: [...kinds],
@@ -42,6 +54,7 @@ export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
       offer: null,
       variations: [
         ...special,
+        ...together,
         { id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: set.compose(seat({})) },
       ],
     }

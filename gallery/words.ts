@@ -52,6 +52,8 @@ interface AlertPlan {
   /** Made ready, and switched on by whoever wants it: it would play very often. */
   isOff?: boolean
   cases?: CasePlan[]
+  /** What it says where several have become one, under the name of the first. */
+  several?: string
 }
 
 const number = (field: string, is: 'atLeast' | 'exactly', value: number): Rule => ({
@@ -61,7 +63,11 @@ const number = (field: string, is: 'atLeast' | 'exactly', value: number): Rule =
 const ofKind = (kind: EventKind): Rule => ({ match: 'all', of: [{ field: 'kind', is: 'oneOf', values: [kind] }] })
 
 const planned: readonly AlertPlan[] = [
-  { kinds: ['follow'], role: 'arrival' },
+  {
+    kinds: ['follow'],
+    role: 'arrival',
+    several: 'and {others, plural, one {# more is} other {# more are}} following now',
+  },
   { kinds: ['subscription'], role: 'support', hasMessage: true },
   {
     kinds: ['resubscription'],
@@ -87,6 +93,7 @@ const planned: readonly AlertPlan[] = [
   {
     kinds: ['giftBatch'],
     role: 'support',
+    several: 'and {others} more give {count} subscriptions away',
     cases: [{ id: 'many', name: 'Twenty and more', rule: number('count', 'atLeast', 20), isGreat: true }],
   },
   { kinds: ['giftRecipient'], role: 'support', isOff: true },
@@ -96,6 +103,7 @@ const planned: readonly AlertPlan[] = [
     kinds: ['tip'],
     role: 'support',
     hasMessage: true,
+    several: 'and {others} more tip {total} together',
     cases: [
       { id: 'huge', name: 'A hundred and more', rule: number('amount', 'atLeast', 10_000), isGreat: true },
       { id: 'large', name: 'Twenty and more', rule: number('amount', 'atLeast', 2000), isGreat: false },

@@ -6,6 +6,7 @@ import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { dressAt, type Dress } from '../../core/look/seasons.ts'
+import { sampleTogether } from '../../core/response/brings.ts'
 import { exampleOf } from '../../core/rules/exampleOf.ts'
 import { resolveScore, wornComposition, type ResolveContext } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
@@ -61,7 +62,8 @@ export function useSampleScore(
     const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
     const { offer, variations } = alert.value
     const example = exampleOf({ kinds, offer }, variations, sampleOf, variation.value.id, channel.value)
-    return example?.event ?? sampleOf(first)
+    const made = example?.event ?? sampleOf(first)
+    return variation.value.isForSeveral ? { ...made, together: sampleTogether(made, channel.value, viewer) } : made
   })
   const voices = computed(() =>
     speaks && variation.value && event.value

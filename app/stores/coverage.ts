@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { chosenBy, type Alert } from '../../core/composition/box.ts'
+import { chosenBy, playedBy, type Alert } from '../../core/composition/box.ts'
 import type { Coverage } from '../../core/rules/coverage.ts'
 import type { OrderAdvice } from '../../core/rules/reorder.ts'
 import type { CoverageAnswer, CoverageQuestion } from '../workers/coverage.worker.ts'
@@ -15,9 +15,10 @@ const slowMs = 400
 function asksTheSame(before: Alert, now: Alert): boolean {
   if (before.id !== now.id || before.kinds !== now.kinds || before.offer !== now.offer) return false
   if (before.variations.length !== now.variations.length) return false
-  return before.variations.every(({ id, rule, share, isCalled }, index) => {
+  return before.variations.every((each, index) => {
+    const { id, rule, share } = each
     const other = now.variations[index]
-    return id === other?.id && rule === other.rule && share === other.share && isCalled === other.isCalled
+    return id === other?.id && rule === other.rule && share === other.share && playedBy(each) === playedBy(other)
   })
 }
 

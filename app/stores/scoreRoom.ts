@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { mainKind, type Variation } from '../../core/composition/box.ts'
+import { mainKind, playedBy, type Variation } from '../../core/composition/box.ts'
 import { withGroups } from '../../core/edit/groupParts.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { SampleName } from '../../core/events/sampleEvent.ts'
@@ -9,7 +9,7 @@ import { useDraftStore } from './draft.ts'
 
 /** What a person sees first of an alert: what plays every time, not its special cases. */
 const everydayOf = (variations: readonly Variation[]) =>
-  variations.find(({ rule, isCalled }) => rule === null && !isCalled) ?? variations[0] ?? null
+  variations.find((each) => each.rule === null && playedBy(each) === 'events') ?? variations[0] ?? null
 
 /** What is being looked at in the score room: which alert, which case, which parts, shown with whose name. */
 export const useScoreRoomStore = defineStore('scoreRoom', () => {

@@ -7,13 +7,14 @@ import { isLivePart, isVisiblePart, type Part } from '../score/parts/part.ts'
 import { season } from '../look/seasons.ts'
 import { design } from '../pack/design.ts'
 import { takenPack } from '../pack/takenPack.ts'
+import { boxPolicy } from '../queue/policy.ts'
 import { canvas } from './canvas.ts'
 import { offer } from './offer.ts'
 import { composition } from './schema.ts'
 import { zone } from './zone.ts'
 
 /** The version of the stored form; see `migrateBox`. */
-export const boxVersion = 8
+export const boxVersion = 9
 
 const entityId = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/)
 
@@ -25,6 +26,8 @@ export const variation = z.object({
   share: share.nullable(),
   /** Only run sheets play it: it is never chosen by itself. */
   isCalled: z.literal(true).optional(),
+  /** It plays where several that waited have become one. */
+  isForSeveral: z.literal(true).optional(),
   composition,
 })
 export type Variation = z.infer<typeof variation>
@@ -40,9 +43,20 @@ export const alert = z.object({
 })
 export type Alert = z.infer<typeof alert>
 
-/** The cases of an alert that events choose among: not those that only run sheets play. */
+/** How a case comes to be played. */
+export type PlayedBy = 'events' | 'sheets' | 'several'
+export const playedBy = ({ isCalled, isForSeveral }: Pick<Variation, 'isCalled' | 'isForSeveral'>): PlayedBy =>
+  isCalled ? 'sheets' : isForSeveral ? 'several' : 'events'
+
+const isChosen = (each: Variation) => playedBy(each) === 'events'
+
+/** The cases of an alert that events choose among: not those that only run sheets play, nor those for several at once. */
 export const chosenBy = ({ variations }: Pick<Alert, 'variations'>): Variation[] =>
-  variations.some(({ isCalled }) => isCalled) ? variations.filter(({ isCalled }) => !isCalled) : variations
+  variations.every(isChosen) ? variations : variations.filter(isChosen)
+
+/** The cases of an alert for several at once. */
+export const severalCases = ({ variations }: Pick<Alert, 'variations'>): Variation[] =>
+  variations.filter((each) => playedBy(each) === 'several')
 
 /** The kind that an alert is called by; null for what no event sets off: the scene of a board. */
 export const kindOfAlert = ({ kinds }: Pick<Alert, 'kinds'>): EventKind | null => kinds[0] ?? null
@@ -99,6 +113,8 @@ export const boxDocument = z
     alerts: z.array(alert).max(40),
     packs: z.array(takenPack).max(12, 'a box has at most 12 packs'),
     design: design.nullable(),
+    /** How it behaves on air: sentences in their order. Of a board it says nothing. */
+    policy: boxPolicy,
     /** A board: it stays on the screen, and keeps its one scene where boxes keep their alerts. */
     stays: z.literal(true).optional(),
   })

@@ -10,6 +10,7 @@ const isEdited = {
   alerts: true,
   packs: true,
   design: true,
+  policy: true,
   stays: false,
 } as const satisfies Record<keyof Required<BoxDocument>, boolean>
 

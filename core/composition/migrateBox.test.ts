@@ -228,5 +228,5 @@ describe('a box of today', () => {
     const today = migrateBox(stored)
     expect(migrateBox(today)).toBe(today)
   })
-  it('of tomorrow is refused by name', () => expect(() => migrateBox({ version: 9 })).toThrow('version 9'))
+  it('of tomorrow is refused by name', () => expect(() => migrateBox({ version: 10 })).toThrow('version 10'))
 })

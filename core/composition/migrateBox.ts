@@ -90,6 +90,25 @@ function migrateLookTo7(look: Loose): Loose {
   return { ...look, type: types, sounds: { arrival: null, support: null, crowd: null } }
 }
 
+/** What a new box began with when boxes were given a policy. */
+const policyOfVersion9 = [
+  { rule: 'gap', isOn: true, ms: 400 },
+  {
+    rule: 'order',
+    isOn: true,
+    of: [
+      { kind: 'raid', from: null },
+      { kind: 'tip', from: 2000 },
+    ],
+    steps: 2,
+  },
+  { rule: 'merge', isOn: true, kinds: ['follow'], withinMs: 10_000, below: null, isEvenWritten: false },
+  { rule: 'gifts', isOn: true },
+  { rule: 'elastic', isOn: true, waiting: 8, lastMs: null },
+  { rule: 'airtime', isOn: false, percent: 60 },
+  { rule: 'age', isOn: true, kinds: null, ms: 180_000 },
+]
+
 const hasWords = ({ kind }: Loose) => kind === 'line' || kind === 'message' || kind === 'ticker'
 
 /** Changes every part of a document, wherever it stands. */
@@ -210,6 +229,8 @@ const migrations: readonly Migration[] = [
       alerts: mapParts(document, (part) => (hasWords(part) ? { ...part, readAlong: null } : part)),
     }),
   },
+  // Version 9: a box says how it behaves when much comes at once. What was made before has what a new one begins with.
+  { from: 8, migrate: (document) => ({ ...document, version: 9, policy: policyOfVersion9 }) },
 ]
 
 /**

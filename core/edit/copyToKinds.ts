@@ -1,7 +1,8 @@
-import type { Alert, BoxDocument, Variation } from '../composition/box.ts'
+import { playedBy, type Alert, type BoxDocument, type Variation } from '../composition/box.ts'
 import { copyOf } from '../copyOf.ts'
 import { kindNames } from '../events/kindNames.ts'
 import type { EventKind } from '../events/kinds.ts'
+import { togetherVariables } from '../events/together.ts'
 import { changeTemplate } from '../score/parts/part.ts'
 import { faultOfRule } from '../rules/checkRule.ts'
 import type { Edit } from './change.ts'
@@ -29,7 +30,9 @@ export function alertFor(from: Alert, kind: EventKind): CopiedAlert {
     kept.length > 0 ? kept : from.variations.slice(-1).map((variation) => ({ ...variation, rule: null }))
   const variations = some.map((variation) => {
     const copy = copyOf(variation)
-    const own = variablesIn(copy.composition).map(({ name }) => name)
+    const own = [...variablesIn(copy.composition), ...(playedBy(copy) === 'several' ? togetherVariables : [])].map(
+      ({ name }) => name,
+    )
     for (const part of copy.composition.parts) {
       changeTemplate(part, (before) => {
         const { template, changes } = rewordFor(before, kind, own)

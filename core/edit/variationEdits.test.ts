@@ -8,7 +8,7 @@ import {
   changeVariation,
   moveVariation,
   removeVariation,
-  setCalled,
+  setPlayedBy,
   setRules,
   variationIdFor,
 } from './variationEdits.ts'
@@ -40,10 +40,10 @@ describe('cases of an alert', () => {
     expect(variationIdFor(withTwo.alerts[0]?.variations ?? [], alertId)).toMatch(/-case$/)
   })
   it('are left to run sheets, or chosen by events again', () => {
-    const left = made(withTwo, setCalled({ alertId, variationId: 'two' }, true))
+    const left = made(withTwo, setPlayedBy({ alertId, variationId: 'two' }, 'sheets'))
     const chosen = (document: BoxDocument) => document.alerts.flatMap((each) => chosenBy(each).map(({ name }) => name))
     expect(chosen(left)).toEqual(['Year', 'Everyday'])
-    expect(made(left, setCalled({ alertId, variationId: 'two' }, false))).toEqual(withTwo)
+    expect(made(left, setPlayedBy({ alertId, variationId: 'two' }, 'events'))).toEqual(withTwo)
   })
   it('are moved, renamed, ruled and taken away; the last one stays', () => {
     const moved = made(withTwo, moveVariation({ alertId, variationId: 'two' }, 'year'))

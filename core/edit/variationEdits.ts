@@ -1,4 +1,4 @@
-import type { Variation } from '../composition/box.ts'
+import type { PlayedBy, Variation } from '../composition/box.ts'
 import { copyOf } from '../copyOf.ts'
 import { movedBefore } from '../rules/reorder.ts'
 import type { Rule, Share } from '../rules/schema.ts'
@@ -65,15 +65,19 @@ export function askLater({ alertId, variationId }: VariationAddress): Edit {
   }
 }
 
-/** Has only run sheets play a variation, or has events choose it again by its rule. */
-export function setCalled(address: VariationAddress, isCalled: boolean): Edit {
+const playedLabels = { events: 'chosen by events', sheets: 'left to run sheets', several: 'for several at once' }
+
+/** Has events choose a variation by its rule, only run sheets play it, or several at once that have become one. */
+export function setPlayedBy(address: VariationAddress, by: PlayedBy): Edit {
   return {
-    label: isCalled ? 'left to run sheets' : 'chosen by events',
+    label: playedLabels[by],
     recipe: (draft) => {
       const found = findVariation(draft, address)
       if (!found) return
-      if (isCalled) found.variation.isCalled = true
-      else delete found.variation.isCalled
+      delete found.variation.isCalled
+      delete found.variation.isForSeveral
+      if (by === 'sheets') found.variation.isCalled = true
+      if (by === 'several') found.variation.isForSeveral = true
     },
   }
 }

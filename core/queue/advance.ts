@@ -54,8 +54,27 @@ function advanceScreen({ state, commands }: StepResult, nowMs: number, policy: Q
 }
 
 /** Nothing begins, whatever waits. */
-const isStill = ({ isHeld, isInDoubt, quiet, sources }: QueueState): boolean =>
-  isHeld || isInDoubt || quiet !== null || Object.keys(sources).length === 0
+const isStill = (state: QueueState): boolean => isStillBecause(state) !== null
+
+const still = {
+  held: { because: 'held' },
+  doubt: { because: 'doubt' },
+  noSource: { because: 'noSource' },
+} as const
+
+/** Why nothing begins, whatever waits; null: something may. */
+export function isStillBecause({
+  isHeld,
+  isInDoubt,
+  quiet,
+  sources,
+}: QueueState): { because: 'held' | 'doubt' | 'noSource' } | { because: 'quiet'; why: string } | null {
+  if (isHeld) return still.held
+  if (quiet) return { because: 'quiet', why: quiet.why }
+  if (isInDoubt) return still.doubt
+  for (const _id in sources) return null
+  return still.noSource
+}
 
 /** What has the screen next, as it is to be shown, and from when on; null where nothing may begin, whatever the time. */
 export function nextTurn(

@@ -51,9 +51,7 @@ function come(
   const place = placeOf(ticket, bornMs(state, ticket.enqueuedAtMs, nowMs), policy, aside)
   const head = aside ? null : headFor(state, ticket, place, policy)
   if (head) commands.push(mergedInto(head, ticket))
-  const line = head
-    ? state.line.changed(head, withMember(head.ticket, ticket))
-    : state.line.with(ticket, place)
+  const line = head ? state.line.changed(head, withMember(head.ticket, ticket)) : state.line.with(ticket, place)
   return announce({ ...state, line }, ticket, head?.ticket.playId ?? ticket.playId, policy, commands)
 }
 
@@ -82,7 +80,11 @@ export function placeOf(ticket: Ticket, born: number, policy: QueuePolicy, aside
   }
 }
 
-function asideOf({ groups }: QueueState, { enqueuedAtMs, facts, isAwaiting }: Ticket, policy: QueuePolicy): Aside | null {
+function asideOf(
+  { groups }: QueueState,
+  { enqueuedAtMs, facts, isAwaiting }: Ticket,
+  policy: QueuePolicy,
+): Aside | null {
   const approval = approvalFor(facts ?? null, policy.approves)
   if (approval) return { for: 'showing', untilMs: enqueuedAtMs + approval.withinMs }
   if (isAwaiting) return { for: 'reading', untilMs: enqueuedAtMs + policy.approvalMaxMs }
@@ -163,4 +165,3 @@ const mergedInto = ({ ticket }: Waiting, member: Ticket): QueueCommand => ({
   ...endOf(member.playId, 'merged', 'shown with others that came shortly before'),
   into: ticket.playId,
 })
-

@@ -124,21 +124,13 @@ export class OrderedSet<K, V extends K = K> {
       const { left: inner, right: outer } = right
       if (!inner || sizeOf(inner) + 1 < 2 * (sizeOf(outer) + 1))
         return this.node(right.value, this.node(value, left, inner), outer)
-      return this.node(
-        inner.value,
-        this.node(value, left, inner.left),
-        this.node(right.value, inner.right, outer),
-      )
+      return this.node(inner.value, this.node(value, left, inner.left), this.node(right.value, inner.right, outer))
     }
     if (left && leftWeight > 3 * rightWeight) {
       const { left: outer, right: inner } = left
       if (!inner || sizeOf(inner) + 1 < 2 * (sizeOf(outer) + 1))
         return this.node(left.value, outer, this.node(value, inner, right))
-      return this.node(
-        inner.value,
-        this.node(left.value, outer, inner.left),
-        this.node(value, inner.right, right),
-      )
+      return this.node(inner.value, this.node(left.value, outer, inner.left), this.node(value, inner.right, right))
     }
     return this.node(value, left, right)
   }

@@ -174,7 +174,9 @@ describe('without anybody at the desk', () => {
           const amounts = all?.map(({ facts }) => facts?.amount ?? null) ?? []
           if (together)
             expect(together.total).toBe(
-              amounts.every((each) => each === null) ? null : amounts.reduce<number>((sum, each) => sum + (each ?? 0), 0),
+              amounts.every((each) => each === null)
+                ? null
+                : amounts.reduce<number>((sum, each) => sum + (each ?? 0), 0),
             )
         }
       }),

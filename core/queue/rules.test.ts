@@ -3,7 +3,8 @@ import { joined, left, reached, run } from '../../test/arrange/queueRun.ts'
 import { comes, playOf } from '../../test/arrange/policyNight.ts'
 import { readyPolicy, usualPolicy, type BoxPolicy } from './policy.ts'
 import { allowedFromMs } from './rules/airtime.ts'
-import { isWithinHours, quietAt } from './rules/quiet.ts'
+import { isWithinHours } from '../time/isWithinHours.ts'
+import { quietAt } from './rules/quiet.ts'
 import { simulate } from './simulate.ts'
 import { emptyQueue, type QueueInput } from './state.ts'
 
@@ -63,7 +64,10 @@ describe('follows that wait become one', () => {
     expect(waiting[0]?.together).toEqual({ count: 2, total: 450 })
   })
   it('and last as long as their case for several', () => {
-    const { waiting } = merge([...busy, [1, comes(playOf('p0', 1, { ...tip, amount: 1 }), playOf('p1', 2, { ...tip, amount: 2 }))]])
+    const { waiting } = merge([
+      ...busy,
+      [1, comes(playOf('p0', 1, { ...tip, amount: 1 }), playOf('p1', 2, { ...tip, amount: 2 }))],
+    ])
     expect(waiting).toMatchObject([{ playId: 'p0', lengthMs: 6000, facts: { shortestMs: 4000 } }])
   })
   it('and never join what somebody put before all others', () => {
@@ -112,7 +116,13 @@ describe('gifts that were given together', () => {
       [2999, { type: 'ticked' }],
     ])
     expect([idsOf(waiting), of('prepare')]).toEqual([['r'], []])
-    expect(gifts([[0, joined('a')], [0, comes(received('r', 0))], [3000, { type: 'ticked' }]]).of('prepare')).toHaveLength(1)
+    expect(
+      gifts([
+        [0, joined('a')],
+        [0, comes(received('r', 0))],
+        [3000, { type: 'ticked' }],
+      ]).of('prepare'),
+    ).toHaveLength(1)
   })
 })
 
@@ -204,7 +214,8 @@ describe('what has waited too long', () => {
 })
 
 describe('when much waits', () => {
-  const many = (count: number) => comes(...Array.from({ length: count }, (_, at) => playOf(`p${at}`, at, { several: null })))
+  const many = (count: number) =>
+    comes(...Array.from({ length: count }, (_, at) => playOf(`p${at}`, at, { several: null })))
   it('alerts are short, until it is calm again', () => {
     const { shown } = simulate([[0, many(6)]], readyPolicy([{ rule: 'elastic', isOn: true, waiting: 4, lastMs: null }]))
     expect(shown.map(({ isShort, fromMs, untilMs }) => [isShort, untilMs - fromMs])).toEqual([
@@ -217,7 +228,10 @@ describe('when much waits', () => {
     ])
   })
   it('or when the last would wait too long', () => {
-    const { shown } = simulate([[0, many(3)]], readyPolicy([{ rule: 'elastic', isOn: true, waiting: 99, lastMs: 12_000 }]))
+    const { shown } = simulate(
+      [[0, many(3)]],
+      readyPolicy([{ rule: 'elastic', isOn: true, waiting: 99, lastMs: 12_000 }]),
+    )
     expect(shown.map(({ isShort }) => isShort)).toEqual([true, false, false])
   })
 })
@@ -275,10 +289,15 @@ describe('quiet', () => {
     ])
   })
   it('holds within hours, over midnight too, and while scenes are shown', () => {
-    expect([isWithinHours(60, '23:00', '02:00'), isWithinHours(130, '23:00', '02:00'), isWithinHours(5, '00:00', '00:00')]).toEqual([true, false, true])
+    const night = { from: 1380, until: 120 }
+    expect([isWithinHours(night, 60), isWithinHours(night, 130), isWithinHours({ from: 0, until: 0 }, 5)]).toEqual([
+      true,
+      false,
+      true,
+    ])
     const sentences = readyPolicy([
       { rule: 'quiet', isOn: true, when: { is: 'scenes', scenes: ['Back in five'] }, does: 'collect' },
-      { rule: 'quiet', isOn: true, when: { is: 'hours', from: '01:00', until: '02:00' }, does: 'letGo' },
+      { rule: 'quiet', isOn: true, when: { is: 'hours', from: 60, until: 120 }, does: 'letGo' },
     ]).quiets
     expect(quietAt(sentences, { minuteOfDay: 70, scene: 'Oven cam' })?.does).toBe('letGo')
     expect(quietAt(sentences, { minuteOfDay: 70, scene: 'Back in five' })?.does).toBe('collect')

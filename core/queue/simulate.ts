@@ -61,9 +61,7 @@ export function simulate(
   /** What the source is going to say, in the order in which it will. */
   let said: Timed[] = []
   const say = (atMs: number, progress: 'ready' | 'started' | 'done', playId: string) => {
-    said = [...said, [atMs, { type: 'sourceProgress', sourceId, playId, progress }] as Timed].sort(
-      ([a], [b]) => a - b,
-    )
+    said = [...said, [atMs, { type: 'sourceProgress', sourceId, playId, progress }] as Timed].sort(([a], [b]) => a - b)
   }
   const open = new Map<string, ShownPlay>()
   const obey = (command: QueueCommand, nowMs: number) => {

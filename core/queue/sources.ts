@@ -89,7 +89,7 @@ function letGoAfterAbsence(
 function takeUpShown(state: QueueState, showing: Showing | null, nowMs: number): StepResult {
   const { current } = state
   const isCurrent = current !== null && current.phase !== 'playing' && current.ticket.playId === showing?.playId
-  const ticket = isCurrent ? current.ticket : (showing && state.line.find(showing.playId)?.ticket)
+  const ticket = isCurrent ? current.ticket : showing && state.line.find(showing.playId)?.ticket
   if (!showing || !ticket || (current && !isCurrent)) return { state, commands: [] }
   const startedAtMs = nowMs - showing.atMs
   const progress = current?.phase === 'preparing' ? current.progress : {}

@@ -156,7 +156,8 @@ function measured(state: QueueState, { playId, lengthMs }: Extract<QueueInput, {
   const { current, line } = state
   const waiting = line.find(playId)
   // What plays was measured before it started; only a replay of the message could say otherwise.
-  const before = waiting?.ticket ?? (current?.phase === 'preparing' && current.ticket.playId === playId ? current.ticket : null)
+  const before =
+    waiting?.ticket ?? (current?.phase === 'preparing' && current.ticket.playId === playId ? current.ticket : null)
   if (!before) return { state, commands: [] }
   const ticket = change(before)
   if (ticket === before) return { state, commands: [] }

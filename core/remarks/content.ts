@@ -1,5 +1,6 @@
 import type { Composition } from '../composition/schema.ts'
 import type { EventKind } from '../events/kinds.ts'
+import { togetherVariables } from '../events/together.ts'
 import { variablesOf } from '../events/variables.ts'
 import { templateOf } from '../score/parts/part.ts'
 import { variablesIn } from '../score/valuesIn.ts'
@@ -21,7 +22,7 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
       words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`,
       remedy: null,
     }))
-    const mistakes = templateMistakes(nodes, [...variablesOf(kinds), ...variablesIn(composition)])
+    const mistakes = templateMistakes(nodes, known(kinds, composition))
     for (const { type, reason } of mistakes)
       if (type === 'otherCurrency')
         remarks.push({
@@ -43,12 +44,19 @@ export function templateRemarks({ composition, kinds }: RemarkContext): Remark[]
   })
 }
 
+/** What can be said. Whatever an event sets off can be shown with others. */
+const known = (kinds: readonly EventKind[], composition: Pick<Composition, 'parts'>) => [
+  ...variablesOf(kinds),
+  ...variablesIn(composition),
+  ...(kinds.length > 0 ? togetherVariables : []),
+]
+
 /** The variables that a template names and that neither events of these kinds nor its composition ever carry. */
 export const unknownVariables = (
   nodes: readonly TemplateNode[],
   kinds: readonly EventKind[],
   composition: Pick<Composition, 'parts'>,
-): string[] => neverCarried(templateMistakes(nodes, [...variablesOf(kinds), ...variablesIn(composition)]))
+): string[] => neverCarried(templateMistakes(nodes, known(kinds, composition)))
 
 const neverCarried = (mistakes: readonly TemplateMistake[]) => [
   ...new Set(mistakes.filter(({ type }) => type === 'neverCarried').map(({ name }) => name)),

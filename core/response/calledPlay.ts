@@ -4,6 +4,7 @@ import type { Composition } from '../composition/schema.ts'
 import { starterSound } from '../composition/starterParts.ts'
 import { decide } from '../decisions/decide.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import type { PlayFacts } from '../queue/facts.ts'
 import { err, ok, type Result } from '../result.ts'
 import { plainCircumstances } from '../rules/circumstances.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
@@ -11,6 +12,7 @@ import type { StepOf } from '../sheet/schema.ts'
 import { voicesOf } from '../speech/sayings.ts'
 import { calledEvent, type Called } from '../triggers/calledEvent.ts'
 import type { ChannelOnAir } from './channelOnAir.ts'
+import { factsOf } from './playFacts.ts'
 import { lengthFor, scoreFor, type ScoreRequest } from './scoreFor.ts'
 
 /** An alert that a run sheet plays, as it is on air now. */
@@ -22,6 +24,7 @@ export interface CalledPlay {
   lengthMs: number
   speaks: boolean
   isAwaiting: boolean
+  facts: PlayFacts
   /** Kept with the play where it is shown for a redemption that never was one; null where it is shown for its event. */
   called: Called | null
 }
@@ -57,6 +60,10 @@ export function calledPlay(
     lengthMs: length.value,
     speaks: voices.length > 0,
     isAwaiting: isOn && approvesMessages && voices.some(({ sayings }) => sayings.some(({ of }) => of === 'message')),
+    facts: factsOf({
+      ...{ event: shown, receivedAtMs: nowMs, document, alertId: alert.id, variation, channel },
+      ...{ lengthMs: length.value, isTest: false, isCalled: true },
+    }),
     called: isOwn ? null : called,
   })
 }

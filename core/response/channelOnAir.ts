@@ -27,6 +27,8 @@ export interface ChannelOnAir {
   boards: BoxOnAir[]
   /** How the channel reads aloud. */
   speech: SpeechSettings
+  /** Whether a viewer's words have something in them that the channel does not read. */
+  flags: (words: string) => boolean
   media: Record<string, MediaFacts>
   /** What viewers can set off, in its order. */
   triggers: readonly Trigger[]

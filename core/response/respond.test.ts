@@ -23,6 +23,7 @@ const channel: ChannelOnAir = {
   triggers: [],
   calls: usualCalls,
   goals: { basis: 0, counted: [] },
+  flags: () => false,
   boards: [],
   locale: 'en-IE',
   currency: 'EUR',

@@ -1,6 +1,7 @@
 import type { BoxDocument, Variation } from '../composition/box.ts'
 import { choiceOf, decide, type Choice } from '../decisions/decide.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import type { PlayFacts } from '../queue/facts.ts'
 import type { Circumstances } from '../rules/circumstances.ts'
 import type { Why } from '../rules/why.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
@@ -11,6 +12,7 @@ import { callsOf, isOnlyCall, type TriggerCall } from '../triggers/callsOf.ts'
 import type { BoxOnAir, ChannelOnAir } from './channelOnAir.ts'
 import { laneOfBox, type Lane } from './lane.ts'
 import type { Outcome } from './outcome.ts'
+import { factsOf } from './playFacts.ts'
 import { lengthFor, scoreFor } from './scoreFor.ts'
 
 /** An event that came, with what is known of its coming. */
@@ -42,6 +44,8 @@ export interface AlertPlan {
   speaks: boolean
   /** Somebody has to let it be read first. */
   isAwaiting: boolean
+  /** What the box's policy asks of it. */
+  facts: PlayFacts
 }
 
 /** What an event causes in a lane, in the order in which lanes are to carry it out. */
@@ -149,6 +153,14 @@ function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted:
       speaks: voices.length > 0,
       // Whoever tests has written the words themselves.
       isAwaiting: isOn && approvesMessages && !arrived.isTest && saysMessage,
+      facts: factsOf({
+        ...request,
+        alertId: decision.alertId,
+        lengthMs: length.value,
+        isTest: arrived.isTest,
+        // A test for one case is to be seen as that case.
+        isCalled: wanted !== null,
+      }),
     },
     settled: null,
   }

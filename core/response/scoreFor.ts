@@ -1,10 +1,11 @@
 import type { BoxDocument, Variation } from '../composition/box.ts'
 import type { Composition } from '../composition/schema.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import { dropOldest } from '../dropOldest.ts'
 import { dressAt } from '../look/seasons.ts'
 import { readingMs } from '../score/parts/message/readingMs.ts'
 import type { Result } from '../result.ts'
-import { lengthOfScore, resolveScore, type ResolveContext } from '../score/resolve.ts'
+import { lengthOfScore, readingOf, resolveScore, shortestOfScore, type ResolveContext } from '../score/resolve.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
 import type { SolveError } from '../score/solve.ts'
 import type { SpokenParts } from '../speech/spoken.ts'
@@ -20,6 +21,8 @@ export interface ScoreRequest {
   channel: Pick<ChannelOnAir, 'locale' | 'media' | 'timeZone'>
   /** What its voices have said; without it, they have said nothing yet. */
   spoken?: SpokenParts
+  /** It is as short as it may be. */
+  isShort?: boolean
 }
 
 function contextOf({ event, receivedAtMs, document, variation, channel, spoken = {} }: ScoreRequest): ResolveContext {
@@ -31,8 +34,44 @@ function contextOf({ event, receivedAtMs, document, variation, channel, spoken =
 }
 
 /** A variation settled for an event, as it stands in this version of its box. */
-export const scoreFor = (request: ScoreRequest): Result<ResolvedScore, SolveError> =>
-  resolveScore(request.variation.composition, contextOf(request))
+export function scoreFor(request: ScoreRequest): Result<ResolvedScore, SolveError> {
+  const { composition } = request.variation
+  const context = contextOf(request)
+  const shortMs = request.isShort ? shortestOfScore(composition, context) : null
+  return resolveScore(
+    shortMs === null ? composition : { ...composition, length: { rule: 'fixed', ms: shortMs } },
+    context,
+  )
+}
+
+/** Shortest lengths of a composition, by all that they depend on beside its look and its files. */
+interface KnownShortest extends Pick<ResolveContext, 'look' | 'media'> {
+  of: Map<string, number | null>
+}
+const shortests = new WeakMap<Composition, KnownShortest>()
+const shortestsKept = 200
+
+/** As short as it may be; null: never shorter than it is. In a flood one event after another has the same. */
+export function shortestFor(request: ScoreRequest): number | null {
+  const { composition } = request.variation
+  if (composition.length.rule !== 'fixed') return null
+  const context = contextOf(request)
+  const { look, media, swaps = [], event } = context
+  if (swaps.length > 0) return shortestOfScore(composition, context)
+  let known = shortests.get(composition)
+  if (known?.look !== look || known.media !== media) {
+    known = { look, media, of: new Map() }
+    shortests.set(composition, known)
+  }
+  const { choice = '', message } = event.data
+  const key = [choice, readingMs(message?.text ?? ''), ...readingOf(composition, context)].join(' ')
+  const kept = known.of.get(key)
+  if (kept !== undefined) return kept
+  const found = shortestOfScore(composition, context)
+  known.of.set(key, found)
+  dropOldest(known.of, shortestsKept)
+  return found
+}
 
 /** What a length was found with. In a flood one event after another has the same. */
 interface KnownLength extends Pick<ResolveContext, 'look' | 'media'> {

@@ -9,7 +9,8 @@ import { withDress } from '../library/mediaUses.ts'
 import { mediaOfPart } from '../library/partMedia.ts'
 import type { Season } from '../look/seasons.ts'
 import type { Look } from '../look/schema.ts'
-import type { Part } from './parts/part.ts'
+import { readingMs } from './parts/message/readingMs.ts'
+import { templateOf, type Part } from './parts/part.ts'
 import { kindOfPart } from './parts/partKinds.ts'
 import { ok, type Result } from '../result.ts'
 import type { PartContext } from '../settle/partContext.ts'
@@ -17,10 +18,12 @@ import { readAlongOf } from '../speech/readAlongOf.ts'
 import { spokenLengths } from '../speech/sayings.ts'
 import type { SpokenParts } from '../speech/spoken.ts'
 import { fallbackFamiliesFor } from '../text/fallbackFamilies.ts'
+import { fillTemplate } from '../text/fillTemplate.ts'
 import { plainText } from '../text/textPiece.ts'
 import type { MediaAddress, MediaFacts } from './mediaFacts.ts'
 import { isTextPart, type FontAddress, type ResolvedPart, type ResolvedScore, type SolverRemark } from './resolved.ts'
 import type { SolvedClip, SolveError } from './solve.ts'
+import { shortestLengthMs } from './shortest.ts'
 import { solveComposition } from './solveComposition.ts'
 import { eventSeed, valuesIn } from './valuesIn.ts'
 
@@ -62,6 +65,42 @@ function solvedFor(composed: Composition, context: ResolveContext) {
     spokenMs: spokenLengths(composition, event, locale, spoken),
   })
   return solved.ok ? ok({ composition, ...solved.value }) : solved
+}
+
+const readingStepMs = 250
+
+/** As short as a composition may be for one event where much waits: see `shortestLengthMs`. */
+export function shortestOfScore(composed: Composition, context: ResolveContext): number | null {
+  const { event, locale, media, look, spoken = {} } = context
+  const composition = wornComposition(composed, context)
+  const natural = {
+    media,
+    messageText: event.data.message?.text ?? '',
+    look,
+    spokenMs: spokenLengths(composition, event, locale, spoken),
+  }
+  const reading = readingOf(composition, context)
+  return shortestLengthMs({
+    composition,
+    solve: (ms) => {
+      const solved = solveComposition({ ...composition, length: { rule: 'fixed', ms } }, natural)
+      return solved.ok ? solved.value : null
+    },
+    readMs: (part) => reading[composition.parts.indexOf(part)] ?? 0,
+  })
+}
+
+/** How long the words of each part have to stand to be read, in its order: a little more than that, so that many are alike. */
+export function readingOf(
+  composition: Composition,
+  { event, locale }: Pick<ResolveContext, 'event' | 'locale'>,
+): number[] {
+  const values = valuesIn(composition, event)
+  return composition.parts.map((part) => {
+    const template = templateOf(part)
+    const ms = template === null ? 0 : readingMs(plainText(fillTemplate(template, values, locale)))
+    return Math.ceil(ms / readingStepMs) * readingStepMs
+  })
 }
 
 /** How long a composition lasts for one event: a fifth of the work of settling it. */

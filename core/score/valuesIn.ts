@@ -1,6 +1,7 @@
 import type { Composition } from '../composition/schema.ts'
 import type { VariableDeclaration } from '../events/kindDefinition.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import { togetherValues } from '../events/together.ts'
 import { valuesOf } from '../events/variables.ts'
 import { seedOf } from '../random.ts'
 import type { TemplateValues } from '../text/templateValue.ts'
@@ -15,10 +16,11 @@ export const eventSeed = ({ source, externalId }: Pick<CanonicalEvent, 'source' 
 /** The part that draws a prize; where there are several, the first gives its prize to the words. */
 const drawIn = ({ parts }: Parts) => parts.find((part) => part.kind === 'draw')
 
-/** What variables stand for in the words of a composition: what the event carries, and what is drawn for it. */
+/** What variables stand for in the words of a composition: what the event carries, with others, and what is drawn for it. */
 export function valuesIn(composition: Parts, event: CanonicalEvent): TemplateValues {
   const prize = prizeFor(composition, event)
-  return prize === null ? valuesOf(event) : { ...valuesOf(event), prize }
+  const own = valuesOf(event)
+  return { ...own, ...togetherValues(event.together, own), ...(prize === null ? {} : { prize }) }
 }
 
 /** What is drawn for an event, by its name; null where nothing is. */

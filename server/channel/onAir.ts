@@ -2,7 +2,9 @@ import type { BoxOnAir, ChannelOnAir } from '../../core/response/channelOnAir.ts
 import { historyKindsOf } from '../../core/rules/historyKinds.ts'
 import { usualCalls } from '../../core/triggers/settings.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
-import { readSettings } from '../../core/speech/settings.ts'
+import { readSettings, rulesInEffect, type SpeechSettings } from '../../core/speech/settings.ts'
+import { visibleText } from '../../core/speech/visibleText.ts'
+import { findBlocked } from '../../core/speech/words/findBlocked.ts'
 import type { MediaFacts } from '../../core/score/mediaFacts.ts'
 import type { Database } from '../db/handle.ts'
 import { findVersion, listBoxesAndBoards } from '../db/queries/boxes.ts'
@@ -14,11 +16,21 @@ import { listTriggers } from '../db/queries/triggers.ts'
 import { feedSource } from '../../core/events/feedSource.ts'
 import { findTipPage } from '../db/queries/tips.ts'
 import { addressTrigger } from '../triggers/addressTrigger.ts'
+import { blockedFor } from '../speech/wordLists.ts'
 import { KeptPromises } from '../system/keptPromises.ts'
+
+/** Words that the lists of the channel's language and of English have something against. Which language they are in is not guessed. */
+function flagger(speech: SpeechSettings, locale: string): (words: string) => boolean {
+  const rules = rulesInEffect(speech)
+  const languages = [locale.split('-')[0] ?? 'en', 'en']
+  return (words) => findBlocked(visibleText(words), blockedFor(rules, languages)).length > 0
+}
 
 /** Keeps what is on air at hand, so that deciding an event asks the database nothing. Forgotten on every change. */
 export class OnAirCache {
   private readonly channels = new KeptPromises<string, ChannelOnAir>()
+  /** Told of what is forgotten here, whoever said so; null: of all channels. */
+  private readonly listeners: ((channelId: string | null) => void)[] = []
 
   constructor(
     private readonly db: Database,
@@ -43,6 +55,12 @@ export class OnAirCache {
   forgetHere(channelId: string | null): void {
     if (channelId === null) this.channels.clear()
     else this.channels.forget(channelId)
+    for (const listener of this.listeners) listener(channelId)
+  }
+
+  /** Has somebody told whenever something of a channel is not as it was known. */
+  listen(listener: (channelId: string | null) => void): void {
+    this.listeners.push(listener)
   }
 
   private async load(channelId: string): Promise<ChannelOnAir> {
@@ -77,6 +95,7 @@ export class OnAirCache {
       timeZone,
       platforms,
       speech,
+      flags: flagger(speech, locale),
       historyKinds: historyKindsOf(boxes.flatMap(({ version }) => version?.document ?? [])),
       boxes,
       boards,

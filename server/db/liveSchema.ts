@@ -2,6 +2,8 @@ import { sql } from 'drizzle-orm'
 import { bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
+import type { PlayFacts } from '../../core/queue/facts.ts'
+import type { Together } from '../../core/queue/state.ts'
 import type { Lane } from '../../core/response/lane.ts'
 import type { Outcome } from '../../core/response/outcome.ts'
 import type { Called } from '../../core/triggers/calledEvent.ts'
@@ -142,6 +144,12 @@ export const play = pgTable(
     speech: jsonb().$type<Partial<PlaySpeech>>(),
     /** The trigger whose run sheet plays it; null for what events choose by themselves. */
     called: jsonb().$type<Called>(),
+    /** What a policy asks of it; null for what was kept before there were policies. */
+    facts: jsonb().$type<PlayFacts>(),
+    /** With how many others it was shown; null: alone. */
+    together: jsonb().$type<Together>(),
+    /** The play that shows it with others. */
+    mergedInto: text('merged_into'),
   },
   (table) => [
     index('play_open')
@@ -150,5 +158,8 @@ export const play = pgTable(
     index('play_spoken')
       .on(table.enqueuedAt)
       .where(sql`speech is not null`),
+    index('play_merged')
+      .on(table.mergedInto)
+      .where(sql`merged_into is not null`),
   ],
 )

@@ -57,6 +57,8 @@ const records = given('records', [
   ['outcome', 'text'],
   ['reason', 'text'],
   ['outcomeAt', 'timestamptz'],
+  ['together', 'jsonb'],
+  ['mergedInto', 'text'],
 ])
 
 /** Rows that are few: each says all that it has. */
@@ -212,7 +214,9 @@ begin
       state = coalesce(given."state", play.state),
       shown_count = coalesce(given."shownCount", play.shown_count),
       started_at = case when given."isStartGone" then null else coalesce(given."startedAt", play.started_at) end,
-      length_ms = coalesce(given."lengthMs", play.length_ms)
+      length_ms = coalesce(given."lengthMs", play.length_ms),
+      together = coalesce(given."together", play.together),
+      merged_into = coalesce(given."mergedInto", play.merged_into)
     from given
     where play.id = given."id" and play.state <> 'over'
   )

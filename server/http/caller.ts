@@ -2,7 +2,7 @@ import type { IncomingMessage } from 'node:http'
 import { isIP, isIPv6, type BlockList } from 'node:net'
 import type { H3Event } from 'h3'
 import { hostName, isLoopbackName } from './knownHost.ts'
-import { dropOldest } from '../system/dropOldest.ts'
+import { dropOldest } from '../../core/dropOldest.ts'
 import { hostRules } from './hostRules.ts'
 
 /** Whom a request comes from. */

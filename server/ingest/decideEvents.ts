@@ -162,7 +162,7 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
   }
   rows.effects.push(row)
   if (!alert) return
-  const { variation, versionId, alertId, lengthMs, score, speaks, isAwaiting } = alert
+  const { variation, versionId, alertId, lengthMs, score, speaks, isAwaiting, facts } = alert
   const play: PlayRow = {
     id,
     boxId,
@@ -175,12 +175,13 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
     isTest: event.isTest,
     ...untouchedPlay(nowMs),
     approval: isAwaiting ? 'awaiting' : 'none',
+    facts,
   }
   rows.plays.push(play)
   plays.push({
     boxId,
     eventId: event.id,
-    ticket: { playId: id, enqueuedAtMs: nowMs, lengthMs, isAwaiting },
+    ticket: { playId: id, enqueuedAtMs: nowMs, lengthMs, isAwaiting, facts },
     show: () => showOf(play, score()),
     hasEmotes: (event.data.message?.emotes?.length ?? 0) > 0,
     speaks,
@@ -251,6 +252,9 @@ export function untouchedPlay(nowMs: number) {
     approval: 'none' as const,
     speech: null,
     called: null,
+    facts: null,
+    together: null,
+    mergedInto: null,
   }
 }
 

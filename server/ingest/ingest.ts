@@ -149,17 +149,20 @@ export class Ingest {
       approval,
       called,
     } = of
+    // Whoever wants it once more wants it by itself.
+    const facts = of.facts && { ...of.facts, several: null, gifts: null }
     const play: PlayRow = {
       ...{ boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest },
       id: newId('play', nowMs),
       ...untouchedPlay(nowMs),
       called,
+      facts,
       // Whoever shows it again has seen what is read of it; what was not to be read is not read now either.
       speech,
       approval: approval === 'awaiting' ? 'given' : approval,
     }
     await insertAgain(db, play, decided)
-    lines.add(boxId, { playId: play.id, enqueuedAtMs: nowMs, lengthMs }, speech !== null)
+    lines.add(boxId, { playId: play.id, enqueuedAtMs: nowMs, lengthMs, facts }, speech !== null)
     return play.id
   }
 

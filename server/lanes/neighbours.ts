@@ -85,8 +85,10 @@ export class Neighbours {
   /** How the line of a box stands, as far as that is known here; null: nobody has said. */
   line(boxId: string): LaneView | null {
     const { queues, clock } = this.deps
-    const state = queues.find(boxId)?.state
-    return state ? laneViewOf(boxId, state, (steadyMs) => clock.wallOf(steadyMs)) : (this.lines.get(boxId) ?? null)
+    const runtime = queues.find(boxId)
+    if (!runtime) return this.lines.get(boxId) ?? null
+    const { state, policy } = runtime
+    return laneViewOf(boxId, { state, policy, nowMs: clock.steadyMs(), wallOf: (steadyMs) => clock.wallOf(steadyMs) })
   }
 
   /** The sources of a box, here and elsewhere. */

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { emptyQueue } from '../../core/queue/state.ts'
+import { plainPolicy } from '../../core/queue/policy.ts'
+import { emptyQueue, type Ticket } from '../../core/queue/state.ts'
+import { step } from '../../core/queue/step.ts'
 import { laneViewOf } from '../queue/laneView.ts'
 import { ChannelModel } from './channelModel.ts'
 
@@ -35,11 +37,14 @@ const playRow = (id: string, outcome: string | null = null) => ({
   event: { id: 'e', kind: 'follow', data: { viewer: { id: 'v', name: 'tallowmoth' } }, occurredAt: new Date(0) },
 })
 
+const lineOf = (tickets: readonly Ticket[], of = emptyQueue) =>
+  step(of, { type: 'enqueued', tickets }, 0, plainPolicy).state
+
 /** A channel with one box, in whose line two plays wait. */
 function arrange() {
   const { world, db } = tables()
   const waiting = ['p2', 'p3'].map((playId) => ({ playId, enqueuedAtMs: 0, lengthMs: 900 }))
-  const line = { state: { ...emptyQueue, waiting } }
+  const line = { state: lineOf(waiting) }
   const clock = { nowMs: 10_000 }
   const trouble = { why: null as 'gone' | null, note: () => ((trouble.why = 'gone'), true) }
   const model = new ChannelModel('channel', {
@@ -48,7 +53,10 @@ function arrange() {
     onAir: {
       read: async () => ({ boxes: [{ boxId: 'box' }], boards: [], locale: 'en', speech: { isOn: true } }) as never,
     },
-    neighbours: { line: () => laneViewOf('box', line.state, (atMs) => atMs), sourcesOf: () => [] },
+    neighbours: {
+      line: () => laneViewOf('box', { state: line.state, policy: plainPolicy, nowMs: 0, wallOf: (atMs) => atMs }),
+      sourcesOf: () => [],
+    },
     library: { revision: () => 3 },
     calls: async () => ({ armed: 2, runs: [], tasks: [], buttons: [], studio: {} as never }),
     trouble,
@@ -96,7 +104,7 @@ describe('what is kept at hand of a channel', () => {
   })
 
   it('reads a play that ended once more, and none of the others', async () => {
-    line.state = { ...line.state, waiting: waiting.slice(1) }
+    line.state = lineOf(waiting.slice(1))
     world.rows = { plays: [playRow('p2', 'expired')], log: [{ id: 'p2' }, { id: 'p1' }] }
     model.note('line box')
     const { live, asked: queries } = await asked()
@@ -123,7 +131,7 @@ describe('what is kept at hand of a channel', () => {
 
   it('shows what was known and what the lines know while the database is away, and all of it afterwards', async () => {
     world.isDown = true
-    line.state = { ...line.state, isHeld: true, waiting: [...waiting.slice(1), { ...waiting[0]!, playId: 'p4' }] }
+    line.state = { ...lineOf([...waiting.slice(1), { ...waiting[0]!, playId: 'p4' }]), isHeld: true }
     model.note('line box')
     expect((await asked()).live).toMatchObject({
       databaseTrouble: 'gone',

@@ -228,10 +228,11 @@ export class ChannelModel {
     return {
       boxId,
       isHeld,
-      waiting: waiting.flatMap(({ playId, lengthMs }) => {
+      waiting: waiting.flatMap(({ playId, lengthMs, together }) => {
         const play = this.plays.get(playId)
-        return play && playId !== current?.playId ? { ...play, state: 'waiting' as const, lengthMs } : []
+        return play && playId !== current?.playId ? { ...play, state: 'waiting' as const, lengthMs, together } : []
       }),
+      forecast: listed?.isRushing ? (line?.forecast ?? []).slice(0, rushingListed) : (line?.forecast ?? []),
       waitingCount,
       current:
         current && shown
@@ -239,6 +240,7 @@ export class ChannelModel {
               ...shown,
               state: current.isPlaying ? 'playing' : 'preparing',
               lengthMs: current.lengthMs,
+              together: current.together,
               startedAtMs: current.startedAtMs,
               shownCount: Math.max(shown.shownCount, current.shownCount),
             }

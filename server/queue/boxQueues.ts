@@ -1,13 +1,25 @@
 import type { Logger } from 'pino'
-import { defaultPolicy } from '../../core/queue/policy.ts'
+import { isSame } from '../../core/isSame.ts'
+import { plainPolicy, readyPolicy, type BoxPolicy, type QueuePolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
-import type { QueueInput, Ticket } from '../../core/queue/state.ts'
-import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
+import type { QueueInput, Ticket, Together } from '../../core/queue/state.ts'
+import type { ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import type { BoxRow } from '../db/queries/boxes.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
-import { findPlay, listOpenPlays, listPlays, mergePlaySpeech, type PlayRow } from '../db/queries/plays.ts'
+import {
+  findPlay,
+  listMembers,
+  listOpenPlays,
+  listPlays,
+  mergePlaySpeech,
+  type Members,
+  type PlayRow,
+} from '../db/queries/plays.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
+import type { OnAirCache } from '../channel/onAir.ts'
+import { localMoment } from '../../core/time/localMoment.ts'
+import type { PlayFacts } from '../../core/queue/facts.ts'
 import type { KnownSource } from '../realtime/sourceRooms.ts'
 import type { Clock } from '../system/clock.ts'
 import type { BoxAct, Said } from './boxAct.ts'
@@ -20,6 +32,7 @@ export interface QueueDependencies {
   logger: Logger
   clock: Clock
   shows: Shows
+  onAir: Pick<OnAirCache, 'read' | 'listen'>
   /** To sources, each by the process that it is connected to; null: this one. */
   send: (nodeId: string | null, boxId: string, sourceIds: readonly string[], message: ToSource) => void
   /** Whether lanes are surely this process's. */
@@ -41,12 +54,23 @@ export interface QueueDependencies {
 interface OpenBox {
   runtime: BoxRuntime
   channelId: string
+  /** As it was written down when it was put in force; null: the box was never put on air. */
+  policy: BoxPolicy | null
   /** Of sources that are connected elsewhere, where. */
   nodes: Map<string, string>
 }
 
 /** A play has been written down after so long, or will be when the database is back. */
 const writtenWithinMs = 2_000
+
+const asReady = (policy: BoxPolicy | null): QueuePolicy => (policy ? readyPolicy(policy) : plainPolicy)
+
+/** What a play brings with those that were taken in before the server stopped; null: there were none. */
+function withMembers(facts: PlayFacts | null, { count, total }: Members): Together | null {
+  if (count === 0) return null
+  const own = facts?.amount ?? null
+  return { count: count + 1, total: own === null && total === null ? null : (own ?? 0) + (total ?? 0) }
+}
 
 function verdictOf(said: Said, isHeard: boolean): string {
   if ('reason' in said) return `Not read: ${said.reason}.`
@@ -57,7 +81,25 @@ function verdictOf(said: Said, isHeard: boolean): string {
 export class BoxQueues {
   private readonly boxes = new Map<string, OpenBox>()
 
-  constructor(private readonly deps: QueueDependencies) {}
+  constructor(private readonly deps: QueueDependencies) {
+    deps.onAir.listen((channelId) => void this.takePolicies(channelId).catch(deps.noteTrouble))
+  }
+
+  /** The policies of boxes whose channel has changed are put in force. */
+  private async takePolicies(channelId: string | null): Promise<void> {
+    for (const [boxId, box] of this.boxes) {
+      if (channelId !== null && box.channelId !== channelId) continue
+      const policy = await this.policyOnAir(box.channelId, boxId)
+      if (isSame(policy, box.policy)) continue
+      box.policy = policy
+      box.runtime.takePolicy(asReady(policy))
+    }
+  }
+
+  private async policyOnAir(channelId: string, boxId: string): Promise<BoxPolicy | null> {
+    const { boxes } = await this.deps.onAir.read(channelId)
+    return boxes.find((each) => each.boxId === boxId)?.version?.document.policy ?? null
+  }
 
   /**
    * Takes up the queue of a box where it was left.
@@ -68,8 +110,12 @@ export class BoxQueues {
     const { db, logger, clock, noteTrouble } = this.deps
     const steady = (at: Date | null) => at && clock.steadyOf(at.getTime())
     const open = await listOpenPlays(db, box.id)
+    const { timeZone } = await this.deps.onAir.read(box.channelId)
+    const written = await this.policyOnAir(box.channelId, box.id)
+    const policy = asReady(written)
+    const members = await listMembers(db, box.id)
     const recorded = open.map((play) => ({
-      ticket: this.ticketOf(play),
+      ticket: this.ticketOf(play, members.get(play.id)),
       state: play.state as 'waiting' | 'preparing' | 'playing',
       startedAtMs: steady(play.startedAt),
       shownCount: play.shownCount,
@@ -81,15 +127,17 @@ export class BoxQueues {
       box.isHeld,
       nowMs,
       steady(aliveAt) ?? nowMs,
+      policy,
     )
     const nodes = new Map<string, string>()
     const runtime = new BoxRuntime(box.id, hold, state, {
       db,
       logger,
       clock,
-      policy: defaultPolicy,
+      policy,
+      minuteAt: (wallMs) => localMoment(wallMs, timeZone).minute,
       send: (boxId, sourceIds, message) => this.send(boxId, sourceIds, message),
-      showPlay: (playId) => this.showPlay(playId),
+      showPlay: (ticket) => this.deps.shows.show(ticket.playId, ticket),
       noteTrouble,
       isSure: this.deps.isSure,
       onLaneLost: this.deps.onLaneLost,
@@ -101,7 +149,7 @@ export class BoxQueues {
       onStarted: (_boxId, waitedMs) => this.deps.onStarted(waitedMs),
       onPlay: (playId, is, reason) => this.deps.onPlay(box.channelId, playId, is, reason),
     })
-    this.boxes.set(box.id, { runtime, channelId: box.channelId, nodes })
+    this.boxes.set(box.id, { runtime, channelId: box.channelId, policy: written, nodes })
     // Those that were too many end here, and that takes a while to be written.
     runtime.remember(open.map(({ id }) => id))
     runtime.carryOut(commands)
@@ -111,12 +159,16 @@ export class BoxQueues {
   }
 
   /** A kept play as the queue knows it, by the steady clock. */
-  private ticketOf({ id, enqueuedAt, lengthMs, approval }: PlayRow): Ticket {
+  private ticketOf({ id, enqueuedAt, lengthMs, approval, facts, together: kept }: PlayRow, members?: Members): Ticket {
+    const together = members ? withMembers(facts, members) : kept
     return {
       playId: id,
       enqueuedAtMs: this.deps.clock.steadyOf(enqueuedAt.getTime()),
-      lengthMs,
+      lengthMs: (together && facts?.several?.lengthMs) ?? lengthMs,
       isAwaiting: approval === 'awaiting',
+      facts,
+      ...(together ? { together } : {}),
+      ...(members && members.brought > 0 ? { brought: members.brought } : {}),
     }
   }
 
@@ -249,7 +301,7 @@ export class BoxQueues {
       case 'putAway':
         return this.putAway(boxId)
       case 'show':
-        return this.showPlay(act.playId)
+        return this.deps.shows.show(act.playId, runtime.ticketOf(act.playId))
       case 'countSources':
         return Object.keys(runtime.state.sources).length
     }
@@ -259,18 +311,13 @@ export class BoxQueues {
   private async putAway(boxId: string): Promise<void> {
     const runtime = this.find(boxId)
     if (!runtime) return
-    const { current, waiting } = runtime.state
+    const { current, line, beside } = runtime.state
     const reason = 'its box was put away'
-    for (const { playId } of [...waiting, ...(current ? [current.ticket] : [])])
-      runtime.input({ type: 'removed', playId, outcome: 'skipped', reason })
+    const open = [...line.inOrder(), ...beside, ...(current ? [current] : [])].map(({ ticket }) => ticket)
+    for (const { playId } of open) runtime.input({ type: 'removed', playId, outcome: 'skipped', reason })
     this.boxes.delete(boxId)
     await runtime.close()
     await this.deps.letGo(boxId)
-  }
-
-  /** What sources need to show a play. @throws when the version it was decided with is gone. */
-  private showPlay(playId: string): Promise<PlayToShow> {
-    return this.deps.shows.show(playId)
   }
 
   /** Has the voices of a waiting play speak while it waits, so that it is known how long it lasts. */
@@ -288,7 +335,7 @@ export class BoxQueues {
     if (!runtime) return 'unknown'
     const isCurrent = () => runtime.state.current?.ticket.playId === playId
     const wasCurrent = isCurrent()
-    const isWaiting = runtime.state.waiting.some((ticket) => ticket.playId === playId)
+    const isWaiting = runtime.state.line.find(playId) !== null
     const silence = () => {
       this.deps.shows.silence(playId)
       this.send(boxId, Object.keys(runtime.state.sources), { type: 'silence', playId })
@@ -317,8 +364,9 @@ export class BoxQueues {
     if (!runtime) return
     const current = runtime.state.current?.ticket.playId
     if (current !== undefined && !isOn) await this.setVoice(boxId, current, false, { by })
-    for (const { playId } of runtime.state.waiting) this.deps.shows.forget(playId)
-    for (const { playId } of runtime.state.waiting.slice(0, waitingListed)) this.speakAhead(boxId, playId)
+    const waiting = [...runtime.state.line.inOrder()].map(({ ticket }) => ticket)
+    for (const { playId } of waiting) this.deps.shows.forget(playId)
+    for (const { playId } of waiting.slice(0, waitingListed)) this.speakAhead(boxId, playId)
   }
 
   /** Each source is told by the process that it is connected to. */

@@ -1,6 +1,6 @@
 import type { Logger } from 'pino'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defaultPolicy } from '../../core/queue/policy.ts'
+import { plainPolicy } from '../../core/queue/policy.ts'
 import { emptyQueue } from '../../core/queue/state.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
@@ -29,13 +29,14 @@ function arrange() {
     update: () => ({ set: (set: unknown) => ({ where: () => write(set) }) }),
   } as unknown as Database
   const clock = new Clock(() => wall.nowMs ?? Date.now())
-  const showPlay = vi.fn(async (playId: string) => show(playId))
+  const showPlay = vi.fn(async ({ playId }: { playId: string }) => show(playId))
   const runtime = new BoxRuntime('box', { lane: 'box:box', epoch: 1 }, emptyQueue, {
     db,
     logger: { error: (of: unknown) => errors.push(of) } as unknown as Logger,
     clock,
     noteTrouble: (error) => error instanceof Error && error.message === 'the database is away',
-    policy: defaultPolicy,
+    policy: plainPolicy,
+    minuteAt: () => 0,
     send: (_boxId, to, message) => void sent.push({ to, message }),
     showPlay,
     isSure: () => gate.isSure,
@@ -73,7 +74,7 @@ describe('BoxRuntime', () => {
     await progress('a', 'p1', 'ready')
     expect(kinds(sent)).toEqual(['prepare', 'start'])
     await progress('a', 'p1', 'done')
-    await pass(defaultPolicy.gapMs + 5)
+    await pass(plainPolicy.gapMs + 5)
     expect(kinds(sent)).toEqual(['prepare', 'start', 'prepare'])
   })
 
@@ -84,7 +85,7 @@ describe('BoxRuntime', () => {
     enqueue('p1')
     await pass(0)
     await progress('a', 'p1', 'ready')
-    await pass(defaultPolicy.prepareMaxMs + 5)
+    await pass(plainPolicy.prepareMaxMs + 5)
     expect(sent.at(-1)).toMatchObject({ to: ['a'], message: { type: 'start' } })
     await pass(10_000)
     expect(runtime.state.current).toBeNull()
@@ -148,9 +149,9 @@ describe('BoxRuntime', () => {
     for (let tries = 0; tries < 3; tries++) showPlay.mockRejectedValueOnce(new Error('the database is away'))
     join('a')
     enqueue('p1')
-    await pass(2 * defaultPolicy.stallMs + 100)
+    await pass(2 * plainPolicy.stallMs + 100)
     expect(sent).toEqual([])
-    await pass(2 * defaultPolicy.stallMs)
+    await pass(2 * plainPolicy.stallMs)
     expect(sent.map(({ message }) => message)).toMatchObject([{ type: 'prepare', play: { playId: 'p1' } }])
     expect(JSON.stringify(writes)).not.toContain('failed')
   })
@@ -169,7 +170,7 @@ describe('BoxRuntime', () => {
     await progress('a', 'p1', 'ready')
     wall.nowMs = Date.now() + stepMs
     // Nobody says that it is done: its time passes.
-    await pass(3000 + 1500 + defaultPolicy.gapMs + 10)
+    await pass(3000 + 1500 + plainPolicy.gapMs + 10)
     expect(kinds(sent)).toEqual(['prepare', 'start', 'prepare'])
     await runtime.settled()
     const ended = JSON.stringify(writes).match(/outcomeAt[^0-9]+([0-9T:.-]+Z)/)?.[1] ?? ''
@@ -180,7 +181,7 @@ describe('BoxRuntime', () => {
     const { runtime, enqueue } = arrange()
     await runtime.close()
     enqueue('p1')
-    expect(runtime.state.waiting).toEqual([])
+    expect(runtime.state.line.size).toBe(0)
   })
 
   it('begins nothing while it is not sure that the line is its own; what was begun goes on', async () => {
@@ -199,10 +200,10 @@ describe('BoxRuntime', () => {
     gate.isSure = false
     await progress('a', 'p1', 'started')
     await progress('a', 'p1', 'done')
-    await pass(defaultPolicy.gapMs + 2000)
+    await pass(plainPolicy.gapMs + 2000)
     expect(kinds(sent)).toEqual(['prepare', 'start'])
     runtime.input({ type: 'removed', playId: 'p2', outcome: 'skipped', reason: 'skipped by tallowmoth' })
-    expect(runtime.state.waiting).toEqual([])
+    expect(runtime.state.line.size).toBe(0)
   })
 
   it('says that its lane is another’s where a write is refused, and then does nothing more', async () => {

@@ -1,6 +1,9 @@
 import type { Logger } from 'pino'
 import type { QueuePolicy } from '../../core/queue/policy.ts'
-import type { Progressed, QueueCommand, QueueInput, QueueState } from '../../core/queue/state.ts'
+import { isSame } from '../../core/isSame.ts'
+import { quietAt } from '../../core/queue/rules/quiet.ts'
+import type { Progressed, QueueCommand, QueueInput, QueueState, Quiet, Ticket } from '../../core/queue/state.ts'
+import { heardAlone } from '../../core/response/calledPlay.ts'
 import { nextWakeMs } from '../../core/queue/advance.ts'
 import { step } from '../../core/queue/step.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
@@ -8,17 +11,20 @@ import type { Database } from '../db/handle.ts'
 import { setAbsentSince } from '../db/queries/boxes.ts'
 import { recordPlays, type LaneHold } from '../db/queries/playRecords.ts'
 import { timerMs, type Clock } from '../system/clock.ts'
-import { dropOldest } from '../system/dropOldest.ts'
+import { dropOldest } from '../../core/dropOldest.ts'
 import { PlayLedger } from './playLedger.ts'
 
 export interface RuntimeDependencies {
   db: Database
   logger: Logger
   clock: Clock
+  /** The policy that is in force when it begins. */
   policy: QueuePolicy
+  /** The minute of the day where the channel is, at a moment of the wall clock. */
+  minuteAt: (wallMs: number) => number
   send: (boxId: string, sourceIds: readonly string[], message: ToSource) => void
-  /** Builds what sources need to show a play; rejects when it cannot be built any more, or not now. */
-  showPlay: (playId: string) => Promise<PlayToShow>
+  /** Builds what sources need to show a play as it is in the line; rejects when it cannot be built any more, or not now. */
+  showPlay: (ticket: Ticket) => Promise<PlayToShow>
   /** Told of failures of the database; whether it is one that passes by itself. */
   noteTrouble: (error: unknown) => boolean
   /** Whether the lane is surely this process's. */
@@ -35,6 +41,8 @@ export interface RuntimeDependencies {
 
 /** While it is in doubt whose line it is, that is looked at so often. */
 const doubtLookMs = 250
+/** Where the policy has hours, they are looked at so often. */
+const quietLookMs = 5_000
 /** So many plays are remembered as having been in the line, whatever became of them. */
 const rememberedPlays = 8_000
 
@@ -49,6 +57,9 @@ export class BoxRuntime {
   private readonly known = new Set<string>()
   private isClosed = false
   private heard: Progressed[] = []
+  private inForce: QueuePolicy
+  /** What the channel's studio shows; null: none says. */
+  private scene: string | null = null
 
   constructor(
     readonly boxId: string,
@@ -67,8 +78,35 @@ export class BoxRuntime {
       isPassing: deps.noteTrouble,
       onLost: (error) => deps.logger.error({ boxId, err: error }, 'a record could not be written'),
     })
-    this.remember([...queue.waiting, ...(queue.current ? [queue.current.ticket] : [])].map(({ playId }) => playId))
+    this.inForce = deps.policy
+    for (const { ticket } of queue.line.inOrder()) this.known.add(ticket.playId)
+    if (queue.current) this.known.add(queue.current.ticket.playId)
     this.planWake()
+  }
+
+  /** The policy in force. */
+  get policy(): QueuePolicy {
+    return this.inForce
+  }
+
+  /** Another policy is in force from now on. */
+  takePolicy(policy: QueuePolicy): void {
+    this.inForce = policy
+    this.input({ type: 'policyChanged' })
+  }
+
+  /** The studio shows something else; null: none says what it shows. */
+  takeScene(scene: string | null): void {
+    if (scene === this.scene) return
+    this.scene = scene
+    this.input({ type: 'ticked' })
+  }
+
+  /** A play as it is in the line just now; undefined: it is not. */
+  ticketOf(playId: string): Ticket | undefined {
+    const { current, line, beside } = this.queue
+    if (current?.ticket.playId === playId) return current.ticket
+    return line.find(playId)?.ticket ?? beside.find(({ ticket }) => ticket.playId === playId)?.ticket
   }
 
   get state(): QueueState {
@@ -99,9 +137,18 @@ export class BoxRuntime {
     // Looked at in the moment in which something may begin.
     const isInDoubt = !this.deps.isSure()
     if (isInDoubt !== this.queue.isInDoubt) this.take({ type: 'doubted', isInDoubt })
+    const quiet = this.quietNow()
+    if (!isSame(quiet, this.queue.quiet)) this.take({ type: 'quieted', quiet })
     if (input.type !== 'doubted') this.take(input)
     this.planWake()
     this.deps.onChange(this.boxId)
+  }
+
+  /** Whether and why it is quiet by the policy in force. */
+  private quietNow(): Quiet | null {
+    const { quiets } = this.inForce
+    if (quiets.length === 0) return null
+    return quietAt(quiets, { minuteOfDay: this.deps.minuteAt(this.deps.clock.wallMs()), scene: this.scene })
   }
 
   private take(input: QueueInput): void {
@@ -109,7 +156,7 @@ export class BoxRuntime {
       for (const { playId } of input.tickets) this.known.add(playId)
       dropOldest(this.known, rememberedPlays)
     }
-    const { state, commands } = step(this.queue, input, this.deps.clock.steadyMs(), this.deps.policy)
+    const { state, commands } = step(this.queue, input, this.deps.clock.steadyMs(), this.inForce)
     this.queue = state
     this.carryOut(commands)
   }
@@ -156,9 +203,15 @@ export class BoxRuntime {
   private planWake(): void {
     clearTimeout(this.timer)
     const nowMs = this.deps.clock.steadyMs()
-    const plannedMs = nextWakeMs(this.queue, nowMs, this.deps.policy)
+    const plannedMs = nextWakeMs(this.queue, nowMs, this.inForce)
     // Nobody says that a doubt is over which was only noticed here.
-    const wakeMs = this.queue.isInDoubt ? Math.min(plannedMs ?? Infinity, nowMs + doubtLookMs) : plannedMs
+    const looksMs = [
+      ...(plannedMs === null ? [] : [plannedMs]),
+      ...(this.queue.isInDoubt ? [nowMs + doubtLookMs] : []),
+      // Hours begin and end with a minute.
+      ...(this.inForce.quiets.some(({ when }) => when.is === 'hours') ? [nowMs + quietLookMs] : []),
+    ]
+    const wakeMs = looksMs.length === 0 ? null : Math.min(...looksMs)
     if (wakeMs !== null && !this.isClosed)
       this.timer = setTimeout(() => this.input({ type: 'ticked' }), timerMs(wakeMs, nowMs))
   }
@@ -169,7 +222,10 @@ export class BoxRuntime {
     const at = (steadyMs: number) => new Date(deps.clock.wallOf(steadyMs))
     switch (command.type) {
       case 'prepare':
-        void this.prepare(command.playId, command.sourceIds)
+        void this.prepare(command.ticket, command.sourceIds, 'prepare')
+        return
+      case 'sound':
+        void this.prepare(command.ticket, command.sourceIds, 'beside')
         return
       case 'start':
         return deps.send(boxId, command.sourceIds, {
@@ -184,9 +240,13 @@ export class BoxRuntime {
       case 'recordLength':
         return ledger.record({ id: command.playId, lengthMs: command.lengthMs })
       case 'recordPreparing':
-        return ledger.record({ id: command.playId, state: 'preparing' })
+        return ledger.record({
+          id: command.playId,
+          state: 'preparing',
+          ...(command.ticket.together ? { together: command.ticket.together } : {}),
+        })
       case 'recordStarted': {
-        const ticket = this.queue.current?.ticket
+        const ticket = this.ticketOf(command.playId)
         if (ticket) deps.onStarted(boxId, command.atMs - ticket.enqueuedAtMs)
         deps.onPlay(command.playId, 'started', '')
         return ledger.record({ id: command.playId, state: 'playing', startedAt: at(command.atMs) })
@@ -204,15 +264,24 @@ export class BoxRuntime {
           reason: command.reason,
           outcomeAt: at(deps.clock.steadyMs()),
           shownCount: command.shownCount,
+          ...(command.into === undefined ? {} : { mergedInto: command.into }),
         })
       case 'recordAbsence':
         return ledger.recordAbsence(command.sinceMs === null ? null : at(command.sinceMs))
     }
   }
 
-  private async prepare(playId: string, sourceIds: readonly string[]): Promise<void> {
+  private async prepare(ticket: Ticket, sourceIds: readonly string[], how: 'prepare' | 'beside'): Promise<void> {
+    const { playId } = ticket
     try {
-      const play = await this.deps.showPlay(playId)
+      const play = await this.deps.showPlay(ticket)
+      if (how === 'beside') {
+        if (this.isClosed || !this.queue.beside.some((each) => each.ticket.playId === playId)) return
+        return this.deps.send(this.boxId, sourceIds, {
+          type: 'beside',
+          play: { ...play, score: heardAlone(play.score) },
+        })
+      }
       // A voice says how long it took only when it has spoken.
       this.input({ type: 'measured', playId, lengthMs: play.score.lengthMs })
       // Skipped meanwhile, or another's: a page that is given it would let go of what it shows.

@@ -4,7 +4,7 @@ import type { EarnedPlay } from '../ingest/decideEvents.ts'
 import type { Asks } from '../lanes/asks.ts'
 import type { Bus } from '../lanes/bus.ts'
 import type { Lanes } from '../lanes/lanes.ts'
-import { dropOldest } from '../system/dropOldest.ts'
+import { dropOldest } from '../../core/dropOldest.ts'
 import type { BoxAct } from './boxAct.ts'
 import type { BoxQueues } from './boxQueues.ts'
 

@@ -25,6 +25,8 @@ export function playView(play: PlayWithEvent, locale: string): PlayView {
     endedAtMs: play.outcomeAt?.getTime() ?? null,
     lengthMs,
     shownCount,
+    together: play.together?.count ?? 1,
+    mergedInto: play.mergedInto,
     approval,
     speech: deskSpeech(speech),
   }

@@ -1,4 +1,8 @@
 import type { Variation } from '../../core/composition/box.ts'
+import type { CanonicalEvent } from '../../core/events/schema.ts'
+import type { Together } from '../../core/queue/state.ts'
+import { totalOf } from '../../core/response/brings.ts'
+import { severalCase } from '../../core/response/playFacts.ts'
 import { withoutVoices } from '../../core/score/withoutVoices.ts'
 import { voicesOf } from '../../core/speech/sayings.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
@@ -10,7 +14,7 @@ import { findPlay, type PlayWithEvent } from '../db/queries/plays.ts'
 import { scoreFor } from '../../core/response/scoreFor.ts'
 import { canonicalOf, showOf } from '../ingest/decideEvents.ts'
 import { saidNothing, type PlayVoice, type PlayVoices } from '../speech/playVoices.ts'
-import { dropOldest } from '../system/dropOldest.ts'
+import { dropOldest } from '../../core/dropOldest.ts'
 
 interface ShowsDependencies {
   db: Database
@@ -20,6 +24,14 @@ interface ShowsDependencies {
   dress: (show: PlayToShow) => PlayToShow
 }
 
+/** How a play is to be shown where it is not as it was decided. */
+export interface ShowWish {
+  together?: Together
+  /** Of gifts that were promised so many, those that came. */
+  brought?: number
+  isShort?: boolean
+}
+
 /** So many shows are kept at hand; what fell out is built again from its version. */
 const showsKept = 500
 /** A play that has the screen waits no longer than this for its voice. */
@@ -27,7 +39,7 @@ const voiceWaitMs = 3000
 
 /** What sources need to show plays: settled scores, with what their voices have said. */
 export class Shows {
-  private readonly kept = new Map<string, PlayToShow | (() => PlayToShow)>()
+  private readonly kept = new Map<string, { wish: string; show: PlayToShow | (() => PlayToShow) }>()
   /** Voices that are speaking, by play: asked ahead and asked again when the play's turn comes, they speak once. */
   private readonly speaking = new Map<string, Promise<PlayVoice>>()
   private readonly silenced = new Set<string>()
@@ -40,18 +52,17 @@ export class Shows {
 
   /** Keeps at hand how a play is built. @param isBuiltNow what it needs from elsewhere is fetched while it waits */
   remember(playId: string, build: () => PlayToShow, isBuiltNow: boolean): void {
-    this.kept.set(playId, build)
+    this.kept.set(playId, { wish: '', show: build })
     dropOldest(this.kept, showsKept)
-    if (isBuiltNow) this.known(playId)
+    if (isBuiltNow) this.known(playId, {})
   }
 
-  /** A play that is kept at hand; built now, where nobody needed it before. */
-  private known(playId: string): PlayToShow | undefined {
+  /** A play that is kept at hand as it is wanted; built now, where nobody needed it before. */
+  private known(playId: string, wish: ShowWish): PlayToShow | undefined {
     const kept = this.kept.get(playId)
-    if (typeof kept !== 'function') return kept
-    const built = this.deps.dress(kept())
-    this.kept.set(playId, built)
-    return built
+    if (!kept || kept.wish !== nameOf(wish)) return undefined
+    if (typeof kept.show === 'function') kept.show = this.deps.dress(kept.show())
+    return kept.show
   }
 
   /** What was known of a play is not true any more. */
@@ -71,7 +82,7 @@ export class Shows {
   /** Has the voices of a waiting play speak before its turn. @param done told how long the play lasts */
   prepareAhead(playId: string, done: (lengthMs: number) => void): void {
     this.ahead = this.ahead
-      .then(() => this.build(playId, null))
+      .then(() => this.build(playId, {}, null))
       .then(
         ({ score }) => done(score.lengthMs),
         () => undefined,
@@ -82,38 +93,40 @@ export class Shows {
    * What sources need to show a play now: with its voices where they have spoken in time.
    * @throws when the version it was decided with is gone.
    */
-  async show(playId: string): Promise<PlayToShow> {
-    const show = this.known(playId) ?? (await this.build(playId, voiceWaitMs))
+  async show(playId: string, wish: ShowWish = {}): Promise<PlayToShow> {
+    const show = this.known(playId, wish) ?? (await this.build(playId, wish, voiceWaitMs))
     return this.silenced.has(playId) ? { ...show, score: withoutVoices(show.score) } : show
   }
 
-  private async build(playId: string, waitMs: number | null): Promise<PlayToShow> {
-    const kept = this.known(playId)
+  private async build(playId: string, wish: ShowWish, waitMs: number | null): Promise<PlayToShow> {
+    const kept = this.known(playId, wish)
     if (kept) return kept
     const times = this.forgotten.get(playId)
     const play = await findPlay(this.deps.db, playId)
     const version = play ? await findVersion(this.deps.db, play.versionId) : null
-    const variation = version?.document.alerts
-      .find((alert) => alert.id === play?.alertId)
-      ?.variations.find((each) => each.id === play?.variationId)
-    if (!play || !version || !variation) throw new Error(`The version that play ${playId} was decided with is gone`)
+    const alert = version?.document.alerts.find(({ id }) => id === play?.alertId)
+    const own = alert?.variations.find((each) => each.id === play?.variationId)
+    if (!play || !version || !alert || !own) throw new Error(`The version that play ${playId} was decided with is gone`)
     const channel = await this.deps.onAir.read(play.event.channelId)
-    const event = canonicalOf(play.event)
+    const event = shownEvent(canonicalOf(play.event), wish, channel)
+    const variation = event.together ? (severalCase(alert, { event, channel }) ?? own) : own
     const voices = voicesOf(variation.composition, event, channel.locale)
-    const voice = voices.length === 0 ? null : await this.voiceOf(play, variation, channel, waitMs)
+    // What was decided to be read of it alone is not what is read of several.
+    const spokenFor = variation === own ? play : { ...play, speech: null }
+    const voice = voices.length === 0 ? null : await this.voiceOf(spokenFor, variation, event, channel, waitMs)
     // Somebody said meanwhile that it is not to be read, or that it is.
-    if (this.forgotten.get(playId) !== times) return this.build(playId, waitMs)
+    if (this.forgotten.get(playId) !== times) return this.build(playId, wish, waitMs)
     const score = scoreFor({
-      ...{ event, document: version.document, variation, channel },
+      ...{ event, document: version.document, variation, channel, isShort: wish.isShort === true },
       receivedAtMs: play.event.receivedAt.getTime(),
       spoken: voice?.spoken ?? saidNothing(voices.map(({ part }) => part.id)),
     })
     if (!score.ok) throw new Error(`The score of play ${playId} does not resolve: ${score.error.type}`)
     // Where its turn came before its voice was ready it was shown without: for all sources, those that join late too.
-    const meanwhile = this.known(playId)
+    const meanwhile = this.known(playId, wish)
     if (meanwhile) return meanwhile
-    const built = this.deps.dress(showOf(play, score.value))
-    this.kept.set(playId, built)
+    const built = this.deps.dress(showOf({ ...play, variationName: variation.name }, score.value))
+    this.kept.set(playId, { wish: nameOf(wish), show: built })
     dropOldest(this.kept, showsKept)
     return built
   }
@@ -122,10 +135,12 @@ export class Shows {
   private async voiceOf(
     play: PlayWithEvent,
     variation: Variation,
+    event: CanonicalEvent,
     channel: ChannelOnAir,
     waitMs: number | null,
   ): Promise<PlayVoice | null> {
-    const speaking = this.speaking.get(play.id) ?? this.deps.voices.of(play, variation.composition, channel)
+    const begun = event.together ? undefined : this.speaking.get(play.id)
+    const speaking = begun ?? this.deps.voices.of(play, variation.composition, channel, event)
     this.speaking.set(play.id, speaking)
     const letGo = () => void (this.speaking.get(play.id) === speaking && this.speaking.delete(play.id))
     speaking.then(letGo, letGo)
@@ -136,4 +151,21 @@ export class Shows {
     if (!voice) this.deps.voices.tooLate(play.id)
     return voice
   }
+}
+
+const nameOf = ({ together, brought, isShort }: ShowWish): string =>
+  together || brought || isShort ? [together?.count, together?.total, brought, isShort].join(' ') : ''
+
+/** An event as it is shown: with others, or with as many gifts as came. */
+function shownEvent(
+  event: CanonicalEvent,
+  { together, brought = 0 }: ShowWish,
+  { currency }: ChannelOnAir,
+): CanonicalEvent {
+  const { data } = event
+  const more = event.kind === 'giftBatch' && 'count' in data && brought > data.count
+  const shown = more ? ({ ...event, data: { ...data, count: brought } } as CanonicalEvent) : event
+  return together
+    ? { ...shown, together: { count: together.count, total: totalOf(event, together.total, currency) } }
+    : shown
 }

@@ -72,8 +72,12 @@ export class PlayVoices {
   /**
    * Decides, cleans and speaks. Never rejects: where a voice fails, the play goes without it, and its speech says so.
    */
-  async of(play: PlayWithEvent, composition: Composition, channel: ChannelOnAir): Promise<PlayVoice> {
-    const event = canonicalOf(play.event)
+  async of(
+    play: PlayWithEvent,
+    composition: Composition,
+    channel: ChannelOnAir,
+    event = canonicalOf(play.event),
+  ): Promise<PlayVoice> {
     const voices = voicesOf(composition, event, channel.locale)
     const partIds = voices.map(({ part }) => part.id)
     try {

@@ -3,7 +3,7 @@ import { LexiconBuilder, lexiconOf, type Lexicon } from '../../core/speech/words
 import type { BlockedWords } from '../../core/speech/words/search.ts'
 import { plainEntry } from '../../core/speech/words/wordPattern.ts'
 import type { SpeechRules } from '../../core/speech/rules.ts'
-import { dropOldest } from '../system/dropOldest.ts'
+import { dropOldest } from '../../core/dropOldest.ts'
 import { ownLanguages, wordLists } from './words/allLists.ts'
 
 export { listedLanguages } from './words/allLists.ts'

@@ -3,7 +3,7 @@ import { isbot } from 'isbot'
 import { localMoment } from '../../core/time/localMoment.ts'
 import type { Database } from '../db/handle.ts'
 import { countClick, saltOf, type CampaignRow } from '../db/queries/sponsors.ts'
-import { dropOldest } from '../system/dropOldest.ts'
+import { dropOldest } from '../../core/dropOldest.ts'
 
 /** Who follows a link, as far as it is told from others. */
 export interface Follower {

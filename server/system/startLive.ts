@@ -108,8 +108,8 @@ export function startLive(options: LiveOptions) {
       onAir: (id) => onAir.read(id),
       streamMs: (id) => streams.beganMs(id),
       noteTrouble: (error) => trouble.note(error),
-      add(boxId, playId, enqueuedAtMs, lengthMs, isAwaiting, speaks) {
-        lines.add(boxId, { playId, enqueuedAtMs, lengthMs, isAwaiting }, speaks)
+      add(boxId, ticket, speaks) {
+        lines.add(boxId, ticket, speaks)
       },
       takeUp: (playId) => queues.takeUpPlays([playId]),
       skip: (boxId, playId, reason) => lines.input(boxId, { type: 'removed', playId, outcome: 'skipped', reason }),
@@ -135,6 +135,7 @@ export function startLive(options: LiveOptions) {
     logger,
     clock,
     shows,
+    onAir,
     send(nodeId, boxId, sourceIds, message) {
       if (nodeId === null) rooms.send(boxId, sourceIds, message)
       else bus.send(nodeId, { type: 'toSources', boxId, sourceIds: [...sourceIds], message })

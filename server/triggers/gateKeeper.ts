@@ -11,7 +11,7 @@ import type { Result } from '../../core/result.ts'
 import type { Database } from '../db/handle.ts'
 import { readBalances, readStandings, readUses, type CallRecords, type RunRow } from '../db/queries/runs.ts'
 import type { Clock } from '../system/clock.ts'
-import { dropOldest } from '../system/dropOldest.ts'
+import { dropOldest } from '../../core/dropOldest.ts'
 
 /** What a gate said to one who asked. */
 export type Answered = { row: RunRow } & (

@@ -1,6 +1,7 @@
 import { valuesOf } from '../../core/events/variables.ts'
 import { calledPlay, heardAlone, soundAlone } from '../../core/response/calledPlay.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
+import type { Ticket } from '../../core/queue/state.ts'
 import type { PlannedStep } from '../../core/sheet/planRunSheet.ts'
 import type { StepOf } from '../../core/sheet/schema.ts'
 import { fillTemplate } from '../../core/text/fillTemplate.ts'
@@ -26,14 +27,7 @@ export interface StepDoerDependencies {
   channel: () => ChannelOnAir
   studio: ChannelStudio
   /** Puts a kept play into its line. */
-  add: (
-    boxId: string,
-    playId: string,
-    enqueuedAtMs: number,
-    lengthMs: number,
-    isAwaiting: boolean,
-    speaks: boolean,
-  ) => void
+  add: (boxId: string, ticket: Ticket, speaks: boolean) => void
   /** A play that may be in its line already, or over. */
   takeUp: (playId: string) => Promise<void>
   skip: (boxId: string, playId: string, reason: string) => void
@@ -85,7 +79,8 @@ export class Steps implements StepDoer {
     const { play, speaks, isAwaiting } = this.playOf(row, step, index)
     belongs(play.id, row.id, index)
     const isNew = await insertAgain(db, play, { channelId: row.channelId, decided: this.decidedOf(row), why: null })
-    if (isNew) add(play.boxId, play.id, play.enqueuedAt.getTime(), play.lengthMs, isAwaiting, speaks)
+    const { boxId, id: playId, enqueuedAt, lengthMs, facts } = play
+    if (isNew) add(boxId, { playId, enqueuedAtMs: enqueuedAt.getTime(), lengthMs, isAwaiting, facts }, speaks)
     // It was there before: its line takes it up, unless it is over.
     else await this.deps.takeUp(play.id)
   }
@@ -138,7 +133,7 @@ export class Steps implements StepDoer {
     const nowMs = this.deps.clock.wallMs()
     const plan = calledPlay(step, row.event, calledBy(row), this.deps.channel(), nowMs)
     if (!plan.ok) throw new Error(plan.error)
-    const { boxId, versionId, alertId, variation, lengthMs, speaks, isAwaiting, called } = plan.value
+    const { boxId, versionId, alertId, variation, lengthMs, speaks, isAwaiting, called, facts } = plan.value
     const play: PlayRow = {
       ...{ boxId, versionId, alertId, lengthMs, eventId: row.eventId, isTest: false },
       ...untouchedPlay(nowMs),
@@ -147,6 +142,7 @@ export class Steps implements StepDoer {
       variationName: variation.name,
       approval: isAwaiting ? 'awaiting' : 'none',
       called,
+      facts,
     }
     return { play, speaks, isAwaiting }
   }

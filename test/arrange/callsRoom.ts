@@ -141,7 +141,7 @@ export class CallsRoom {
       noteTrouble: () => false,
       onLaneLost: () => void (this.lost += 1),
       onChange: () => undefined,
-      add: (boxId, playId) => void this.queued.push({ boxId, playId }),
+      add: (boxId, { playId }) => void this.queued.push({ boxId, playId }),
       takeUp: async () => undefined,
       skip: (_boxId, playId) => void this.skipped.push(playId),
       show: async () => Promise.reject(new Error('no box is shown here')),

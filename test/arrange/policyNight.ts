@@ -60,10 +60,10 @@ export const anySentence: fc.Arbitrary<Sentence> = fc.oneof(
   fc.record({
     rule: fc.constant('order' as const),
     isOn,
-    of: fc.array(
-      fc.record({ kind: fc.constantFrom(...kinds), from: fc.option(fc.integer({ min: 1, max: 4000 })) }),
-      { minLength: 1, maxLength: 3 },
-    ),
+    of: fc.array(fc.record({ kind: fc.constantFrom(...kinds), from: fc.option(fc.integer({ min: 1, max: 4000 })) }), {
+      minLength: 1,
+      maxLength: 3,
+    }),
     steps: fc.integer({ min: -2, max: 2 }),
   }),
   fc.record({
@@ -160,4 +160,3 @@ export const anyNight = ({ hasActs }: NightPlan) =>
       inputs.push([atMs + 1, { type: 'held', isHeld: false }], [atMs + 1, { type: 'quieted', quiet: null }])
       return { inputs, tickets }
     })
-

@@ -1,4 +1,4 @@
-import { defaultPolicy } from '../../core/queue/policy.ts'
+import { plainPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
 import type { QueueCommand, QueueInput, QueueState } from '../../core/queue/state.ts'
 import { nextWakeMs } from '../../core/queue/advance.ts'
@@ -162,7 +162,7 @@ export class SimulatedOwner {
       ...(isInDoubt !== this.queue.isInDoubt ? [{ type: 'doubted' as const, isInDoubt }] : []),
       ...(input.type === 'doubted' ? [] : [input]),
     ]) {
-      const { state, commands } = step(this.queue, each, this.nowMs, defaultPolicy)
+      const { state, commands } = step(this.queue, each, this.nowMs, plainPolicy)
       this.queue = state
       this.carryOut(commands)
     }
@@ -194,7 +194,7 @@ export class SimulatedOwner {
     this.write()
     this.tellSource()
     if (this.queue) {
-      const wakeMs = nextWakeMs(this.queue, this.nowMs, defaultPolicy)
+      const wakeMs = nextWakeMs(this.queue, this.nowMs, plainPolicy)
       if (this.queue.isInDoubt || (wakeMs !== null && wakeMs <= this.nowMs)) this.input({ type: 'ticked' })
       this.takeUp()
     }

@@ -25,6 +25,7 @@ import type { SpeechEngine } from '../../server/speech/engine.ts'
 import { SpeechEngines } from '../../server/speech/engines.ts'
 import { PlayVoices } from '../../server/speech/playVoices.ts'
 import { Clock } from '../../server/system/clock.ts'
+import { waitingIn } from '../arrange/queueRun.ts'
 import { Speaker } from '../../server/speech/speaker.ts'
 import { SpeechCache } from '../../server/speech/speechCache.ts'
 import { readMigrations } from '../arrange/migrations.ts'
@@ -88,6 +89,7 @@ async function started() {
     letGo: () => Promise.resolve(),
     onLaneLost: () => expect.fail('nobody else is there'),
     shows,
+    onAir,
     onChange: () => undefined,
     onPlayChanged: () => undefined,
     onStarted: () => undefined,
@@ -136,7 +138,7 @@ async function started() {
     tip,
     speechOf,
     ready,
-    ticket: (playId: string) => queues.find(boxId)!.state.waiting.find((each) => each.playId === playId),
+    ticket: (playId: string) => queues.find(boxId)!.state.line.find(playId)?.ticket,
   }
 }
 const free: SpeechSettings = {
@@ -363,7 +365,7 @@ describe('what somebody has to let be read', () => {
     await ready(playId)
     await queues.setVoice(boxId, playId, true, { by: 'tallowmoth' })
     const runtime = queues.find(boxId)!
-    for (const { playId: other } of runtime.state.waiting)
+    for (const { playId: other } of waitingIn(runtime.state))
       if (other !== playId)
         runtime.input({ type: 'removed', playId: other, outcome: 'skipped', reason: 'not asked for' })
     runtime.input({ type: 'sourceJoined', sourceId: 'a', shownPlayIds: [] })

@@ -6,6 +6,7 @@ import { clockTime } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
 import { useLiveStore } from '../../stores/live.ts'
 import { unreadWords } from './speechWords.ts'
+import { nameWords } from './waitWords.ts'
 import EventList from './EventList.vue'
 import OutcomeMark from './OutcomeMark.vue'
 import WhyDialog, { type AskedEvent } from './WhyDialog.vue'
@@ -73,7 +74,7 @@ function note(play: PlayView): string {
         <KindMark :kind="play.kind" />
         <div class="min-w-0">
           <p class="truncate font-semibold">
-            <bdi>{{ play.name }}</bdi>
+            <bdi>{{ play.name }}</bdi>{{ nameWords(play) }}
           </p>
           <p class="truncate text-faded" :title="note(play)">{{ note(play) || play.variationName }}</p>
           <p v-if="unreadWords(play)" class="truncate text-brick" :title="unreadWords(play)">{{ unreadWords(play) }}</p>

@@ -10,6 +10,7 @@ import { useStage } from '../../composables/useStage.ts'
 import { seconds } from '../../format/time.ts'
 import { MicOff, Speech } from '@lucide/vue'
 import { readText, unreadWords } from './speechWords.ts'
+import { nameWords } from './waitWords.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 
 const props = defineProps<{ desk: DeskView; boxName: string; canvas: Canvas; nowMs: () => number }>()
@@ -113,7 +114,7 @@ const restWords = computed(() => {
     <div class="flex min-h-5 items-baseline justify-between gap-3">
       <p class="min-w-0 truncate" aria-live="polite">
         <template v-if="current"
-          ><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi>{{ ' ' }}
+          ><b>{{ kindNames[current.kind] }}</b> · <bdi>{{ current.name }}</bdi>{{ nameWords(current) }}{{ ' ' }}
           <span class="text-mist"
             >{{ current.isTest ? 'test · ' : '' }}{{ current.variationName }}, on {{ current.shownCount }} of
             {{ desk.sources.length }}</span

@@ -2,9 +2,8 @@
 import { NuxtLink } from '#components'
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
-import { defaultPolicy } from '../../../core/queue/policy.ts'
 import type { DeskView, PlayView } from '../../../contract/views.ts'
-import { span } from '../../format/time.ts'
+import { lineWords, nameWords, waitsForSomebody, whenWords, whyWords } from './waitWords.ts'
 import SpeechLine from './SpeechLine.vue'
 import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
@@ -14,39 +13,10 @@ defineEmits<{ skip: [play: PlayView]; read: [play: PlayView, isRead: boolean]; v
 const live = useLiveStore()
 const voicesAreOn = computed(() => live.live?.voicesAreOn ?? true)
 
-/** When each waiting play is likely to start, from what plays now and the lengths before it. */
-const startsIn = computed(() => {
-  const { current } = props.desk
-  let atMs = current?.startedAtMs
-    ? Math.max(0, current.startedAtMs + current.lengthMs - props.nowMs)
-    : (current?.lengthMs ?? 0)
-  return props.desk.waiting.map((play) => {
-    // Others pass one that waits for somebody.
-    if (play.approval === 'awaiting') return null
-    atMs += defaultPolicy.gapMs
-    const startMs = atMs
-    atMs += play.lengthMs
-    return startMs
-  })
-})
-const isStill = computed(() => props.desk.isHeld || props.desk.sources.length === 0)
-const areAllAwaiting = computed(
-  () => props.desk.waiting.length > 0 && props.desk.waiting.every(({ approval }) => approval === 'awaiting'),
-)
-const why = computed(() => {
-  const { isHeld, sources, waitingCount } = props.desk
-  if (isHeld) return 'held'
-  if (waitingCount === 0) return ''
-  if (sources.length === 0) return 'waiting for a source'
-  return areAllAwaiting.value
-    ? 'waiting for you'
-    : `last one in ${span(startsIn.value.findLast((startMs) => startMs !== null) ?? 0)}`
-})
-function waitWords({ enqueuedAtMs }: PlayView, index: number): string {
-  const startsInMs = startsIn.value[index]
-  if (startsInMs === null) return 'for you'
-  return isStill.value ? `${span(props.nowMs - enqueuedAtMs)} so far` : `in ${span(startsInMs ?? 0)}`
-}
+const forecasts = computed(() => new Map(props.desk.forecast.map((each) => [each.playId, each])))
+const why = computed(() => lineWords(props.desk, props.nowMs))
+const isForYou = ({ id }: PlayView) => waitsForSomebody(forecasts.value.get(id)?.why)
+const waitWords = (play: PlayView) => whenWords(forecasts.value.get(play.id), play, props.nowMs)
 </script>
 
 <template>
@@ -64,16 +34,15 @@ function waitWords({ enqueuedAtMs }: PlayView, index: number): string {
         <KindMark :kind="play.kind" />
         <div class="min-w-0 flex-1">
           <p class="truncate font-display text-base font-semibold">
-            <bdi>{{ play.name }}</bdi>
+            <bdi>{{ play.name }}</bdi>{{ nameWords(play) }}
           </p>
           <p class="truncate text-mist">
             <span v-if="play.isTest">test · </span>{{ play.detail || play.variationName }}
           </p>
+          <p class="text-mist">{{ whyWords(forecasts.get(play.id), index, desk.current !== null) }}</p>
         </div>
         <div class="flex shrink-0 flex-col items-end gap-1">
-          <span class="font-mono text-xs" :class="startsIn[index] === null ? 'text-glow' : ''">{{
-            waitWords(play, index)
-          }}</span>
+          <span class="font-mono text-xs" :class="isForYou(play) ? 'text-glow' : ''">{{ waitWords(play) }}</span>
           <button
             type="button"
             class="rounded-sm p-0.5 text-mist hover:text-snow"

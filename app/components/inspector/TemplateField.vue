@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useId, watch } from 'vue'
 import type { VariableDeclaration } from '../../../core/events/kindDefinition.ts'
 import type { EventKind } from '../../../core/events/kinds.ts'
+import { togetherVariables } from '../../../core/events/together.ts'
 import { variablesOf } from '../../../core/events/variables.ts'
 import { variablesIn } from '../../../core/score/valuesIn.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -24,7 +25,12 @@ const editor = shallowRef<TemplateEditor | null>(null)
 const remarkId = useId()
 const room = useScoreRoomStore()
 const variables = computed(
-  () => props.own ?? [...variablesOf(props.kinds), ...(room.composition ? variablesIn(room.composition) : [])],
+  () =>
+    props.own ?? [
+      ...variablesOf(props.kinds),
+      ...(room.composition ? variablesIn(room.composition) : []),
+      ...(room.variation?.isForSeveral ? togetherVariables : []),
+    ],
 )
 const remark = computed(() => templateRemark(parseTemplate(props.value), variables.value))
 

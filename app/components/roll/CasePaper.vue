@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Switch } from '@headlessui/vue'
 import { computed, ref } from 'vue'
-import { chosenBy, mainKind } from '../../../core/composition/box.ts'
+import { chosenBy, mainKind, playedBy } from '../../../core/composition/box.ts'
 import type { LengthRule } from '../../../core/composition/clip.ts'
 import { setAlertOn } from '../../../core/edit/setAlertOn.ts'
 import { setRules } from '../../../core/edit/variationEdits.ts'
@@ -26,7 +26,15 @@ const isApplying = ref(false)
 const covered = useCoverageStore()
 const drawn = computed(() => (covered.coverage && isDrawn(covered.coverage) ? covered.coverage : null))
 /** Cases that are never chosen by an event. */
-const called = computed(() => (room.alert?.variations ?? []).filter(({ isCalled }) => isCalled))
+const unchosen = computed(() =>
+  [
+    { by: 'sheets', words: 'Played by run sheets:' },
+    { by: 'several', words: 'For several at once:' },
+  ].flatMap(({ by, words }) => {
+    const cases = (room.alert?.variations ?? []).filter((each) => playedBy(each) === by)
+    return cases.length > 0 ? [{ words, cases }] : []
+  }),
+)
 const hidden = computed(() =>
   (room.alert?.variations ?? []).filter(
     ({ id }) => covered.coverage?.variations.find((each) => each.id === id)?.state === 'unreachable',
@@ -228,10 +236,10 @@ const nameChoices = samples.map(({ name, label }) => ({ value: name, label: `${l
       :chosen-id="room.variation.id"
       @choose="room.variationId = $event"
     />
-    <p v-if="called.length > 0" class="mt-1 flex flex-wrap gap-x-3">
-      <span class="text-faded">Played by run sheets:</span>
+    <p v-for="row in unchosen" :key="row.words" class="mt-1 flex flex-wrap gap-x-3">
+      <span class="text-faded">{{ row.words }}</span>
       <button
-        v-for="each in called"
+        v-for="each in row.cases"
         :key="each.id"
         type="button"
         class="link"

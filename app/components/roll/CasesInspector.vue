@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, Plus, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
-import { mainKind, type Variation } from '../../../core/composition/box.ts'
+import { mainKind, playedBy, type PlayedBy, type Variation } from '../../../core/composition/box.ts'
 import {
   addVariation,
   askLater,
   changeVariation,
   moveVariation,
   removeVariation,
-  setCalled,
+  setPlayedBy,
   variationIdFor,
 } from '../../../core/edit/variationEdits.ts'
 import { fieldsOf } from '../../../core/rules/fields.ts'
@@ -20,6 +20,7 @@ import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
@@ -68,6 +69,20 @@ function add(): void {
   const id = variationIdFor(cases.value, room.alert.id)
   draft.edit(addVariation(room.address, id, 'Special case', { match: 'all', of: [startOf(field)] }))
   room.variationId = id
+}
+const playedChoices: { value: PlayedBy; label: string }[] = [
+  { value: 'events', label: 'when an event is of this case' },
+  { value: 'several', label: 'for several at once' },
+  { value: 'sheets', label: 'only where a run sheet plays it' },
+]
+/** When a case plays, as one sentence. */
+function playedWords(variation: Variation): string {
+  if (!room.alert) return ''
+  const rule = wordsOfRule(room.alert, variation.rule, channel.value)
+  const by = playedBy(variation)
+  if (by === 'sheets') return 'Only run sheets play it.'
+  if (by === 'several') return variation.rule ? `For several at once, ${rule}` : 'For several at once that have waited.'
+  return rule
 }
 function rename(variation: Variation, name: string): void {
   if (name) draft.edit(changeVariation(addressOf(variation), { name }))
@@ -137,7 +152,7 @@ const setShare = (variation: Variation, isOn: boolean) =>
           </button>
         </div>
         <button type="button" class="text-left text-faded hover:underline" @click="room.variationId = each.id">
-          {{ each.isCalled ? 'Only run sheets play it.' : wordsOfRule(room.alert, each.rule, channel) }}
+          {{ playedWords(each) }}
         </button>
         <div
           v-if="problem(each)"
@@ -158,22 +173,23 @@ const setShare = (variation: Variation, isOn: boolean) =>
           </button>
         </div>
         <template v-if="each.id === room.variation?.id">
-          <TickBox
+          <ChoiceField
             class="mt-2"
-            :checked="each.isCalled ?? false"
+            label="When it plays"
+            :value="playedBy(each)"
+            :choices="playedChoices"
             :disabled="disabled"
-            @change="draft.edit(setCalled(addressOf(each), !each.isCalled))"
-            >only run sheets play it</TickBox
-          >
+            @change="(by) => draft.edit(setPlayedBy(addressOf(each), by))"
+          />
           <RuleEditor
-            v-if="each.rule && !each.isCalled"
+            v-if="each.rule && playedBy(each) !== 'sheets'"
             class="mt-2"
             :rule="each.rule"
             :listener="room.alert"
             :disabled="disabled"
             @change="(rule) => draft.edit(changeVariation(addressOf(each), { rule }))"
           />
-          <div v-if="!each.isCalled" class="mt-2 flex items-center gap-2">
+          <div v-if="playedBy(each) === 'events'" class="mt-2 flex items-center gap-2">
             <TickBox
               class="flex-1"
               :checked="each.share !== null"

@@ -1,4 +1,4 @@
-import { kindOfAlert, type Alert, type Variation } from '../../composition/box.ts'
+import { kindOfAlert, playedBy, type Alert, type Variation } from '../../composition/box.ts'
 import type { Composition } from '../../composition/schema.ts'
 import { kindNames } from '../../events/kindNames.ts'
 import type { EventKind } from '../../events/kinds.ts'
@@ -75,12 +75,19 @@ const ofVariation: ByField<Variation, OfAlert> = {
   share: (before, after, { kind }) => [
     { kind, subject: after.name, what: 'shares', before: shareWords(before), after: shareWords(after) },
   ],
-  isCalled: (before, after, { kind }) => {
-    const words = ({ isCalled }: Variation) => (isCalled ? 'by run sheets' : 'by events')
-    return [{ kind, subject: after.name, what: 'is chosen', before: words(before), after: words(after) }]
-  },
+  isCalled: (before, after, context) => chosenDifference(before, after, context),
+  // Where the other differs too, that line has said so.
+  isForSeveral: (before, after, context) =>
+    isSame(before.isCalled, after.isCalled) ? chosenDifference(before, after, context) : [],
   composition: (before, after, context) =>
     differencesBy(ofComposition, before.composition, after.composition, { ...context, subject: after.name }),
+}
+
+const playedWords = { events: 'by events', sheets: 'by run sheets', several: 'for several at once' } as const
+
+function chosenDifference(before: Variation, after: Variation, { kind }: OfAlert): Difference[] {
+  const words = (variation: Variation) => playedWords[playedBy(variation)]
+  return [{ kind, subject: after.name, what: 'is chosen', before: words(before), after: words(after) }]
 }
 
 interface OfVariation extends OfAlert {

@@ -2,6 +2,7 @@ import { kindOfAlert, mainKind, type Alert, type BoxDocument } from '../../compo
 import { kindNames } from '../../events/kindNames.ts'
 import { isSame } from '../../isSame.ts'
 import { alertDifferences } from './alertDifferences.ts'
+import { policyDifferences } from './policyDifferences.ts'
 import {
   differencesBy,
   fateOf,
@@ -58,6 +59,8 @@ const ofBox: ByField<BoxDocument, Telling> = {
   design: (air, draft) => [
     { kind: null, subject: 'To hand out', what: 'pack', before: designWords(air), after: designWords(draft) },
   ],
+  policy: (air, draft, { locale, currency }) =>
+    policyDifferences(air.policy, draft.policy, { locale, currency, cases: caseNames(draft) }),
   alerts: (air, draft, telling) => [
     ...paired(air.alerts, draft.alerts).flatMap(([before, after]) => {
       if (before && after) return alertDifferences(before, after, telling)
@@ -96,6 +99,10 @@ function seasonDifference(before: Season | undefined, after: Season | undefined)
     },
   ]
 }
+
+/** How the cases of a box are called, by id. */
+export const caseNames = ({ alerts }: Pick<BoxDocument, 'alerts'>): Record<string, string> =>
+  Object.fromEntries(alerts.flatMap(({ variations }) => variations.map(({ id, name }) => [id, name])))
 
 type Zone = BoxDocument['zones'][number]
 

@@ -36,5 +36,7 @@ export function whenAgeMs({ stoodMs, sinceMs }: AgeClock, ageMs: number): number
 export function turnClock(clock: AgeClock, isStill: boolean, nowMs: number): AgeClock {
   const { stoodMs, sinceMs } = clock
   if (isStill === (sinceMs !== null)) return clock
-  return isStill ? { stoodMs, sinceMs: nowMs } : { stoodMs: stoodMs + Math.max(0, nowMs - (sinceMs ?? nowMs)), sinceMs: null }
+  return isStill
+    ? { stoodMs, sinceMs: nowMs }
+    : { stoodMs: stoodMs + Math.max(0, nowMs - (sinceMs ?? nowMs)), sinceMs: null }
 }

@@ -51,5 +51,7 @@ export function lately(aired: readonly Aired[], nowMs: number): readonly Aired[]
 /** What had the screen has it no longer. */
 export function airedUntil(aired: readonly Aired[], nowMs: number): readonly Aired[] {
   const last = aired.at(-1)
-  return last && last.untilMs > nowMs ? [...aired.slice(0, -1), { ...last, untilMs: Math.max(last.fromMs, nowMs) }] : aired
+  return last && last.untilMs > nowMs
+    ? [...aired.slice(0, -1), { ...last, untilMs: Math.max(last.fromMs, nowMs) }]
+    : aired
 }

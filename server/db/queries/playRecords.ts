@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm'
+import type { Together } from '../../../core/queue/state.ts'
 import type { Lane } from '../../../core/response/lane.ts'
 import type { Outcome } from '../../../core/response/outcome.ts'
 import type { PlayProgress } from '../../../contract/views.ts'
@@ -20,6 +21,10 @@ export interface PlayRecord {
   /** Why that became of it; without an outcome, why it waits. */
   reason?: string
   outcomeAt?: Date
+  /** With how many others it is shown. */
+  together?: Together
+  /** The play that shows it with others. */
+  mergedInto?: string
 }
 
 /** The owner of a lane, as it is known in the database. */

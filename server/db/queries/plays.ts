@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
 import type { CanonicalEvent } from '../../../core/events/schema.ts'
 import { calledEvent } from '../../../core/triggers/calledEvent.ts'
 import type { PlaySpeech } from '../../../contract/speech.ts'
@@ -59,6 +60,36 @@ export async function listOpenPlays(db: Database, boxId: string): Promise<PlayRo
     .from(play)
     .where(and(eq(play.boxId, boxId), isOpen))
     .orderBy(asc(play.enqueuedAt), asc(play.id))
+}
+
+/** What was taken in by a play that has not ended. */
+export interface Members {
+  /** Those that are shown with it. */
+  count: number
+  /** What they bring together; null: nothing that adds up. */
+  total: number | null
+  /** Who received one of its gifts. */
+  brought: number
+}
+
+/** What the open plays of a box have taken in, by play. */
+export async function listMembers(db: Database, boxId: string): Promise<Map<string, Members>> {
+  const head = alias(play, 'head')
+  const isGift = sql`${play.facts} ->> 'kind' = 'giftRecipient'`
+  const rows = await db
+    .select({
+      id: head.id,
+      count: sql<number>`(count(*) filter (where not coalesce(${isGift}, false)))::int`,
+      total: sql<
+        number | null
+      >`(sum((${play.facts} ->> 'amount')::numeric) filter (where not coalesce(${isGift}, false)))::float8`,
+      brought: sql<number>`(count(*) filter (where coalesce(${isGift}, false)))::int`,
+    })
+    .from(play)
+    .innerJoin(head, eq(play.mergedInto, head.id))
+    .where(and(isNotNull(play.mergedInto), eq(head.boxId, boxId), sql`${head.state} <> 'over'`))
+    .groupBy(head.id)
+  return new Map(rows.map(({ id, ...members }) => [id, members]))
 }
 
 export async function findPlay(db: Database, id: string): Promise<PlayWithEvent | null> {

@@ -1,0 +1,4 @@
+ALTER TABLE "play" ADD COLUMN "facts" jsonb;--> statement-breakpoint
+ALTER TABLE "play" ADD COLUMN "together" jsonb;--> statement-breakpoint
+ALTER TABLE "play" ADD COLUMN "merged_into" text;--> statement-breakpoint
+CREATE INDEX "play_merged" ON "play" USING btree ("merged_into") WHERE merged_into is not null;
