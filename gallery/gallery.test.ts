@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { chosenBy, severalCases } from '../core/composition/box.ts'
 import { eventKinds } from '../core/events/kinds.ts'
 import { sampleEvent, sampleNames, type SampleName } from '../core/events/sampleEvent.ts'
 import { isShelved } from '../core/look/fontShelf.ts'
@@ -58,7 +59,18 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
   it('has an alert for every kind of event, and asks every case', () => {
     expect(pack.box.alerts.flatMap(({ kinds }) => kinds).sort()).toEqual([...eventKinds].sort())
     for (const alert of pack.box.alerts)
-      expect(coverageOf(alert, alert.variations).variations.filter(({ state }) => state === 'unreachable')).toEqual([])
+      expect(coverageOf(alert, chosenBy(alert)).variations.filter(({ state }) => state === 'unreachable')).toEqual([])
+  })
+  it('shows several follows, gifts and tips as one, with how many there are', () => {
+    for (const kind of ['follow', 'giftBatch', 'tip'] as const) {
+      const alert = pack.box.alerts.find(({ kinds }) => kinds.includes(kind))!
+      const [several] = severalCases(alert)
+      expect(several).toBeDefined()
+      const event = { ...sampleEvent(kind), together: { count: 12, total: kind === 'tip' ? 700 : 60 } }
+      const score = resolveScore(several!.composition, { ...pack.box, event, locale: 'en', media })
+      const words = score.ok ? score.value.parts.flatMap((part) => ('pieces' in part ? part.pieces : [])) : []
+      expect(words.map(({ text }) => text).join(' ')).toMatch(/\b11\b/)
+    }
   })
   it('has five dials or more; they turn what is there, to both ends, and begin where the set stands', () => {
     expect(pack.dials.length).toBeGreaterThanOrEqual(5)

@@ -1,6 +1,6 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
-import { mainKind, type Alert, type BoxDocument } from '../../core/composition/box.ts'
+import { chosenBy, mainKind, playedBy, type Alert, type BoxDocument } from '../../core/composition/box.ts'
 import type { Composition } from '../../core/composition/schema.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
@@ -60,8 +60,10 @@ export function useSampleScore(
     }
     const first = kind ?? mainKind(alert.value)
     const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
-    const { offer, variations } = alert.value
-    const example = exampleOf({ kinds, offer }, variations, sampleOf, variation.value.id, channel.value)
+    const { offer } = alert.value
+    // What no event chooses is shown for one that its own rule holds for.
+    const among = playedBy(variation.value) === 'events' ? chosenBy(alert.value) : [variation.value]
+    const example = exampleOf({ kinds, offer }, among, sampleOf, variation.value.id, channel.value)
     const made = example?.event ?? sampleOf(first)
     return variation.value.isForSeveral ? { ...made, together: sampleTogether(made, channel.value, viewer) } : made
   })

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { fullPolicy } from '../../test/arrange/policyNight.ts'
 import { demoBoxes } from '../../demo/scenario.ts'
 import { boxDocument, type BoxDocument } from '../composition/box.ts'
 import { starterVoice } from '../composition/starterParts.ts'
@@ -41,6 +42,7 @@ function fullBox(): BoxDocument {
     about: '',
     dials: [],
   } as never
+  box.policy = fullPolicy
   box.alerts[0]!.variations[0]!.composition.parts.push(starterVoice())
   return box
 }

@@ -127,12 +127,12 @@ export function piecesOf(sentence: Sentence, names: PolicyNames): SentencePiece[
         ...(sentence.isFlagged ? ['what the speech desk flags'] : []),
         ...sentence.kinds.map((kind) => manyOf(kind).toLowerCase()),
       ]
-      const words = listed(who) || 'nothing'
       return [
-        slot('who', words.charAt(0).toUpperCase() + words.slice(1)),
-        ' waits for somebody to let it, for ',
+        'Somebody has to let ',
+        slot('who', listed(who) || 'nothing'),
+        ' be shown, within ',
         slot('withinMs', timeWords(sentence.withinMs)),
-        ' at most.',
+        '.',
       ]
     }
     case 'room':

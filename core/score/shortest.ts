@@ -40,7 +40,8 @@ export function shortestLengthMs({ composition, solve, readMs }: Shortened): num
     if (isWhole(middle)) most = middle
     else least = middle
   }
-  return Math.min(length.ms, Math.ceil(most / stepMs) * stepMs)
+  const shortest = Math.ceil(most / stepMs) * stepMs
+  return shortest < length.ms ? shortest : null
 }
 
 /** Nothing is cut off or hurried that was not before. */

@@ -160,3 +160,26 @@ export const anyNight = ({ hasActs }: NightPlan) =>
       inputs.push([atMs + 1, { type: 'held', isHeld: false }], [atMs + 1, { type: 'quieted', quiet: null }])
       return { inputs, tickets }
     })
+
+/** A policy with a sentence of every rule, and of every form that a sentence has. */
+export const fullPolicy: BoxPolicy = [
+  { rule: 'gap', isOn: true, ms: 900 },
+  {
+    rule: 'order',
+    isOn: true,
+    of: [{ kind: 'raid', from: null }, { kind: 'tip', from: 2000 }, { caseId: 'x' }],
+    steps: 2,
+  },
+  { rule: 'merge', isOn: true, kinds: ['follow', 'tip'], withinMs: 10_000, below: 500, isEvenWritten: false },
+  { rule: 'gifts', isOn: true },
+  { rule: 'elastic', isOn: true, waiting: 6, lastMs: 60_000 },
+  { rule: 'airtime', isOn: true, percent: 50 },
+  { rule: 'age', isOn: true, kinds: null, ms: 180_000 },
+  { rule: 'age', isOn: true, kinds: ['follow'], ms: 60_000 },
+  { rule: 'beside', isOn: true, kinds: ['applause'], atMost: 2 },
+  { rule: 'quiet', isOn: true, when: { is: 'hours', from: 60, until: 120 }, does: 'collect' },
+  { rule: 'quiet', isOn: true, when: { is: 'scenes', scenes: ['Back in five'] }, does: 'letGo' },
+  { rule: 'quiet', isOn: true, when: { is: 'held' }, does: 'letGo' },
+  { rule: 'approve', isOn: true, kinds: ['raid'], isFlagged: true, withinMs: 60_000 },
+  { rule: 'room', isOn: true, atMost: 500 },
+]

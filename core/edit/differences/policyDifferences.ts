@@ -1,10 +1,11 @@
 import { isSame } from '../../isSame.ts'
 import type { BoxPolicy, Sentence } from '../../queue/policy.ts'
-import { wordsOfSentence, type PolicyNames } from '../../queue/policyWords.ts'
+import { noteOf, wordsOfSentence, type PolicyNames } from '../../queue/policyWords.ts'
 import type { Difference } from './difference.ts'
 
 /** What differs in how a box behaves: sentence by sentence, those of one rule paired in their order. */
 export function policyDifferences(before: BoxPolicy, after: BoxPolicy, names: PolicyNames): Difference[] {
+  if (isSame(before, after)) return []
   const rules = [...new Set([...after, ...before].map(({ rule }) => rule))]
   const differences = rules.flatMap((rule) => {
     const of = (policy: BoxPolicy) => policy.filter((each) => each.rule === rule)
@@ -31,5 +32,7 @@ function fate(before: Sentence | undefined, after: Sentence | undefined): string
 
 function words(sentence: Sentence | undefined, names: PolicyNames): string {
   if (!sentence) return ''
-  return sentence.isOn ? wordsOfSentence(sentence, names) : `off: ${wordsOfSentence(sentence, names)}`
+  // Whose messages are lost stands beneath the sentence.
+  const note = sentence.rule === 'merge' ? ` ${noteOf(sentence)}` : ''
+  return `${sentence.isOn ? '' : 'off: '}${wordsOfSentence(sentence, names)}${note}`
 }

@@ -1,0 +1,190 @@
+import { sql } from 'drizzle-orm'
+import pino from 'pino'
+import { expect, vi } from 'vitest'
+import type { BoxDocument } from '../../core/composition/box.ts'
+import { sampleEvent } from '../../core/events/sampleEvent.ts'
+import type { BoxPolicy } from '../../core/queue/policy.ts'
+import { demoBoxes } from '../../demo/scenario.ts'
+import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
+import { OnAirCache } from '../../server/channel/onAir.ts'
+import type { Database } from '../../server/db/handle.ts'
+import { addBox, findBox, publishVersion } from '../../server/db/queries/boxes.ts'
+import { claim } from '../../server/db/queries/nodes.ts'
+import { addChannel, addPerson } from '../../server/db/queries/people.ts'
+import { decideEvents, type EarnedPlay, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
+import { keepDecided } from '../../server/ingest/keepDecided.ts'
+import { BoxQueues } from '../../server/queue/boxQueues.ts'
+import { Shows } from '../../server/queue/shows.ts'
+import { Clock } from '../../server/system/clock.ts'
+import { onEachDatabase } from '../arrange/onEachDatabase.ts'
+
+const channelId = 'counter'
+const boxId = 'box'
+const personId = 'person'
+const document = demoBoxes((file) => file.padEnd(64, '0'))[0]!.document
+let number = 0
+
+/** One server with the counter's box on air, as it is after a start: it knows what the database knows. */
+async function started(db: Database) {
+  const sent: ToSource[] = []
+  const clock = new Clock()
+  const onAir = new OnAirCache(db)
+  const shows = new Shows({
+    db,
+    onAir,
+    dress: (show) => show,
+    voices: { of: () => Promise.reject(new Error('nobody speaks here')), tooLate: () => undefined } as never,
+  })
+  const queues = new BoxQueues({
+    ...{ db, clock, shows, onAir, logger: pino({ level: 'silent' }) },
+    send: (_nodeId, _boxId, _sources, message) => void sent.push(message),
+    isSure: () => true,
+    onLaneLost: () => expect.fail('nobody else is there'),
+    letGo: () => Promise.resolve(),
+    noteTrouble: () => false,
+    onChange: () => undefined,
+    onPlayChanged: () => undefined,
+    onStarted: () => undefined,
+    onPlay: () => undefined,
+  })
+  const row = await findBox(db, channelId, boxId)
+  for (const { hold, leftAt } of await claim(db, `node-${number++}`, [], true))
+    if (row) await queues.open(row, hold, leftAt)
+  const runtime = () => queues.find(boxId)!
+  /** Keeps events and puts what they earned into the line, all at once. */
+  const come = async (
+    ...events: { kind: 'follow' | 'giftBatch' | 'giftRecipient' | 'tip'; data?: object; isTest?: boolean }[]
+  ) => {
+    const incoming = events.map(({ kind, data, isTest = false }): IncomingEvent => {
+      const sample = sampleEvent(kind, 'everyday', Date.now())
+      const viewer = { id: `v-${number}`, name: `viewer ${number}` }
+      const { message: _unwritten, ...plain } = sample.data
+      return {
+        ...{ kind, isTest, source: 'feed:x', externalId: `event-${number++}`, occurredAtMs: Date.now() },
+        data: { ...plain, viewer, ...data } as IncomingEvent['data'],
+      }
+    })
+    const [kept] = await keepDecided(db, [
+      decideEvents({
+        ...{ channelId, incoming, onlyBoxId: null, feed: null, previous: [], pretended: null, nowMs: Date.now() },
+        onAir: await onAir.read(channelId),
+      }),
+    ])
+    queues.enqueue(kept?.plays as EarnedPlay[])
+    return kept?.plays.map(({ ticket }) => ticket.playId) ?? []
+  }
+  const prepared = (playId: string): PlayToShow | undefined =>
+    sent.flatMap((each) => (each.type === 'prepare' && each.play.playId === playId ? [each.play] : []))[0]
+  /** A source that shows everything to its end at once. */
+  const showAll = async () => {
+    runtime().input({ type: 'sourceJoined', sourceId: 'a', shownPlayIds: [] })
+    await vi.waitFor(async () => {
+      const playId = runtime().state.current?.ticket.playId
+      if (playId !== undefined && prepared(playId))
+        for (const progress of ['ready', 'started', 'done'] as const)
+          runtime().input({ type: 'sourceProgress', sourceId: 'a', playId, progress })
+      expect([runtime().state.line.size, runtime().state.current]).toEqual([0, null])
+    }, 25_000)
+    await runtime().settled()
+  }
+  return { db, onAir, queues, runtime, come, showAll, prepared, stop: () => queues.close() }
+}
+
+async function putOnAir(db: Database, policy: BoxPolicy, change: (box: BoxDocument) => void = () => undefined) {
+  const box = structuredClone({ ...document, policy })
+  change(box)
+  await publishVersion(db, {
+    ...{ id: `version-${number}`, boxId, number: number++, document: box },
+    ...{ publishedAt: new Date(), publishedBy: personId },
+  })
+}
+
+const endsOf = async (db: Database) =>
+  (
+    (await db.execute(
+      sql`select effect.id, effect.outcome, play.merged_into as into, play.together from effect join play on play.id = effect.id`,
+    )) as unknown as { rows: { id: string; outcome: string | null; into: string | null; together: unknown }[] }
+  ).rows
+
+const wordsOf = ({ score }: PlayToShow) =>
+  score.parts.flatMap((part) => ('pieces' in part ? [part.pieces.map(({ text }) => text).join('')] : []))
+
+onEachDatabase('floods', ({ db, whereHere }) => {
+  whereHere('of follows are one alert that names how many there are, also after a restart in between', async () => {
+    await addChannel(db(), {
+      ...{ id: channelId, name: 'Lantern Loaf', locale: 'en', timeZone: 'UTC', currency: 'EUR', rates: {} },
+      ...{ speech: null, calls: null, goalsBasis: 0 },
+    } as never)
+    await addPerson(db(), { id: personId, email: 'o@x.example', name: 'Odalys Fenn', passwordHash: 'x' } as never)
+    await addBox(db(), {
+      ...{ id: boxId, channelId, name: 'Night counter', draft: document, sourceToken: 'token' },
+    } as never)
+    await putOnAir(db(), document.policy)
+    const before = await started(db())
+    const ids = await before.come(...Array.from({ length: 20 }, () => ({ kind: 'follow' as const })))
+    const tests = await before.come({ kind: 'follow', isTest: true })
+    expect(before.runtime().state.line.size).toBe(2)
+    expect(before.runtime().ticketOf(ids[0]!)?.together).toEqual({ count: 20, total: null })
+    await before.runtime().settled()
+    await before.stop()
+
+    const after = await started(db())
+    expect(after.runtime().ticketOf(ids[0]!)).toMatchObject({ together: { count: 20, total: null }, lengthMs: 7000 })
+    await after.come({ kind: 'follow' })
+    expect(after.runtime().ticketOf(ids[0]!)?.together?.count).toBe(21)
+    await after.showAll()
+    expect(wordsOf(after.prepared(ids[0]!)!)).toContain('and 20 more join the night shift')
+    const ends = await endsOf(db())
+    expect(ends.filter(({ outcome }) => outcome === null)).toEqual([])
+    expect(ends.filter(({ outcome }) => outcome === 'merged').map(({ into }) => into)).toEqual(
+      Array.from({ length: 20 }, () => ids[0]),
+    )
+    expect(ends.find(({ id }) => id === ids[0])).toMatchObject({ outcome: 'played', together: { count: 21 } })
+    // A test is shown by itself.
+    expect(ends.find(({ id }) => id === tests[0])).toMatchObject({ outcome: 'played', into: null })
+    await after.stop()
+  })
+
+  whereHere('of gifts say how many came, where that is more than was promised', async () => {
+    await putOnAir(db(), document.policy, (box) => {
+      // A box that would show each of them.
+      const follow = structuredClone(box.alerts.find(({ id }) => id === 'follow')!)
+      follow.variations = follow.variations.filter(({ isForSeveral }) => !isForSeveral)
+      box.alerts.push({ ...follow, id: 'giftrecipient', kinds: ['giftRecipient'] })
+    })
+    const world = await started(db())
+    const gifts = { groupId: `g-${number++}` }
+    const [batch] = await world.come({ kind: 'giftBatch', data: { ...gifts, count: 3 } })
+    const recipients = await world.come(
+      ...Array.from({ length: 4 }, () => ({ kind: 'giftRecipient' as const, data: gifts })),
+    )
+    await world.showAll()
+    expect(wordsOf(world.prepared(batch!)!)[0]).toBe('A tray of 4')
+    const ends = await endsOf(db())
+    for (const id of recipients)
+      expect(ends.find((each) => each.id === id)).toMatchObject({ outcome: 'merged', into: batch })
+    await world.stop()
+  })
+
+  whereHere(
+    'that are too long for the screen are short, and another policy is in force once it is on air',
+    async () => {
+      await putOnAir(db(), [{ rule: 'elastic', isOn: true, waiting: 2, lastMs: null }])
+      const world = await started(db())
+      const [first] = await world.come({ kind: 'follow' }, { kind: 'follow' }, { kind: 'follow' })
+      world.runtime().input({ type: 'sourceJoined', sourceId: 'a', shownPlayIds: [] })
+      await vi.waitFor(() => expect(world.prepared(first!)).toBeDefined())
+      const { score } = world.prepared(first!)!
+      expect(score.lengthMs).toBeLessThan(7000)
+      expect(score.remarks).toEqual([])
+      expect(world.runtime().ticketOf(first!)).toMatchObject({ isShort: true, lengthMs: score.lengthMs })
+
+      await putOnAir(db(), [{ rule: 'approve', isOn: true, kinds: ['follow'], isFlagged: false, withinMs: 60_000 }])
+      world.onAir.forget(channelId)
+      await vi.waitFor(() => expect(world.runtime().policy.approves).toHaveLength(1))
+      const [asked] = await world.come({ kind: 'follow' })
+      expect(world.runtime().state.line.find(asked!)?.aside).toMatchObject({ for: 'showing' })
+      await world.stop()
+    },
+  )
+})
