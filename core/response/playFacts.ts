@@ -10,6 +10,9 @@ import { bringsOf } from './brings.ts'
 import type { ChannelOnAir } from './channelOnAir.ts'
 import { lengthFor, shortestFor } from './scoreFor.ts'
 
+/** What of a channel the facts of its plays depend on. */
+export type FactsChannel = Pick<ChannelOnAir, 'locale' | 'currency' | 'rates' | 'timeZone' | 'media' | 'flags'>
+
 /** What is asked about a play when its facts are gathered. */
 export interface FactsRequest {
   event: CanonicalEvent
@@ -17,7 +20,7 @@ export interface FactsRequest {
   document: BoxDocument
   alertId: string
   variation: Variation
-  channel: ChannelOnAir
+  channel: FactsChannel
   lengthMs: number
   isTest: boolean
   /** It is one of its own, whatever waits: somebody called it. */
