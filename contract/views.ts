@@ -1,4 +1,5 @@
 import type { BoxDocument } from '../core/composition/box.ts'
+import type { Arrival } from '../core/queue/flood.ts'
 import type { Why as WaitsWhy } from '../core/queue/forecast.ts'
 import type { Outcome } from '../core/response/outcome.ts'
 import type { Why } from '../core/rules/why.ts'
@@ -138,6 +139,11 @@ export interface PlayView {
   approval: Approval
   /** What is read aloud of it; null where nothing is. */
   speech: DeskSpeech | null
+}
+
+/** What came to a box lately, in its order. */
+export interface FloodView {
+  arrivals: Arrival[]
 }
 
 export interface DeskView {

@@ -158,6 +158,8 @@ export const play = pgTable(
     index('play_spoken')
       .on(table.enqueuedAt)
       .where(sql`speech is not null`),
+    // What came to a box lately.
+    index('play_came').on(table.boxId, table.enqueuedAt),
     index('play_merged')
       .on(table.mergedInto)
       .where(sql`merged_into is not null`),

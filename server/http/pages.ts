@@ -10,6 +10,7 @@ const pages = [
   'feeds',
   'list/[^/]+',
   'media',
+  'policy',
   'goals',
   'rates',
   'sign-in',

@@ -21,6 +21,7 @@ export const pathsOf = {
   ],
   Desk: [
     { to: '/desk', name: 'Live' },
+    { to: '/policy', name: 'Policy' },
     { to: '/speech', name: 'Speech desk' },
   ],
 } as const satisfies Record<string, readonly { to: string; name: string }[]>

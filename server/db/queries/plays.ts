@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import type { CanonicalEvent } from '../../../core/events/schema.ts'
 import { calledEvent } from '../../../core/triggers/calledEvent.ts'
@@ -60,6 +60,33 @@ export async function listOpenPlays(db: Database, boxId: string): Promise<PlayRo
     .from(play)
     .where(and(eq(play.boxId, boxId), isOpen))
     .orderBy(asc(play.enqueuedAt), asc(play.id))
+}
+
+/** So much of a flood is looked at. */
+const floodMost = 5_000
+
+/** What came to a box within the hour before the last that came, in its order: no tests, and nothing that was asked for once more. */
+export async function listFlood(
+  db: Database,
+  boxId: string,
+): Promise<Pick<PlayRow, 'id' | 'enqueuedAt' | 'lengthMs' | 'facts'>[]> {
+  const { id, enqueuedAt, lengthMs, facts } = play
+  const own = and(eq(play.boxId, boxId), eq(play.isTest, false), isNotNull(facts), eq(effect.isAgain, false))
+  const [last] = await db
+    .select({ enqueuedAt })
+    .from(play)
+    .innerJoin(effect, eq(effect.id, id))
+    .where(own)
+    .orderBy(desc(enqueuedAt))
+    .limit(1)
+  if (!last) return []
+  return db
+    .select({ id, enqueuedAt, lengthMs, facts })
+    .from(play)
+    .innerJoin(effect, eq(effect.id, id))
+    .where(and(own, gt(enqueuedAt, new Date(last.enqueuedAt.getTime() - 3_600_000))))
+    .orderBy(asc(enqueuedAt), asc(id))
+    .limit(floodMost)
 }
 
 /** What was taken in by a play that has not ended. */

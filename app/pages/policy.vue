@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
+import { Redo2, Undo2 } from '@lucide/vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, onMounted, ref, toRef, watch } from 'vue'
+import { isSame } from '../../core/isSame.ts'
+import { wordsOf } from '../api/request.ts'
+import FloodPicture from '../components/policy/FloodPicture.vue'
+import PolicyPaper from '../components/policy/PolicyPaper.vue'
+import { useFlood } from '../components/policy/useFlood.ts'
+import ConflictDialog from '../components/publish/ConflictDialog.vue'
+import PublishDialog from '../components/publish/PublishDialog.vue'
+import { useKeys } from '../composables/useKeys.ts'
+import { useSaveWords } from '../composables/useSaveWords.ts'
+import { useBoxesStore } from '../stores/boxes.ts'
+import { useDraftStore } from '../stores/draft.ts'
+import { useLiveStore } from '../stores/live.ts'
+import { useMediaStore } from '../stores/media.ts'
+import { useSessionStore } from '../stores/session.ts'
+
+useHead({ title: 'Policy · Thundercrest' })
+const route = useRoute()
+const boxes = useBoxesStore()
+const draft = useDraftStore()
+const media = useMediaStore()
+const session = useSessionStore()
+const live = useLiveStore()
+const refusal = ref('')
+const isPublishOpen = ref(false)
+const { words, isTrouble } = useSaveWords()
+
+const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.box) ?? boxes.boxes?.[0] ?? null)
+const boxId = computed(() => box.value?.id ?? null)
+const document = toRef(() => draft.document)
+const airDocument = toRef(() => draft.view?.airDocument ?? null)
+const { arrivals, answer, isBusy, isMadeUp } = useFlood(boxId, document, airDocument)
+const isSameAsAir = computed(() => isSame(document.value?.policy, airDocument.value?.policy))
+const scenes = computed(() => live.live?.calls.studio?.scenes ?? [])
+
+onMounted(async () => {
+  try {
+    await Promise.all([media.ensureLoaded(), boxes.load()])
+  } catch (error) {
+    refusal.value = wordsOf(error)
+  }
+})
+watch(
+  boxId,
+  async (id) => {
+    if (id === null) return
+    try {
+      await draft.open(id)
+    } catch (error) {
+      refusal.value = wordsOf(error)
+    }
+  },
+  { immediate: true },
+)
+useEventListener(window, 'pagehide', () => void draft.save(true))
+useEventListener(window, 'visibilitychange', draft.keep)
+onBeforeRouteLeave(() => draft.save())
+const isTyping = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog]') !== null
+const key = (run: () => unknown) => (event: KeyboardEvent) => {
+  if (isTyping(event)) return
+  event.preventDefault()
+  run()
+}
+useKeys({ '$mod+z': key(() => draft.undo()), '$mod+Shift+z': key(() => draft.redo()) })
+</script>
+
+<template>
+  <main class="flex h-full min-h-0 flex-col">
+    <div
+      v-if="(boxes.boxes?.length ?? 0) > 1"
+      class="flex items-center gap-1 border-b border-seam px-4 py-1.5"
+      role="group"
+      aria-label="Box"
+    >
+      <button
+        v-for="each in boxes.boxes"
+        :key="each.id"
+        type="button"
+        class="rounded-sm px-2.5 py-1"
+        :class="each.id === box?.id ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'"
+        :aria-pressed="each.id === box?.id"
+        @click="navigateTo(`/policy?box=${each.id}`)"
+      >
+        {{ each.name }}
+      </button>
+    </div>
+    <p v-if="refusal" role="alert" class="px-8 py-4 text-wrong">{{ refusal }}</p>
+    <div
+      v-if="box && draft.document && draft.view?.id === box.id"
+      class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_minmax(0,1.02fr)] lg:overflow-hidden"
+    >
+      <section class="on-paper min-h-0 px-8 py-5 lg:overflow-y-auto" aria-labelledby="behaves">
+        <div class="flex items-start justify-between gap-4">
+          <h1 id="behaves" class="font-display text-2xl leading-tight font-semibold">
+            How {{ box.name }} behaves on air
+          </h1>
+          <div v-if="session.canEdit" class="flex shrink-0 items-center gap-2">
+            <button
+              type="button"
+              class="button px-2!"
+              :disabled="!draft.undoLabel"
+              :aria-label="`Undo ${draft.undoLabel ?? ''}`"
+              :title="draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Nothing to undo'"
+              @click="draft.undo()"
+            >
+              <Undo2 :size="16" aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              class="button px-2!"
+              :disabled="!draft.redoLabel"
+              :aria-label="`Redo ${draft.redoLabel ?? ''}`"
+              :title="draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Nothing to redo'"
+              @click="draft.redo()"
+            >
+              <Redo2 :size="16" aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              class="button"
+              :class="draft.differences.length > 0 ? 'button-bolt' : ''"
+              @click="isPublishOpen = true"
+            >
+              {{ draft.differences.length > 0 ? `Put on air · ${draft.differences.length}` : 'On air' }}
+            </button>
+          </div>
+        </div>
+        <p class="mt-1 mb-3 text-faded">
+          When much comes at once. This is the draft; on air it changes with <b>Put on air</b>, like the rest of the
+          box.
+          <span role="status" :class="isTrouble ? 'text-brick' : ''">{{ words }}</span>
+        </p>
+        <PolicyPaper :can-edit="session.canEdit" :scenes="scenes" />
+      </section>
+      <FloodPicture
+        :arrivals="arrivals"
+        :answer="answer"
+        :is-made-up="isMadeUp"
+        :is-busy="isBusy"
+        :is-same-as-air="isSameAsAir"
+        :was-on-air="airDocument !== null"
+      />
+    </div>
+    <p v-else-if="boxes.boxes?.length === 0" class="p-8 text-mist">
+      A policy belongs to a box. Make a box first, under <b>Boxes</b>.
+    </p>
+    <p v-else-if="!refusal" class="p-8 text-mist">Loading…</p>
+    <PublishDialog v-model:open="isPublishOpen" />
+    <ConflictDialog />
+  </main>
+</template>
