@@ -3,7 +3,6 @@ import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { Redo2, Undo2 } from '@lucide/vue'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, toRef, watch } from 'vue'
-import { isSame } from '../../core/isSame.ts'
 import { wordsOf } from '../api/request.ts'
 import FloodPicture from '../components/policy/FloodPicture.vue'
 import PolicyPaper from '../components/policy/PolicyPaper.vue'
@@ -33,8 +32,7 @@ const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.b
 const boxId = computed(() => box.value?.id ?? null)
 const document = toRef(() => draft.document)
 const airDocument = toRef(() => draft.view?.airDocument ?? null)
-const { arrivals, answer, isBusy, isMadeUp } = useFlood(boxId, document, airDocument)
-const isSameAsAir = computed(() => isSame(document.value?.policy, airDocument.value?.policy))
+const { arrivals, answer, isBusy, isMadeUp, isBesideAir } = useFlood(boxId, document, airDocument)
 const scenes = computed(() => live.live?.calls.studio?.scenes ?? [])
 
 onMounted(async () => {
@@ -96,7 +94,7 @@ useKeys({ '$mod+z': key(() => draft.undo()), '$mod+Shift+z': key(() => draft.red
     >
       <section class="on-paper min-h-0 px-8 py-5 lg:overflow-y-auto" aria-labelledby="behaves">
         <div class="flex items-start justify-between gap-4">
-          <h1 id="behaves" class="font-display text-2xl leading-tight font-semibold">
+          <h1 id="behaves" class="font-display text-xl leading-tight font-semibold">
             How {{ box.name }} behaves on air
           </h1>
           <div v-if="session.canEdit" class="flex shrink-0 items-center gap-2">
@@ -133,7 +131,7 @@ useKeys({ '$mod+z': key(() => draft.undo()), '$mod+Shift+z': key(() => draft.red
         <p class="mt-1 mb-3 text-faded">
           When much comes at once. This is the draft; on air it changes with <b>Put on air</b>, like the rest of the
           box.
-          <span role="status" :class="isTrouble ? 'text-brick' : ''">{{ words }}</span>
+          <span role="status" class="ml-1" :class="isTrouble ? 'text-brick' : ''">{{ words }}.</span>
         </p>
         <PolicyPaper :can-edit="session.canEdit" :scenes="scenes" />
       </section>
@@ -142,8 +140,7 @@ useKeys({ '$mod+z': key(() => draft.undo()), '$mod+Shift+z': key(() => draft.red
         :answer="answer"
         :is-made-up="isMadeUp"
         :is-busy="isBusy"
-        :is-same-as-air="isSameAsAir"
-        :was-on-air="airDocument !== null"
+        :is-beside-air="isBesideAir"
       />
     </div>
     <p v-else-if="boxes.boxes?.length === 0" class="p-8 text-mist">

@@ -17,10 +17,18 @@ export interface PolicyNames {
 /** A piece of a sentence: words, or something in it that can be changed in place. */
 export type SentencePiece = string | { slot: string; text: string }
 
+/** Kinds whose name is not made many by an s. */
 const many: Readonly<Partial<Record<EventKind, string>>> = {
   giftBatch: 'Gifts',
   giftRecipient: 'Gifts received',
   applause: 'Applause',
+  surgeStarted: 'Beginnings of surges',
+  surgeLevelled: 'Levels of surges',
+  surgeEnded: 'Ends of surges',
+  goalStarted: 'New goals',
+  goalReached: 'Goals that are reached',
+  sponsorLine: 'Lines of sponsors',
+  membershipRenewal: 'Memberships renewed',
 }
 
 /** Several events of a kind, as they are called in a sentence. */

@@ -23,6 +23,7 @@ for (const scheme of ['night', 'daybreak']) {
       ['/boxes', 'Boxes'],
       ['/feeds', 'Feeds'],
       ['/desk', 'Waiting'],
+      ['/policy', 'How Night counter behaves on air'],
       ['/media', 'Media'],
       ['/tips', 'Tips'],
       ['/tip/channel-lantern-loaf', 'A loaf for the night bakers'],

@@ -1,9 +1,11 @@
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
+import { oneByOne } from '../arrange/oneByOne.ts'
 
 test.use({ serverFor: 'desk' })
 
 test('hold, skip and replay by one key each; the log says who and why', async ({ page, demo, signIn, context }) => {
+  await oneByOne(demo)
   const source = await context.newPage()
   await source.goto(demo.boxes[0]?.sourceUrl ?? '')
   await untilState(source, 'waiting')

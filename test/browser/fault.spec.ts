@@ -1,5 +1,6 @@
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
 import { expect, testWithOwnServer as test, untilState, watchPlays } from '../arrange/fixtures.ts'
+import { oneByOne } from '../arrange/oneByOne.ts'
 
 test('killed in the middle of a play: the source comes back by itself, nothing acknowledged is missing, nothing plays twice', async ({
   page,
@@ -7,6 +8,7 @@ test('killed in the middle of a play: the source comes back by itself, nothing a
 }) => {
   test.setTimeout(120_000)
   const { demo } = server
+  await oneByOne(demo)
   const plays = await watchPlays(page)
   await page.goto(demo.boxes[0]?.sourceUrl ?? '')
   await untilState(page, 'waiting')
@@ -34,6 +36,7 @@ test('killed in the middle of a play: the source comes back by itself, nothing a
 
 test('killed before anything was shown: what was acknowledged plays after the restart', async ({ page, server }) => {
   const { demo } = server
+  await oneByOne(demo)
   await deliverNotices(demo, followNotice('MarrowHat'), followNotice('نورا_خبز'))
   await server.end('SIGKILL')
   await server.run()

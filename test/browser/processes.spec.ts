@@ -1,5 +1,6 @@
 import { expect, test, type BrowserContext } from '@playwright/test'
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
+import { oneByOne } from '../arrange/oneByOne.ts'
 import { ownerOf } from '../arrange/owners.ts'
 import { untilState, watchPlays } from '../arrange/fixtures.ts'
 import { hasPostgres, startPostgres, type Postgres } from '../arrange/postgres.ts'
@@ -50,6 +51,7 @@ async function connected(context: BrowserContext, { demo }: TestServer) {
 if (hasPostgres) {
   test('two processes show one box; one is killed in mid-play, and the show goes on', async ({ context }) => {
     const { owner, other } = await owned()
+    await oneByOne(owner.demo)
     const there = await connected(context, owner)
     const here = await connected(context, other)
     for (const { desk } of [there, here])

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Arrival, FloodOutcome } from '../../../core/queue/flood.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
+import type { EventKind } from '../../../core/events/kinds.ts'
 import { manyOf } from '../../../core/queue/policyWords.ts'
 import type { FloodAnswer } from '../../workers/flood.worker.ts'
 import { clockTime, span } from '../../format/time.ts'
@@ -11,8 +13,8 @@ const props = defineProps<{
   answer: FloodAnswer | null
   isMadeUp: boolean
   isBusy: boolean
-  isSameAsAir: boolean
-  wasOnAir: boolean
+  /** It is beside what is on air, rather than beside none at all. */
+  isBesideAir: boolean
 }>()
 
 const widthPx = 600
@@ -59,15 +61,18 @@ const minutes = computed(() => {
   const stepMs = [30_000, 60_000, 120_000, 300_000, 600_000].find((each) => spanMs / each <= 7) ?? 1_200_000
   return Array.from({ length: Math.floor(spanMs / stepMs) + 1 }, (_, at) => fromMs.value + at * stepMs)
 })
-const axisWords = (atMs: number) => (props.isMadeUp ? `+${span(atMs - fromMs.value)}` : clockTime(atMs))
+const minutesAfter = (ms: number) =>
+  `${Math.floor(ms / 60_000)}:${String(Math.round((ms % 60_000) / 1000)).padStart(2, '0')}`
+const axisWords = (atMs: number) => (props.isMadeUp ? minutesAfter(atMs - fromMs.value) : clockTime(atMs))
+const oneOf = (kind: EventKind) => (kind === 'giftBatch' ? 'batch of gifts' : kindNames[kind])
 const kindsWords = computed(() => {
-  const counts = new Map<string, number>()
+  const counts = new Map<EventKind, number>()
   for (const { ticket } of props.arrivals)
-    if (ticket.facts) counts.set(manyOf(ticket.facts.kind), (counts.get(manyOf(ticket.facts.kind)) ?? 0) + 1)
+    if (ticket.facts) counts.set(ticket.facts.kind, (counts.get(ticket.facts.kind) ?? 0) + 1)
   return [...counts]
     .sort(([, a], [, b]) => b - a)
     .slice(0, 4)
-    .map(([name, count]) => `${count} ${name.toLowerCase()}`)
+    .map(([kind, count]) => `${count} ${(count === 1 ? oneOf(kind) : manyOf(kind)).toLowerCase()}`)
     .join(', ')
 })
 const calmWords = (outcome: FloodOutcome) =>
@@ -79,7 +84,7 @@ const rows = computed(() =>
     ? [
         {
           id: 'air',
-          name: props.wasOnAir ? 'As it is on air' : 'One after another',
+          name: props.isBesideAir ? 'As it is on air' : 'One by one, without any of it',
           outcome: props.answer.air,
           fill: 'fill-mist/50',
         },
@@ -167,7 +172,6 @@ const rows = computed(() =>
             </text>
           </g>
           <polyline
-            v-if="!isSameAsAir || !wasOnAir"
             :points="curve(answer.air)"
             fill="none"
             class="stroke-mist"
@@ -181,9 +185,7 @@ const rows = computed(() =>
     <dl v-if="answer" class="mt-5 grid grid-cols-3 gap-3">
       <div class="rounded-sm bg-ridge p-3">
         <dd class="font-display text-xl font-semibold">
-          <template v-if="!isSameAsAir || !wasOnAir"
-            ><span class="text-mist">{{ span(answer.air.longestMs) }} → </span></template
-          >{{ span(answer.draft.longestMs) }}
+          <span class="text-mist">{{ span(answer.air.longestMs) }} → </span>{{ span(answer.draft.longestMs) }}
         </dd>
         <dt class="text-mist">the longest wait</dt>
       </div>

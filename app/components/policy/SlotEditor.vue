@@ -88,6 +88,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
   <div class="space-y-2">
     <NumberField
       v-if="sentence.rule === 'gap'"
+      class="w-36"
       label="Seconds between two alerts"
       unit="s"
       :value="s(sentence.ms)"
@@ -150,6 +151,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
     </template>
     <template v-else-if="sentence.rule === 'elastic'">
       <NumberField
+        class="w-36"
         label="How many have to wait"
         unit="alerts"
         :value="sentence.waiting"
@@ -164,6 +166,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
       >
       <NumberField
         v-if="sentence.lastMs !== null"
+        class="w-36"
         label="Seconds that the last would wait"
         unit="s"
         :value="s(sentence.lastMs)"
@@ -174,6 +177,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
     </template>
     <NumberField
       v-else-if="sentence.rule === 'airtime'"
+      class="w-36"
       label="Percent of a minute"
       unit="%"
       :value="sentence.percent"
@@ -183,6 +187,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
     />
     <NumberField
       v-else-if="sentence.rule === 'room'"
+      class="w-36"
       label="How many may wait"
       unit="alerts"
       :value="sentence.atMost"
@@ -274,6 +279,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
       </fieldset>
       <label v-if="sentence.rule === 'merge'" class="block"
         >Seconds after the first within which they come<NumberField
+          class="w-36"
           label="Seconds within which they come"
           unit="s"
           :value="s(sentence.withinMs)"
@@ -293,6 +299,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
         >
         <NumberField
           v-if="sentence.below !== null"
+          class="w-36"
           label="Less than"
           :unit="unitOf(sentence.kinds[0] ?? 'tip')"
           :value="sentence.below / perOf(sentence.kinds[0] ?? 'tip')"
@@ -313,6 +320,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
       </template>
       <label v-else-if="sentence.rule === 'age'" class="block"
         >Seconds that it may wait<NumberField
+          class="w-36"
           label="Seconds that it may wait"
           unit="s"
           :value="s(sentence.ms)"
@@ -322,6 +330,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
       /></label>
       <label v-else-if="sentence.rule === 'approve'" class="block"
         >Seconds within which somebody has to<NumberField
+          class="w-36"
           label="Seconds within which somebody has to"
           unit="s"
           :value="s(sentence.withinMs)"
@@ -331,6 +340,7 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
       /></label>
       <label v-else class="block"
         >How many at once<NumberField
+          class="w-36"
           label="How many at once"
           :value="sentence.atMost"
           :min="1"

@@ -1,6 +1,7 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue'
 import type { BoxDocument } from '../../../core/composition/box.ts'
+import { isSame } from '../../../core/isSame.ts'
 import type { Arrival } from '../../../core/queue/flood.ts'
 import { sampleFlood } from '../../../core/response/sampleFlood.ts'
 import type { FloodView } from '../../../contract/views.ts'
@@ -13,7 +14,8 @@ import type { FloodAnswer, FloodQuestion } from '../../workers/flood.worker.ts'
 const floodFrom = 30
 
 /**
- * What the policies on air and of the draft make of the last flood that came to a box, worked out beside the page.
+ * What the policies on air and of the draft make of the last flood that came to a box, worked out beside the page. Where they are
+ * the same, beside what would be without any.
  * @param air null: the box was never on air
  */
 export function useFlood(boxId: Ref<string | null>, draft: Ref<BoxDocument | null>, air: Ref<BoxDocument | null>) {
@@ -22,6 +24,11 @@ export function useFlood(boxId: Ref<string | null>, draft: Ref<BoxDocument | nul
   const real = shallowRef<Arrival[]>([])
   const answer = shallowRef<FloodAnswer | null>(null)
   const isBusy = ref(false)
+  /** What the draft is beside; null: one after another. */
+  const beside = computed(() => {
+    const policy = air.value?.policy ?? null
+    return isSame(policy, draft.value?.policy) ? null : policy
+  })
   const isMadeUp = computed(() => real.value.length < floodFrom)
   const arrivals = computed<Arrival[]>(() => {
     if (!isMadeUp.value) return real.value
@@ -47,19 +54,19 @@ export function useFlood(boxId: Ref<string | null>, draft: Ref<BoxDocument | nul
   })
   onBeforeUnmount(() => worker.terminate())
   watchDebounced(
-    [arrivals, () => draft.value?.policy, () => air.value?.policy],
+    [arrivals, () => draft.value?.policy, beside],
     () => {
       if (!draft.value) return
       isBusy.value = true
       // What a worker is sent has to be plain.
       const question: FloodQuestion = {
         arrivals: arrivals.value,
-        air: air.value?.policy ?? null,
+        air: beside.value,
         draft: draft.value.policy,
       }
       worker.postMessage(JSON.parse(JSON.stringify(question)))
     },
     { debounce: 120, immediate: true },
   )
-  return { arrivals, answer, isBusy, isMadeUp }
+  return { arrivals, answer, isBusy, isMadeUp, isBesideAir: computed(() => beside.value !== null) }
 }
