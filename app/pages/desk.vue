@@ -9,6 +9,7 @@ import LogColumn from '../components/desk/LogColumn.vue'
 import OnAirColumn from '../components/desk/OnAirColumn.vue'
 import SourceStrip from '../components/desk/SourceStrip.vue'
 import WaitingColumn from '../components/desk/WaitingColumn.vue'
+import { lastShown } from '../components/desk/waitWords.ts'
 import { useKeys } from '../composables/useKeys.ts'
 import { useBoxesStore } from '../stores/boxes.ts'
 import { tried } from '../composables/tried.ts'
@@ -41,7 +42,7 @@ const read = (play: PlayView, isRead: boolean) =>
   )
 const silence = () =>
   desk.value?.current && tried(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
-const replayLast = () => replay(desk.value?.log.find((play) => play.state !== 'expired'))
+const replayLast = () => replay(desk.value ? lastShown(desk.value) : undefined)
 
 onMounted(() => void tried(boxes.load()))
 const key = (run: () => unknown) => (event: KeyboardEvent) => {

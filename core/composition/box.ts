@@ -45,8 +45,10 @@ export type Alert = z.infer<typeof alert>
 
 /** How a case comes to be played. */
 export type PlayedBy = 'events' | 'sheets' | 'several'
-export const playedBy = ({ isCalled, isForSeveral }: Pick<Variation, 'isCalled' | 'isForSeveral'>): PlayedBy =>
-  isCalled ? 'sheets' : isForSeveral ? 'several' : 'events'
+export function playedBy({ isCalled, isForSeveral }: Pick<Variation, 'isCalled' | 'isForSeveral'>): PlayedBy {
+  if (isCalled) return 'sheets'
+  return isForSeveral ? 'several' : 'events'
+}
 
 const isChosen = (each: Variation) => playedBy(each) === 'events'
 

@@ -162,6 +162,6 @@ export const endOf = (
 ): Extract<QueueCommand, { type: 'recordEnded' }> => ({ type: 'recordEnded', playId, outcome, reason, shownCount: 0 })
 
 const mergedInto = ({ ticket }: Waiting, member: Ticket): QueueCommand => ({
-  ...endOf(member.playId, 'merged', 'shown with others that came shortly before'),
+  ...endOf(member.playId, 'merged', 'shown with others'),
   into: ticket.playId,
 })

@@ -1,3 +1,4 @@
+import { byText } from '../byText.ts'
 import { OrderedSet } from './orderedSet.ts'
 
 /** Gifts that were announced together, and what became of what announced them. */
@@ -23,7 +24,7 @@ export class Groups {
 
   static readonly empty = new Groups(
     OrderedSet.empty<Pick<Group, 'giftsId'>, Group>({
-      compare: (a, b) => (a.giftsId < b.giftsId ? -1 : a.giftsId > b.giftsId ? 1 : 0),
+      compare: (a, b) => byText(a.giftsId, b.giftsId),
     }),
     OrderedSet.empty<Pick<Group, 'seq'>, Pick<Group, 'seq' | 'giftsId'>>({ compare: (a, b) => a.seq - b.seq }),
     0,

@@ -1,3 +1,4 @@
+import { byText } from '../byText.ts'
 import { OrderedSet } from './orderedSet.ts'
 import type { Ticket } from './state.ts'
 
@@ -35,7 +36,6 @@ type BySeq = Pick<Waiting, 'seq'>
 const byRank = (a: BySeq & Pick<Place, 'rankMs'>, b: BySeq & Pick<Place, 'rankMs'>) =>
   a.rankMs - b.rankMs || a.seq - b.seq
 const byTime = (a: BySeq & { atMs: number }, b: BySeq & { atMs: number }) => a.atMs - b.atMs || a.seq - b.seq
-const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0)
 
 /** Ids are alike for most of their length: they are told apart by a hash, and by themselves where that is the same. */
 interface Id {

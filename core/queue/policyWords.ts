@@ -49,9 +49,12 @@ export function timeWords(ms: number): string {
 
 const moneyKinds: readonly EventKind[] = ['tip', 'paidMessage', 'charityDonation', 'purchase']
 
+/** Whether what a kind brings is money. */
+export const bringsMoney = (kind: EventKind): boolean => moneyKinds.includes(kind)
+
 /** What events of a kind bring, in so many words: money as the channel writes it. */
 export function amountWords(kind: EventKind, amount: number, { locale, currency }: PolicyNames): string {
-  if (moneyKinds.includes(kind)) return formatMoney(amount, currency, locale)
+  if (bringsMoney(kind)) return formatMoney(amount, currency, locale)
   return `${new Intl.NumberFormat(locale).format(amount)}${unitOf(kind)}`
 }
 

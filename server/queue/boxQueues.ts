@@ -1,8 +1,8 @@
 import type { Logger } from 'pino'
 import { isSame } from '../../core/isSame.ts'
-import { plainPolicy, readyPolicy, type BoxPolicy, type QueuePolicy } from '../../core/queue/policy.ts'
+import type { BoxPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
-import type { QueueInput, Ticket, Together } from '../../core/queue/state.ts'
+import type { QueueInput, Ticket } from '../../core/queue/state.ts'
 import type { ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import type { BoxRow } from '../db/queries/boxes.ts'
@@ -13,18 +13,17 @@ import {
   listOpenPlays,
   listPlays,
   mergePlaySpeech,
-  type Members,
   type PlayRow,
 } from '../db/queries/plays.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import { localMoment } from '../../core/time/localMoment.ts'
-import type { PlayFacts } from '../../core/queue/facts.ts'
 import type { KnownSource } from '../realtime/sourceRooms.ts'
 import type { Clock } from '../system/clock.ts'
 import type { BoxAct, Said } from './boxAct.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 import { waitingListed } from './laneView.ts'
+import { asReady, ticketOf } from './keptLine.ts'
 import type { Shows } from './shows.ts'
 
 export interface QueueDependencies {
@@ -62,15 +61,6 @@ interface OpenBox {
 
 /** A play has been written down after so long, or will be when the database is back. */
 const writtenWithinMs = 2_000
-
-const asReady = (policy: BoxPolicy | null): QueuePolicy => (policy ? readyPolicy(policy) : plainPolicy)
-
-/** What a play brings with those that were taken in before the server stopped; null: there were none. */
-function withMembers(facts: PlayFacts | null, { count, total }: Members): Together | null {
-  if (count === 0) return null
-  const own = facts?.amount ?? null
-  return { count: count + 1, total: own === null && total === null ? null : (own ?? 0) + (total ?? 0) }
-}
 
 function verdictOf(said: Said, isHeard: boolean): string {
   if ('reason' in said) return `Not read: ${said.reason}.`
@@ -115,7 +105,7 @@ export class BoxQueues {
     const policy = asReady(written)
     const members = await listMembers(db, box.id)
     const recorded = open.map((play) => ({
-      ticket: this.ticketOf(play, members.get(play.id)),
+      ticket: ticketOf(play, clock, members.get(play.id)),
       state: play.state as 'waiting' | 'preparing' | 'playing',
       startedAtMs: steady(play.startedAt),
       shownCount: play.shownCount,
@@ -158,20 +148,6 @@ export class BoxQueues {
     await this.takeUpBox(box.id)
   }
 
-  /** A kept play as the queue knows it, by the steady clock. */
-  private ticketOf({ id, enqueuedAt, lengthMs, approval, facts, together: kept }: PlayRow, members?: Members): Ticket {
-    const together = members ? withMembers(facts, members) : kept
-    return {
-      playId: id,
-      enqueuedAtMs: this.deps.clock.steadyOf(enqueuedAt.getTime()),
-      lengthMs: (together && facts?.several?.lengthMs) ?? lengthMs,
-      isAwaiting: approval === 'awaiting',
-      facts,
-      ...(together ? { together } : {}),
-      ...(members && members.brought > 0 ? { brought: members.brought } : {}),
-    }
-  }
-
   /**
    * Takes up what is open in the database and in no line: what was written while nobody could say so.
    * @throws where the database does not answer
@@ -199,7 +175,7 @@ export class BoxQueues {
   private takeUpOne(play: PlayRow): number {
     const runtime = this.find(play.boxId)
     if (!runtime || runtime.knows(play.id)) return 0
-    runtime.input({ type: 'enqueued', tickets: [this.ticketOf(play)] })
+    runtime.input({ type: 'enqueued', tickets: [ticketOf(play, this.deps.clock)] })
     this.speakAhead(play.boxId, play.id)
     return 1
   }

@@ -6,7 +6,7 @@ import { clockTime } from '../../format/time.ts'
 import KindMark from '../frame/KindMark.vue'
 import { useLiveStore } from '../../stores/live.ts'
 import { unreadWords } from './speechWords.ts'
-import { nameWords } from './waitWords.ts'
+import { detailWords, nameWords } from './waitWords.ts'
 import EventList from './EventList.vue'
 import OutcomeMark from './OutcomeMark.vue'
 import WhyDialog, { type AskedEvent } from './WhyDialog.vue'
@@ -25,7 +25,10 @@ const lists = [
 ] as const
 const shown = ref<(typeof lists)[number]['id']>('played')
 
+const byId = computed(() => new Map(props.log.map((play) => [play.id, play])))
 function note(play: PlayView): string {
+  const head = play.mergedInto === null ? undefined : byId.value.get(play.mergedInto)
+  if (head) return `into “${head.name}${nameWords(head)}”`
   if (play.state === 'played')
     return [play.detail, play.shownCount > 1 ? `on ${play.shownCount} sources` : ''].filter(Boolean).join(' · ')
   return play.reason
@@ -65,7 +68,7 @@ function note(play: PlayView): string {
       <li
         v-for="play in log"
         :key="play.id"
-        v-memo="[play]"
+        v-memo="[play, byId.get(play.mergedInto ?? '')]"
         class="group list-row grid grid-cols-[2.9rem_1.5rem_minmax(0,1fr)_auto] items-center gap-2 py-2"
       >
         <time class="font-mono text-2xs text-faded" :datetime="new Date(play.enqueuedAtMs).toISOString()">{{
@@ -76,7 +79,7 @@ function note(play: PlayView): string {
           <p class="truncate font-semibold">
             <bdi>{{ play.name }}</bdi>{{ nameWords(play) }}
           </p>
-          <p class="truncate text-faded" :title="note(play)">{{ note(play) || play.variationName }}</p>
+          <p class="truncate text-faded" :title="note(play)">{{ note(play) || detailWords(play) }}</p>
           <p v-if="unreadWords(play)" class="truncate text-brick" :title="unreadWords(play)">{{ unreadWords(play) }}</p>
         </div>
         <div class="flex items-center gap-1">

@@ -10,7 +10,7 @@ import { useStage } from '../../composables/useStage.ts'
 import { seconds } from '../../format/time.ts'
 import { MicOff, Speech } from '@lucide/vue'
 import { readText, unreadWords } from './speechWords.ts'
-import { nameWords } from './waitWords.ts'
+import { lastShown, nameWords } from './waitWords.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 
 const props = defineProps<{ desk: DeskView; boxName: string; canvas: Canvas; nowMs: () => number }>()
@@ -44,7 +44,7 @@ watch(stage.prepared, (prepared) => {
 const said = computed(() => (current.value ? readText(current.value) : ''))
 const unread = computed(() => (current.value ? unreadWords(current.value) : ''))
 const isSpoken = computed(() => said.value !== '' && !current.value?.speech?.note && !current.value?.speech?.verdict)
-const last = computed(() => props.desk.log.find((play) => play.state !== 'expired'))
+const last = computed(() => lastShown(props.desk))
 const controls = computed(() => [
   {
     key: 'H',

@@ -3,7 +3,7 @@ import { NuxtLink } from '#components'
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
 import type { DeskView, PlayView } from '../../../contract/views.ts'
-import { lineWords, nameWords, waitsForSomebody, whenWords, whyWords } from './waitWords.ts'
+import { detailWords, lineWords, nameWords, waitsForSomebody, whenWords, whyWords } from './waitWords.ts'
 import SpeechLine from './SpeechLine.vue'
 import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
@@ -36,9 +36,7 @@ const waitWords = (play: PlayView) => whenWords(forecasts.value.get(play.id), pl
           <p class="truncate font-display text-base font-semibold">
             <bdi>{{ play.name }}</bdi>{{ nameWords(play) }}
           </p>
-          <p class="truncate text-mist">
-            <span v-if="play.isTest">test · </span>{{ play.detail || play.variationName }}
-          </p>
+          <p class="truncate text-mist"><span v-if="play.isTest">test · </span>{{ detailWords(play) }}</p>
           <p class="text-mist">{{ whyWords(forecasts.get(play.id), index, desk.current !== null) }}</p>
         </div>
         <div class="flex shrink-0 flex-col items-end gap-1">

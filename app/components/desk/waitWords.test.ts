@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { DeskView, ForecastView, PlayView } from '../../../contract/views.ts'
-import { lineWords, nameWords, whenWords, whyWords } from './waitWords.ts'
+import { detailWords, lineWords, nameWords, whenWords, whyWords } from './waitWords.ts'
 
 const play = { enqueuedAtMs: 1_000, together: 12 } as PlayView
 const waits = (why: ForecastView['why'], startsAtMs: number | null = null): ForecastView => ({
@@ -17,6 +17,12 @@ describe('what the desk says of a play that waits', () => {
   })
   it('is who else is shown with it', () => {
     expect([nameWords(play), nameWords({ together: 1 })]).toEqual([' and 11 more', ''])
+  })
+  it('is how many they are, or what it brings', () => {
+    const follow = { kind: 'follow', detail: '', variationName: 'Everyday' } as PlayView
+    expect(detailWords({ ...follow, together: 12 })).toBe('12 follows as one')
+    expect(detailWords({ ...follow, together: 1 })).toBe('Everyday')
+    expect(detailWords({ ...follow, together: 1, detail: '€25.00' })).toBe('€25.00')
   })
   it('is why', () => {
     expect(whyWords(waits({ because: 'turn' }), 0, false)).toBe('It is next.')

@@ -1,4 +1,5 @@
 import type { DeskView, ForecastView, PlayView } from '../../../contract/views.ts'
+import { manyOf } from '../../../core/queue/policyWords.ts'
 import { span } from '../../format/time.ts'
 
 type Why = ForecastView['why']
@@ -10,6 +11,14 @@ export const waitsForSomebody = (why: Why | undefined): boolean =>
 /** Who else is shown with it, after the name. */
 export const nameWords = ({ together }: Pick<PlayView, 'together'>): string =>
   together > 1 ? ` and ${together - 1} more` : ''
+
+/** What else there is to say of it in one line: what it brings, or of which case it is; of several, how many there are. */
+export const detailWords = ({ detail, variationName, together, kind }: PlayView): string =>
+  together > 1 ? `${together} ${manyOf(kind).toLowerCase()} as one` : detail || variationName
+
+/** What had the screen last, whether it was shown to its end or somebody skipped it. */
+export const lastShown = ({ log }: Pick<DeskView, 'log'>): PlayView | undefined =>
+  log.find(({ state }) => state === 'played' || state === 'skipped')
 
 /** When a play is likely to begin, in as many words as stand at the edge of its card. */
 export function whenWords(forecast: ForecastView | undefined, { enqueuedAtMs }: PlayView, nowMs: number): string {

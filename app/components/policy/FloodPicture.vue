@@ -61,6 +61,11 @@ const minutes = computed(() => {
   const stepMs = [30_000, 60_000, 120_000, 300_000, 600_000].find((each) => spanMs / each <= 7) ?? 1_200_000
   return Array.from({ length: Math.floor(spanMs / stepMs) + 1 }, (_, at) => fromMs.value + at * stepMs)
 })
+/** Words at the edges stay inside. */
+function anchorOf(atMs: number): 'start' | 'middle' | 'end' {
+  if (x(atMs) < 12) return 'start'
+  return x(atMs) > widthPx - 24 ? 'end' : 'middle'
+}
 const minutesAfter = (ms: number) =>
   `${Math.floor(ms / 60_000)}:${String(Math.round((ms % 60_000) / 1000)).padStart(2, '0')}`
 const axisWords = (atMs: number) => (props.isMadeUp ? minutesAfter(atMs - fromMs.value) : clockTime(atMs))
@@ -165,7 +170,7 @@ const rows = computed(() =>
             <text
               :x="Math.min(x(atMs), widthPx - 2)"
               :y="lateHeight + 14"
-              :text-anchor="x(atMs) < 12 ? 'start' : x(atMs) > widthPx - 24 ? 'end' : 'middle'"
+              :text-anchor="anchorOf(atMs)"
               class="fill-mist font-mono text-[10px]"
             >
               {{ axisWords(atMs) }}

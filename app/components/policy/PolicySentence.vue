@@ -25,7 +25,7 @@ const words = computed(() => wordsOfSentence(props.sentence, props.names))
 const note = computed(() => noteOf(props.sentence))
 const editor = ref<HTMLElement>()
 
-async function open(): Promise<void> {
+async function toggle(): Promise<void> {
   isOpen.value = !isOpen.value
   await nextTick()
   editor.value?.querySelector<HTMLElement>('input, button')?.focus()
@@ -43,7 +43,7 @@ async function open(): Promise<void> {
             type="button"
             class="rounded-xs font-semibold text-deep-sky underline underline-offset-4"
             :aria-expanded="isOpen"
-            @click="open"
+            @click="toggle"
           >
             {{ piece.text }}
           </button>
@@ -57,7 +57,7 @@ async function open(): Promise<void> {
         :aria-label="`Change: ${words}`"
         :aria-expanded="isOpen"
         title="Change"
-        @click="open"
+        @click="toggle"
       >
         <Pencil :size="14" aria-hidden="true" />
       </button>

@@ -2,15 +2,12 @@
 import { computed } from 'vue'
 import { eventKinds, type EventKind } from '../../../core/events/kinds.ts'
 import type { Sentence } from '../../../core/queue/policy.ts'
-import { manyOf, stepWords } from '../../../core/queue/policyWords.ts'
-import type { Target } from '../../../core/queue/rules/order.ts'
-import { useChannel } from '../../composables/useChannel.ts'
-import { minorDigits } from '../../../core/minorDigits.ts'
-import ChoiceField from '../fields/ChoiceField.vue'
+import { manyOf } from '../../../core/queue/policyWords.ts'
 import NumberField from '../fields/NumberField.vue'
 import TickBox from '../fields/TickBox.vue'
-import TypedField from '../fields/TypedField.vue'
-import TimeField from '../triggers/TimeField.vue'
+import OrderEditor from './OrderEditor.vue'
+import QuietEditor from './QuietEditor.vue'
+import { useBrings } from './useBrings.ts'
 
 /** Changes all that one sentence says. */
 const props = defineProps<{
@@ -22,8 +19,6 @@ const props = defineProps<{
   scenes: readonly string[]
 }>()
 const emit = defineEmits<{ change: [sentence: Sentence] }>()
-const channel = useChannel()
-const unit = computed(() => 10 ** minorDigits(channel.value.currency))
 
 /** Kinds that can be chosen: those that are shown, and what is chosen already. */
 const kinds = computed<EventKind[]>(() => {
@@ -34,52 +29,7 @@ const kinds = computed<EventKind[]>(() => {
 const toggled = (list: readonly EventKind[], kind: EventKind) =>
   list.includes(kind) ? list.filter((each) => each !== kind) : [...list, kind]
 
-const stepChoices = [2, 1, -1, -2].map((steps) => ({ value: String(steps), label: stepWords[steps] ?? '' }))
-const doesChoices = [
-  { value: 'collect', label: 'it waits' },
-  { value: 'letGo', label: 'it is let go' },
-] as const
-const whenChoices = [
-  { value: 'hours', label: 'within hours of the day' },
-  { value: 'scenes', label: 'while the studio shows a scene' },
-  { value: 'held', label: 'while the line is held' },
-] as const
-
-const isMoney = (kind: EventKind) => ['tip', 'paidMessage', 'charityDonation', 'purchase'].includes(kind)
-const perOf = (kind: EventKind) => (isMoney(kind) ? unit.value : 1)
-const unitOf = (kind: EventKind) => (isMoney(kind) ? channel.value.currency : '')
-const targetChoices = computed(() => [
-  ...kinds.value.map((kind) => ({ value: `kind ${kind}`, label: manyOf(kind) })),
-  ...props.cases.map(({ id, name }) => ({ value: `case ${id}`, label: `“${name}”` })),
-])
-const valueOf = (target: Target) => ('caseId' in target ? `case ${target.caseId}` : `kind ${target.kind}`)
-function targetOf(value: string): Target {
-  const [what, name = ''] = value.split(' ')
-  return what === 'case' ? { caseId: name } : { kind: name as EventKind, from: null }
-}
-function setTarget(at: number, target: Target): void {
-  if (props.sentence.rule === 'order') emit('change', { ...props.sentence, of: props.sentence.of.with(at, target) })
-}
-function setWhen(is: (typeof whenChoices)[number]['value']): void {
-  if (props.sentence.rule !== 'quiet') return
-  const when = {
-    hours: { is: 'hours' as const, from: 180, until: 240 },
-    scenes: { is: 'scenes' as const, scenes: [props.scenes[0] ?? 'Back in five'] },
-    held: { is: 'held' as const },
-  }[is]
-  emit('change', { ...props.sentence, when })
-}
-function toggleScene(scene: string): void {
-  if (props.sentence.rule !== 'quiet' || props.sentence.when.is !== 'scenes') return
-  const { scenes } = props.sentence.when
-  const next = scenes.includes(scene) ? scenes.filter((each) => each !== scene) : [...scenes, scene]
-  if (next.length > 0) emit('change', { ...props.sentence, when: { is: 'scenes', scenes: next } })
-}
-const listedScenes = computed(() => {
-  const { sentence } = props
-  const chosen = sentence.rule === 'quiet' && sentence.when.is === 'scenes' ? sentence.when.scenes : []
-  return [...new Set([...props.scenes, ...chosen])]
-})
+const { perOf, unitOf } = useBrings()
 const s = (ms: number) => ms / 1000
 const ms = (seconds: number) => Math.round(seconds * 1000)
 </script>
@@ -98,57 +48,13 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
       :decimals="1"
       @change="(value) => sentence.rule === 'gap' && emit('change', { ...sentence, ms: ms(value) })"
     />
-    <template v-else-if="sentence.rule === 'order'">
-      <div v-for="(target, at) in sentence.of" :key="at" class="flex items-center gap-2">
-        <span class="min-w-0 flex-1"
-          ><ChoiceField
-            :label="`What goes ${stepWords[sentence.steps]}, ${at + 1}`"
-            :value="valueOf(target)"
-            :choices="targetChoices"
-            @change="(value) => setTarget(at, targetOf(value))"
-        /></span>
-        <template v-if="'kind' in target">
-          <TickBox
-            :checked="target.from !== null"
-            @change="(has) => setTarget(at, { ...target, from: has ? 20 * perOf(target.kind) : null })"
-            >from</TickBox
-          >
-          <span v-if="target.from !== null" class="w-28"
-            ><NumberField
-              label="From how much on"
-              :unit="unitOf(target.kind)"
-              :value="target.from / perOf(target.kind)"
-              :min="1 / perOf(target.kind)"
-              :max="1_000_000"
-              :decimals="perOf(target.kind) > 1 ? 2 : 0"
-              @change="(value) => setTarget(at, { ...target, from: Math.round(value * perOf(target.kind)) })"
-          /></span>
-        </template>
-        <button
-          v-if="sentence.of.length > 1"
-          type="button"
-          class="button px-2!"
-          :aria-label="`Leave out ${at + 1}`"
-          @click="emit('change', { ...sentence, of: sentence.of.toSpliced(at, 1) })"
-        >
-          ×
-        </button>
-      </div>
-      <button
-        v-if="sentence.of.length < 20"
-        type="button"
-        class="link text-deep-sky"
-        @click="emit('change', { ...sentence, of: [...sentence.of, { kind: kinds[0] ?? 'tip', from: null }] })"
-      >
-        And another
-      </button>
-      <ChoiceField
-        label="Where they go"
-        :value="String(sentence.steps)"
-        :choices="stepChoices"
-        @change="(steps) => sentence.rule === 'order' && emit('change', { ...sentence, steps: Number(steps) })"
-      />
-    </template>
+    <OrderEditor
+      v-else-if="sentence.rule === 'order'"
+      :sentence="sentence"
+      :kinds="kinds"
+      :cases="cases"
+      @change="(next) => emit('change', next)"
+    />
     <template v-else-if="sentence.rule === 'elastic'">
       <NumberField
         class="w-36"
@@ -195,54 +101,12 @@ const ms = (seconds: number) => Math.round(seconds * 1000)
       :max="100_000"
       @change="(atMost) => sentence.rule === 'room' && emit('change', { ...sentence, atMost })"
     />
-    <template v-else-if="sentence.rule === 'quiet'">
-      <ChoiceField label="When it is quiet" :value="sentence.when.is" :choices="whenChoices" @change="setWhen" />
-      <div v-if="sentence.when.is === 'hours'" class="grid grid-cols-2 gap-2">
-        <TimeField
-          label="From"
-          :minute="sentence.when.from"
-          @change="
-            (from) =>
-              sentence.rule === 'quiet' &&
-              sentence.when.is === 'hours' &&
-              emit('change', { ...sentence, when: { ...sentence.when, from } })
-          "
-        />
-        <TimeField
-          label="Until"
-          :minute="sentence.when.until"
-          @change="
-            (until) =>
-              sentence.rule === 'quiet' &&
-              sentence.when.is === 'hours' &&
-              emit('change', { ...sentence, when: { ...sentence.when, until } })
-          "
-        />
-      </div>
-      <template v-else-if="sentence.when.is === 'scenes'">
-        <TickBox
-          v-for="scene in listedScenes"
-          :key="scene"
-          :checked="sentence.when.scenes.includes(scene)"
-          @change="toggleScene(scene)"
-          >{{ scene }}</TickBox
-        >
-        <TypedField
-          class="field"
-          value=""
-          maxlength="200"
-          placeholder="another scene, as the studio calls it"
-          aria-label="Another scene"
-          @change="(scene) => scene.trim() && toggleScene(scene.trim())"
-        />
-      </template>
-      <ChoiceField
-        label="What comes meanwhile"
-        :value="sentence.does"
-        :choices="doesChoices"
-        @change="(does) => sentence.rule === 'quiet' && emit('change', { ...sentence, does })"
-      />
-    </template>
+    <QuietEditor
+      v-else-if="sentence.rule === 'quiet'"
+      :sentence="sentence"
+      :scenes="scenes"
+      @change="(next) => emit('change', next)"
+    />
     <template v-else-if="sentence.rule !== 'gifts'">
       <fieldset class="grid grid-cols-2 gap-x-3 gap-y-1">
         <legend class="sr-only">Which kinds</legend>

@@ -45,7 +45,8 @@ export function allowedFromMs(
 /** Without what is so long ago that no minute that is still to come has any of it. */
 export function lately(aired: readonly Aired[], nowMs: number): readonly Aired[] {
   const first = aired.findIndex(({ untilMs }) => untilMs > nowMs - windowMs)
-  return first <= 0 ? (first < 0 ? [] : aired) : aired.slice(first)
+  if (first === 0) return aired
+  return first < 0 ? [] : aired.slice(first)
 }
 
 /** What had the screen has it no longer. */
