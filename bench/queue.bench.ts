@@ -2,7 +2,8 @@
 // that is an array, sorted by the same rank and copied with each change, as one would write a pure step by hand.
 import { readyPolicy, usualPolicy, type BoxPolicy } from '../core/queue/policy.ts'
 import { rankOf, priorityOf } from '../core/queue/rules/order.ts'
-import { emptyQueue, type QueueInput, type Ticket } from '../core/queue/state.ts'
+import { emptyQueue, type QueueInput } from '../core/queue/state.ts'
+import type { Ticket } from '../core/queue/ticket.ts'
 import { step } from '../core/queue/step.ts'
 import { plainFacts } from '../test/arrange/policyNight.ts'
 import { report, type Measured } from './report.ts'

@@ -10,8 +10,8 @@ import {
   type QueueState,
   type SourceProgress,
   type StepResult,
-  type Ticket,
 } from './state.ts'
+import type { Ticket } from './ticket.ts'
 
 /** After a play's own length, this much is allowed for its sources to say that they are done. */
 const doneGraceMs = 1_500

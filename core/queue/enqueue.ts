@@ -6,7 +6,8 @@ import { isHeardBeside } from './rules/beside.ts'
 import { announcedWithinMs } from './rules/gifts.ts'
 import { mergeFor, mergeKeyOf, withMember } from './rules/merge.ts'
 import { priorityOf, rankOf } from './rules/order.ts'
-import type { QueueCommand, QueueState, StepResult, Ticket } from './state.ts'
+import type { QueueCommand, QueueState, StepResult } from './state.ts'
+import type { Ticket } from './ticket.ts'
 
 /**
  * Plays come into the line, in this order. Each is let go, is taken in by one that waits, waits aside for somebody's word, or

@@ -1,7 +1,8 @@
 import type { EventKind } from '../events/kinds.ts'
 import type { QueuePolicy } from './policy.ts'
 import { simulate } from './simulate.ts'
-import type { QueueInput, Ticket } from './state.ts'
+import type { QueueInput } from './state.ts'
+import type { Ticket } from './ticket.ts'
 
 /** Something that came, and when. */
 export interface Arrival {

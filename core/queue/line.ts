@@ -1,6 +1,6 @@
 import { byText } from '../byText.ts'
 import { OrderedSet } from './orderedSet.ts'
-import type { Ticket } from './state.ts'
+import type { Ticket } from './ticket.ts'
 
 /** Why a play is aside, so that others pass it. */
 export type Aside =

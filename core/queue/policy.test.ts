@@ -8,7 +8,7 @@ import { windowMs } from './rules/airtime.ts'
 import { mergeFor } from './rules/merge.ts'
 import { priorityOf, rankOf, stepMs } from './rules/order.ts'
 import { simulate, type ShownPlay } from './simulate.ts'
-import type { Ticket } from './state.ts'
+import type { Ticket } from './ticket.ts'
 
 const byStart = (shown: readonly ShownPlay[]) =>
   shown.filter(({ isBeside }) => !isBeside).sort((a, b) => a.fromMs - b.fromMs)

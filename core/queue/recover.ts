@@ -1,7 +1,8 @@
 import { enqueue } from './enqueue.ts'
 import { plainPolicy, type QueuePolicy } from './policy.ts'
 import { isHeardBeside } from './rules/beside.ts'
-import { emptyQueue, type Current, type QueueCommand, type StepResult, type Ticket } from './state.ts'
+import { emptyQueue, type Current, type QueueCommand, type StepResult } from './state.ts'
+import type { Ticket } from './ticket.ts'
 
 /** A play as it was last recorded before the server stopped. */
 export interface RecordedPlay {

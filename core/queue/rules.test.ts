@@ -6,7 +6,7 @@ import { allowedFromMs } from './rules/airtime.ts'
 import { isWithinHours } from '../time/isWithinHours.ts'
 import { quietAt } from './rules/quiet.ts'
 import { simulate } from './simulate.ts'
-import type { emptyQueue, QueueInput} from './state.ts';
+import type { emptyQueue, QueueInput } from './state.ts'
 
 type Inputs = readonly (readonly [number, QueueInput])[]
 const under = (policy: BoxPolicy) => (inputs: Inputs, from?: typeof emptyQueue) =>

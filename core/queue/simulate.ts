@@ -1,7 +1,8 @@
 import type { Outcome } from '../response/outcome.ts'
 import { nextWakeMs } from './advance.ts'
 import type { QueuePolicy } from './policy.ts'
-import { emptyQueue, type QueueCommand, type QueueInput, type QueueState, type Together } from './state.ts'
+import { emptyQueue, type QueueCommand, type QueueInput, type QueueState } from './state.ts'
+import type { Together } from './ticket.ts'
 import { step } from './step.ts'
 
 /** What had the screen, or was heard beside it. */

@@ -1,33 +1,9 @@
 import type { Outcome } from '../response/outcome.ts'
-import type { PlayFacts } from './facts.ts'
 import { emptyGroups, type Groups } from './groups.ts'
 import { emptyLine, type Line } from './line.ts'
 import type { Aired } from './rules/airtime.ts'
 import type { ShownMemory } from './shownMemory.ts'
-
-/** With how many others a play is shown, itself among them, and what they bring together. */
-export interface Together {
-  count: number
-  total: number | null
-}
-
-/** A play in the queue. */
-export interface Ticket {
-  playId: string
-  enqueuedAtMs: number
-  /** As it usually is; once it has begun, as it is. */
-  lengthMs: number
-  /** Somebody has to let it be read first; others pass it meanwhile. */
-  isAwaiting?: boolean
-  /** Absent: nothing is known that a policy could ask. */
-  facts?: PlayFacts | null
-  /** Absent: it is alone. */
-  together?: Together
-  /** Of gifts that were promised so many, those that came. */
-  brought?: number
-  /** It plays at its short end, as much was waiting. */
-  isShort?: boolean
-}
+import type { Ticket } from './ticket.ts'
 
 /** How far one source is with the current play. `aside`: it prepares, and nobody waits for it. */
 export type SourceProgress = 'preparing' | 'aside' | 'ready' | 'started' | 'done'

@@ -8,7 +8,8 @@ import { airedUntil } from './rules/airtime.ts'
 import { turnClock } from './rules/age.ts'
 import { approvalFor } from './rules/approve.ts'
 import { join, leave, progress } from './sources.ts'
-import type { QueueCommand, QueueInput, QueueState, StepResult, Ticket } from './state.ts'
+import type { QueueCommand, QueueInput, QueueState, StepResult } from './state.ts'
+import type { Ticket } from './ticket.ts'
 
 /**
  * One step of a box's queue: pure, and no input is dropped silently. Plays have the screen one at a time, in the order that the

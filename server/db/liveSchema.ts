@@ -3,7 +3,7 @@ import { bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, un
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { PlayFacts } from '../../core/queue/facts.ts'
-import type { Together } from '../../core/queue/state.ts'
+import type { Together } from '../../core/queue/ticket.ts'
 import type { Lane } from '../../core/response/lane.ts'
 import type { Outcome } from '../../core/response/outcome.ts'
 import type { Called } from '../../core/triggers/calledEvent.ts'

@@ -1,6 +1,6 @@
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import type { Ticket } from '../../core/queue/state.ts'
+import type { Ticket } from '../../core/queue/ticket.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { changeOf } from '../../core/goal/contribution.ts'
 import { earnedBy } from '../../core/points/earnedBy.ts'

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { plainPolicy } from '../../core/queue/policy.ts'
-import { emptyQueue, type Ticket } from '../../core/queue/state.ts'
+import { emptyQueue } from '../../core/queue/state.ts'
+import type { Ticket } from '../../core/queue/ticket.ts'
 import { step } from '../../core/queue/step.ts'
 import { laneViewOf } from '../queue/laneView.ts'
 import { ChannelModel } from './channelModel.ts'

@@ -2,19 +2,13 @@ import type { Logger } from 'pino'
 import { isSame } from '../../core/isSame.ts'
 import type { BoxPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
-import type { QueueInput, Ticket } from '../../core/queue/state.ts'
+import type { QueueInput } from '../../core/queue/state.ts'
+import type { Ticket } from '../../core/queue/ticket.ts'
 import type { ToSource } from '../../contract/sourceMessages.ts'
 import type { Database } from '../db/handle.ts'
 import type { BoxRow } from '../db/queries/boxes.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
-import {
-  findPlay,
-  listMembers,
-  listOpenPlays,
-  listPlays,
-  mergePlaySpeech,
-  type PlayRow,
-} from '../db/queries/plays.ts'
+import { findPlay, listMembers, listOpenPlays, listPlays, mergePlaySpeech, type PlayRow } from '../db/queries/plays.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import { localMoment } from '../../core/time/localMoment.ts'

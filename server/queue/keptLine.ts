@@ -1,6 +1,6 @@
 import type { PlayFacts } from '../../core/queue/facts.ts'
 import { plainPolicy, readyPolicy, type BoxPolicy, type QueuePolicy } from '../../core/queue/policy.ts'
-import type { Ticket, Together } from '../../core/queue/state.ts'
+import type { Ticket, Together } from '../../core/queue/ticket.ts'
 import type { Members, PlayRow } from '../db/queries/plays.ts'
 import type { Clock } from '../system/clock.ts'
 

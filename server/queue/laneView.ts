@@ -1,7 +1,8 @@
 import { isSetAside } from '../../core/queue/advance.ts'
 import { forecast } from '../../core/queue/forecast.ts'
 import type { QueuePolicy } from '../../core/queue/policy.ts'
-import type { QueueState, Ticket } from '../../core/queue/state.ts'
+import type { QueueState } from '../../core/queue/state.ts'
+import type { Ticket } from '../../core/queue/ticket.ts'
 import type { ForecastView } from '../../contract/views.ts'
 
 /** Of those that wait, so many are listed. */

@@ -1,5 +1,6 @@
 import { laneOfBox, laneOfChannel } from '../../core/response/lane.ts'
-import type { QueueInput, Ticket } from '../../core/queue/state.ts'
+import type { QueueInput } from '../../core/queue/state.ts'
+import type { Ticket } from '../../core/queue/ticket.ts'
 import type { EarnedPlay } from '../ingest/decideEvents.ts'
 import type { Asks } from '../lanes/asks.ts'
 import type { Bus } from '../lanes/bus.ts'

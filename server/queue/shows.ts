@@ -1,6 +1,6 @@
 import type { Variation } from '../../core/composition/box.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import type { Together } from '../../core/queue/state.ts'
+import type { Together } from '../../core/queue/ticket.ts'
 import { totalOf } from '../../core/response/brings.ts'
 import { severalCase } from '../../core/response/playFacts.ts'
 import { withoutVoices } from '../../core/score/withoutVoices.ts'

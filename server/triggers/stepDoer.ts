@@ -1,7 +1,7 @@
 import { valuesOf } from '../../core/events/variables.ts'
 import { calledPlay, heardAlone, soundAlone } from '../../core/response/calledPlay.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import type { Ticket } from '../../core/queue/state.ts'
+import type { Ticket } from '../../core/queue/ticket.ts'
 import type { PlannedStep } from '../../core/sheet/planRunSheet.ts'
 import type { StepOf } from '../../core/sheet/schema.ts'
 import { fillTemplate } from '../../core/text/fillTemplate.ts'

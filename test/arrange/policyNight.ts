@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import type { PlayFacts } from '../../core/queue/facts.ts'
 import type { BoxPolicy, Sentence } from '../../core/queue/policy.ts'
-import type { QueueInput, Ticket } from '../../core/queue/state.ts'
+import type { QueueInput } from '../../core/queue/state.ts'
+import type { Ticket } from '../../core/queue/ticket.ts'
 
 /** A play as most are: a follow that nobody has to look at. */
 export const plainFacts: PlayFacts = {

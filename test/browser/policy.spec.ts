@@ -1,7 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
-import { putOnAir } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'policy' })
@@ -129,7 +128,7 @@ test('a flood is over soon, whoever skips and holds meanwhile on a phone, and no
     const all: { seq: number; name: string; outcome: string | null; outcomeReason: string }[] = []
     for (let before = ''; ;) {
       const answer = await page.request.get(`${demo.url}/api/boxes/${demo.boxes[0]?.id}/events${before}`)
-      const { happenings } = (await answer.json()) as { happenings: typeof all }
+      const { events: happenings } = (await answer.json()) as { events: typeof all }
       all.push(...happenings)
       const last = happenings.at(-1)
       if (!last || all.length > 180) return all.slice(0, 123)

@@ -6,7 +6,6 @@ export const airtimeSentence = z.object({
   isOn: z.boolean(),
   percent: z.int().min(5).max(100),
 })
-export type AirtimeSentence = z.infer<typeof airtimeSentence>
 
 /** From when until when something had the screen. */
 export interface Aired {

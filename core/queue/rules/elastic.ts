@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import type { Line } from '../line.ts'
-import type { Ticket } from '../state.ts'
+import type { Ticket } from '../ticket.ts'
 
 /** When much waits, alerts take their shortest length. */
 export const elasticSentence = z.object({

@@ -6,4 +6,3 @@ export const gapSentence = z.object({
   isOn: z.boolean(),
   ms: z.int().min(0).max(60_000),
 })
-export type GapSentence = z.infer<typeof gapSentence>

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { eventKind } from '../../events/kinds.ts'
 import type { PlayFacts } from '../facts.ts'
-import type { Ticket, Together } from '../state.ts'
+import type { Ticket, Together } from '../ticket.ts'
 
 /** Plays of a kind that wait and came shortly after one another become one. */
 export const mergeSentence = z.object({

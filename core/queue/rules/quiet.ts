@@ -7,12 +7,11 @@ import type { Quiet } from '../state.ts'
 const minute = z.int().min(0).max(1439)
 
 /** When nothing begins: within hours of the day, while scenes are shown, while the line is held. */
-export const quietWhen = z.discriminatedUnion('is', [
+const quietWhen = z.discriminatedUnion('is', [
   z.object({ is: z.literal('hours'), from: minute, until: minute }),
   z.object({ is: z.literal('scenes'), scenes: z.array(z.string().min(1).max(200)).min(1).max(20) }),
   z.object({ is: z.literal('held') }),
 ])
-export type QuietWhen = z.infer<typeof quietWhen>
 
 export const quietSentence = z.object({
   rule: z.literal('quiet'),

@@ -6,4 +6,3 @@ export const roomSentence = z.object({
   isOn: z.boolean(),
   atMost: z.int().min(1).max(100_000),
 })
-export type RoomSentence = z.infer<typeof roomSentence>

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import type { Together } from '../../../core/queue/state.ts'
+import type { Together } from '../../../core/queue/ticket.ts'
 import type { Lane } from '../../../core/response/lane.ts'
 import type { Outcome } from '../../../core/response/outcome.ts'
 import type { PlayProgress } from '../../../contract/views.ts'
