@@ -9,6 +9,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   goals: [
     'A million tips of two currencies, one in a hundred a test. The database groups alike events and the core says what one of each brings, so that rates and rules are asked once a group. What is counted is kept in the events’ own commit.',
   ],
+  queue: [
+    'Six steps for each play that comes and goes, three of which change the line; one thread. Aim: 200,000 with 10,000 waiting, and that a step costs the same however many wait. The line is a tree that is shared between states, so that a step stays pure: what it costs more among many is memory that is not at hand. The peer sorts and copies an array, and does nothing but that: no sources, no policy.',
+  ],
   rotation: [
     'Ten thousand slots, one a minute, all campaigns shown at all times. Aim: within 1 %. Ours is never more than one slot from its share, whatever the number of slots; a draw is, and shows the same line several times in a row.',
   ],

@@ -70,3 +70,5 @@ export const testBody = z
   )
 
 export const heldBody = z.object({ isHeld: z.boolean() })
+/** Whether a play that waits for somebody may be shown. */
+export const shownBody = z.object({ isLet: z.boolean() })

@@ -40,6 +40,12 @@ const read = (play: PlayView, isRead: boolean) =>
     request('PUT', path(`plays/${play.id}/voice`), { isRead }),
     isRead ? `What ${play.name} wrote is read.` : `What ${play.name} wrote is not read.`,
   )
+const next = (play: PlayView) => tried(request('POST', path(`plays/${play.id}/next`)), `${play.name} is next.`)
+const show = (play: PlayView, isLet: boolean) =>
+  tried(
+    request('PUT', path(`plays/${play.id}/shown`), { isLet }),
+    isLet ? `${play.name} is shown in its turn.` : `${play.name} is not shown. It stays in the log.`,
+  )
 const silence = () =>
   desk.value?.current && tried(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
 const replayLast = () => replay(desk.value ? lastShown(desk.value) : undefined)
@@ -87,6 +93,8 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
           :desk="desk"
           :now-ms="nowMs"
           @skip="skip"
+          @next="next"
+          @show="show"
           @read="read"
           @voices="
             (isOn) =>

@@ -5,6 +5,10 @@ export type Said = { by: string } | { reason: string }
 export type BoxAct =
   | { do: 'skip'; playId: string; reason: string }
   | { do: 'hold'; isHeld: boolean }
+  /** Somebody lets a play be shown, or does not. */
+  | { do: 'judge'; playId: string; isLet: boolean; by: string }
+  /** Somebody wants a play to be the next. */
+  | { do: 'moveUp'; playId: string }
   | { do: 'voice'; playId: string; isRead: boolean; said: Said }
   /** Voices of the channel were switched off or on. */
   | { do: 'switchVoices'; isOn: boolean; by: string }

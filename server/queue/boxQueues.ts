@@ -1,5 +1,4 @@
 import type { Logger } from 'pino'
-import { isSame } from '../../core/isSame.ts'
 import type { BoxPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
@@ -17,6 +16,7 @@ import type { Clock } from '../system/clock.ts'
 import type { BoxAct, Said } from './boxAct.ts'
 import { BoxRuntime } from './boxRuntime.ts'
 import { waitingListed } from './laneView.ts'
+import { BoxPolicies } from './boxPolicies.ts'
 import { asReady, ticketOf } from './keptLine.ts'
 import type { Shows } from './shows.ts'
 
@@ -26,6 +26,8 @@ export interface QueueDependencies {
   clock: Clock
   shows: Shows
   onAir: Pick<OnAirCache, 'read' | 'listen'>
+  /** What the studio of a channel shows; null where none says. */
+  sceneOf: (channelId: string) => Promise<string | null>
   /** To sources, each by the process that it is connected to; null: this one. */
   send: (nodeId: string | null, boxId: string, sourceIds: readonly string[], message: ToSource) => void
   /** Whether lanes are surely this process's. */
@@ -64,25 +66,10 @@ function verdictOf(said: Said, isHeard: boolean): string {
 /** The queues of the boxes that this process carries out. Where a box is carried out is for `Lines` to know. */
 export class BoxQueues {
   private readonly boxes = new Map<string, OpenBox>()
+  private readonly policies: BoxPolicies
 
   constructor(private readonly deps: QueueDependencies) {
-    deps.onAir.listen((channelId) => void this.takePolicies(channelId).catch(deps.noteTrouble))
-  }
-
-  /** The policies of boxes whose channel has changed are put in force. */
-  private async takePolicies(channelId: string | null): Promise<void> {
-    for (const [boxId, box] of this.boxes) {
-      if (channelId !== null && box.channelId !== channelId) continue
-      const policy = await this.policyOnAir(box.channelId, boxId)
-      if (isSame(policy, box.policy)) continue
-      box.policy = policy
-      box.runtime.takePolicy(asReady(policy))
-    }
-  }
-
-  private async policyOnAir(channelId: string, boxId: string): Promise<BoxPolicy | null> {
-    const { boxes } = await this.deps.onAir.read(channelId)
-    return boxes.find((each) => each.boxId === boxId)?.version?.document.policy ?? null
+    this.policies = new BoxPolicies({ ...deps, boxes: () => this.boxes })
   }
 
   /**
@@ -95,7 +82,7 @@ export class BoxQueues {
     const steady = (at: Date | null) => at && clock.steadyOf(at.getTime())
     const open = await listOpenPlays(db, box.id)
     const { timeZone } = await this.deps.onAir.read(box.channelId)
-    const written = await this.policyOnAir(box.channelId, box.id)
+    const written = await this.policies.onAir(box.channelId, box.id)
     const policy = asReady(written)
     const members = await listMembers(db, box.id)
     const recorded = open.map((play) => ({
@@ -134,6 +121,7 @@ export class BoxQueues {
       onPlay: (playId, is, reason) => this.deps.onPlay(box.channelId, playId, is, reason),
     })
     this.boxes.set(box.id, { runtime, channelId: box.channelId, policy: written, nodes })
+    this.policies.lookAtScenes(box.channelId)
     // Those that were too many end here, and that takes a while to be written.
     runtime.remember(open.map(({ id }) => id))
     runtime.carryOut(commands)
@@ -264,6 +252,10 @@ export class BoxQueues {
         return runtime.isSettledWithin(writtenWithinMs)
       case 'hold':
         return runtime.input({ type: 'held', isHeld: act.isHeld })
+      case 'judge':
+        return this.judge(boxId, runtime, act)
+      case 'moveUp':
+        return this.moveUp(runtime, act.playId)
       case 'voice':
         return this.setVoice(boxId, act.playId, act.isRead, act.said)
       case 'switchVoices':
@@ -275,6 +267,27 @@ export class BoxQueues {
       case 'countSources':
         return Object.keys(runtime.state.sources).length
     }
+  }
+
+  /** Whoever lets a play be shown has seen what it says: it may be read, too. @returns whether it waited for that */
+  private async judge(
+    boxId: string,
+    runtime: BoxRuntime,
+    { playId, isLet, by }: Extract<BoxAct, { do: 'judge' }>,
+  ): Promise<'done' | 'unknown'> {
+    const waiting = runtime.state.line.find(playId)
+    if (waiting?.aside?.for !== 'showing') return 'unknown'
+    if (isLet && waiting.ticket.isAwaiting) await this.setVoice(boxId, playId, true, { by })
+    runtime.input({ type: 'judged', playId, isLet, reason: `not let by ${by}` })
+    await runtime.isSettledWithin(writtenWithinMs)
+    return 'done'
+  }
+
+  private moveUp(runtime: BoxRuntime, playId: string): 'done' | 'unknown' {
+    const waiting = runtime.state.line.find(playId)
+    if (!waiting || waiting.aside || waiting.isBeside) return 'unknown'
+    runtime.input({ type: 'movedUp', playId })
+    return 'done'
   }
 
   /** Ends the queue of a box that is put away: what plays stops, what waits is let go, and the log says why. */
@@ -351,7 +364,13 @@ export class BoxQueues {
     for (const [nodeId, ids] of byNode) this.deps.send(nodeId, boxId, ids, message)
   }
 
+  /** The studio of a channel has said something. */
+  studioChanged(channelId: string): void {
+    this.policies.lookAtScenes(channelId)
+  }
+
   async close(): Promise<void> {
+    this.policies.close()
     await Promise.all([...this.boxes.values()].map(({ runtime }) => runtime.close()))
   }
 }

@@ -126,7 +126,10 @@ export function startLive(options: LiveOptions) {
         if (lanes.hasOthers) bus.publish({ type: 'toStudio', channelId: id, message })
       },
       onLaneLost: () => lanes.lost(laneOfChannel(channelId)),
-      onChange: () => stream.changed(channelId, 'calls'),
+      onChange() {
+        stream.changed(channelId, 'calls')
+        queues.studioChanged(channelId)
+      },
     }),
   })
   const shows = new Shows({ db, onAir, dress: options.dress, voices })
@@ -136,6 +139,7 @@ export function startLive(options: LiveOptions) {
     clock,
     shows,
     onAir,
+    sceneOf: async (channelId) => (await calls.studioOf(channelId))?.programme ?? null,
     send(nodeId, boxId, sourceIds, message) {
       if (nodeId === null) rooms.send(boxId, sourceIds, message)
       else bus.send(nodeId, { type: 'toSources', boxId, sourceIds: [...sourceIds], message })

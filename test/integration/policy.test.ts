@@ -16,6 +16,7 @@ import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { BoxQueues } from '../../server/queue/boxQueues.ts'
 import { Shows } from '../../server/queue/shows.ts'
 import { Clock } from '../../server/system/clock.ts'
+import { waitingIn } from '../arrange/queueRun.ts'
 import { onEachDatabase } from '../arrange/onEachDatabase.ts'
 
 const channelId = 'counter'
@@ -23,6 +24,8 @@ const boxId = 'box'
 const personId = 'person'
 const document = demoBoxes((file) => file.padEnd(64, '0'))[0]!.document
 let number = 0
+/** What the studio shows. */
+const studio: { scene: string | null } = { scene: null }
 
 /** One server with the counter's box on air, as it is after a start: it knows what the database knows. */
 async function started(db: Database) {
@@ -37,6 +40,7 @@ async function started(db: Database) {
   })
   const queues = new BoxQueues({
     ...{ db, clock, shows, onAir, logger: pino({ level: 'silent' }) },
+    sceneOf: () => Promise.resolve(studio.scene),
     send: (_nodeId, _boxId, _sources, message) => void sent.push(message),
     isSure: () => true,
     onLaneLost: () => expect.fail('nobody else is there'),
@@ -183,8 +187,38 @@ onEachDatabase('floods', ({ db, whereHere }) => {
       world.onAir.forget(channelId)
       await vi.waitFor(() => expect(world.runtime().policy.approves).toHaveLength(1))
       const [asked] = await world.come({ kind: 'follow' })
+      const [refused] = await world.come({ kind: 'follow' })
       expect(world.runtime().state.line.find(asked!)?.aside).toMatchObject({ for: 'showing' })
+      const judge = (playId: string, isLet: boolean) =>
+        world.queues.act(boxId, { do: 'judge', playId, isLet, by: 'Isaura Pinto' })
+      // Two who say something at once are one: who comes second is told.
+      expect(await Promise.all([judge(refused!, false), judge(refused!, true)])).toEqual(['done', 'unknown'])
+      expect(await judge(asked!, true)).toBe('done')
+      expect(await world.queues.act(boxId, { do: 'moveUp', playId: asked! })).toBe('done')
+      expect(waitingIn(world.runtime().state)[0]?.playId).toBe(asked)
+      expect(await world.queues.act(boxId, { do: 'moveUp', playId: first! })).toBe('unknown')
+      await world.runtime().settled()
+      expect((await endsOf(db())).find(({ id }) => id === refused)?.outcome).toBe('withheld')
       await world.stop()
     },
   )
+
+  whereHere('wait while the studio shows a scene, and go on when it shows another', async () => {
+    await putOnAir(db(), [
+      { rule: 'quiet', isOn: true, when: { is: 'scenes', scenes: ['Back in five'] }, does: 'collect' },
+    ])
+    const world = await started(db())
+    studio.scene = 'Back in five'
+    world.queues.studioChanged(channelId)
+    await vi.waitFor(() => expect(world.runtime().state.quiet).toMatchObject({ why: '“Back in five” is shown' }))
+    const [playId] = await world.come({ kind: 'follow' })
+    world.runtime().input({ type: 'sourceJoined', sourceId: 'a', shownPlayIds: [] })
+    expect(world.runtime().state.current).toBeNull()
+    // Nobody says so here: it is looked at.
+    studio.scene = 'Oven cam'
+    await vi.waitFor(() => expect(world.runtime().state.quiet).toBeNull(), 5_000)
+    await vi.waitFor(() => expect(world.runtime().state.current).not.toBeNull())
+    expect(world.runtime().ticketOf(playId!)).toBeDefined()
+    await world.stop()
+  })
 })

@@ -90,6 +90,7 @@ async function started() {
     onLaneLost: () => expect.fail('nobody else is there'),
     shows,
     onAir,
+    sceneOf: () => Promise.resolve(null),
     onChange: () => undefined,
     onPlayChanged: () => undefined,
     onStarted: () => undefined,

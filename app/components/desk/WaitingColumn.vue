@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
-import { X } from '@lucide/vue'
+import { ArrowUpToLine, X } from '@lucide/vue'
 import { computed } from 'vue'
 import type { DeskView, PlayView } from '../../../contract/views.ts'
 import { detailWords, lineWords, nameWords, waitsForSomebody, whenWords, whyWords } from './waitWords.ts'
@@ -9,7 +9,13 @@ import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
 
 const props = defineProps<{ desk: DeskView; nowMs: number }>()
-defineEmits<{ skip: [play: PlayView]; read: [play: PlayView, isRead: boolean]; voices: [isOn: boolean] }>()
+defineEmits<{
+  skip: [play: PlayView]
+  next: [play: PlayView]
+  show: [play: PlayView, isLet: boolean]
+  read: [play: PlayView, isRead: boolean]
+  voices: [isOn: boolean]
+}>()
 const live = useLiveStore()
 const voicesAreOn = computed(() => live.live?.voicesAreOn ?? true)
 
@@ -41,14 +47,36 @@ const waitWords = (play: PlayView) => whenWords(forecasts.value.get(play.id), pl
         </div>
         <div class="flex shrink-0 flex-col items-end gap-1">
           <span class="font-mono text-xs" :class="isForYou(play) ? 'text-glow' : ''">{{ waitWords(play) }}</span>
-          <button
-            type="button"
-            class="rounded-sm p-0.5 text-mist hover:text-snow"
-            :aria-label="`Skip ${play.name}`"
-            @click="$emit('skip', play)"
-          >
-            <X :size="15" />
-          </button>
+          <span class="flex gap-1">
+            <button
+              v-if="index > 0 && forecasts.get(play.id)?.why.because === 'turn'"
+              type="button"
+              class="rounded-sm p-0.5 text-mist hover:text-snow"
+              :aria-label="`Play ${play.name} next`"
+              title="Play it next"
+              @click="$emit('next', play)"
+            >
+              <ArrowUpToLine :size="15" aria-hidden="true" />
+            </button>
+            <button
+              type="button"
+              class="rounded-sm p-0.5 text-mist hover:text-snow"
+              :aria-label="`Skip ${play.name}`"
+              title="Skip it"
+              @click="$emit('skip', play)"
+            >
+              <X :size="15" aria-hidden="true" />
+            </button>
+          </span>
+        </div>
+        <div
+          v-if="forecasts.get(play.id)?.why.because === 'showing'"
+          class="mt-2 flex basis-full gap-2"
+          role="group"
+          :aria-label="`Whether ${play.name} is shown`"
+        >
+          <button type="button" class="button border-fine!" @click="$emit('show', play, true)">Let it through</button>
+          <button type="button" class="button border-wrong!" @click="$emit('show', play, false)">Not this one</button>
         </div>
         <SpeechLine class="basis-full" :play="play" @read="(isRead) => $emit('read', play, isRead)" />
       </li>
