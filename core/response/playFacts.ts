@@ -67,7 +67,10 @@ function severalLengths(alert: Alert, of: Shown): PlayFacts['several'] {
 /** The case of an alert that shows an event with others; null: it has none for it. Of several the first whose rule holds. */
 export function severalCase(alert: Alert, { event, channel }: Pick<Shown, 'event' | 'channel'>): Variation | null {
   const cases = severalCases(alert)
-  if (cases.length === 0) return null
+  const [only] = cases
+  if (!only) return null
+  // As most are: there is nothing to ask.
+  if (cases.length === 1 && only.rule === null) return only
   const values = ruleValuesOf(event, channel, plainCircumstances, alert.offer)
   return chooseVariation(cases, values, `${event.source}/${event.externalId}/${alert.id}/several`).variation
 }

@@ -2,10 +2,11 @@ import type { BoxDocument, Variation } from '../composition/box.ts'
 import type { Composition } from '../composition/schema.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { dropOldest } from '../dropOldest.ts'
-import { dressAt } from '../look/seasons.ts'
+import { dressAt, type Dress } from '../look/seasons.ts'
 import { readingMs } from '../score/parts/message/readingMs.ts'
 import type { Result } from '../result.ts'
-import { lengthOfScore, readingOf, resolveScore, shortestOfScore, type ResolveContext } from '../score/resolve.ts'
+import { valuesOf } from '../events/variables.ts'
+import { lengthOfScore, resolveScore, shortestOfScore, type ResolveContext } from '../score/resolve.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
 import type { SolveError } from '../score/solve.ts'
 import type { SpokenParts } from '../speech/spoken.ts'
@@ -25,10 +26,29 @@ export interface ScoreRequest {
   isShort?: boolean
 }
 
+/** How a box was dressed last, and in which minute. */
+interface KnownDress {
+  minute: number
+  timeZone: string
+  dress: Dress
+}
+const dresses = new WeakMap<BoxDocument, KnownDress>()
+const minuteMs = 60_000
+
+/** How a box is dressed: looked up once a minute, for a calendar is slow to ask, and days begin with a minute. */
+function dressOf(document: BoxDocument, atMs: number, timeZone: string): Dress {
+  const minute = Math.floor(atMs / minuteMs)
+  const known = dresses.get(document)
+  if (known?.minute === minute && known.timeZone === timeZone) return known.dress
+  const dress = dressAt(document, atMs, timeZone)
+  dresses.set(document, { minute, timeZone, dress })
+  return dress
+}
+
 function contextOf({ event, receivedAtMs, document, variation, channel, spoken = {} }: ScoreRequest): ResolveContext {
   const { canvas, zones, alerts } = document
   const { locale, media, timeZone } = channel
-  const { look, swaps } = dressAt(document, receivedAtMs, timeZone)
+  const { look, swaps } = dressOf(document, receivedAtMs, timeZone)
   const offer = alerts.find(({ variations }) => variations.includes(variation))?.offer ?? null
   return { canvas, look, zones, event, offer, swaps, locale, media, spoken }
 }
@@ -51,6 +71,25 @@ interface KnownShortest extends Pick<ResolveContext, 'look' | 'media'> {
 const shortests = new WeakMap<Composition, KnownShortest>()
 const shortestsKept = 200
 
+/** Names that differ by fewer letters are read in the same time, with what is added to it. */
+const lettersAlike = 3
+
+/** All of an event that a shortest length depends on: how many letters its values have, and how long its message takes. */
+function lettersKey(event: CanonicalEvent, { parts }: Composition): string {
+  const { message: _written, ...values } = valuesOf(event)
+  const hasMessage = parts.some(({ kind }) => kind === 'message')
+  return [
+    event.data.choice ?? '',
+    hasMessage ? readingMs(event.data.message?.text ?? '') : 0,
+    event.together ? String(event.together.count).length : 0,
+    ...Object.values(values).map((value) =>
+      typeof value === 'string'
+        ? Math.ceil(value.length / lettersAlike)
+        : String(typeof value === 'number' ? value : value.amountMinor).length,
+    ),
+  ].join(' ')
+}
+
 /** As short as it may be; null: never shorter than it is. In a flood one event after another has the same. */
 export function shortestFor(request: ScoreRequest): number | null {
   const { composition } = request.variation
@@ -63,8 +102,7 @@ export function shortestFor(request: ScoreRequest): number | null {
     known = { look, media, of: new Map() }
     shortests.set(composition, known)
   }
-  const { choice = '', message } = event.data
-  const key = [choice, readingMs(message?.text ?? ''), ...readingOf(composition, context)].join(' ')
+  const key = lettersKey(event, composition)
   const kept = known.of.get(key)
   if (kept !== undefined) return kept
   const found = shortestOfScore(composition, context)

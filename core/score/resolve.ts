@@ -67,6 +67,7 @@ function solvedFor(composed: Composition, context: ResolveContext) {
   return solved.ok ? ok({ composition, ...solved.value }) : solved
 }
 
+/** A few letters more are read within this. */
 const readingStepMs = 250
 
 /** As short as a composition may be for one event where much waits: see `shortestLengthMs`. */
@@ -90,16 +91,13 @@ export function shortestOfScore(composed: Composition, context: ResolveContext):
   })
 }
 
-/** How long the words of each part have to stand to be read, in its order: a little more than that, so that many are alike. */
-export function readingOf(
-  composition: Composition,
-  { event, locale }: Pick<ResolveContext, 'event' | 'locale'>,
-): number[] {
+/** How long the words of each part have to stand to be read, in its order: a little more, so that names of a few letters more are read in it too. */
+function readingOf(composition: Composition, { event, locale }: Pick<ResolveContext, 'event' | 'locale'>): number[] {
   const values = valuesIn(composition, event)
   return composition.parts.map((part) => {
     const template = templateOf(part)
     const ms = template === null ? 0 : readingMs(plainText(fillTemplate(template, values, locale)))
-    return Math.ceil(ms / readingStepMs) * readingStepMs
+    return ms === 0 ? 0 : Math.ceil(ms / readingStepMs + 1) * readingStepMs
   })
 }
 
