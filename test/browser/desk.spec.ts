@@ -1,6 +1,6 @@
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
-import { oneByOne } from '../arrange/oneByOne.ts'
+import { oneByOne } from '../arrange/policies.ts'
 
 test.use({ serverFor: 'desk' })
 

@@ -1,6 +1,6 @@
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
 import { expect, testWithOwnServer as test, untilState, watchPlays } from '../arrange/fixtures.ts'
-import { oneByOne } from '../arrange/oneByOne.ts'
+import { oneByOne } from '../arrange/policies.ts'
 
 test('killed in the middle of a play: the source comes back by itself, nothing acknowledged is missing, nothing plays twice', async ({
   page,

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import { expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
+import { rule } from '../arrange/policies.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'policy' })
@@ -145,4 +146,42 @@ test('a flood is over soon, whoever skips and holds meanwhile on a phone, and no
   }
   expect(counts).toEqual({ played: 3, merged: 119, skipped: 1 })
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+})
+
+test('what somebody has to look at is let through or not, and what waits is put next', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
+  await signIn('owner')
+  const asks = [
+    { rule: 'gap', isOn: true, ms: 400 },
+    { rule: 'approve', isOn: true, kinds: ['raid'], isFlagged: false, withinMs: 300_000 },
+  ]
+  await rule(demo, asks)
+  const source = await context.newPage()
+  await source.goto(demo.boxes[0]?.sourceUrl ?? '')
+  await untilState(source, 'waiting')
+  await signIn('moderator')
+  await page.goto(`${demo.url}/desk`)
+  const [column, log] = ['Waiting', 'Log'].map((name) => page.getByRole('region', { name }))
+  await send(demo, { kind: 'raid', data: { ...viewer('MarrowHat'), partySize: 8 } })
+  await expect(column!.getByText('Somebody has to let it be shown.')).toBeVisible()
+  await expect(column!.getByText('waiting for you')).toBeVisible()
+  await column!.getByRole('button', { name: 'Not this one' }).click()
+  await expect(log!.getByText('not let by tallowmoth')).toBeVisible()
+
+  await send(demo, { kind: 'raid', data: { ...viewer('caraway_owl'), partySize: 60 } })
+  await column!.getByRole('button', { name: 'Let it through' }).press('Enter')
+  await untilState(source, 'playing')
+  await expect(source.getByText('caraway_owl brings 60 guests round the corner')).toBeVisible()
+
+  for (const name of ['Zoë', 'kneadybeast']) await send(demo, { kind: 'follow', data: viewer(name) })
+  const cards = column!.getByRole('listitem')
+  await expect(cards.first()).toContainText('Zoë')
+  await column!.getByRole('button', { name: 'Play kneadybeast next' }).click()
+  await expect(cards.first()).toContainText('kneadybeast')
+  await page.keyboard.press('s')
+  await expect(source.getByText('kneadybeast')).toBeVisible()
 })

@@ -1,6 +1,6 @@
 import { expect, test, type BrowserContext } from '@playwright/test'
 import { deliverNotices, followNotice } from '../arrange/cedar.ts'
-import { oneByOne } from '../arrange/oneByOne.ts'
+import { oneByOne } from '../arrange/policies.ts'
 import { ownerOf } from '../arrange/owners.ts'
 import { untilState, watchPlays } from '../arrange/fixtures.ts'
 import { hasPostgres, startPostgres, type Postgres } from '../arrange/postgres.ts'

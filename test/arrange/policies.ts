@@ -2,7 +2,10 @@ import { expect } from '@playwright/test'
 import type { DemoFile } from './server.ts'
 
 /** Has a box of the demo show everything by itself, as it comes, in its full length: for tests of what happens to single alerts. */
-export async function oneByOne(demo: DemoFile, index = 0): Promise<void> {
+export const oneByOne = (demo: DemoFile, index = 0): Promise<void> => rule(demo, [], index)
+
+/** Puts another policy of a box of the demo on air. */
+export async function rule(demo: DemoFile, policy: readonly object[], index = 0): Promise<void> {
   const { email, password } = demo.accounts.find(({ role }) => role === 'owner') ?? {}
   const send = (method: string, path: string, body?: object, cookie = '') =>
     fetch(demo.url + path, {
@@ -14,7 +17,7 @@ export async function oneByOne(demo: DemoFile, index = 0): Promise<void> {
   const cookie = (signedIn.headers.get('set-cookie') ?? '').split(';')[0] ?? ''
   const path = `/api/boxes/${demo.boxes[index]?.id}`
   const { revision } = (await (await send('GET', path, undefined, cookie)).json()) as { revision: number }
-  const patches = [{ op: 'replace', path: ['policy'], value: [] }]
+  const patches = [{ op: 'replace', path: ['policy'], value: policy }]
   expect((await send('PATCH', `${path}/draft`, { baseRevision: revision, patches }, cookie)).status).toBe(200)
   expect((await send('POST', `${path}/versions`, { revision: revision + 1 }, cookie)).status).toBe(201)
 }
