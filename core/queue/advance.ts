@@ -242,6 +242,7 @@ export function nextWakeMs(state: QueueState, nowMs: number, policy: QueuePolicy
   const late = line.nextDeadline
   if (late) wakeMs = Math.min(wakeMs, Math.max(nowMs, whenAgeMs(ages, late.deadlineMs) ?? Infinity))
   for (const each of beside) wakeMs = Math.min(wakeMs, besideEndsMs(each))
+  if (state.cleared) wakeMs = Math.min(wakeMs, state.cleared.untilMs)
   return wakeMs === Infinity ? null : wakeMs
 }
 

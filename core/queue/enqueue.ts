@@ -29,8 +29,9 @@ export function enqueue(
   return { state, commands }
 }
 
-const isKnown = ({ line, current, beside }: QueueState, playId: string): boolean =>
+const isKnown = ({ line, cleared, current, beside }: QueueState, playId: string): boolean =>
   line.find(playId) !== null ||
+  (cleared?.line.find(playId) ?? null) !== null ||
   current?.ticket.playId === playId ||
   beside.some(({ ticket }) => ticket.playId === playId)
 

@@ -337,3 +337,53 @@ describe('what somebody has to let be shown', () => {
     expect(waiting.length).toBe(2)
   })
 })
+
+describe('a line that is cleared', () => {
+  const policy = readyPolicy(usualPolicy)
+  const three = ['p0', 'p1', 'p2'].map((id, at) => playOf(id, at, { several: null }))
+  const cleared: QueueInput = { type: 'cleared', reason: 'cleared by Isaura Pinto' }
+  const before = run(
+    [...busy, [1, comes(...three)], [10, { type: 'movedUp', playId: 'p2' }], [20, cleared]],
+    undefined,
+    policy,
+  )
+
+  it('is empty at once, and ends for good after ten seconds', () => {
+    expect([before.waiting, before.of('recordEnded')]).toEqual([[], []])
+    const { of } = run(
+      [
+        [10_019, { type: 'ticked' }],
+        [10_020, { type: 'ticked' }],
+      ],
+      before.state,
+      policy,
+    )
+    expect(of('recordEnded').map(({ playId, outcome, reason, atMs }) => [playId, outcome, reason, atMs])).toEqual(
+      ['p2', 'p0', 'p1'].map((id) => [id, 'skipped', 'cleared by Isaura Pinto', 10_020]),
+    )
+  })
+  it('can be put back as it was, among what came meanwhile', () => {
+    const { waiting, of } = run(
+      [
+        [5000, comes(playOf('p3', 5000, { several: null }))],
+        [6000, { type: 'putBack' }],
+        [20_000, { type: 'ticked' }],
+      ],
+      before.state,
+      policy,
+    )
+    expect(idsOf(waiting)).toEqual(['p2', 'p0', 'p1', 'p3'])
+    expect(of('recordEnded')).toEqual([])
+  })
+  it('is cleared for good by being cleared once more', () => {
+    const { of, waiting } = run(
+      [
+        [30, comes(playOf('p3', 30, { several: null }))],
+        [40, cleared],
+      ],
+      before.state,
+      policy,
+    )
+    expect([of('recordEnded').map(({ playId }) => playId), waiting]).toEqual([['p2', 'p0', 'p1'], []])
+  })
+})

@@ -180,11 +180,12 @@ export function progress(state: QueueState, heard: readonly Progressed[], nowMs:
 
 /** Field by field: of all that is done in a queue this is done most, and to spread a state takes as long as all the rest of it. */
 const withSources = (
-  { line, beside, isHeld, quiet, isInDoubt, absentSinceMs, freeAtMs, ages, aired, groups }: QueueState,
+  { line, cleared, beside, isHeld, quiet, isInDoubt, absentSinceMs, freeAtMs, ages, aired, groups }: QueueState,
   sources: QueueState['sources'],
   current: Current | null,
 ): QueueState => ({
   line,
+  cleared,
   current,
   beside,
   sources,

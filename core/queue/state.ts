@@ -50,8 +50,17 @@ export interface AgeClock {
   sinceMs: number | null
 }
 
+/** What somebody took out of the line all at once: until a moment it can be put back as it was. */
+export interface Cleared {
+  line: Line
+  untilMs: number
+  /** By whom. */
+  reason: string
+}
+
 export interface QueueState {
   line: Line
+  cleared: Cleared | null
   current: Current | null
   beside: readonly Beside[]
   /** Connected sources with the plays that each says it has shown, and for how many in a row it was not ready. */
@@ -73,6 +82,7 @@ export interface QueueState {
 
 export const emptyQueue: QueueState = {
   line: emptyLine,
+  cleared: null,
   current: null,
   beside: [],
   sources: {},
@@ -114,6 +124,9 @@ export type QueueInput =
   | { type: 'released'; playId: string }
   /** Somebody lets it be shown, or does not. */
   | { type: 'judged'; playId: string; isLet: boolean; reason: string }
+  /** Somebody takes out all that waits; for ten seconds it can be put back. */
+  | { type: 'cleared'; reason: string }
+  | { type: 'putBack' }
   /** Somebody wants it to be the next, whatever its turn. */
   | { type: 'movedUp'; playId: string }
   /** It cannot be prepared just now, through no fault of its own: it goes back to the head of the line for a moment. */

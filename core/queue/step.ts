@@ -1,5 +1,6 @@
 import { assertNever } from '../assertNever.ts'
 import { advance } from './advance.ts'
+import { clear, endCleared, putBack } from './clear.ts'
 import { backInLine, settleDue } from './due.ts'
 import { endOf, enqueue, placeOf } from './enqueue.ts'
 import { emptyLine, isAtHead } from './line.ts'
@@ -28,7 +29,7 @@ export function step(state: QueueState, input: QueueInput, nowMs: number, policy
   const isStill = taken.state.isHeld || taken.state.quiet !== null
   const ages = turnClock(taken.state.ages, isStill, nowMs)
   if (ages !== taken.state.ages) taken.state = { ...taken.state, ages }
-  return advance(settleDue(taken, nowMs, policy), nowMs, policy)
+  return advance(settleDue(endCleared(taken, nowMs), nowMs, policy), nowMs, policy)
 }
 
 function take(state: QueueState, input: QueueInput, nowMs: number, policy: QueuePolicy): StepResult {
@@ -56,6 +57,10 @@ function take(state: QueueState, input: QueueInput, nowMs: number, policy: Queue
       return { state: release(state, input.playId, nowMs, policy), commands: [] }
     case 'judged':
       return judge(state, input, nowMs, policy)
+    case 'cleared':
+      return clear(state, input.reason, nowMs)
+    case 'putBack':
+      return { state: putBack(state), commands: [] }
     case 'movedUp':
       return { state: moveUp(state, input.playId), commands: [] }
     case 'stalled':

@@ -128,6 +128,8 @@ const anyAct: fc.Arbitrary<(playId: string) => QueueInput> = fc.constantFrom<((p
   () => ({ type: 'quieted', quiet: { does: 'letGo', why: '“Back in five” is shown' } }),
   () => ({ type: 'quieted', quiet: null }),
   () => ({ type: 'policyChanged' }),
+  () => ({ type: 'cleared', reason: 'cleared by tallowmoth' }),
+  () => ({ type: 'putBack' }),
 )
 
 interface NightPlan {
