@@ -70,5 +70,9 @@ export const testBody = z
   )
 
 export const heldBody = z.object({ isHeld: z.boolean() })
+/** Whether all that waits is taken out; false puts it back. */
+export const clearedBody = z.object({ isCleared: z.boolean() })
+/** Whether the screen is emptied and the line held. */
+export const panicBody = z.object({ isOn: z.boolean() })
 /** Whether a play that waits for somebody may be shown. */
 export const shownBody = z.object({ isLet: z.boolean() })

@@ -51,6 +51,7 @@ describe('what changed of a channel', () => {
       { maxLength: 2 },
     ),
     waitingCount: fc.nat(3),
+    cleared: fc.option(fc.record({ count: fc.nat(2), untilMs: fc.nat(2), reason: fc.constant('cleared') })),
     current: fc.option(item) as unknown as fc.Arbitrary<PlayView | null>,
     log: items as unknown as fc.Arbitrary<PlayView[]>,
     sources: items as unknown as fc.Arbitrary<SourceView[]>,

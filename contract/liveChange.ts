@@ -9,6 +9,7 @@ const emptyDesk = (boxId: string): DeskView => ({
   waiting: [],
   forecast: [],
   waitingCount: 0,
+  cleared: null,
   current: null,
   log: [],
   sources: [],
@@ -24,7 +25,7 @@ const facts = [
   'goalsRevision',
   'sponsorsRevision',
 ] as const
-const deskFacts = ['isHeld', 'waitingCount', 'current', 'forecast'] as const
+const deskFacts = ['isHeld', 'waitingCount', 'current', 'forecast', 'cleared'] as const
 const deskLists = ['waiting', 'log', 'sources'] as const
 
 /** The fields that differ, as they are now. */

@@ -141,6 +141,13 @@ export interface PlayView {
   speech: DeskSpeech | null
 }
 
+/** What was taken out of a line all at once, until when it can be put back, and who did it. */
+export interface ClearedView {
+  count: number
+  untilMs: number
+  reason: string
+}
+
 /** What came to a box lately, in its order. */
 export interface FloodView {
   arrivals: Arrival[]
@@ -153,6 +160,7 @@ export interface DeskView {
   /** Of those that wait and are listed. */
   forecast: ForecastView[]
   waitingCount: number
+  cleared: ClearedView | null
   current: PlayView | null
   log: PlayView[]
   sources: SourceView[]

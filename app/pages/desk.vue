@@ -2,6 +2,7 @@
 import { navigateTo, useHead, useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted } from 'vue'
+import { toast } from 'vue-sonner'
 import type { PlayView } from '../../contract/views.ts'
 import { request } from '../api/request.ts'
 import CallsStrip from '../components/desk/CallsStrip.vue'
@@ -9,6 +10,7 @@ import LogColumn from '../components/desk/LogColumn.vue'
 import OnAirColumn from '../components/desk/OnAirColumn.vue'
 import SourceStrip from '../components/desk/SourceStrip.vue'
 import WaitingColumn from '../components/desk/WaitingColumn.vue'
+import { counted } from '../format/counted.ts'
 import { lastShown } from '../components/desk/waitWords.ts'
 import { useKeys } from '../composables/useKeys.ts'
 import { useBoxesStore } from '../stores/boxes.ts'
@@ -48,6 +50,21 @@ const show = (play: PlayView, isLet: boolean) =>
   )
 const silence = () =>
   desk.value?.current && tried(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
+/** Empties the screen and holds; where that is so already, it is taken back. */
+function panic(): void {
+  if (!desk.value) return
+  const isOn = !desk.value.isHeld || desk.value.current !== null
+  void tried(request('PUT', path('panic'), { isOn }))
+}
+const replayExpired = async () => {
+  await tried(
+    request<{ count: number }>('POST', path('replays')).then(({ count }) =>
+      toast.success(
+        count === 0 ? 'Nothing was let go within the last hour.' : `${counted(count, 'alert')} play again.`,
+      ),
+    ),
+  )
+}
 const replayLast = () => replay(desk.value ? lastShown(desk.value) : undefined)
 
 onMounted(() => void tried(boxes.load()))
@@ -55,7 +72,7 @@ const key = (run: () => unknown) => (event: KeyboardEvent) => {
   if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog], [role=menu]')) return
   run()
 }
-useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast), v: key(silence) })
+useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast), v: key(silence), p: key(panic) })
 </script>
 
 <template>
@@ -93,6 +110,7 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
           :desk="desk"
           :now-ms="nowMs"
           @skip="skip"
+          @clear="(isCleared) => tried(request('PUT', path('cleared'), { isCleared }))"
           @next="next"
           @show="show"
           @read="read"
@@ -114,8 +132,15 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
           @skip="skip(desk.current)"
           @replay="replayLast"
           @silence="silence"
+          @panic="panic"
         />
-        <LogColumn :key="`log-${box.id}`" :box-id="box.id" :log="desk.log" @replay="replay" />
+        <LogColumn
+          :key="`log-${box.id}`"
+          :box-id="box.id"
+          :log="desk.log"
+          @replay="replay"
+          @replay-expired="replayExpired"
+        />
       </div>
       <SourceStrip :desk="desk" :now-ms="nowMs" />
     </template>

@@ -130,8 +130,8 @@ export class Ingest {
     }
   }
 
-  /** Plays something again, as it was decided then. @returns the id of the new play; null where there is none to repeat */
-  async replay(of: PlayWithEvent): Promise<string | null> {
+  /** Plays something again, as it was decided then. @param isAmongMany it may be shown with others @returns the id of the new play; null where there is none to repeat */
+  async replay(of: PlayWithEvent, isAmongMany = false): Promise<string | null> {
     const { db, lines } = this.deps
     const decided = await findEffect(db, of.id)
     if (!decided) return null
@@ -150,7 +150,7 @@ export class Ingest {
       called,
     } = of
     // Whoever wants it once more wants it by itself.
-    const facts = of.facts && { ...of.facts, several: null, gifts: null }
+    const facts = of.facts && (isAmongMany ? of.facts : { ...of.facts, several: null, gifts: null })
     const play: PlayRow = {
       ...{ boxId, eventId, versionId, alertId, variationId, variationName, lengthMs, isTest },
       id: newId('play', nowMs),

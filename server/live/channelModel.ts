@@ -221,7 +221,7 @@ export class ChannelModel {
   private desk(boxId: string, { lists }: Kept): DeskView {
     const { neighbours } = this.deps
     const line = neighbours.line(boxId)
-    const { current = null, waitingCount = 0, isHeld = false, setAside = [] } = line ?? {}
+    const { current = null, waitingCount = 0, isHeld = false, setAside = [], cleared = null } = line ?? {}
     const listed = lists.get(boxId)
     const waiting = (listed?.isRushing ? listed.waiting : line?.waiting) ?? []
     const shown = current && this.plays.get(current.playId)
@@ -234,6 +234,7 @@ export class ChannelModel {
       }),
       forecast: listed?.isRushing ? (line?.forecast ?? []).slice(0, rushingListed) : (line?.forecast ?? []),
       waitingCount,
+      cleared,
       current:
         current && shown
           ? {

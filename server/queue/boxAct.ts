@@ -5,6 +5,11 @@ export type Said = { by: string } | { reason: string }
 export type BoxAct =
   | { do: 'skip'; playId: string; reason: string }
   | { do: 'hold'; isHeld: boolean }
+  /** Somebody takes out all that waits, or puts it back. */
+  | { do: 'clear'; reason: string }
+  | { do: 'putBack' }
+  /** Somebody empties the screen and holds the line, or lets it go on. */
+  | { do: 'panic'; isOn: boolean; reason: string }
   /** Somebody lets a play be shown, or does not. */
   | { do: 'judge'; playId: string; isLet: boolean; by: string }
   /** Somebody wants a play to be the next. */

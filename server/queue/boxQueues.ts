@@ -252,10 +252,16 @@ export class BoxQueues {
         return runtime.isSettledWithin(writtenWithinMs)
       case 'hold':
         return runtime.input({ type: 'held', isHeld: act.isHeld })
+      case 'clear':
+        return runtime.input({ type: 'cleared', reason: act.reason })
+      case 'putBack':
+        return runtime.input({ type: 'putBack' })
+      case 'panic':
+        return runtime.panic(act.isOn, act.reason)
       case 'judge':
         return this.judge(boxId, runtime, act)
       case 'moveUp':
-        return this.moveUp(runtime, act.playId)
+        return runtime.moveUp(act.playId)
       case 'voice':
         return this.setVoice(boxId, act.playId, act.isRead, act.said)
       case 'switchVoices':
@@ -280,13 +286,6 @@ export class BoxQueues {
     if (isLet && waiting.ticket.isAwaiting) await this.setVoice(boxId, playId, true, { by })
     runtime.input({ type: 'judged', playId, isLet, reason: `not let by ${by}` })
     await runtime.isSettledWithin(writtenWithinMs)
-    return 'done'
-  }
-
-  private moveUp(runtime: BoxRuntime, playId: string): 'done' | 'unknown' {
-    const waiting = runtime.state.line.find(playId)
-    if (!waiting || waiting.aside || waiting.isBeside) return 'unknown'
-    runtime.input({ type: 'movedUp', playId })
     return 'done'
   }
 

@@ -103,6 +103,23 @@ export class BoxRuntime {
     this.input({ type: 'ticked' })
   }
 
+  /** Has a play that waits for its turn be the next. @returns whether it does */
+  moveUp(playId: string): 'done' | 'unknown' {
+    const waiting = this.queue.line.find(playId)
+    if (!waiting || waiting.aside || waiting.isBeside) return 'unknown'
+    this.input({ type: 'movedUp', playId })
+    return 'done'
+  }
+
+  /** Empties the screen at once and holds the line, or lets it go on. */
+  panic(isOn: boolean, reason: string): void {
+    this.input({ type: 'held', isHeld: isOn })
+    if (!isOn) return
+    const { current, beside } = this.queue
+    for (const { ticket } of [...beside, ...(current ? [current] : [])])
+      this.input({ type: 'removed', playId: ticket.playId, outcome: 'skipped', reason })
+  }
+
   /** A play as it is in the line just now; undefined: it is not. */
   ticketOf(playId: string): Ticket | undefined {
     const { current, line, beside } = this.queue

@@ -3,7 +3,7 @@ import { forecast } from '../../core/queue/forecast.ts'
 import type { QueuePolicy } from '../../core/queue/policy.ts'
 import type { QueueState } from '../../core/queue/state.ts'
 import type { Ticket } from '../../core/queue/ticket.ts'
-import type { ForecastView } from '../../contract/views.ts'
+import type { ClearedView, ForecastView } from '../../contract/views.ts'
 
 /** Of those that wait, so many are listed. */
 export const waitingListed = 60
@@ -26,6 +26,8 @@ export interface LaneView {
   /** When each of those is likely to begin, and why not yet. */
   forecast: ForecastView[]
   waitingCount: number
+  /** What somebody took out all at once, and until when it can be put back; null: nothing. */
+  cleared: ClearedView | null
   current:
     | (LinePlay & {
         isPlaying: boolean
@@ -49,7 +51,7 @@ export interface LaneToView {
 }
 
 export function laneViewOf(boxId: string, { state, policy, nowMs, wallOf }: LaneToView): LaneView {
-  const { current, line, sources, isHeld } = state
+  const { current, line, cleared, sources, isHeld } = state
   const sourceIds = Object.keys(sources)
   const likely = forecast(state, nowMs, policy, waitingListed)
   return {
@@ -62,6 +64,11 @@ export function laneViewOf(boxId: string, { state, policy, nowMs, wallOf }: Lane
       why: 'untilMs' in why ? { ...why, untilMs: inSeconds(wallOf(why.untilMs)) } : why,
     })),
     waitingCount: line.size,
+    cleared: cleared && {
+      count: cleared.line.size,
+      untilMs: inSeconds(wallOf(cleared.untilMs)),
+      reason: cleared.reason,
+    },
     current: current && {
       ...linePlay(current.ticket),
       isPlaying: current.phase !== 'preparing',

@@ -12,7 +12,7 @@ import OutcomeMark from './OutcomeMark.vue'
 import WhyDialog, { type AskedEvent } from './WhyDialog.vue'
 
 const props = defineProps<{ boxId: string; log: readonly PlayView[] }>()
-defineEmits<{ replay: [play: PlayView] }>()
+defineEmits<{ replay: [play: PlayView]; replayExpired: [] }>()
 
 const asked = ref<AskedEvent | null>(null)
 const live = useLiveStore()
@@ -57,6 +57,14 @@ function note(play: PlayView): string {
         </button>
       </div>
     </div>
+    <button
+      v-if="shown === 'unplayed' && log.some(({ state }) => state === 'expired')"
+      type="button"
+      class="link mb-2 self-start text-deep-sky"
+      @click="$emit('replayExpired')"
+    >
+      Replay all that was let go within the last hour
+    </button>
     <EventList
       v-if="shown !== 'played'"
       :box-id="boxId"

@@ -14,7 +14,7 @@ import { lastShown, nameWords } from './waitWords.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 
 const props = defineProps<{ desk: DeskView; boxName: string; canvas: Canvas; nowMs: () => number }>()
-const emit = defineEmits<{ hold: []; skip: []; replay: []; silence: [] }>()
+const emit = defineEmits<{ hold: []; skip: []; replay: []; silence: []; panic: [] }>()
 
 const room = ref<HTMLElement>()
 const host = ref<HTMLElement>()
@@ -45,6 +45,8 @@ const said = computed(() => (current.value ? readText(current.value) : ''))
 const unread = computed(() => (current.value ? unreadWords(current.value) : ''))
 const isSpoken = computed(() => said.value !== '' && !current.value?.speech?.note && !current.value?.speech?.verdict)
 const last = computed(() => lastShown(props.desk))
+/** Nothing is on air, and nothing comes. */
+const isEmptied = computed(() => props.desk.isHeld && !current.value)
 const controls = computed(() => [
   {
     key: 'H',
@@ -154,5 +156,16 @@ const restWords = computed(() => {
         <span class="block truncate text-mist">{{ control.note }}</span>
       </button>
     </div>
+    <button
+      type="button"
+      class="mt-3 flex w-full items-center gap-3 rounded-sm border border-wrong px-3 py-2 text-left hover:bg-clip-dim"
+      @click="emit('panic')"
+    >
+      <span class="key text-mist">P</span>
+      <span class="font-display font-semibold">{{ isEmptied ? 'Take it back' : 'Empty the screen' }}</span>
+      <span class="text-mist">{{
+        isEmptied ? 'the line moves again' : 'and hold, whatever plays; it stays in the log'
+      }}</span>
+    </button>
   </section>
 </template>

@@ -4,6 +4,7 @@ import { ArrowUpToLine, X } from '@lucide/vue'
 import { computed } from 'vue'
 import type { DeskView, PlayView } from '../../../contract/views.ts'
 import { detailWords, lineWords, nameWords, waitsForSomebody, whenWords, whyWords } from './waitWords.ts'
+import { counted } from '../../format/counted.ts'
 import SpeechLine from './SpeechLine.vue'
 import { useLiveStore } from '../../stores/live.ts'
 import KindMark from '../frame/KindMark.vue'
@@ -11,6 +12,7 @@ import KindMark from '../frame/KindMark.vue'
 const props = defineProps<{ desk: DeskView; nowMs: number }>()
 defineEmits<{
   skip: [play: PlayView]
+  clear: [isCleared: boolean]
   next: [play: PlayView]
   show: [play: PlayView, isLet: boolean]
   read: [play: PlayView, isRead: boolean]
@@ -29,8 +31,28 @@ const waitWords = (play: PlayView) => whenWords(forecasts.value.get(play.id), pl
   <section class="flex min-h-0 flex-col border-r border-seam px-4 py-4" aria-label="Waiting">
     <div class="mb-3 flex items-baseline justify-between gap-2">
       <h2 class="font-display text-xl font-semibold">Waiting</h2>
-      <p class="text-mist">{{ desk.waitingCount }}{{ why ? `, ${why}` : '' }}</p>
+      <p class="text-mist">
+        {{ desk.waitingCount }}{{ why ? `, ${why}` : '' }}
+        <button
+          v-if="desk.waitingCount > 1"
+          type="button"
+          class="link ml-1 hover:text-snow"
+          @click="$emit('clear', true)"
+        >
+          Clear
+        </button>
+      </p>
     </div>
+    <p
+      v-if="desk.cleared"
+      class="mb-2 flex items-center justify-between gap-2 rounded-sm border border-seam px-3 py-2"
+      role="status"
+    >
+      <span>{{ counted(desk.cleared.count, 'alert') }} {{ desk.cleared.reason }}.</span>
+      <button type="button" class="button shrink-0" @click="$emit('clear', false)">
+        Put back ({{ Math.max(0, Math.ceil((desk.cleared.untilMs - nowMs) / 1000)) }} s)
+      </button>
+    </p>
     <ol v-if="desk.waiting.length > 0" class="min-h-0 space-y-2 overflow-y-auto pr-1">
       <li
         v-for="(play, index) in desk.waiting"

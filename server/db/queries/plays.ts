@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, isNotNull, notExists, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import type { CanonicalEvent } from '../../../core/events/schema.ts'
 import { calledEvent } from '../../../core/triggers/calledEvent.ts'
@@ -87,6 +87,33 @@ export async function listFlood(
     .where(and(own, gt(enqueuedAt, new Date(last.enqueuedAt.getTime() - 3_600_000))))
     .orderBy(asc(enqueuedAt), asc(id))
     .limit(floodMost)
+}
+
+/** So many are played once more at once. */
+const expiredMost = 200
+
+/** Plays of a box that were let go since a moment and not asked for again, in the order in which they came. */
+export async function listExpired(db: Database, boxId: string, since: Date): Promise<PlayWithEvent[]> {
+  const later = alias(play, 'later')
+  const rows = await joined(db)
+    .where(
+      and(
+        eq(effect.lane, laneOfBox(boxId)),
+        isSettled,
+        eq(effect.outcome, 'expired'),
+        gt(effect.outcomeAt, since),
+        eq(play.isTest, false),
+        notExists(
+          db
+            .select({ id: later.id })
+            .from(later)
+            .where(and(eq(later.eventId, play.eventId), eq(later.boxId, boxId), gt(later.enqueuedAt, play.enqueuedAt))),
+        ),
+      ),
+    )
+    .orderBy(asc(play.enqueuedAt), asc(play.id))
+    .limit(expiredMost)
+  return rows.map(asOne)
 }
 
 /** What was taken in by a play that has not ended. */
