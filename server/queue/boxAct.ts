@@ -5,6 +5,8 @@ export type Said = { by: string } | { reason: string }
 export type BoxAct =
   | { do: 'skip'; playId: string; reason: string }
   | { do: 'hold'; isHeld: boolean }
+  /** Something was put on air: its policy is in force before that is answered. */
+  | { do: 'takePolicy' }
   /** Somebody takes out all that waits, or puts it back. */
   | { do: 'clear'; reason: string }
   | { do: 'putBack' }

@@ -49,14 +49,21 @@ export class BoxPolicies {
 
   /** Something of a channel is not as it was known; null: of all. */
   private async takeChanged(channelId: string | null): Promise<void> {
-    for (const [boxId, box] of this.deps.boxes()) {
-      if (channelId !== null && box.channelId !== channelId) continue
-      const policy = await this.onAir(box.channelId, boxId)
-      if (isSame(policy, box.policy)) continue
-      box.policy = policy
-      box.runtime.takePolicy(asReady(policy))
-      this.lookAtScenes(box.channelId)
-    }
+    for (const [boxId, box] of this.deps.boxes())
+      if (channelId === null || box.channelId === channelId) await this.takeOne(boxId, box)
+  }
+
+  /** Puts the policy of a box in force as it is on air by now. */
+  async take(boxId: string): Promise<void> {
+    for (const [id, box] of this.deps.boxes()) if (id === boxId) await this.takeOne(boxId, box)
+  }
+
+  private async takeOne(boxId: string, box: Ruled): Promise<void> {
+    const policy = await this.onAir(box.channelId, boxId)
+    if (isSame(policy, box.policy)) return
+    box.policy = policy
+    box.runtime.takePolicy(asReady(policy))
+    this.lookAtScenes(box.channelId)
   }
 
   /** The studio may show something else. @param channelId absent: of any channel */

@@ -252,6 +252,8 @@ export class BoxQueues {
         return runtime.isSettledWithin(writtenWithinMs)
       case 'hold':
         return runtime.input({ type: 'held', isHeld: act.isHeld })
+      case 'takePolicy':
+        return this.policies.take(boxId)
       case 'clear':
         return runtime.input({ type: 'cleared', reason: act.reason })
       case 'putBack':

@@ -81,4 +81,9 @@ export class Lines {
   act(boxId: string, act: BoxAct): Promise<unknown> {
     return this.deps.asks.act(laneOfBox(boxId), act)
   }
+
+  /** The same where somebody carries the line out just now; else nothing, and nobody is waited for. */
+  async actNow(boxId: string, act: BoxAct): Promise<void> {
+    await this.deps.asks.now(laneOfBox(boxId), act)
+  }
 }

@@ -10,6 +10,7 @@ import { OnAirCache } from '../../server/channel/onAir.ts'
 import type { Database } from '../../server/db/handle.ts'
 import { addBox, findBox, publishVersion } from '../../server/db/queries/boxes.ts'
 import { claim } from '../../server/db/queries/nodes.ts'
+import { listExpired } from '../../server/db/queries/plays.ts'
 import { addChannel, addPerson } from '../../server/db/queries/people.ts'
 import { decideEvents, type EarnedPlay, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
@@ -219,6 +220,41 @@ onEachDatabase('floods', ({ db, whereHere }) => {
     await vi.waitFor(() => expect(world.runtime().state.quiet).toBeNull(), 5_000)
     await vi.waitFor(() => expect(world.runtime().state.current).not.toBeNull())
     expect(world.runtime().ticketOf(playId!)).toBeDefined()
+    await world.stop()
+  })
+
+  whereHere('are let go where they waited too long, and can be played once more, together', async () => {
+    await putOnAir(db(), [
+      { rule: 'age', isOn: true, kinds: null, ms: 5_000 },
+      { rule: 'merge', isOn: true, kinds: ['follow'], withinMs: 10_000, below: null, isEvenWritten: false },
+    ])
+    const world = await started(db())
+    const since = new Date(Date.now() - 1000)
+    const [test] = await world.come({ kind: 'follow', isTest: true })
+    const ids = await world.come({ kind: 'tip' }, { kind: 'giftBatch' })
+    world.runtime().input({ type: 'sourceJoined', sourceId: 'a', shownPlayIds: [] })
+    await vi.waitFor(() => expect(world.runtime().state.line.size).toBe(0), 9_000)
+    await world.runtime().settled()
+    const expired = await listExpired(db(), boxId, since)
+    // Neither what has the screen, nor a test.
+    const came = [test, ...ids]
+    expect(
+      expired
+        .map(({ id }) => id)
+        .filter((id) => came.includes(id))
+        .sort(),
+    ).toEqual([...ids].sort())
+
+    // One key empties the screen; whoever was shown stays in the log.
+    await world.queues.act(boxId, { do: 'panic', isOn: true, reason: 'the screen was emptied by tallowmoth' })
+    expect([world.runtime().state.current, world.runtime().state.isHeld]).toEqual([null, true])
+    const [kept] = await world.come({ kind: 'tip' })
+    await world.queues.act(boxId, { do: 'clear', reason: 'cleared by tallowmoth' })
+    expect(world.runtime().state.line.size).toBe(0)
+    await world.queues.act(boxId, { do: 'putBack' })
+    expect(waitingIn(world.runtime().state).map(({ playId }) => playId)).toEqual([kept])
+    await world.queues.act(boxId, { do: 'panic', isOn: false, reason: '' })
+    expect(world.runtime().state.isHeld).toBe(false)
     await world.stop()
   })
 })

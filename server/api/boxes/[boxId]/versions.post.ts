@@ -10,6 +10,7 @@ import { problemError } from '../../../system/problemError.ts'
 import { useChannels } from '../../../channel/port.ts'
 import { useScreens } from '../../../live/port.ts'
 import { useDatabase } from '../../../db/port.ts'
+import { useLines } from '../../../queue/port.ts'
 import { useVoices } from '../../../speech/port.ts'
 
 /** Puts the draft on air, if it is still the one that the person saw. */
@@ -20,6 +21,7 @@ export default defineEventHandler(async (event) => {
   const { onAir } = await useChannels()
   const { stream } = await useScreens()
   const { wakeVoices } = await useVoices()
+  const { lines } = await useLines()
   const version = { id: newId('version'), boxId: box.id, publishedAt: new Date(), publishedBy: session.person.id }
   if (!(await publishDraft(database.db, version, revision)))
     throw problemError(
@@ -27,6 +29,8 @@ export default defineEventHandler(async (event) => {
       'The draft was changed since you looked at the list. Load the box again and check what goes on air.',
     )
   onAir.forget(session.channel.id)
+  // What comes from now on is shown by what is on air now.
+  await lines.actNow(box.id, { do: 'takePolicy' })
   wakeVoices(session.channel.id)
   stream.changed(session.channel.id)
   const now = await findBox(database.db, session.channel.id, box.id)
