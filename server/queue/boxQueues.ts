@@ -164,10 +164,11 @@ export class BoxQueues {
 
   /** Puts plays that are kept into the line of their box. */
   add(boxId: string, ...tickets: Ticket[]): void {
-    const { clock } = this.deps
+    const nowMs = this.deps.clock.steadyMs()
     this.find(boxId)?.input({
       type: 'enqueued',
-      tickets: tickets.map((ticket) => ({ ...ticket, enqueuedAtMs: clock.steadyOf(ticket.enqueuedAtMs) })),
+      // They came just now, whatever the wall clock has been set to since.
+      tickets: tickets.map((ticket) => ({ ...ticket, enqueuedAtMs: nowMs })),
     })
   }
 

@@ -14,7 +14,10 @@ export async function rule(demo: DemoFile, policy: readonly object[], index = 0)
       ...(body ? { body: JSON.stringify(body) } : {}),
     })
   const signedIn = await send('POST', '/api/session', { email, password })
-  const cookie = (signedIn.headers.get('set-cookie') ?? '').split(';')[0] ?? ''
+  const cookie = signedIn.headers
+    .getSetCookie()
+    .map((each) => each.split(';')[0])
+    .join('; ')
   const path = `/api/boxes/${demo.boxes[index]?.id}`
   const { revision } = (await (await send('GET', path, undefined, cookie)).json()) as { revision: number }
   const patches = [{ op: 'replace', path: ['policy'], value: policy }]

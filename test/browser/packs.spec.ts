@@ -107,7 +107,7 @@ test('a pack saved in one channel is a box in a fresh one: dropped, put on air, 
   await expect(page.getByRole('checkbox', { name: /^with its \d+ triggers$/ })).toBeChecked()
   await page.getByRole('button', { name: 'Make the box' }).click()
   await page.getByRole('button', { name: 'Tip', exact: true }).click()
-  await expect(page.getByText('Everyday, one of 4 cases')).toBeVisible()
+  await expect(page.getByText('Everyday, one of 5 cases')).toBeVisible()
   await page.getByRole('button', { name: /^Put on air/ }).click()
   await page
     .getByRole('button', { name: /on air$/ })
