@@ -1,6 +1,7 @@
 import type { SampleName } from '../events/sampleEvent.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import type { ShownTogether } from '../events/together.ts'
+import type { Together } from '../queue/ticket.ts'
 import { comparableMinor, type ChannelContext } from '../rules/values.ts'
 import type { TemplateValue } from '../text/templateValue.ts'
 
@@ -27,13 +28,22 @@ export function totalOf({ data }: CanonicalEvent, total: number | null, currency
 /** A case for several at once is designed for so many; where everything is as large as it can be, for very many. */
 const samples = { usual: 12, most: 4_000 }
 
-/** With how many others a sample is shown. */
+/** With how many a sample is shown, and what they bring together. */
+export function sampleNumbers(
+  event: CanonicalEvent,
+  channel: Pick<ChannelContext, 'currency' | 'rates'>,
+  count = samples.usual,
+): Together {
+  const own = bringsOf(event, channel)
+  return { count, total: own === null ? null : own * count }
+}
+
+/** With how many others a sample is shown, as words say it. */
 export function sampleTogether(
   event: CanonicalEvent,
   channel: Pick<ChannelContext, 'currency' | 'rates'>,
   viewer: SampleName,
 ): ShownTogether {
-  const count = viewer === 'longest' ? samples.most : samples.usual
-  const own = bringsOf(event, channel)
-  return { count, total: totalOf(event, own === null ? null : own * count, channel.currency) }
+  const { count, total } = sampleNumbers(event, channel, viewer === 'longest' ? samples.most : samples.usual)
+  return { count, total: totalOf(event, total, channel.currency) }
 }

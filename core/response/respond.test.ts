@@ -65,6 +65,18 @@ describe('what an event causes', () => {
     expect(awaiting(false)).toEqual([false, null, null, true])
     expect(awaiting(true)).toEqual([false, null, null, false])
   })
+  it('of a test of a case for several at once is shown as of several', () => {
+    const [everyday] = tip.variations
+    const several = { ...everyday!, id: 'several', isForSeveral: true as const }
+    const [box] = channel.boxes
+    const document = { ...box!.version!.document, alerts: [{ ...tip, variations: [several, ...tip.variations] }] }
+    const boxes = [{ boxId: 'shows', version: { id: 'v', document } }]
+    const ask = (variationId: string | null) =>
+      respond({ ...arrived, isTest: true }, { ...channel, boxes }, { onlyBoxId: 'shows', variationId })[0]?.alert
+    expect(ask('several')).toMatchObject({ variation: { id: 'several' }, together: { count: 12 } })
+    // By itself no event is shown so.
+    expect([ask(null)?.variation.id, ask(null)?.together]).toEqual([everyday!.id, undefined])
+  })
   it('of a test is that of one box and one case, also where another would be chosen', () => {
     const [everyday] = tip.variations
     const never = {

@@ -1,6 +1,7 @@
 import type { BoxDocument, Variation } from '../composition/box.ts'
 import { choiceOf, decide, type Choice } from '../decisions/decide.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
+import type { Together } from '../queue/ticket.ts'
 import type { PlayFacts } from '../queue/facts.ts'
 import type { Circumstances } from '../rules/circumstances.ts'
 import type { Why } from '../rules/why.ts'
@@ -12,6 +13,7 @@ import { callsOf, isOnlyCall, type TriggerCall } from '../triggers/callsOf.ts'
 import type { BoxOnAir, ChannelOnAir } from './channelOnAir.ts'
 import { laneOfBox, type Lane } from './lane.ts'
 import type { Outcome } from './outcome.ts'
+import { sampleNumbers } from './brings.ts'
 import { factsOf } from './playFacts.ts'
 import { lengthFor, scoreFor } from './scoreFor.ts'
 
@@ -46,6 +48,8 @@ export interface AlertPlan {
   isAwaiting: boolean
   /** What the box's policy asks of it. */
   facts: PlayFacts
+  /** A test of a case for several at once: with how many it is shown. Absent: it is alone. */
+  together?: Together
 }
 
 /** What an event causes in a lane, in the order in which lanes are to carry it out. */
@@ -161,6 +165,7 @@ function alertOf(arrived: Arrived, channel: ChannelOnAir, box: BoxOnAir, wanted:
         // A test for one case is to be seen as that case.
         isCalled: wanted !== null,
       }),
+      ...(variation.isForSeveral ? { together: sampleNumbers(event, channel) } : {}),
     },
     settled: null,
   }

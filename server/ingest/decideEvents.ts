@@ -162,7 +162,7 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
   }
   rows.effects.push(row)
   if (!alert) return
-  const { variation, versionId, alertId, lengthMs, score, speaks, isAwaiting, facts } = alert
+  const { variation, versionId, alertId, lengthMs, score, speaks, isAwaiting, facts, together } = alert
   const play: PlayRow = {
     id,
     boxId,
@@ -176,12 +176,13 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
     ...untouchedPlay(nowMs),
     approval: isAwaiting ? 'awaiting' : 'none',
     facts,
+    together: together ?? null,
   }
   rows.plays.push(play)
   plays.push({
     boxId,
     eventId: event.id,
-    ticket: { playId: id, enqueuedAtMs: nowMs, lengthMs, isAwaiting, facts },
+    ticket: { playId: id, enqueuedAtMs: nowMs, lengthMs, isAwaiting, facts, ...(together ? { together } : {}) },
     show: () => showOf(play, score()),
     hasEmotes: (event.data.message?.emotes?.length ?? 0) > 0,
     speaks,

@@ -18,7 +18,7 @@ export function shortAlert(kind: EventKind): Alert {
   return alert
 }
 
-/** A new box with these alerts on air, for a signed-in owner. @returns its id and its source's address */
+/** A new box with these alerts on air that shows everything one by one, for a signed-in owner. @returns its id and its source's address */
 export async function boxOnAir(
   page: Page,
   demo: DemoFile,
@@ -29,7 +29,13 @@ export async function boxOnAir(
   const { id } = (await made.json()) as { id: string }
   const path = `${demo.url}/api/boxes/${id}`
   const saved = await page.request.patch(`${path}/draft`, {
-    data: { baseRevision: 0, patches: [{ op: 'replace', path: ['alerts'], value: alerts }] },
+    data: {
+      baseRevision: 0,
+      patches: [
+        { op: 'replace', path: ['alerts'], value: alerts },
+        { op: 'replace', path: ['policy'], value: [] },
+      ],
+    },
   })
   expect([saved.status(), await saved.text()]).toEqual([200, '{"revision":1}'])
   expect((await page.request.post(`${path}/versions`, { data: { revision: 1 } })).status()).toBe(201)

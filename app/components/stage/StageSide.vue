@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Play, Square, Volume2, VolumeX } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { mainKind } from '../../../core/composition/box.ts'
+import { chosenBy, mainKind, playedBy } from '../../../core/composition/box.ts'
 import type { TestAnswer } from '../../../contract/views.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
 import { request, wordsOf } from '../../api/request.ts'
@@ -67,7 +67,12 @@ async function sendTest(): Promise<void> {
   isSending.value = false
 }
 /** One case among several is tested with what it is for. */
-const isCase = computed(() => (room.alert?.variations.length ?? 0) > 1)
+const isCase = computed(
+  () =>
+    room.alert !== null &&
+    room.variation !== null &&
+    (chosenBy(room.alert).length > 1 || playedBy(room.variation) !== 'events'),
+)
 const wrongCount = computed(() => props.remarks.filter((remark) => remark.level === 'wrong').length)
 const isBehind = computed(
   () =>
