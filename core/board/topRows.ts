@@ -1,3 +1,4 @@
+import { byText } from '../byText.ts'
 import { comparableMinor, type ChannelContext } from '../rules/values.ts'
 import { formatMoney } from '../money.ts'
 import type { Row } from './slice.ts'
@@ -25,7 +26,7 @@ export function topRows(
   }
   return [...byViewer]
     .filter(([, { amount }]) => amount > 0)
-    .sort(([, a], [, b]) => b.amount - a.amount || (a.name < b.name ? -1 : 1))
+    .sort(([, a], [, b]) => b.amount - a.amount || byText(a.name, b.name))
     .slice(0, most)
     .map(([id, { name, amount }]) => ({
       ...{ id, name, atMs: null, nameInk: null, roles: [] },

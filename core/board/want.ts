@@ -1,6 +1,7 @@
+import { byText } from '../byText.ts'
 import * as z from 'zod'
 import { eventKind, eventKinds } from '../events/kinds.ts'
-import { moneyKinds } from '../goal/schema.ts'
+import { moneyKinds } from '../events/moneyKinds.ts'
 import { liveTemplate, period } from './liveFields.ts'
 
 const kinds = z.array(eventKind).min(1).max(eventKinds.length)
@@ -48,7 +49,7 @@ function ordered(value: unknown): unknown {
   if (value === null || typeof value !== 'object') return value
   return Object.fromEntries(
     Object.entries(value)
-      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .sort(([a], [b]) => byText(a, b))
       .map(([name, each]: [string, unknown]) => [name, ordered(each)]),
   )
 }

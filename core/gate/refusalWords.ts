@@ -1,3 +1,4 @@
+import { listedWords } from '../text/listedWords.ts'
 import { fillTemplate } from '../text/fillTemplate.ts'
 import { plainText } from '../text/textPiece.ts'
 import type { GateAnswer } from './askGate.ts'
@@ -33,7 +34,7 @@ export function refusalWords(refused: Refused, gate: Gate, nowMs: number, words:
     case 'hours':
       return retryAtMs === null ? 'This never opens.' : `This opens ${opening(retryAtMs, words)}.`
     case 'scene':
-      return `Only while ${listed(gate.scenes ?? [], 'or')} is shown.`
+      return `Only while ${listedWords(gate.scenes ?? [], 'or')} is shown.`
     case 'who':
       return `This is for ${detail}.`
     case 'input':
@@ -88,9 +89,4 @@ function opening(atMs: number, { timeZone, locale }: GateWords): string {
     minute: '2-digit',
     hourCycle: 'h23',
   }).format(atMs)
-}
-
-function listed(names: readonly string[], link: 'or' | 'and'): string {
-  const last = names.at(-1) ?? ''
-  return names.length < 2 ? last : `${names.slice(0, -1).join(', ')} ${link} ${last}`
 }

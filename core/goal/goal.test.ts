@@ -4,7 +4,8 @@ import { sampleEvent } from '../events/sampleEvent.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { CanonicalEvent } from '../events/schema.ts'
 import { changeOf, contributionOf, shownAmount, sumOf, type KeptEvent } from './contribution.ts'
-import { goal as goalSchema, moneyKinds, type Goal } from './schema.ts'
+import { moneyKinds } from '../events/moneyKinds.ts'
+import { goal as goalSchema, type Goal } from './schema.ts'
 import { isDone, newlyReached, nothingTold, standingOf } from './standing.ts'
 
 const fromMs = Date.UTC(2026, 10, 1)

@@ -1,10 +1,5 @@
 import * as z from 'zod'
-import { kindDefinitions, type EventKind } from '../events/kinds.ts'
-
-/** Kinds of events that bring money: what they bring stands in their data as an amount with its currency. */
-export const moneyKinds = (Object.keys(kindDefinitions) as EventKind[]).filter(
-  (kind) => 'amountMinor' in kindDefinitions[kind].data.shape,
-) as [EventKind, ...EventKind[]]
+import { moneyKinds } from '../events/moneyKinds.ts'
 
 const weight = z.int().min(0).max(1000)
 

@@ -1,5 +1,5 @@
 import { endOf } from './enqueue.ts'
-import { emptyLine, isAtHead } from './line.ts'
+import { emptyLine, withAllOf } from './line.ts'
 import type { Cleared, QueueCommand, QueueState, StepResult } from './state.ts'
 
 /** What was taken out all at once can be put back for so long. */
@@ -17,13 +17,7 @@ export function clear(state: QueueState, reason: string, nowMs: number): StepRes
 /** Puts back what was taken out, each where it would be by now. What was to be next before stays so, after what is next now. */
 export function putBack(state: QueueState): QueueState {
   if (!state.cleared) return state
-  let { line } = state
-  const heads = []
-  for (const waiting of state.cleared.line.inOrder()) {
-    if (isAtHead(waiting)) heads.push(waiting.ticket)
-    else line = line.with(waiting.ticket, waiting)
-  }
-  for (const ticket of heads.reverse()) line = line.withFirst(ticket)
+  const line = withAllOf(state.line, state.cleared.line, (waiting) => waiting)
   return { ...state, line, cleared: null }
 }
 

@@ -136,7 +136,7 @@ function announce(
   if (!gifts?.isHead) return state
   let after: QueueState = {
     ...state,
-    groups: state.groups.announced({ giftsId: gifts.id, playId, promised: gifts.promised }),
+    groups: state.groups.announced({ giftsId: gifts.id, playId }),
   }
   for (const { ticket: member } of state.line.orphansOf(gifts.id)) {
     after = { ...after, line: after.line.without(member.playId) }

@@ -5,7 +5,6 @@ import { OrderedSet } from './orderedSet.ts'
 export interface Group {
   giftsId: string
   playId: string
-  promised: number
   /** So many were told one by one. */
   brought: number
   seq: number
@@ -35,11 +34,11 @@ export class Groups {
   }
 
   /** With gifts that were announced; whatever was known of them is about another announcement. */
-  announced({ giftsId, playId, promised }: Pick<Group, 'giftsId' | 'playId' | 'promised'>): Groups {
+  announced({ giftsId, playId }: Pick<Group, 'giftsId' | 'playId'>): Groups {
     const before = this.find(giftsId)
     const seq = this.lastSeq + 1
     const bySeq = (before ? this.bySeq.without(before) : this.bySeq).with({ seq, giftsId })
-    const byId = this.byId.with({ giftsId, playId, promised, brought: 0, seq })
+    const byId = this.byId.with({ giftsId, playId, brought: 0, seq })
     const oldest = bySeq.size > kept ? bySeq.first : null
     return oldest ? new Groups(byId.without(oldest), bySeq.without(oldest), seq) : new Groups(byId, bySeq, seq)
   }

@@ -1,4 +1,5 @@
 import { byText } from '../byText.ts'
+import { seedOf } from '../random.ts'
 import { OrderedSet } from './orderedSet.ts'
 import type { Ticket } from './ticket.ts'
 
@@ -81,7 +82,7 @@ const ranked = (): Ranked =>
 const headRankMs = -1e15
 
 /** Somebody put it before all others, or it had its turn already. */
-export const isAtHead = ({ rankMs }: Pick<Place, 'rankMs'>): boolean => rankMs === headRankMs
+const isAtHead = ({ rankMs }: Pick<Place, 'rankMs'>): boolean => rankMs === headRankMs
 
 /**
  * The plays that wait. Never changed: each change gives another line. Whatever is asked of it costs O(log n), however many
@@ -270,8 +271,20 @@ export class Line {
 
 export const emptyLine = Line.empty
 
+/** A line with all of another, each where it is placed; those at the head of that one come to the head of this. */
+export function withAllOf(before: Line, other: Line, placeOf: (waiting: Waiting) => Place): Line {
+  let line = before
+  const heads: Ticket[] = []
+  for (const waiting of other.inOrder()) {
+    if (isAtHead(waiting)) heads.push(waiting.ticket)
+    else line = line.with(waiting.ticket, placeOf(waiting))
+  }
+  for (const ticket of heads.reverse()) line = line.withFirst(ticket)
+  return line
+}
+
 /** At the head nothing lets a play go: it has been there before, or somebody put it there. */
-export const headPlace: Place = {
+const headPlace: Place = {
   priority: 2,
   rankMs: headRankMs,
   bornMs: 0,
@@ -281,12 +294,8 @@ export const headPlace: Place = {
   mergeKey: null,
 }
 
-/** FNV-1a, 32 bits (Fowler, Noll and Vo). */
-function hashOf(text: string): number {
-  let hash = 0x811c9dc5
-  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193)
-  return hash
-}
+/** As a small integer, which costs nothing to keep and to compare. */
+const hashOf = (playId: string): number => seedOf(playId) | 0
 
 /** Always made of the same fields in the same order, which is what makes looking at them fast. */
 const waitingAt = (

@@ -1,7 +1,9 @@
 import { assertNever } from '../assertNever.ts'
+import { bringsMoney } from '../events/moneyKinds.ts'
 import { kindOf, type EventKind } from '../events/kinds.ts'
 import { formatMoney } from '../money.ts'
 import { clockWords } from '../time/clockWords.ts'
+import { listedWords } from '../text/listedWords.ts'
 import type { Sentence } from './policy.ts'
 import type { Target } from './rules/order.ts'
 
@@ -34,8 +36,7 @@ const many: Readonly<Partial<Record<EventKind, string>>> = {
 /** Several events of a kind, as they are called in a sentence. */
 export const manyOf = (kind: EventKind): string => many[kind] ?? `${kindOf(kind).name}s`
 
-const listed = (words: readonly string[], last = 'and') =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1) ?? ''}`
+const listed = (words: readonly string[]) => listedWords(words, 'and')
 
 /** Several kinds, as a sentence begins with them. */
 export const kindsWords = (kinds: readonly EventKind[]): string =>
@@ -46,11 +47,6 @@ export function timeWords(ms: number): string {
   if (ms < 120_000 && ms % 60_000 !== 0) return `${Number((ms / 1000).toFixed(2))} s`
   return ms % 3_600_000 === 0 ? `${ms / 3_600_000} h` : `${Number((ms / 60_000).toFixed(1))} min`
 }
-
-const moneyKinds: readonly EventKind[] = ['tip', 'paidMessage', 'charityDonation', 'purchase']
-
-/** Whether what a kind brings is money. */
-export const bringsMoney = (kind: EventKind): boolean => moneyKinds.includes(kind)
 
 /** What events of a kind bring, in so many words: money as the channel writes it. */
 export function amountWords(kind: EventKind, amount: number, { locale, currency }: PolicyNames): string {
@@ -169,7 +165,7 @@ function quietPieces({ when, does }: Extract<Sentence, { rule: 'quiet' }>): Sent
       ' what comes ',
       ...end,
     ]
-  return ['While ', slot('scenes', listed(when.scenes, 'or')), ' is shown, what comes ', ...end]
+  return ['While ', slot('scenes', listedWords(when.scenes, 'or')), ' is shown, what comes ', ...end]
 }
 
 /** What has to be known with a sentence, beneath it; empty: nothing. */

@@ -3,7 +3,7 @@ import { advance } from './advance.ts'
 import { clear, endCleared, putBack } from './clear.ts'
 import { backInLine, settleDue } from './due.ts'
 import { endOf, enqueue, placeOf } from './enqueue.ts'
-import { emptyLine, isAtHead } from './line.ts'
+import { emptyLine, withAllOf } from './line.ts'
 import type { QueuePolicy } from './policy.ts'
 import { airedUntil } from './rules/airtime.ts'
 import { turnClock } from './rules/age.ts'
@@ -177,18 +177,11 @@ function measured(state: QueueState, { playId, lengthMs }: Extract<QueueInput, {
 
 /** Puts all that wait where the policy has them now. Who was shown with another stays so, and who is next stays next. */
 function placeAnew(state: QueueState, policy: QueuePolicy): QueueState {
-  let line = emptyLine
-  const heads: Ticket[] = []
-  for (const { ticket, aside, rankMs, bornMs } of state.line.inOrder()) {
-    if (isAtHead({ rankMs })) {
-      heads.push(ticket)
-      continue
-    }
+  const line = withAllOf(emptyLine, state.line, ({ ticket, aside, bornMs }) => {
     const approval = approvalFor(ticket.facts ?? null, policy.approves)
     // Nobody has to let it be shown any more.
     const keeps = aside?.for === 'showing' && !approval ? null : aside
-    line = line.with(ticket, placeOf(ticket, bornMs, policy, keeps))
-  }
-  for (const ticket of heads.reverse()) line = line.withFirst(ticket)
+    return placeOf(ticket, bornMs, policy, keeps)
+  })
   return { ...state, line }
 }

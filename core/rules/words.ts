@@ -1,5 +1,6 @@
 import { clockWords } from '../time/clockWords.ts'
 import { formatMoney } from '../money.ts'
+import { listedWords } from '../text/listedWords.ts'
 import { placeOnScale } from './calendar.ts'
 import { fieldOf, type Listener, type RuleField } from './fields.ts'
 import { isComparison, type Comparison, type Rule, type RuleTerm } from './schema.ts'
@@ -9,9 +10,6 @@ export interface RuleLocale {
   locale: string
   currency: string
 }
-
-const joined = (words: readonly string[], last: string) =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} ${last} ${words.at(-1) ?? ''}`
 
 /** From the longest: what a span is told in, where it comes out whole. */
 export const spanUnits = [
@@ -65,7 +63,7 @@ export function wordsOfValue(
     case 'set': {
       const values = typeof value === 'object' ? value : [String(value)]
       return (
-        joined(
+        listedWords(
           values.map((each) => field.options.find((option) => option.value === each)?.words ?? each),
           'and',
         ) || 'none of these'
@@ -96,9 +94,9 @@ export function wordsOfComparison(listener: Listener, comparison: Comparison, lo
     case 'within':
       return `${field.words} is from ${value(comparison.from)} to ${value(comparison.to)}${field.type === 'season' ? ' of any year' : ''}`
     case 'oneOf':
-      return `${field.words} is ${joined(comparison.values.map(value), 'or')}`
+      return `${field.words} is ${listedWords(comparison.values.map(value), 'or')}`
     case 'noneOf':
-      return `${field.words} is not ${joined(comparison.values.map(value), 'or')}`
+      return `${field.words} is not ${listedWords(comparison.values.map(value), 'or')}`
     case 'contains':
       return `${field.words} contains “${comparison.text}”`
   }
@@ -111,6 +109,6 @@ export function wordsOfRule(listener: Listener, rule: Rule | null, locale: RuleL
   if (rule === null) return 'every time'
   const term = (each: RuleTerm): string =>
     isComparison(each) ? wordsOfComparison(listener, each, locale) : `(${wordsOfRule(listener, each, locale)})`
-  const words = joined(rule.of.map(term), joins[rule.match])
+  const words = listedWords(rule.of.map(term), joins[rule.match])
   return rule.match === 'none' ? `not when ${words}` : words
 }

@@ -1,3 +1,4 @@
+import { byText } from '../../core/byText.ts'
 import type { Logger } from 'pino'
 import type { BoxPolicy } from '../../core/queue/policy.ts'
 import { recoverQueue } from '../../core/queue/recover.ts'
@@ -150,7 +151,7 @@ export class BoxQueues {
   async takeUpPlays(ids: readonly string[]): Promise<void> {
     const unknown = ids.filter((id) => ![...this.boxes.values()].some(({ runtime }) => runtime.knows(id)))
     const found = await listPlays(this.deps.db, unknown)
-    found.sort((a, b) => a.enqueuedAt.getTime() - b.enqueuedAt.getTime() || (a.id < b.id ? -1 : 1))
+    found.sort((a, b) => a.enqueuedAt.getTime() - b.enqueuedAt.getTime() || byText(a.id, b.id))
     for (const play of found) if (play.outcome === null) this.takeUpOne(play)
   }
 

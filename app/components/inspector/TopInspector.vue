@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { moneyKinds } from '../../../core/goal/schema.ts'
+import { moneyKinds } from '../../../core/events/moneyKinds.ts'
 import type { Look } from '../../../core/look/schema.ts'
 import type { PartOf } from '../../../core/score/parts/part.ts'
 import ChoiceField from '../fields/ChoiceField.vue'

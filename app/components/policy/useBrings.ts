@@ -1,7 +1,7 @@
 import { computed } from 'vue'
 import type { EventKind } from '../../../core/events/kinds.ts'
 import { minorDigits } from '../../../core/minorDigits.ts'
-import { bringsMoney } from '../../../core/queue/policyWords.ts'
+import { bringsMoney } from '../../../core/events/moneyKinds.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 
 /** In which units what a kind brings is typed: money in the channel's currency, all else as it is counted. */

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { liveFields, period } from '../../../board/liveFields.ts'
-import { moneyKinds } from '../../../goal/schema.ts'
+import { moneyKinds } from '../../../events/moneyKinds.ts'
 
 /** Who gave most. */
 export const top = z.object({
