@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
-import { Redo2, Undo2 } from '@lucide/vue'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, toRef, watch } from 'vue'
 import { wordsOf } from '../api/request.ts'
+import UndoRedo from '../components/frame/UndoRedo.vue'
 import FloodPicture from '../components/policy/FloodPicture.vue'
 import PolicyPaper from '../components/policy/PolicyPaper.vue'
 import { useFlood } from '../components/policy/useFlood.ts'
@@ -98,26 +98,7 @@ useKeys({ '$mod+z': key(() => draft.undo()), '$mod+Shift+z': key(() => draft.red
             How {{ box.name }} behaves on air
           </h1>
           <div v-if="session.canEdit" class="flex shrink-0 items-center gap-2">
-            <button
-              type="button"
-              class="button px-2!"
-              :disabled="!draft.undoLabel"
-              :aria-label="`Undo ${draft.undoLabel ?? ''}`"
-              :title="draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Nothing to undo'"
-              @click="draft.undo()"
-            >
-              <Undo2 :size="16" aria-hidden="true" />
-            </button>
-            <button
-              type="button"
-              class="button px-2!"
-              :disabled="!draft.redoLabel"
-              :aria-label="`Redo ${draft.redoLabel ?? ''}`"
-              :title="draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Nothing to redo'"
-              @click="draft.redo()"
-            >
-              <Redo2 :size="16" aria-hidden="true" />
-            </button>
+            <UndoRedo />
             <button
               type="button"
               class="button"

@@ -1,5 +1,6 @@
 import type { BoxDocument } from '../composition/box.ts'
 import { freeId } from '../edit/freeId.ts'
+import { handedOnPolicy } from '../queue/policy.ts'
 import type { Trigger } from '../triggers/schema.ts'
 import { placesOf } from './places.ts'
 import { plainDesign } from './designEdits.ts'
@@ -43,7 +44,7 @@ export function manifestOf(
     licence,
     about,
     name: isUntouched ? origin.name : name,
-    box: { ...rest, packs: [], design: null },
+    box: { ...rest, policy: handedOnPolicy(rest.policy), packs: [], design: null },
     media,
     dials,
     ...along,

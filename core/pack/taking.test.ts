@@ -11,6 +11,7 @@ import { isNewer } from './design.ts'
 import type { Dial, DialValue } from './dial.ts'
 import { fitToCanvas } from './fitToCanvas.ts'
 import type { Manifest } from './manifest.ts'
+import { usualPolicy } from '../queue/policy.ts'
 import { manifestOf } from './manifestOf.ts'
 import { placeWords } from './placeWords.ts'
 import { canDiffer, standingOf } from './standing.ts'
@@ -167,6 +168,12 @@ describe('dials of a pack that a box has', () => {
 describe('taking a pack', () => {
   it('that was taken whole and not touched comes out as it went in', () => {
     expect(manifestOf(fresh, 'My box', 'Odalys', [], new Map([['shelf-1', pack]]))).toEqual(pack)
+  })
+  it('hands on how it behaves on air, but when it is quiet', () => {
+    const quiet = { rule: 'quiet', isOn: true, when: { is: 'scenes', scenes: ['Bench cam'] }, does: 'collect' } as const
+    const behaves = usualPolicy.slice(0, 2)
+    const { box } = manifestOf({ ...fresh, policy: [quiet, ...behaves] }, 'My box', 'Odalys', [], new Map())
+    expect(box.policy).toEqual(behaves)
   })
   it('puts its alerts beside those that are there, with names of their own', () => {
     const own = { ...plainBox(canvas, alertsOf(['follow', 'tip'])), look: { ...lanternLook, name: 'Mine' } }

@@ -125,3 +125,6 @@ export function readyPolicy(policy: BoxPolicy): QueuePolicy {
 /** Whether what comes while a line is held is let go. */
 export const letsGoWhileHeld = ({ quiets }: Pick<QueuePolicy, 'quiets'>): boolean =>
   quiets.find(({ when }) => when.is === 'held')?.does === 'letGo'
+
+/** What of a policy a pack carries: when it is quiet is a matter of whoever shows the box, and so are names of scenes. */
+export const handedOnPolicy = (policy: BoxPolicy): BoxPolicy => policy.filter(({ rule }) => rule !== 'quiet')

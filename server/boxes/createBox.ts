@@ -54,7 +54,8 @@ export async function createBoxOf(channelId: string, name: string, draft: BoxDoc
 }
 
 /**
- * Makes a box that has taken all of a pack, on a canvas that may be another than the designer's; nothing is on air yet.
+ * Makes a box that has taken all of a pack and behaves on air as its designer's does, on a canvas that may be another
+ * than the designer's; nothing is on air yet.
  * @returns its id
  */
 export async function createBoxOfPack(
@@ -65,7 +66,8 @@ export async function createBoxOfPack(
   canvas: Canvas,
 ): Promise<string> {
   const { zones } = fitToCanvas(pack.box, canvas)
-  const taken = changeBox({ ...plainBox(canvas, []), zones }, takePack(pack, shelfId, allOf(pack)))
+  const { policy } = pack.box
+  const taken = changeBox({ ...plainBox(canvas, []), zones, policy }, takePack(pack, shelfId, allOf(pack)))
   if (!taken.ok) throw problemError(422, `The pack does not fit this canvas: ${taken.error}`)
   return createBoxOf(channelId, name, taken.value.document)
 }

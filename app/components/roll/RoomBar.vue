@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { Cast, Redo2, Undo2 } from '@lucide/vue'
+import { Cast } from '@lucide/vue'
 import { useDraftStore } from '../../stores/draft.ts'
+import UndoRedo from '../frame/UndoRedo.vue'
 import RollOfKinds from './RollOfKinds.vue'
 
 defineProps<{ canEdit: boolean }>()
@@ -20,26 +21,7 @@ const draft = useDraftStore()
         <button type="button" class="button" @click="draft.loadSaved()">Load what is saved</button>
       </template>
       <template v-if="canEdit">
-        <button
-          type="button"
-          class="button px-2"
-          :disabled="!draft.undoLabel"
-          :aria-label="`Undo ${draft.undoLabel ?? ''}`"
-          :title="draft.undoLabel ? `Undo: ${draft.undoLabel}` : 'Nothing to undo'"
-          @click="draft.undo()"
-        >
-          <Undo2 :size="16" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          class="button px-2"
-          :disabled="!draft.redoLabel"
-          :aria-label="`Redo ${draft.redoLabel ?? ''}`"
-          :title="draft.redoLabel ? `Redo: ${draft.redoLabel}` : 'Nothing to redo'"
-          @click="draft.redo()"
-        >
-          <Redo2 :size="16" aria-hidden="true" />
-        </button>
+        <UndoRedo />
         <button type="button" class="button" @click="$emit('source')">
           <Cast :size="16" aria-hidden="true" />Source
         </button>
