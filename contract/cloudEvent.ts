@@ -20,9 +20,34 @@ export const cloudEvent = z.object({
     return z.NEVER
   }),
   time: z.iso.datetime({ offset: true }).optional(),
+  /** An extension of ours: when it was received. Only a history that is brought back says so. */
+  receivedtime: z.iso.datetime({ offset: true }).optional(),
+  istest: z.boolean().optional(),
   data: z.unknown(),
 })
 export type CloudEvent = z.infer<typeof cloudEvent>
 
 /** The most events in one batch. */
 export const batchMax = 500
+
+/** An event that is kept, as it goes out: what is brought back of it is the same event. */
+export const cloudEventOf = (kept: {
+  externalId: string
+  source: string
+  kind: EventKind
+  occurredAt: Date
+  receivedAt: Date
+  isTest: boolean
+  data: unknown
+}) => ({
+  specversion: '1.0',
+  id: kept.externalId,
+  source: kept.source,
+  type: `thundercrest.event.${kept.kind}.v1`,
+  time: kept.occurredAt.toISOString(),
+  receivedtime: kept.receivedAt.toISOString(),
+  // A test is one wherever it goes.
+  ...(kept.isTest ? { istest: true } : {}),
+  datacontenttype: 'application/json',
+  data: kept.data,
+})

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import { bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
+import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { PlayFacts } from '../../core/queue/facts.ts'
@@ -35,6 +35,15 @@ export const event = pgTable(
     index('event_order').on(table.channelId, table.seq),
     // When a viewer did the same kind of thing last.
     index('event_viewer').on(table.channelId, table.kind, sql`(data -> 'viewer' ->> 'id')`, table.occurredAt),
+    // The history, newest first: of one kind, of one feed, of one viewer, of a day, of what is worth much, with a word.
+    index('event_of_kind').on(table.channelId, table.kind, table.seq),
+    index('event_of_source').on(table.channelId, table.source, table.seq),
+    index('event_of_viewer').on(table.channelId, sql`(data -> 'viewer' ->> 'id')`, table.seq),
+    index('event_of_day').on(table.channelId, table.receivedAt, table.seq),
+    index('event_worth')
+      .on(table.channelId, sql`(data ->> 'currency')`, sql`((data ->> 'amountMinor')::bigint)`)
+      .where(sql`data ->> 'amountMinor' is not null`),
+    index('event_words').using('gin', sql`thundercrest_words(data)`),
   ],
 )
 
@@ -94,6 +103,8 @@ export const effect = pgTable(
   {
     id: text().primaryKey(),
     eventId: text('event_id').notNull(),
+    /** The place of its event in the history. Null: somebody asked for it once more. */
+    eventSeq: bigint('event_seq', { mode: 'number' }),
     channelId: text('channel_id').notNull(),
     lane: text().$type<Lane>().notNull(),
     kind: text().$type<'alert'>().notNull(),
@@ -115,6 +126,10 @@ export const effect = pgTable(
     index('effect_settled')
       .on(table.lane, table.outcomeAt)
       .where(sql`outcome <> 'off'`),
+    // The history of what became of events.
+    index('effect_became')
+      .on(table.channelId, table.outcome, table.eventSeq)
+      .where(sql`event_seq is not null and outcome is not null`),
   ],
 )
 

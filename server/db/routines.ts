@@ -45,7 +45,7 @@ function shapeOf(name: keyof typeof ownOf, table: PgTable, leftOut: readonly str
 }
 
 const events = shapeOf('events', event, ['seq'], '"feedId" text,')
-const effects = shapeOf('effects', effect)
+const effects = shapeOf('effects', effect, ['eventSeq'])
 const plays = shapeOf('plays', play)
 const records = given('records', [
   ['id', 'text'],
@@ -118,11 +118,11 @@ begin
     insert into ${events.name} (${events.columns}) select ${events.values}
     from ${events.rows}
     on conflict (channel_id, source, external_id) do nothing
-    returning event.id
+    returning event.id, event.seq
   ), caused as (
-    insert into ${effects.name} (${effects.columns}) select ${effects.values}
+    insert into ${effects.name} (${effects.columns}, event_seq) select ${effects.values}, fresh.seq
     from ${effects.rows}
-    where own."eventId" in (select fresh.id from fresh)
+      join fresh on fresh.id = own."eventId"
   ), played as (
     insert into ${plays.name} (${plays.columns}) select ${plays.values}
     from ${plays.rows}

@@ -1,12 +1,11 @@
 import { defineEventHandler, setResponseHeaders } from 'h3'
 import Papa from 'papaparse'
 import { listLedger } from '../../db/queries/points.ts'
+import { harmless } from '../../http/harmless.ts'
 import { withCalls } from '../../triggers/surroundings.ts'
 
 const atOnce = 5_000
 const columns = ['viewer', 'name', 'change', 'why', 'reference', 'at']
-/** What a table program would take for a formula is words. */
-const harmless = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
 
 /** The whole ledger as CSV. The same file can be brought back. */
 export default defineEventHandler(async (event) => {

@@ -50,6 +50,12 @@ export async function countBoxes(db: Database, channelId: string): Promise<{ sho
 }
 
 /** The box, if this channel has it and it is not put away. */
+/** How the boxes of a channel are called, also those that were put away. */
+export async function listBoxNames(db: Database, channelId: string): Promise<Map<string, string>> {
+  const rows = await db.select({ id: box.id, name: box.name }).from(box).where(eq(box.channelId, channelId))
+  return new Map(rows.map(({ id, name }) => [id, name]))
+}
+
 export async function findBox(db: Database, channelId: string, id: string): Promise<BoxRow | null> {
   const found = await findAnyBox(db, channelId, id)
   return found?.putAwayAt ? null : found

@@ -32,16 +32,24 @@ export async function listEvents(
     .where(and(eq(event.channelId, channelId), gt(event.seq, afterSeq)))
     .orderBy(asc(event.seq))
     .limit(limit)
-  if (events.length === 0) return []
-  const ids = events.map(({ id }) => id)
+  const byEvent = await decisionsOf(
+    db,
+    events.map(({ id }) => id),
+  )
+  return events.map((each) => ({ ...each, decisions: byEvent.get(each.id) ?? [] }))
+}
+
+/** What each box decided about these events and what became of it, by event. */
+export async function decisionsOf(db: Database, ids: readonly string[]): Promise<Map<string, DecisionRow[]>> {
+  const byEvent = new Map<string, DecisionRow[]>(ids.map((id) => [id, []]))
+  if (ids.length === 0) return byEvent
   const rows = await db
     .select({ effect, playId: play.id, variationName: play.variationName })
     .from(effect)
     .leftJoin(play, eq(play.id, effect.id))
-    .where(and(inArray(effect.eventId, ids), eq(effect.isAgain, false)))
-  const byEvent = new Map<string, DecisionRow[]>(ids.map((id) => [id, []]))
+    .where(and(inArray(effect.eventId, [...ids]), eq(effect.isAgain, false)))
   for (const { effect: of, ...shown } of rows) byEvent.get(of.eventId)?.push(decisionOf(of, shown))
-  return events.map((each) => ({ ...each, decisions: byEvent.get(each.id) ?? [] }))
+  return byEvent
 }
 
 /** Events with what one box decided about each; null where it was not asked. */

@@ -1,0 +1,272 @@
+import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, sql, type SQL } from 'drizzle-orm'
+import type { EventKind } from '../../../core/events/kinds.ts'
+import type { Outcome } from '../../../core/response/outcome.ts'
+import { refund } from '../goalSchema.ts'
+import type { Database } from '../handle.ts'
+import { effect, event } from '../liveSchema.ts'
+import { rowsOf } from '../rowsOf.ts'
+import type { EventRow } from './events.ts'
+
+/** What of a channel's events is wanted. */
+export interface HistoryWish {
+  kind?: EventKind | undefined
+  source?: string | undefined
+  viewerId?: string | undefined
+  /** At least so many minor units, by currency; one of them. */
+  worth?: { currency: string; atLeastMinor: number }[] | undefined
+  outcome?: Outcome | undefined
+  /** When it was received, the end not included. */
+  fromMs?: number | undefined
+  untilMs?: number | undefined
+  /** A tsquery in PostgreSQL's text form. */
+  words?: string | undefined
+  hasTests?: boolean | undefined
+}
+
+export interface HistoryPage {
+  rows: EventRow[]
+  /** Where to go on; null: nothing is left. */
+  goesOnBehind: number | null
+}
+
+/** So few are taken one by one, in their order. */
+const fewMost = 2_000
+/** So far one page looks, where it has to look at everything: more would take longer than anybody waits. */
+const lookedThrough = 20_000
+const viewerId = sql`(${event.data} -> 'viewer' ->> 'id')`
+const currency = sql`(${event.data} ->> 'currency')`
+const amount = sql`((${event.data} ->> 'amountMinor')::bigint)`
+/** Word for word as the index has it. */
+const words = sql`thundercrest_words(${event.data})`
+
+const worthAny = (worth: NonNullable<HistoryWish['worth']>): SQL =>
+  worth.length === 0
+    ? sql`false`
+    : sql`(${event.data} ->> 'amountMinor' is not null and (${sql.join(
+        worth.map((each) => sql`(${currency} = ${each.currency} and ${amount} >= ${each.atLeastMinor})`),
+        sql` or `,
+      )}))`
+
+/** Which way pages go, and behind which `seq` the next begins; null: at the end where that way begins. */
+export interface Place {
+  first: 'newest' | 'oldest'
+  behind: number | null
+}
+
+const inOrder = { newest: desc, oldest: asc } as const
+const behindIt = (column: typeof event.seq | typeof effect.eventSeq, { first, behind }: Place) =>
+  behind === null ? undefined : (first === 'newest' ? lt : gt)(column, behind)
+
+/**
+ * A page of a channel's history. Every filter has its index. Of one that may hold for much or for little, what holds for
+ * little is found by it and put in order; what holds for much is met soon by going through all in order, never over more
+ * than so many events for a page: a page may be short and there is more.
+ */
+export async function listHistory(
+  db: Database,
+  channelId: string,
+  wish: HistoryWish,
+  place: Place,
+  limit: number,
+): Promise<HistoryPage> {
+  const { fromMs, untilMs, outcome } = wish
+  const plain = [
+    eq(event.channelId, channelId),
+    behindIt(event.seq, place),
+    wish.kind && eq(event.kind, wish.kind),
+    wish.source === undefined ? undefined : eq(event.source, wish.source),
+    wish.viewerId === undefined ? undefined : sql`${viewerId} = ${wish.viewerId}`,
+    wish.hasTests ? undefined : eq(event.isTest, false),
+    ...(await ofDays(db, channelId, fromMs, untilMs)),
+  ]
+  const rare = [
+    wish.words === undefined ? undefined : sql`${words} @@ ${wish.words}::tsquery`,
+    wish.worth && worthAny(wish.worth),
+  ].filter((each) => each !== undefined)
+  let isWalk = false
+  for (const condition of rare) {
+    const few = await fewOf(db, channelId, condition)
+    plain.push(few ? inArray(event.seq, few) : condition)
+    isWalk ||= few === null
+  }
+  if (outcome) return ofOutcome(db, channelId, outcome, plain, place, limit)
+  const end = isWalk ? await lookedUntil(db, channelId, place) : null
+  const rows = await db
+    .select()
+    .from(event)
+    .where(and(...plain, end === null ? undefined : (place.first === 'newest' ? gte : lte)(event.seq, end)))
+    .orderBy(inOrder[place.first](event.seq))
+    .limit(limit)
+  return { rows, goesOnBehind: rows.length === limit ? (rows.at(-1)?.seq ?? null) : end }
+}
+
+/** Where the events of these days lie: two steps into an index, instead of a comparison with each. */
+async function ofDays(
+  db: Database,
+  channelId: string,
+  fromMs: number | undefined,
+  untilMs: number | undefined,
+): Promise<(SQL | undefined)[]> {
+  const first = async (ms: number) => {
+    const [row] = await db
+      .select({ seq: event.seq })
+      .from(event)
+      .where(and(eq(event.channelId, channelId), gte(event.receivedAt, new Date(ms))))
+      .orderBy(event.receivedAt, event.seq)
+      .limit(1)
+    return row?.seq ?? null
+  }
+  if (fromMs === undefined && untilMs === undefined) return []
+  const [from, until] = await Promise.all([
+    fromMs === undefined ? 0 : first(fromMs),
+    untilMs === undefined ? null : first(untilMs),
+  ])
+  if (from === null) return [sql`false`]
+  return [
+    // What several servers receive at once may be numbered the other way round by a breath.
+    from > 0 ? gte(event.seq, from - numberedLate) : undefined,
+    until === null ? undefined : lt(event.seq, until + numberedLate),
+    fromMs === undefined ? undefined : gte(event.receivedAt, new Date(fromMs)),
+    untilMs === undefined ? undefined : lt(event.receivedAt, new Date(untilMs)),
+  ]
+}
+const numberedLate = 1_000
+
+/** What a condition holds for, by its own index, where that is little; null: it is much. */
+async function fewOf(db: Database, channelId: string, condition: SQL): Promise<number[] | null> {
+  const found = await db
+    .select({ seq: event.seq })
+    .from(event)
+    .where(and(eq(event.channelId, channelId), condition))
+    .limit(fewMost + 1)
+  return found.length > fewMost ? null : found.map(({ seq }) => seq)
+}
+
+/** The last event that a page looks at; null: there are not so many. */
+async function lookedUntil(db: Database, channelId: string, place: Place): Promise<number | null> {
+  const [row] = await db
+    .select({ seq: event.seq })
+    .from(event)
+    .where(and(eq(event.channelId, channelId), behindIt(event.seq, place)))
+    .orderBy(inOrder[place.first](event.seq))
+    .offset(lookedThrough)
+    .limit(1)
+  return row?.seq ?? null
+}
+
+/** So many ends are looked at for a page. */
+const endsMost = 4_000
+
+/** Of what became this, in its order. */
+async function ofOutcome(
+  db: Database,
+  channelId: string,
+  outcome: Outcome,
+  plain: (SQL | undefined)[],
+  place: Place,
+  limit: number,
+): Promise<HistoryPage> {
+  const ended = (
+    await db
+      // Of several boxes each has its own.
+      .selectDistinct({ seq: effect.eventSeq })
+      .from(effect)
+      .where(
+        and(
+          eq(effect.channelId, channelId),
+          eq(effect.outcome, outcome),
+          isNotNull(effect.eventSeq),
+          isNotNull(effect.outcome),
+          behindIt(effect.eventSeq, place),
+        ),
+      )
+      .orderBy(inOrder[place.first](effect.eventSeq))
+      .limit(endsMost)
+  ).flatMap(({ seq }) => (seq === null ? [] : [seq]))
+  if (ended.length === 0) return { rows: [], goesOnBehind: null }
+  const rows = await db
+    .select()
+    .from(event)
+    .where(and(...plain, inArray(event.seq, ended)))
+    .orderBy(inOrder[place.first](event.seq))
+    .limit(limit)
+  const rest = ended.length === endsMost ? (ended.at(-1) ?? null) : null
+  return { rows, goesOnBehind: rows.length === limit ? (rows.at(-1)?.seq ?? null) : rest }
+}
+
+/** From what a channel's events have come. */
+export async function listSources(db: Database, channelId: string): Promise<string[]> {
+  // From one to the next by the index: to read them all for their few sources would take ever longer.
+  const answer = await db.execute(sql`
+    with recursive known as (
+      (select source from event where channel_id = ${channelId} order by source limit 1)
+      union all
+      select (select source from event where channel_id = ${channelId} and source > known.source order by source limit 1)
+      from known where known.source is not null
+    )
+    select source from known where source is not null limit 200`)
+  return rowsOf<{ source: string }>(answer).map(({ source }) => source)
+}
+
+/** What a viewer did of each kind. */
+export interface ViewerDeeds {
+  kind: EventKind
+  count: number
+  firstAt: Date
+  lastAt: Date
+}
+
+/** Sums over what one viewer of a source did, without tests and what was given back. */
+export async function readViewer(
+  db: Database,
+  channelId: string,
+  source: string,
+  id: string,
+): Promise<{ deeds: ViewerDeeds[]; given: { currency: string; amountMinor: number }[] }> {
+  const own = and(
+    eq(event.channelId, channelId),
+    sql`${viewerId} = ${id}`,
+    eq(event.source, source),
+    eq(event.isTest, false),
+  )
+  const [deeds, given] = await Promise.all([
+    db
+      .select({
+        kind: event.kind,
+        count: sql<number>`count(*)::int`,
+        firstAt: sql`min(${event.occurredAt})`.mapWith(event.occurredAt),
+        lastAt: sql`max(${event.occurredAt})`.mapWith(event.occurredAt),
+      })
+      .from(event)
+      .where(own)
+      .groupBy(event.kind)
+      .orderBy(desc(sql`count(*)`)),
+    db
+      .select({
+        currency: sql<string>`${currency}`,
+        amountMinor: sql<number>`sum(${amount})::float8`,
+      })
+      .from(event)
+      .leftJoin(refund, eq(refund.eventId, event.id))
+      .where(and(own, sql`${event.data} ->> 'amountMinor' is not null`, isNull(refund.eventId)))
+      .groupBy(currency),
+  ])
+  return { deeds, given }
+}
+
+/** Whether anything was decided in a channel: then it has a history of its own. */
+export async function hasDecided(db: Database, channelId: string): Promise<boolean> {
+  const [own] = await db
+    .select({ id: effect.id })
+    .from(effect)
+    .innerJoin(event, eq(event.id, effect.eventId))
+    .where(and(eq(effect.channelId, channelId), eq(event.isTest, false)))
+    .limit(1)
+  return own !== undefined
+}
+
+/** Writes events of a history as they are, without anything that they cause. @returns how many were not there */
+export async function bringBack(db: Database, rows: (typeof event.$inferInsert)[]): Promise<number> {
+  const added = await db.insert(event).values(rows).onConflictDoNothing().returning({ id: event.id })
+  return added.length
+}
