@@ -20,11 +20,14 @@ import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { newId, newSecret } from '../server/system/ids.ts'
 import { addReadyFiles, type ReadShippedFile } from '../server/media/readyShelf.ts'
 import type { Services } from '../server/system/services.ts'
+import { readyPolicy } from '../core/queue/policy.ts'
+import { simulate } from '../core/queue/simulate.ts'
 import { localMoment } from '../core/time/localMoment.ts'
 import { feedSource } from '../core/events/feedSource.ts'
 import { targetsOf } from '../core/goal/schema.ts'
 import { demoBoards } from './boards.ts'
 import { demoGoals } from './goals.ts'
+import { demoNight } from './night.ts'
 import { demoPassword, demoPeople } from './people.ts'
 import { demoCampaigns, earlierClicks, earlierTurns } from './sponsors.ts'
 import { demoTipPage } from './tips.ts'
@@ -32,7 +35,12 @@ import { demoBalances, demoCalls, demoRewards, demoTriggers } from './triggers.t
 import { demoBoxes, demoChannel, demoFeeds, earlierTonight } from './scenario.ts'
 
 /** Loads the scenario into an empty database, and writes `demo.json` for scripts that drive the demo from outside. */
-export async function loadDemo(services: Services, address: string, readFileOf: ReadShippedFile): Promise<void> {
+export async function loadDemo(
+  services: Services,
+  address: string,
+  readFileOf: ReadShippedFile,
+  hasNight: boolean,
+): Promise<void> {
   const { db } = services.database
   if (!(await hasAnyPerson(db))) {
     await loadPeople(services)
@@ -42,6 +50,7 @@ export async function loadDemo(services: Services, address: string, readFileOf: 
     await loadGoals(services)
     await keepTipPage(db, demoChannel.id, demoTipPage, 0)
     await loadSponsors(services)
+    if (hasNight) await loadNight(services)
     await loadEarlierTonight(services)
     await services.takeFreeLanes()
   }
@@ -179,6 +188,48 @@ async function loadEarlierTonight({ database: { db }, onAir }: Services): Promis
     await keepDecided(db, [decided])
   }
 }
+
+/**
+ * The night of 24 November as it would have been: decided by what is on air now, shown by the same queue in a time of its own. It
+ * is over, so it sets nothing off and earns nothing.
+ */
+async function loadNight({ database: { db }, onAir }: Services): Promise<void> {
+  onAir.forget(demoChannel.id)
+  const channel = await onAir.read(demoChannel.id)
+  const decided = demoNight().map((event) =>
+    decideEvents({
+      channelId: demoChannel.id,
+      onAir: channel,
+      incoming: [{ ...event, isTest: false }],
+      ...{ onlyBoxId: null, feed: null, previous: [], pretended: null, nowMs: event.occurredAtMs + nightLagMs },
+    }),
+  )
+  for (const { boxId, version } of channel.boxes) {
+    const plays = decided.flatMap(({ plays }) => plays.filter((each) => each.boxId === boxId))
+    const { ends, shown } = simulate(
+      plays.map(({ ticket }) => [ticket.enqueuedAtMs, { type: 'enqueued', tickets: [{ ...ticket, isAwaiting: false }] }]),
+      readyPolicy(version?.document.policy ?? []),
+    )
+    const shownBy = new Map(shown.map((each) => [each.playId, each]))
+    for (const { rows } of decided)
+      for (const effect of rows.effects) {
+        const play = rows.plays.find(({ id }) => id === effect.id)
+        const end = ends.get(effect.id)
+        if (play?.boxId !== boxId || !end) continue
+        const on = shownBy.get(effect.id)
+        Object.assign(effect, { outcome: end.outcome, reason: end.reason, outcomeAt: new Date(end.atMs) })
+        Object.assign(play, {
+          ...{ state: 'over', approval: 'none', shownCount: on ? 1 : 0, startedAt: on ? new Date(on.fromMs) : null },
+          ...{ together: on?.together ?? null, mergedInto: end.into ?? null },
+        })
+      }
+  }
+  for (const { rows } of decided) Object.assign(rows, { runs: [], earned: [], counted: [], tallies: [] })
+  for (let at = 0; at < decided.length; at += nightAtOnce) await keepDecided(db, decided.slice(at, at + nightAtOnce))
+}
+/** A platform tells of something a little after it happened. */
+const nightLagMs = 400
+const nightAtOnce = 100
 
 async function writeDemoFile({ database: { db }, dataFolder }: Services, url: string): Promise<void> {
   const path = join(dataFolder, 'demo.json')

@@ -39,7 +39,7 @@ const server = await serve({
   PORT: port,
   THUNDERCREST_VOICES: process.env.THUNDERCREST_VOICES ?? chirp,
   THUNDERCREST_DATA: data,
-  THUNDERCREST_DEMO: flags.empty ? '0' : '1',
+  THUNDERCREST_DEMO: flags.empty ? '0' : 'night',
   THUNDERCREST_LOG: process.env.THUNDERCREST_LOG ?? 'warn',
 })
 

@@ -12,7 +12,7 @@ const dev = spawn(process.execPath, [nuxt, 'dev', '--port', port, '--host', proc
   stdio: 'inherit',
   env: {
     THUNDERCREST_DATA: '.data-dev',
-    THUNDERCREST_DEMO: '1',
+    THUNDERCREST_DEMO: 'night',
     PORT: port,
     THUNDERCREST_VOICES: `chirp=http://127.0.0.1:${port}/stand-ins/voice`,
     ...process.env,

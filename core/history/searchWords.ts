@@ -4,7 +4,7 @@ const marks = /[\u0300-\u036f]/g
 const alone =
   /[\u0e00-\u0eff\u1000-\u109f\u1780-\u17ff\u2190-\u2bff\u3040-\u30ff\u3400-\u4dbf\u4e00-\u9fff\u{1f000}-\u{1faff}\u{20000}-\u{3ffff}]/gu
 const isAlone = new RegExp(`^${alone.source}$`, 'u')
-// eslint-disable-next-line no-control-regex -- whatever is neither letter nor figure parts words
+// eslint-disable-next-line no-control-regex, no-misleading-character-class -- whatever is neither letter nor figure parts words
 const between = /[\u0001-/:-@[-`{-\u00bf\u2000-\u206f\u2e00-\u2e7f\u3000-\u303f\ufe00-\ufe0f]+/u
 const wordMost = 80
 

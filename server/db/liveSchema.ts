@@ -1,5 +1,16 @@
 import { sql } from 'drizzle-orm'
-import { bigint, bigserial, boolean, index, integer, jsonb, pgTable, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core'
+import {
+  bigint,
+  bigserial,
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { PlayFacts } from '../../core/queue/facts.ts'

@@ -12,6 +12,8 @@ const pages = [
   'media',
   'policy',
   'goals',
+  'history',
+  'history/viewer',
   'rates',
   'sign-in',
   'speech',

@@ -45,7 +45,7 @@ async function start(): Promise<Services> {
   const address = `http://${config.HOST}:${config.PORT}`
   if (config.THUNDERCREST_DEMO) {
     const { loadDemo } = await import('../../demo/loadDemo.ts')
-    await loadDemo(services, address, services.readShippedFile)
+    await loadDemo(services, address, services.readShippedFile, config.THUNDERCREST_DEMO === 'night')
   }
   if (!(await hasAnyPerson(services.database.db))) {
     process.stdout.write(

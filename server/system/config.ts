@@ -1,7 +1,8 @@
 import * as z from 'zod'
 
 const port = z.coerce.number().int().min(0).max(65_535)
-const flag = z.enum(['0', '1']).transform((value) => value === '1')
+/** 1: with the demo's scenario in an empty database; night: with a whole night behind it, too. */
+const demo = z.enum(['0', '1', 'night']).transform((value) => (value === 'night' ? value : value === '1'))
 
 /** Voice services by their names: `chirp=http://127.0.0.1:4410/stand-ins/voice other=…`. */
 const voiceAddresses = z
@@ -39,7 +40,7 @@ const environment = z
       .regex(/^postgres(ql)?:\/\//, 'must begin with postgres://')
       .optional(),
     THUNDERCREST_SECRET: z.string().min(32, 'must have at least 32 characters').optional(),
-    THUNDERCREST_DEMO: flag.default(false),
+    THUNDERCREST_DEMO: demo.default(false),
     THUNDERCREST_S3_URL: z.url('must be the address of a bucket').optional(),
     THUNDERCREST_S3_REGION: z.string().min(1).default('auto'),
     THUNDERCREST_S3_KEY: z.string().min(1).optional(),

@@ -62,22 +62,22 @@ export async function fillMixedHistory(
       select 'old-event-' || n, '${channelId}', case when n < ${events} / 20 then 'feed:old' when n % 3 = 0 then 'feed:cedar' else 'feed:alder' end,
         'old-' || n,
         case when n % 997 = 0 then 'raid' when n % 10 < 6 then 'follow' when n % 10 < 8 then 'tip' when n % 10 = 8 then 'subscription' else 'redemption' end,
-        jsonb_build_object('viewer', jsonb_build_object('id', 'v' || (n * 7919 % (${events} / 20 + 10)), 'name', (array['pip_rye', 'MarrowHat', 'Juno Flint', 'Tomé Brandão', '毛毛面包', 'Zoë'])[n % 6 + 1] || ' ' || (n * 7919 % (${events} / 20 + 10))))
+        jsonb_build_object('viewer', jsonb_build_object('id', 'v' || (n * 7919 % (${events} / 20 + 10)), 'name', (array['pip_rye', 'MarrowHat', 'Juno Flint', 'Tomé Brandão', '毛毛面包', 'Zoë'])[(n % 6 + 1)::int] || ' ' || (n * 7919 % (${events} / 20 + 10))))
           || case
             when n % 997 = 0 then jsonb_build_object('partySize', n % 300)
             when n % 10 < 6 then '{}'::jsonb
             when n % 10 < 8 then jsonb_build_object(
               'amountMinor', n * 31 % 9973 + 100, 'currency', case when n % 4 = 2 then 'USD' else 'EUR' end,
-              'message', jsonb_build_object('text', 'for the ' || (array['oven', 'flour', 'night bakers', 'crème brûlée'])[n % 4 + 1] || case when n % 5003 = 7 then ' marzipan' else '' end))
+              'message', jsonb_build_object('text', 'for the ' || (array['oven', 'flour', 'night bakers', 'crème brûlée'])[(n % 4 + 1)::int] || case when n % 5003 = 7 then ' marzipan' else '' end))
             when n % 10 = 8 then jsonb_build_object('tier', 1, 'months', 1)
             else jsonb_build_object('reward', jsonb_build_object('id', 'bell', 'title', 'Ring the oven bell', 'costPoints', 300)) end,
         ${when}, ${when} + interval '1 second', n % 50 = 13
-      from generate_series(${from}, ${to}) as n`)
+      from generate_series(${from}::bigint, ${to}::bigint) as n`)
     await execute(`
       insert into effect (id, event_id, event_seq, channel_id, lane, kind, decided, outcome, reason, outcome_at)
       select 'old-play-' || n, event.id, event.seq, '${channelId}', 'box:box-old', 'alert', 'The everyday case.',
         case when n % 1009 = 5 then 'failed' when n % 7 = 3 then 'expired' when n % 7 = 4 then 'merged' else 'played' end, '', event.received_at + interval '5 seconds'
-      from generate_series(${from}, ${to}) as n join event on event.id = 'old-event-' || n`)
+      from generate_series(${from}::bigint, ${to}::bigint) as n join event on event.id = 'old-event-' || n`)
   }
   await execute('analyze event; analyze effect')
 }

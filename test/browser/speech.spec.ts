@@ -285,7 +285,9 @@ testWithOwnServer.describe('a voice that breaks', () => {
       await page.goto(`${server.url}/desk?box=${id}`)
       const log = page.getByRole('region', { name: 'Log' })
       // A voice is given up some time after its turn: later still on a machine that is busy.
-      await expect(log.getByText(/voice (was not ready in time|took too long|service does not)/)).toBeVisible({ timeout: 60_000 })
+      await expect(log.getByText(/voice (was not ready in time|took too long|service does not)/)).toBeVisible({
+        timeout: 60_000,
+      })
 
       await setSpeech(page, server.demo, {})
       // The engine's own process dies; whoever asks next starts it again.

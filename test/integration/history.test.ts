@@ -77,9 +77,11 @@ describe.each(databases)('the history in $name', ({ isHere, open }) => {
     const money = amountOf(row)
     const asked = wish.words?.match(/[^' :*&]+/g) ?? []
     const said = searchWords(
-      [row.data.viewer?.name, viewerWords(canonicalOf(row))?.text, 'reward' in row.data ? row.data.reward.title : ''].join(
-        ' ',
-      ),
+      [
+        row.data.viewer?.name,
+        viewerWords(canonicalOf(row))?.text,
+        'reward' in row.data ? row.data.reward.title : '',
+      ].join(' '),
     )
     return (
       (wish.kind === undefined || row.kind === wish.kind) &&
@@ -155,9 +157,7 @@ describe.each(databases)('the history in $name', ({ isHere, open }) => {
 
   it.runIf(isHere)('knows its sources, and what a viewer did, tests left out', async () => {
     expect(await listSources(db(), channelId)).toEqual(['feed:alder', 'feed:cedar', 'feed:old'])
-    const own = all.filter(
-      (row) => row.data.viewer?.id === 'v7' && row.source === 'feed:alder' && !row.isTest,
-    )
+    const own = all.filter((row) => row.data.viewer?.id === 'v7' && row.source === 'feed:alder' && !row.isTest)
     const { deeds, given } = await readViewer(db(), channelId, 'feed:alder', 'v7')
     expect(deeds.reduce((sum, { count }) => sum + count, 0)).toBe(own.length)
     expect(own.length).toBeGreaterThan(3)
@@ -195,7 +195,12 @@ describe.each(databases)('the history in $name', ({ isHere, open }) => {
   it.runIf(isHere)('is not brought back in part: what does not fit is said with its line', async () => {
     const [good] = all.map((row) => JSON.stringify(cloudEventOf(row)))
     const fault = (text: string) =>
-      takeHistory(db(), 'channel-3', Readable.from([Buffer.from(text)]), join(tmpdir(), `thundercrest-${Math.random()}`))
+      takeHistory(
+        db(),
+        'channel-3',
+        Readable.from([Buffer.from(text)]),
+        join(tmpdir(), `thundercrest-${Math.random()}`),
+      )
     expect(await fault(`${good}\n\n{"id"\n`)).toMatchObject({ ok: false, error: { line: 3, message: 'is no JSON' } })
     const early = good?.replace(/"time":"\d+/, '"time":"1926')
     expect(await fault(`${good}\n${early}`)).toMatchObject({ ok: false, error: { line: 2, path: 'time' } })

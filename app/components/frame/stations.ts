@@ -23,6 +23,7 @@ export const pathsOf = {
     { to: '/desk', name: 'Live' },
     { to: '/policy', name: 'Policy' },
     { to: '/speech', name: 'Speech desk' },
+    { to: '/history', name: 'History' },
   ],
 } as const satisfies Record<string, readonly { to: string; name: string }[]>
 

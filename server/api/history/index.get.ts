@@ -11,8 +11,7 @@ import { issuesOf, problemError } from '../../system/problemError.ts'
 export default defineEventHandler(async (event): Promise<HistoryView | undefined> => {
   const { channelId, locale, db, channel } = await withHistory(event, 'moderator')
   const asked = await getValidatedQuery(event, historyQuery.safeParse)
-  if (!asked.success)
-    throw problemError(422, `A page has at most ${historyPageMost} events.`, issuesOf(asked.error))
+  if (!asked.success) throw problemError(422, `A page has at most ${historyPageMost} events.`, issuesOf(asked.error))
   const { before, limit, as, ...filter } = asked.data
   const wish = historyWish(filter, channel)
   if (as !== 'json') {
@@ -20,7 +19,7 @@ export default defineEventHandler(async (event): Promise<HistoryView | undefined
     return undefined
   }
   const { rows, goesOnBehind } = await listHistory(
-    ...[db, channelId, wish, { first: 'newest', behind: before ?? null }, limit] as const,
+    ...([db, channelId, wish, { first: 'newest', behind: before ?? null }, limit] as const),
   )
   return { entries: await historyEntries(db, channelId, rows, locale), nextBefore: goesOnBehind }
 })

@@ -85,9 +85,7 @@ export async function setRates(db: Database, channelId: string, rates: Record<st
 
 /** Has whoever looks next add up anew what a channel's goals have: events came to be known that nothing was decided about. */
 export async function recountGoals(db: Database, channelId: string): Promise<void> {
-  await changeBasis(db, channelId, (tx) =>
-    tx.update(goal).set({ isStale: true }).where(eq(goal.channelId, channelId)),
-  )
+  await changeBasis(db, channelId, (tx) => tx.update(goal).set({ isStale: true }).where(eq(goal.channelId, channelId)))
 }
 
 /** Keeps that what an event brought was given back. @returns false where it was before */

@@ -1,0 +1,119 @@
+import type { CanonicalEvent } from '../events/schema.ts'
+import { placeOfLot, randomAt } from '../random.ts'
+
+/** Something that happens in a night, and how often. */
+interface Often<Kind extends CanonicalEvent['kind']> {
+  kind: Kind
+  count: number
+}
+
+/** Much of one kind within a short time. */
+export interface Burst {
+  kind: 'follow' | 'gifts'
+  atMs: number
+  withinMs: number
+  count: number
+}
+
+export interface NightWish {
+  seed: number
+  beginMs: number
+  lengthMs: number
+  /** How often each of them, spread over the night. */
+  often: readonly Often<'follow' | 'tip' | 'subscription' | 'resubscription' | 'redemption' | 'paidMessage' | 'applause'>[]
+  /** Parties that come along, when and how large. */
+  raids: readonly { atMs: number; name: string; partySize: number }[]
+  bursts: readonly Burst[]
+  /** Hours of the night in which less happens, as shares of its length, and how much less. */
+  calm: { from: number; until: number; share: number } | null
+  /** Where it comes from, each as often as the others. */
+  sources: readonly string[]
+  names: readonly string[]
+  messages: readonly string[]
+  rewards: readonly { id: string; title: string; costPoints: number }[]
+  /** Tips in minor units, and how likely each. */
+  tips: readonly { amountMinor: number; weight: number }[]
+  currency: string
+}
+
+/** Viewers have numbers behind their names once the names are used up. */
+const perName = 12
+
+/**
+ * A made-up night: what happens when, in order. The same wish gives the same night everywhere. Within the night times are
+ * drawn evenly but for the calm; a burst is drawn within its time, its batch of gifts first.
+ */
+export function makeNight(wish: NightWish): CanonicalEvent[] {
+  const { seed, beginMs, lengthMs, calm, sources, names, messages, rewards, tips, currency } = wish
+  let drawn = 0
+  const lot = () => randomAt(seed, drawn++)
+  const oneOf = <T>(list: readonly T[]): T => {
+    const found = list[Math.floor(lot() * list.length)]
+    if (found === undefined) throw new RangeError('a night is made of something')
+    return found
+  }
+  const when = (): number => {
+    const share = lot()
+    const isThinned = calm !== null && share >= calm.from && share < calm.until && lot() >= calm.share
+    return isThinned ? when() : beginMs + Math.floor(share * lengthMs)
+  }
+  const viewer = () => {
+    const name = oneOf(names)
+    const number = Math.floor(lot() * perName)
+    return { id: `${names.indexOf(name)}-${number}`, name: number === 0 ? name : `${name} ${number + 1}` }
+  }
+  const said = (share: number) => (lot() < share ? { message: { text: oneOf(messages) } } : {})
+  const amount = () => {
+    const place = placeOfLot(
+      tips.map(({ weight }) => weight),
+      lot(),
+    )
+    return { amountMinor: tips[place]?.amountMinor ?? 100, currency }
+  }
+  const dataOf = {
+    follow: () => ({ viewer: viewer() }),
+    tip: () => ({ viewer: viewer(), ...amount(), ...said(0.8) }),
+    paidMessage: () => ({ viewer: viewer(), ...amount(), ...said(1) }),
+    subscription: () => ({ viewer: viewer(), tier: 1 + Math.floor(lot() * lot() * 3), months: 1, ...said(0.2) }),
+    resubscription: () => ({
+      ...{ viewer: viewer(), tier: 1 + Math.floor(lot() * lot() * 3), months: 2 + Math.floor(lot() * 34) },
+      ...said(0.6),
+    }),
+    redemption: () => ({ viewer: viewer(), reward: oneOf(rewards) }),
+    applause: () => ({ viewer: viewer(), points: 100 * (1 + Math.floor(lot() * 20)), ...said(0.3) }),
+  }
+  const events: { kind: CanonicalEvent['kind']; occurredAtMs: number; data: object }[] = []
+  for (const { kind, count } of wish.often)
+    for (let n = 0; n < count; n++) events.push({ kind, occurredAtMs: when(), data: dataOf[kind]() })
+  for (const { atMs, name, partySize } of wish.raids)
+    events.push({ kind: 'raid', occurredAtMs: atMs, data: { viewer: { id: `raid-${name}`, name }, partySize } })
+  wish.bursts.forEach(({ kind, atMs, withinMs, count }, index) => {
+    const within = () => atMs + Math.floor(lot() * withinMs)
+    if (kind === 'follow') {
+      for (let n = 0; n < count; n++) {
+        const { name } = viewer()
+        events.push({ kind, occurredAtMs: within(), data: { viewer: { id: `burst-${index}-${n}`, name: `${name}` } } })
+      }
+      return
+    }
+    const giver = viewer()
+    const groupId = `gifts-${index}`
+    events.push({ kind: 'giftBatch', occurredAtMs: atMs, data: { viewer: giver, tier: 1, count, groupId } })
+    for (let n = 0; n < count; n++)
+      events.push({
+        kind: 'giftRecipient',
+        occurredAtMs: within(),
+        data: { viewer: giver, tier: 1, recipient: { ...viewer(), id: `gifted-${index}-${n}` }, groupId },
+      })
+  })
+  return (
+    events
+      .map((event, index) => ({ event, index }))
+      .sort((a, b) => a.event.occurredAtMs - b.event.occurredAtMs || a.index - b.index)
+      // Each kind's data are made above as that kind has them; a test holds them against the schemas.
+      .map(
+        ({ event }, index) =>
+          ({ ...event, source: oneOf(sources), externalId: `night-${seed}-${index}` }) as unknown as CanonicalEvent,
+      )
+  )
+}
