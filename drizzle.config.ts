@@ -9,6 +9,7 @@ export default defineConfig({
     './server/db/goalSchema.ts',
     './server/db/tipSchema.ts',
     './server/db/sponsorSchema.ts',
+    './server/db/broadcastSchema.ts',
   ],
   out: './server/db/migrations',
 })

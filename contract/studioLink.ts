@@ -26,6 +26,8 @@ export const studioScenes = z.object({
   programme: name.nullable(),
   scenes: z.array(name).max(200),
   sources: z.array(studioSource).max(500),
+  /** Whether it broadcasts; absent: it does not say. */
+  isLive: z.boolean().optional(),
 })
 export type StudioScenes = z.infer<typeof studioScenes>
 

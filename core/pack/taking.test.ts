@@ -11,7 +11,7 @@ import { isNewer } from './design.ts'
 import type { Dial, DialValue } from './dial.ts'
 import { fitToCanvas } from './fitToCanvas.ts'
 import type { Manifest } from './manifest.ts'
-import { usualPolicy } from '../queue/policy.ts'
+import { usualPolicy, type Sentence } from '../queue/policy.ts'
 import { manifestOf } from './manifestOf.ts'
 import { placeWords } from './placeWords.ts'
 import { canDiffer, standingOf } from './standing.ts'
@@ -170,7 +170,12 @@ describe('taking a pack', () => {
     expect(manifestOf(fresh, 'My box', 'Odalys', [], new Map([['shelf-1', pack]]))).toEqual(pack)
   })
   it('hands on how it behaves on air, but when it is quiet', () => {
-    const quiet = { rule: 'quiet', isOn: true, when: { is: 'scenes', scenes: ['Bench cam'] }, does: 'collect' } as const
+    const quiet: Sentence = {
+      rule: 'quiet',
+      isOn: true,
+      when: { is: 'scenes', scenes: ['Bench cam'] },
+      does: 'collect',
+    }
     const behaves = usualPolicy.slice(0, 2)
     const { box } = manifestOf({ ...fresh, policy: [quiet, ...behaves] }, 'My box', 'Odalys', [], new Map())
     expect(box.policy).toEqual(behaves)

@@ -43,7 +43,8 @@ describe('a made-up night', () => {
   it('is calmer where it is to be', () => {
     const count = (calm: NightWish['calm']) =>
       makeNight(wish(7, [2_000, 0, 0, 0, 0, 0, 0], calm)).filter(
-        ({ occurredAtMs }) => occurredAtMs >= 1_000_000 + 0.5 * 3_600_000 && occurredAtMs < 1_000_000 + 0.75 * 3_600_000,
+        ({ occurredAtMs }) =>
+          occurredAtMs >= 1_000_000 + 0.5 * 3_600_000 && occurredAtMs < 1_000_000 + 0.75 * 3_600_000,
       ).length
     const usual = count(null)
     const calm = count({ from: 0.5, until: 0.75, share: 0.2 })

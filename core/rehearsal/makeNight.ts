@@ -20,7 +20,9 @@ export interface NightWish {
   beginMs: number
   lengthMs: number
   /** How often each of them, spread over the night. */
-  often: readonly Often<'follow' | 'tip' | 'subscription' | 'resubscription' | 'redemption' | 'paidMessage' | 'applause'>[]
+  often: readonly Often<
+    'follow' | 'tip' | 'subscription' | 'resubscription' | 'redemption' | 'paidMessage' | 'applause'
+  >[]
   /** Parties that come along, when and how large. */
   raids: readonly { atMs: number; name: string; partySize: number }[]
   bursts: readonly Burst[]

@@ -1,6 +1,7 @@
 /** The pages of the application, as `app/pages` has them. */
 const pages = [
   '',
+  'after',
   'boards',
   'boards/[^/]+',
   'boxes',

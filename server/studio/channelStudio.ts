@@ -23,6 +23,8 @@ interface ChannelStudioDependencies {
   /** What is held has changed, and is to be kept. */
   onKept: (state: StudioState) => void
   onChange: () => void
+  /** It has begun to broadcast, or has ended. */
+  onLive: (isLive: boolean) => void
   /** Something could not be asked for, or was not done. */
   onFault: (words: string) => void
 }
@@ -35,6 +37,7 @@ export class ChannelStudio {
   private state: StudioState
   private shows: StudioScenes = { programme: null, scenes: [], sources: [] }
   private name = ''
+  private isLive = false
   /** The link that is the newest: an older one that goes says nothing about it. */
   private linkId: string | null = null
   private timer: ReturnType<typeof setTimeout> | undefined
@@ -103,7 +106,16 @@ export class ChannelStudio {
       for (const thing of Object.keys(before))
         if (now[thing] === undefined) this.input({ type: 'changed', thing: thing as Thing, value: null })
     }
+    this.lookWhetherLive()
     this.deps.onChange()
+  }
+
+  /** A studio that goes away says nothing about the broadcast: its program may run on without the link. */
+  private lookWhetherLive(): void {
+    const { isLive } = this.shows
+    if (isLive === undefined || isLive === this.isLive) return
+    this.isLive = isLive
+    this.deps.onLive(isLive)
   }
 
   /**

@@ -1,5 +1,6 @@
 import type { Logger } from 'pino'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
+import { markLive } from '../broadcasts/broadcasts.ts'
 import type { Database } from '../db/handle.ts'
 import type { LaneHold } from '../db/queries/playRecords.ts'
 import {
@@ -108,6 +109,7 @@ export class ChannelCalls {
       ...{ clock, onChange },
       send: (message) => deps.toStudio(channelId, message),
       onKept: (studio) => keep({ studio }),
+      onLive: (isLive) => void markLive(db, channelId, isLive, clock.wallMs()).catch(deps.noteTrouble),
       onFault: (words) => logger.warn({ channelId }, `the studio did not do something: ${words}`),
     })
     this.keeper = new GateKeeper(states, {

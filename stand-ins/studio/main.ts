@@ -104,6 +104,9 @@ function byHand({ do: act, name }: { do?: string; name?: string }): void {
       layers: state.layers.map((each) => (each.name === name ? { ...each, isShown: !each.isShown } : each)),
     }
     changed()
+  } else if (act === 'live') {
+    state = { ...state, isLive: !state.isLive }
+    changed()
   } else if (act === 'plug') {
     isPlugged = !isPlugged
     if (isPlugged) link()

@@ -25,7 +25,7 @@ button[aria-pressed=true]{background:var(--hot);color:#241503;border-color:var(-
 meter{width:100%;height:1.1rem}
 @media(max-width:760px){.desk{grid-template-columns:1fr}}
 </style></head><body>
-<header><h1>Studio of the night bakery</h1><span class="mark">simulated</span><span id="link" role="status"></span><button id="plug"></button></header>
+<header><h1>Studio of the night bakery</h1><span class="mark">simulated</span><span id="link" role="status"></span><button id="live"></button><button id="plug"></button></header>
 <div class="desk"><div>
 <figure><div class="screen" id="programme"></div><figcaption>Programme: <b id="programme-name"></b></figcaption></figure>
 <label>Sound of browser sources <meter id="meter" min="-60" max="0" low="-40" high="-6" optimum="-20" value="-60"></meter></label>
@@ -60,6 +60,7 @@ function draw(id,scene,isHeard){
 function fit(){for(const f of document.querySelectorAll('iframe'))f.style.transform='scale('+Math.min(f.parentNode.clientWidth/f.width,f.parentNode.clientHeight/f.height)+')'}
 function show(){
  $('link').innerHTML='';$('link').append(state.isLinked?'linked':'not linked')
+ $('live').textContent=state.isLive?'End the broadcast':'Go live';$('live').setAttribute('aria-pressed',state.isLive)
  $('plug').textContent=state.isPlugged?'Unplug':'Plug in again'
  draw('programme',state.programme,true);draw('preview',state.preview,false)
  const held=document.activeElement&&document.activeElement.dataset?document.activeElement.dataset.of:null
@@ -68,6 +69,7 @@ function show(){
  if(held){const b=[...document.querySelectorAll('[data-of]')].find(n=>n.dataset.of===held);if(b)b.focus()}
 }
 function button(text,isOn,onclick,of,is){const b=node('button',{onclick},text);b.dataset.of=(is||text)+of;b.setAttribute('aria-pressed',isOn);b.setAttribute('aria-label',text+': '+of);return b}
+$('live').onclick=()=>act({do:'live'})
 $('plug').onclick=()=>act({do:'plug'})
 addEventListener('resize',fit)
 let heardMs=0

@@ -18,6 +18,7 @@ export interface StudioState {
   preview: string
   scenes: string[]
   layers: StudioLayer[]
+  isLive: boolean
 }
 
 const own = (name: string, scenes: string[], isShown: boolean, text = ''): StudioLayer => ({
@@ -56,6 +57,7 @@ export function bakeryStudio(sources: readonly StandingSource[] = []): StudioSta
     programme: 'Bench cam',
     preview: 'Oven cam',
     scenes,
+    isLive: false,
     layers: [
       own('Flour cloud', ['Oven cam', 'Bench cam', 'Street window'], false),
       own('Price board', ['Bench cam', 'Street window'], true, 'rye 4.20 · croissant 1.80 · bun 0.90'),
@@ -66,9 +68,10 @@ export function bakeryStudio(sources: readonly StandingSource[] = []): StudioSta
 }
 
 /** What a studio says that it shows. */
-export function scenesOf({ programme, scenes, layers }: StudioState): StudioScenes {
+export function scenesOf({ programme, scenes, layers, isLive }: StudioState): StudioScenes {
   return {
     programme,
+    isLive,
     scenes,
     sources: layers.map(({ name, isShown, scenes: of, browser }) => ({
       ...{ name, isShown, scenes: of },

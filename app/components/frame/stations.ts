@@ -24,6 +24,7 @@ export const pathsOf = {
     { to: '/policy', name: 'Policy' },
     { to: '/speech', name: 'Speech desk' },
     { to: '/history', name: 'History' },
+    { to: '/after', name: 'After the show' },
   ],
 } as const satisfies Record<string, readonly { to: string; name: string }[]>
 

@@ -93,7 +93,7 @@ const noteOf = (entry: HistoryEntryView) => {
           {{ inWords.day(entry.receivedAtMs) }}
         </p>
         <div
-          class="grid shrink-0 grid-cols-[4.4rem_1.75rem_minmax(0,1fr)_auto] items-center gap-2 border-t border-rule pr-2 md:grid-cols-[4.4rem_1.75rem_minmax(0,1fr)_9rem_minmax(9rem,auto)]"
+          class="grid shrink-0 grid-cols-[4.4rem_1.75rem_minmax(0,1fr)_auto] items-center gap-2 border-t border-rule pr-2 md:grid-cols-[4.4rem_1.75rem_minmax(0,1fr)_8rem_12rem]"
           :style="{ height: `${rowPx}px` }"
         >
           <time class="font-mono text-2xs text-faded" :datetime="new Date(entry.receivedAtMs).toISOString()">{{

@@ -45,9 +45,38 @@ onMounted(() =>
     ),
   ),
 )
+const whenWords = {
+  any: 'whenever',
+  today: 'today',
+  week: 'in the last seven days',
+  month: 'in the last thirty days',
+  between: 'between',
+} as const
+type When = keyof typeof whenWords
+const isBetween = ref(false)
+/** A day of the channel's calendar, so many before today. */
+const dayBefore = (days: number) =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: channel.value.timeZone, dateStyle: 'short' }).format(
+    Date.now() - days * 86_400_000,
+  )
+const daysBack = { today: 0, week: 6, month: 29 } as const
+const days = computed<When>(() => {
+  const { from, until } = filter.value
+  if (isBetween.value || until !== undefined) return 'between'
+  if (from === undefined) return 'any'
+  return (['today', 'week', 'month'] as const).find((each) => from === dayBefore(daysBack[each])) ?? 'between'
+})
+function chooseDays(when: string): void {
+  isBetween.value = when === 'between'
+  if (when === 'between') return
+  const back = when in daysBack ? daysBack[when as keyof typeof daysBack] : null
+  set({ from: back === null ? undefined : dayBefore(back), until: undefined })
+}
+
 const isNarrowed = computed(() => Object.keys(filter.value).length > 0)
 const clear = () => {
   typed.value = ''
+  isBetween.value = false
   filter.value = {}
 }
 const slot =
@@ -79,7 +108,7 @@ const slot =
     >
       <option value="">whatever became of it</option>
       <option v-for="each in outcomes" :key="each" :value="each">{{ became[each] }}</option></select
-    >, of at least
+    >, worth at least
     <input
       :class="slot"
       class="w-16 text-center"
@@ -92,22 +121,27 @@ const slot =
       :value="filter.atLeast === undefined ? '' : filter.atLeast / per"
       @change="set({ atLeast: Math.round(Number(chosen($event) ?? 0) * per) || undefined })"
     />
-    {{ channel.currency }}, from
-    <input
-      :class="slot"
-      type="date"
-      aria-label="From this day on"
-      :value="filter.from ?? ''"
-      @change="set({ from: chosen($event) })"
-    />
-    until
-    <input
-      :class="slot"
-      type="date"
-      aria-label="Until this day"
-      :value="filter.until ?? ''"
-      @change="set({ until: chosen($event) })"
-    />, with
+    {{ channel.currency }},
+    <select :class="slot" aria-label="When" :value="days" @change="chooseDays(chosen($event) ?? '')">
+      <option v-for="(name, each) in whenWords" :key="each" :value="each">{{ name }}</option>
+    </select>
+    <template v-if="days === 'between'">
+      <input
+        :class="slot"
+        class="mx-1"
+        type="date"
+        aria-label="From this day on"
+        :value="filter.from ?? ''"
+        @change="set({ from: chosen($event) })" />
+      and
+      <input
+        :class="slot"
+        class="ml-1"
+        type="date"
+        aria-label="Until this day"
+        :value="filter.until ?? ''"
+        @change="set({ until: chosen($event) })" /></template
+    >, with
     <input
       v-model="typed"
       :class="slot"

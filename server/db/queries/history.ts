@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, gte, inArray, isNotNull, isNull, lt, lte, sql, type SQL } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, gte, isNotNull, isNull, lt, lte, sql, type SQL } from 'drizzle-orm'
 import type { EventKind } from '../../../core/events/kinds.ts'
 import type { Outcome } from '../../../core/response/outcome.ts'
 import { refund } from '../goalSchema.ts'
@@ -86,7 +86,7 @@ export async function listHistory(
   let isWalk = false
   for (const condition of rare) {
     const few = await fewOf(db, channelId, condition)
-    plain.push(few ? inArray(event.seq, few) : condition)
+    plain.push(few ?? condition)
     isWalk ||= few === null
   }
   if (outcome) return ofOutcome(db, channelId, outcome, plain, place, limit)
@@ -132,14 +132,21 @@ async function ofDays(
 }
 const numberedLate = 1_000
 
+/** One of these, said as one text: thousands of parameters take longer than the question. */
+const oneOf = (seqs: string): SQL => sql`${event.seq} = any(${seqs}::bigint[])`
+
 /** What a condition holds for, by its own index, where that is little; null: it is much. */
-async function fewOf(db: Database, channelId: string, condition: SQL): Promise<number[] | null> {
-  const found = await db
+async function fewOf(db: Database, channelId: string, condition: SQL): Promise<SQL | null> {
+  const found = db
     .select({ seq: event.seq })
     .from(event)
     .where(and(eq(event.channelId, channelId), condition))
     .limit(fewMost + 1)
-  return found.length > fewMost ? null : found.map(({ seq }) => seq)
+    .as('found')
+  const [row] = await db
+    .select({ count: sql<number>`count(*)::int`, seqs: sql<string | null>`array_agg(${found.seq})::text` })
+    .from(found)
+  return (row?.count ?? 0) > fewMost ? null : oneOf(row?.seqs ?? '{}')
 }
 
 /** The last event that a page looks at; null: there are not so many. */
@@ -154,8 +161,13 @@ async function lookedUntil(db: Database, channelId: string, place: Place): Promi
   return row?.seq ?? null
 }
 
-/** So many ends are looked at for a page. */
-const endsMost = 4_000
+/** So many ends are looked at for a page, where something else is asked for, too. */
+const endsMost = 3_000
+/** Of several boxes each has its own; some are of tests. */
+const endsPerRow = 4
+
+/** The channel, and whether tests are wanted. */
+const plainConditions = 2
 
 /** Of what became this, in its order. */
 async function ofOutcome(
@@ -166,6 +178,8 @@ async function ofOutcome(
   place: Place,
   limit: number,
 ): Promise<HistoryPage> {
+  const isPlain = plain.filter(Boolean).length <= plainConditions + (place.behind === null ? 0 : 1)
+  const most = isPlain ? limit * endsPerRow : endsMost
   const ended = (
     await db
       // Of several boxes each has its own.
@@ -181,16 +195,16 @@ async function ofOutcome(
         ),
       )
       .orderBy(inOrder[place.first](effect.eventSeq))
-      .limit(endsMost)
+      .limit(most)
   ).flatMap(({ seq }) => (seq === null ? [] : [seq]))
   if (ended.length === 0) return { rows: [], goesOnBehind: null }
   const rows = await db
     .select()
     .from(event)
-    .where(and(...plain, inArray(event.seq, ended)))
+    .where(and(...plain, oneOf(`{${ended.join(',')}}`)))
     .orderBy(inOrder[place.first](event.seq))
     .limit(limit)
-  const rest = ended.length === endsMost ? (ended.at(-1) ?? null) : null
+  const rest = ended.length === most ? (ended.at(-1) ?? null) : null
   return { rows, goesOnBehind: rows.length === limit ? (rows.at(-1)?.seq ?? null) : rest }
 }
 

@@ -1,0 +1,52 @@
+import type { BroadcastReport } from '../../../core/broadcast/report.ts'
+import { kindOf } from '../../../core/events/kinds.ts'
+import { formatMoney } from '../../../core/money.ts'
+import { manyOf } from '../../../core/queue/policyWords.ts'
+import { listedWords } from '../../../core/text/listedWords.ts'
+import type { BroadcastView } from '../../../contract/broadcasts.ts'
+
+interface Told {
+  locale: string
+  currency: string
+  timeZone: string
+}
+
+const kindsNamed = 4
+
+/** How long something took, as people say it: `0.8 s`, `48 s`, `3 min 20 s`, `5 h 59 min`. */
+export function lengthWords(ms: number): string {
+  if (ms < 10_000) return `${(ms / 1000).toFixed(1)} s`
+  const s = Math.round(ms / 1000)
+  if (s < 90) return `${s} s`
+  const minutes = Math.floor(s / 60)
+  if (minutes < 60) return s % 60 === 0 ? `${minutes} min` : `${minutes} min ${s % 60} s`
+  return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
+}
+
+/** When a broadcast was: `Tuesday 24 November, 22:00 – 04:00`. */
+export function whenWords({ beganAtMs, endedAtMs }: BroadcastView, { locale, timeZone }: Told): string {
+  const day = new Intl.DateTimeFormat(locale, { timeZone, weekday: 'long', day: 'numeric', month: 'long' })
+  const clock = new Intl.DateTimeFormat('en-GB', { timeZone, timeStyle: 'short' })
+  const until = endedAtMs === null ? 'now' : clock.format(endedAtMs)
+  return `${day.format(beganAtMs)}, ${clock.format(beganAtMs)} – ${until}`
+}
+
+/** What happened, in two sentences. */
+export function sumWords({ count, kinds, minor, gifts }: BroadcastReport, { locale, currency }: Told): string[] {
+  if (count === 0) return ['Nothing happened in it yet.']
+  const number = (value: number) => new Intl.NumberFormat(locale).format(value)
+  const named = kinds.slice(0, kindsNamed).map(({ kind, count: many }) => {
+    const name = many === 1 ? kindOf(kind).name : manyOf(kind)
+    return `${number(many)} ${name.toLowerCase()}`
+  })
+  const rest = kinds.slice(kindsNamed).reduce((sum, each) => sum + each.count, 0)
+  if (rest > 0) named.push(`${number(rest)} more`)
+  const given = [
+    ...(minor > 0 ? [formatMoney(minor, currency, locale)] : []),
+    ...(gifts > 0 ? [`${number(gifts)} ${gifts === 1 ? 'subscription' : 'subscriptions'} for others`] : []),
+  ]
+  return [
+    `${number(count)} ${count === 1 ? 'thing' : 'things'} happened: ${listedWords(named, 'and')}.`,
+    ...(given.length > 0 ? [`Viewers gave ${listedWords(given, 'and')}.`] : []),
+  ]
+}
