@@ -23,7 +23,8 @@ export interface BroadcastState {
 export const noBroadcast: BroadcastState = { open: null, quietUntilMs: -Infinity }
 
 export type BroadcastInput =
-  | { is: 'event'; atMs: number }
+  /** Something happened; with `untilMs`, again and again until then, never so long apart that it parts two. */
+  | { is: 'event'; atMs: number; untilMs?: number }
   | { is: 'begin'; by: 'hand' | 'studio'; atMs: number }
   | { is: 'end'; by: 'hand' | 'studio'; atMs: number }
 
@@ -46,9 +47,10 @@ export function foldBroadcast(
   const state = past ? { ...before, open: null } : before
   const { open } = state
   if (input.is === 'event') {
-    if (open) return { state: { ...state, open: { ...open, lastMs: Math.max(open.lastMs, atMs) } }, ended: past }
+    const lastMs = input.untilMs ?? atMs
+    if (open) return { state: { ...state, open: { ...open, lastMs: Math.max(open.lastMs, lastMs) } }, ended: past }
     if (atMs < state.quietUntilMs) return { state, ended: past }
-    return { state: { ...state, open: { beganMs: atMs, begunBy: 'events', lastMs: atMs } }, ended: past }
+    return { state: { ...state, open: { beganMs: atMs, begunBy: 'events', lastMs } }, ended: past }
   }
   if (input.is === 'end') {
     if (!open) return { state, ended: past }

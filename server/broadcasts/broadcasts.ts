@@ -42,11 +42,19 @@ export async function bringUpToDate(db: Database, channelId: string, nowMs: numb
     let fromMs = -Infinity
     for (const mark of [...marks, null]) {
       const untilMs = mark?.at.getTime() ?? Infinity
-      for (const stretch of await listStretches(tx, channelId, told.eventSeq, fromMs, untilMs)) {
-        take({ is: 'event', atMs: stretch.fromMs })
-        take({ is: 'event', atMs: stretch.untilMs })
-        eventSeq = Math.max(eventSeq, stretch.lastSeq)
-      }
+      const { quietUntilMs } = state
+      const isQuietAtFirst = quietUntilMs > fromMs && quietUntilMs < untilMs
+      const parts = isQuietAtFirst
+        ? ([
+            [fromMs, quietUntilMs],
+            [quietUntilMs, untilMs],
+          ] as const)
+        : ([[fromMs, untilMs]] as const)
+      for (const part of parts)
+        for (const stretch of await listStretches(tx, channelId, told.eventSeq, ...part)) {
+          take({ is: 'event', atMs: stretch.fromMs, untilMs: stretch.untilMs })
+          eventSeq = Math.max(eventSeq, stretch.lastSeq)
+        }
       if (mark) take({ is: mark.is, by: mark.by, atMs: untilMs })
       fromMs = untilMs
     }

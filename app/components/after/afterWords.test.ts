@@ -18,9 +18,12 @@ describe('what is said of a broadcast', () => {
     [21_600_000, '6 h'],
   ])('a length of %i ms is %s', (ms, words) => expect(lengthWords(ms)).toBe(words))
   it('names the day on which it began', () => {
+    const british = { ...told, locale: 'en-GB' }
     const of = { id: 'b', begunBy: 'hand', endedBy: 'hand', beganAtMs: Date.UTC(2026, 10, 24, 22) } as const
-    expect(whenWords({ ...of, endedAtMs: Date.UTC(2026, 10, 25, 4) }, told)).toBe('Tuesday 24 November, 22:00 – 04:00')
-    expect(whenWords({ ...of, endedAtMs: null }, told)).toBe('Tuesday 24 November, 22:00 – now')
+    expect(whenWords({ ...of, endedAtMs: Date.UTC(2026, 10, 25, 4) }, british)).toBe(
+      'Tuesday 24 November, 22:00 – 04:00',
+    )
+    expect(whenWords({ ...of, endedAtMs: null }, british)).toBe('Tuesday 24 November, 22:00 – now')
   })
   it('counts what happened and what was given', () => {
     const kind = (of: BroadcastReport['kinds'][number]['kind'], count: number) => ({

@@ -135,8 +135,20 @@ const numberedLate = 1_000
 /** One of these, said as one text: thousands of parameters take longer than the question. */
 const oneOf = (seqs: string): SQL => sql`${event.seq} = any(${seqs}::bigint[])`
 
+/** The planner guesses how much a condition holds for, and is seldom so wrong: to count so many would take longer. */
+const surelyMuch = 10 * fewMost
+
+async function guessOf(db: Database, channelId: string, condition: SQL): Promise<number> {
+  const answer = await db.execute(
+    sql`explain (format json) select 1 from ${event} where ${eq(event.channelId, channelId)} and ${condition}`,
+  )
+  const [row] = rowsOf<{ 'QUERY PLAN': { Plan: { 'Plan Rows': number } }[] }>(answer)
+  return row?.['QUERY PLAN'][0]?.Plan['Plan Rows'] ?? 0
+}
+
 /** What a condition holds for, by its own index, where that is little; null: it is much. */
 async function fewOf(db: Database, channelId: string, condition: SQL): Promise<SQL | null> {
+  if ((await guessOf(db, channelId, condition)) > surelyMuch) return null
   const found = db
     .select({ seq: event.seq })
     .from(event)
