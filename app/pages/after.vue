@@ -88,8 +88,18 @@ const airtime = computed(() => {
 })
 const percent = (share: number) =>
   new Intl.NumberFormat(channel.value.locale, { style: 'percent', maximumFractionDigits: 0 }).format(share)
-const gaveWords = ({ minor, gifts }: { minor: number; gifts: number }) =>
-  [minor > 0 ? money(minor) : '', gifts > 0 ? `${number(gifts)} gifts` : ''].filter(Boolean).join(' + ')
+const giftWords = (gifts: number) => `${number(gifts)} ${gifts === 1 ? 'gift' : 'gifts'}`
+/** Who gave most of money, and of subscriptions. */
+const most = computed(() => [
+  {
+    title: 'Who gave most',
+    people: (report.value?.givers ?? []).map((each) => ({ ...each, words: money(each.minor) })),
+  },
+  {
+    title: 'Who gave to others',
+    people: (report.value?.gifters ?? []).map((each) => ({ ...each, words: giftWords(each.gifts) })),
+  },
+])
 const when = (broadcast: BroadcastView) => whenWords(broadcast, channel.value)
 const endWords: Record<string, string> = { hand: 'ended by hand', studio: 'ended by the studio', gap: '' }
 const dayOf = (atMs: number) =>
@@ -106,7 +116,10 @@ async function savePicture(): Promise<void> {
       channel: session.session?.channel.name ?? '',
       when: when(broadcast),
       sums: sumWords(report.value, channel.value),
-      givers: report.value.givers.map((each) => ({ name: each.name, words: gaveWords(each) })),
+      givers: [
+        ...report.value.givers.slice(0, 4).map(({ name, minor }) => ({ name, words: money(minor) })),
+        ...report.value.gifters.slice(0, 2).map(({ name, gifts }) => ({ name, words: giftWords(gifts) })),
+      ],
       legend: series.value.map(({ name }) => name),
     }
     const picture = await drawCard(
@@ -182,7 +195,7 @@ async function savePicture(): Promise<void> {
           :height-px="210"
           :words="number"
         />
-        <div class="mt-4 grid gap-x-8 gap-y-5 xl:grid-cols-2">
+        <div class="mt-4 grid items-start gap-x-8 gap-y-5 xl:grid-cols-2">
           <table v-if="report.waits.length > 0" class="w-full text-left">
             <caption class="pb-1 text-left font-display text-lg font-semibold">
               How long it took to be shown
@@ -220,16 +233,20 @@ async function savePicture(): Promise<void> {
                 </li>
               </ul>
             </section>
-            <section v-if="report.givers.length > 0" aria-labelledby="givers">
-              <h2 id="givers" class="pb-1 font-display text-lg font-semibold">Who gave most</h2>
+            <section
+              v-for="{ title, people } in most.filter((each) => each.people.length > 0)"
+              :key="title"
+              :aria-label="title"
+            >
+              <h2 class="pb-1 font-display text-lg font-semibold">{{ title }}</h2>
               <ol>
                 <li
-                  v-for="each in report.givers"
+                  v-for="each in people"
                   :key="each.key"
                   class="flex justify-between gap-3 border-t border-rule py-1.5"
                 >
                   <bdi class="truncate font-semibold">{{ each.name }}</bdi><span class="shrink-0 font-mono text-xs">{{
-                    gaveWords(each)
+                    each.words
                   }}</span>
                 </li>
               </ol>

@@ -38,6 +38,7 @@ describe('the report of a broadcast', () => {
       { key: 'b/2', name: 'Zoë', minor: 2_500, gifts: 50 },
       { key: 'a/1', name: 'pip_rye', minor: 500, gifts: 0 },
     ])
+    expect(report.gifters).toEqual([{ key: 'b/2', name: 'Zoë', minor: 2_500, gifts: 50 }])
     expect(report.thanks).toMatchObject([{ eventId: 't', name: 'pip_rye', detail: '€5.00', words: 'for the oven' }])
   })
   it('says how long things waited, and how much of the time was theirs', () => {

@@ -1,3 +1,4 @@
+import { byText } from '../byText.ts'
 import type { EventKind } from '../events/kinds.ts'
 import { outcomes, type Outcome } from '../response/outcome.ts'
 
@@ -61,7 +62,9 @@ export interface BroadcastReport {
   boxes: { boxId: string; shownMs: number; shareOfSlot: number[] }[]
   minor: number
   gifts: number
+  /** Of money, and of subscriptions for others: each a list of its own, for nobody can say what the one is worth in the other. */
   givers: Giver[]
+  gifters: Giver[]
   thanks: Thanks[]
 }
 
@@ -149,13 +152,18 @@ export class ReportMaker {
         shownMs: sum(perSlot),
         shareOfSlot: perSlot.map((ms, slot) => ms / this.lengthOf(slot)),
       })),
-      givers: [...this.givers.values()]
-        .sort((a, b) => b.minor - a.minor || b.gifts - a.gifts || (a.name < b.name ? -1 : 1))
-        .slice(0, giversMost),
+      givers: this.mostOf('minor'),
+      gifters: this.mostOf('gifts'),
       thanks: [...this.thanks].sort((a, b) => a.atMs - b.atMs).slice(0, thanksMost),
     }
   }
 
+  private mostOf(what: 'minor' | 'gifts'): Giver[] {
+    return [...this.givers.values()]
+      .filter((each) => each[what] > 0)
+      .sort((a, b) => b[what] - a[what] || byText(a.name, b.name))
+      .slice(0, giversMost)
+  }
   /** The last slot ends with the broadcast. */
   private lengthOf(slot: number): number {
     return Math.max(1, Math.min(this.slotMs, this.untilMs - this.beganMs - slot * this.slotMs))

@@ -5,7 +5,7 @@ import { lengthWords, sumWords, whenWords } from './afterWords.ts'
 const told = { locale: 'en-IE', currency: 'EUR', timeZone: 'UTC' }
 const empty: BroadcastReport = {
   ...{ count: 0, slotMs: 900_000, kinds: [], outcomes: [], waits: [], boxes: [], minor: 0, gifts: 0 },
-  ...{ givers: [], thanks: [] },
+  ...{ givers: [], gifters: [], thanks: [] },
 }
 
 describe('what is said of a broadcast', () => {
