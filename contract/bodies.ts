@@ -30,6 +30,9 @@ export const changeBoxBody = z
   .refine((body) => Object.values(body).some((value) => value !== undefined), 'nothing is to change')
 export type ChangeBoxBody = z.infer<typeof changeBoxBody>
 
+/** Whether a source, or all of a box, is heard. */
+export const soundBody = z.object({ isHeard: z.boolean() })
+
 export const copyBoxBody = z.object({ name: boxName })
 
 /** A path step never names what JavaScript objects inherit. */

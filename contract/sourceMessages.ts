@@ -1,6 +1,20 @@
 import * as z from 'zod'
 import type { ResolvedScore } from '../core/score/resolved.ts'
 
+/** How a page is heard and seen, as far as it knows. Pages of older servers say less. */
+const manner = {
+  /** `blocked`: the browser wants a click before it lets the page be heard. */
+  sound: z.enum(['on', 'blocked']),
+  /** Somebody has this one be silent, so that two scenes do not sound double; it remembers that. */
+  isHeard: z.boolean().optional(),
+  /** Somebody has all of the box be silent. */
+  isSilenced: z.boolean().optional(),
+  /** The broadcast program does not show it just now. */
+  isHidden: z.boolean().optional(),
+}
+/** Pictures that were drawn of a play, and that came too late to be. */
+const frames = z.object({ drawn: z.int().min(0).max(10_000_000), dropped: z.int().min(0).max(10_000_000) })
+
 /** What a source page sends over its socket. Checked by the server; the page only uses the type. */
 export const fromSource = z.discriminatedUnion('type', [
   z.object({
@@ -9,15 +23,14 @@ export const fromSource = z.discriminatedUnion('type', [
     shownPlayIds: z.array(z.string().max(60)).max(200),
     /** What it shows at this moment, and how far it is. */
     showing: z.object({ playId: z.string().max(60), atMs: z.int().min(0).max(3_600_000) }).nullish(),
-    /** `blocked`: the browser wants a click before it lets the page be heard. */
-    sound: z.enum(['on', 'blocked']),
+    ...manner,
     widthPx: z.int().min(0).max(20_000),
     heightPx: z.int().min(0).max(20_000),
   }),
   z.object({ type: z.literal('ready'), playId: z.string().max(60), missing: z.array(z.string().max(200)).max(100) }),
   z.object({ type: z.literal('started'), playId: z.string().max(60) }),
-  z.object({ type: z.literal('done'), playId: z.string().max(60) }),
-  z.object({ type: z.literal('sound'), sound: z.enum(['on', 'blocked']) }),
+  z.object({ type: z.literal('done'), playId: z.string().max(60), frames: frames.optional() }),
+  z.object({ type: z.literal('sound'), ...manner }),
   z.object({ type: z.literal('pong'), sentAtMs: z.number() }),
 ])
 export type FromSource = z.infer<typeof fromSource>
@@ -31,6 +44,8 @@ export type ToSource =
   | { type: 'silence'; playId: string }
   /** Something that is only heard, beside whatever is shown. */
   | { type: 'beside'; play: PlayToShow }
+  /** It is to be heard, or not: this one alone, or all of the box. */
+  | { type: 'hear'; isHeard: boolean; of: 'source' | 'box' }
   | { type: 'ping'; sentAtMs: number }
 
 /** One play with everything that a source needs to show it. */

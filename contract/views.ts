@@ -92,6 +92,16 @@ export interface SourceView {
   connectedAtMs: number
   latencyMs: number | null
   sound: 'on' | 'blocked'
+  /** Somebody has this one alone be silent. */
+  isHeard: boolean
+  /** Somebody has all of its box be silent. */
+  isSilenced: boolean
+  /** Its program does not show it just now. */
+  isHidden: boolean
+  /** Which Chromium shows it; null: another browser, or it does not say. */
+  chromium: number | null
+  /** Pictures of the last alert; null: it has shown none. */
+  frames: { drawn: number; dropped: number } | null
   widthPx: number
   heightPx: number
   /** Media of the play shown last that it could not load. */

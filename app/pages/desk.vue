@@ -3,7 +3,7 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted } from 'vue'
 import { toast } from 'vue-sonner'
-import type { PlayView } from '../../contract/views.ts'
+import type { PlayView, SourceView } from '../../contract/views.ts'
 import { request } from '../api/request.ts'
 import CallsStrip from '../components/desk/CallsStrip.vue'
 import LogColumn from '../components/desk/LogColumn.vue'
@@ -50,6 +50,15 @@ const show = (play: PlayView, isLet: boolean) =>
   )
 const silence = () =>
   desk.value?.current && tried(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
+/** Has no source of the box be heard; where none is, it is taken back. */
+function mute(): void {
+  const { sources = [] } = desk.value ?? {}
+  if (sources.length === 0) return
+  const isHeard = sources.every(({ isSilenced }) => isSilenced)
+  void tried(request('PUT', path('sound'), { isHeard }))
+}
+const hear = (source: SourceView, isHeard: boolean) =>
+  tried(request('PUT', path(`sources/${source.id}/sound`), { isHeard }))
 /** Empties the screen and holds; where that is so already, it is taken back. */
 function panic(): void {
   if (!desk.value) return
@@ -72,7 +81,14 @@ const key = (run: () => unknown) => (event: KeyboardEvent) => {
   if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog], [role=menu]')) return
   run()
 }
-useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLast), v: key(silence), p: key(panic) })
+useKeys({
+  h: key(hold),
+  s: key(() => skip(desk.value?.current)),
+  r: key(replayLast),
+  v: key(silence),
+  m: key(mute),
+  p: key(panic),
+})
 </script>
 
 <template>
@@ -132,6 +148,7 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
           @skip="skip(desk.current)"
           @replay="replayLast"
           @silence="silence"
+          @mute="mute"
           @panic="panic"
         />
         <LogColumn
@@ -142,7 +159,7 @@ useKeys({ h: key(hold), s: key(() => skip(desk.value?.current)), r: key(replayLa
           @replay-expired="replayExpired"
         />
       </div>
-      <SourceStrip :desk="desk" :now-ms="nowMs" />
+      <SourceStrip :desk="desk" :canvas="box.document.canvas" :now-ms="nowMs" @hear="hear" />
     </template>
     <div v-else-if="boxes.boxes?.length === 0" class="grid flex-1 place-items-center text-mist">
       <p>The desk shows what a box plays. Make a box first, under <b>Boxes</b>.</p>

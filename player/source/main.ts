@@ -19,12 +19,19 @@ interface Busy {
   beganMs: number
   /** Its voices are not to be heard, whether it plays already or not. */
   isSilenced: boolean
+  frames: { drawn: number; dropped: number }
 }
 
 const html = document.documentElement
 const output = createSoundOutput()
 const stage = createStage(document.body)
-const shown = createShownMemory(safeSessionStorage())
+const storage = safeSessionStorage()
+const shown = createShownMemory(storage)
+/** Whether this page alone is to be silent: its address says so, or somebody at the desk did; a reload does not change that. */
+const quietKey = 'thundercrest.quiet'
+let isHeard = !storage?.[quietKey] && !location.search.includes('sound=off')
+/** All of the box is. */
+let isSilenced = false
 /** What sounds beside, by play. */
 const besides = new Map<string, Scheduled>()
 let isConnected = false
@@ -77,7 +84,14 @@ async function prepare(play: PlayToShow): Promise<void> {
     return
   }
   busy?.playback?.stop()
-  const mine: Busy = { play, prepared: null, playback: null, beganMs: 0, isSilenced: false }
+  const mine: Busy = {
+    play,
+    prepared: null,
+    playback: null,
+    beganMs: 0,
+    isSilenced: false,
+    frames: { drawn: 0, dropped: 0 },
+  }
   busy = mine
   showState()
   const prepared = await prepareScore(play.score, output)
@@ -99,15 +113,36 @@ function start(playId: string, offsetMs: number): void {
     onEnded: () => finish(current),
   })
   if (current.isSilenced) current.playback.silenceVoices()
+  countFrames(current)
   showState()
   announce('play', current.play)
+}
+
+/** While nothing is drawn at all for so long, the page is not shown. */
+const unseenMs = 1_000
+
+/** Counts pictures that came too late, by the rate of the canvas. */
+function countFrames(current: Busy): void {
+  const { frames, play } = current
+  let lastMs = 0
+  const count = (atMs: number) => {
+    if (busy !== current) return
+    const tookMs = atMs - lastMs
+    if (lastMs > 0 && tookMs < unseenMs) {
+      frames.drawn++
+      frames.dropped += Math.max(0, Math.round((tookMs * play.score.canvas.framesPerSecond) / 1000) - 1)
+    }
+    lastMs = atMs
+    requestAnimationFrame(count)
+  }
+  requestAnimationFrame(count)
 }
 
 function finish(ended: Busy): void {
   if (busy !== ended) return
   busy = null
   showState()
-  link.send({ type: 'done', playId: ended.play.playId })
+  link.send({ type: 'done', playId: ended.play.playId, frames: ended.frames })
   announce('done', ended.play)
 }
 
@@ -137,13 +172,34 @@ async function beside(play: PlayToShow): Promise<void> {
   setTimeout(() => besides.delete(play.playId), score.lengthMs + 1000)
 }
 
+const manner = () => ({ sound: output.state(), isHeard, isSilenced, isHidden: document.hidden })
+function tellManner(): void {
+  output.setVolume(isHeard && !isSilenced ? 1 : 0)
+  link.send({ type: 'sound', ...manner() })
+}
+
+function hear(is: boolean, of: 'source' | 'box'): void {
+  if (of === 'box') isSilenced = !is
+  else isHeard = is
+  tellManner()
+  // Last: a full storage costs only the memory over a reload.
+  if (storage) storage[quietKey] = isHeard ? '' : 1
+}
+
 function receive(message: ToSource): void {
   if (message.type === 'prepare') void prepare(message.play)
   else if (message.type === 'beside') void beside(message.play)
   else if (message.type === 'start') start(message.playId, message.offsetMs)
   else if (message.type === 'stop') stop(message.playId)
   else if (message.type === 'silence') silence(message.playId)
+  else if (message.type === 'hear') hear(message.isHeard, message.of)
   else link.send({ type: 'pong', sentAtMs: message.sentAtMs })
+}
+
+function goOffline(): void {
+  isConnected = false
+  html.dataset.state = 'offline'
+  showState()
 }
 
 const address = new URL(`${location.pathname.replace(/\/$/, '')}/link`, location.href)
@@ -157,28 +213,24 @@ const link = connect<ToSource, FromSource>(address.href, {
       type: 'hello',
       shownPlayIds: shown.ids(),
       showing: busy && { playId: busy.play.playId, atMs: Math.round(performance.now() - busy.beganMs) },
-      sound: output.state(),
+      ...manner(),
       widthPx: window.innerWidth,
       heightPx: window.innerHeight,
     })
     showState()
   },
   onMessage: receive,
-  onLost() {
-    isConnected = false
-    html.dataset.state = 'offline'
-    showState()
-  },
+  onLost: goOffline,
   onRefused() {
-    isConnected = false
     busy?.playback?.stop()
     busy = null
-    html.dataset.state = 'offline'
-    showState()
+    goOffline()
   },
 })
 
-output.onStateChange(() => link.send({ type: 'sound', sound: output.state() }))
+tellManner()
+output.onStateChange(tellManner)
+addEventListener('visibilitychange', tellManner)
 void output.resume()
 if (window.parent !== window) void import('./meter.ts').then(({ tellLevel }) => tellLevel(output.tap()))
 addEventListener('pointerdown', () => void output.resume())

@@ -148,6 +148,8 @@ export const box = pgTable('box', {
   sourceToken: text('source_token').notNull().unique(),
   onAirVersionId: text('on_air_version_id'),
   isHeld: boolean('is_held').notNull().default(false),
+  /** Nothing of it is heard. */
+  isSilent: boolean('is_silent').notNull().default(false),
   /** Where it stands among the channel's boxes; of the same place, the older one first. */
   position: integer().notNull().default(0),
   /** Since when it is put away: it shows nothing and is not listed, and can be brought back. */

@@ -87,6 +87,7 @@ function talkWith(
   peer: SourcePeer,
   { rooms, lines, boards, sponsors, wakeVoices, clock, trouble, logger }: Surroundings,
 ): SourceTalk {
+  let isSilent = false
   return new SourceTalk(boxId, channelId, peer, {
     rooms,
     steadyMs: () => clock.steadyMs(),
@@ -103,9 +104,13 @@ function talkWith(
     showed: (id) => (of === 'board' ? sponsors.seen(channelId, id) : Promise.resolve()),
     onSettled: () => heardFrom(boxId, peer),
     wakeVoices: () => void wakeVoices(channelId),
+    joined(sourceId) {
+      if (isSilent) rooms.send(boxId, [sourceId], { type: 'hear', isHeard: false, of: 'box' })
+    },
     standing: async () => {
       const box = await boxOfToken(token, of)
       if (box?.id !== boxId) return 'replaced'
+      isSilent = box.isSilent
       return box.putAwayAt ? 'away' : 'here'
     },
   })

@@ -7,6 +7,7 @@ const view = (id: string) => ({
   connectedAtMs: 0,
   latencyMs: null,
   sound: 'on' as const,
+  ...{ isHeard: true, isSilenced: false, isHidden: false, chromium: 127, frames: null },
   widthPx: 1920,
   heightPx: 1080,
   missing: [],

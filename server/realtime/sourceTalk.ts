@@ -20,6 +20,8 @@ export interface SourcePeer {
   send(text: string): unknown
   close(code?: number, reason?: string): void
   terminate(): void
+  /** What lies under it, where that is known. */
+  websocket?: { bufferedAmount?: number | undefined } | undefined
 }
 
 export type Standing = 'here' | 'replaced' | 'away'
@@ -38,6 +40,8 @@ export interface TalkDependencies {
   wakeVoices: () => void
   /** Whether the address shows the box, was replaced, or its box is put away. */
   standing: () => Promise<Standing>
+  /** The page has joined. */
+  joined?: (sourceId: string) => void
   /** The page has joined, or is gone before it could. Told once. */
   onSettled: () => void
   /** What the page said could not be dealt with. */
@@ -113,11 +117,11 @@ export class SourceTalk {
         return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: 'ready' })
       case 'started':
       case 'done':
-        rooms.heard(boxId, sourceId)
+        rooms.heard(boxId, sourceId, 'frames' in message && message.frames ? { frames: message.frames } : {})
         rooms.reached(boxId, sourceId, message.playId, message.type)
         return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: message.type })
       case 'sound':
-        return rooms.heard(boxId, sourceId, { sound: message.sound })
+        return rooms.heard(boxId, sourceId, mannerOf(message))
       case 'again':
         rooms.heard(boxId, sourceId)
         return this.deps.again?.(sourceId, message.key)
@@ -143,9 +147,9 @@ export class SourceTalk {
     clearTimeout(this.patience)
     this.hasJoined = true
     deps.onSettled()
-    const { sound, widthPx, heightPx, shownPlayIds, showing = null } = hello
+    const { widthPx, heightPx, shownPlayIds, showing = null } = hello
     const socket = {
-      send: (text: string) => void peer.send(text),
+      send: (text: string) => sendUnlessBehind(peer, text),
       close: (code: number, reason: string) => peer.close(code, reason),
       terminate: () => peer.terminate(),
     }
@@ -153,7 +157,9 @@ export class SourceTalk {
       id: peer.id,
       connectedAtMs: Date.now(),
       latencyMs: null,
-      sound,
+      ...mannerOf(hello),
+      chromium: chromiumOf(peer.request?.headers.get('user-agent') ?? ''),
+      frames: null,
       widthPx,
       heightPx,
       missing: [],
@@ -162,7 +168,27 @@ export class SourceTalk {
     deps.rooms.join({ boxId, channelId: this.channelId }, socket, view, { shownPlayIds, showing })
     deps.input({ type: 'sourceJoined', sourceId: peer.id, shownPlayIds, showing })
     deps.wakeVoices()
+    deps.joined?.(peer.id)
   }
+}
+
+/** A page that is so far behind is let go: it comes back and is told what is, instead of all that has been. */
+const behindMaxBytes = 4 * 1024 * 1024
+
+function sendUnlessBehind(peer: SourcePeer, text: string): void {
+  if ((peer.websocket?.bufferedAmount ?? 0) > behindMaxBytes) peer.terminate()
+  else peer.send(text)
+}
+
+const mannerOf = ({ sound, isHeard = true, isSilenced = false, isHidden = false }: Manner) => ({
+  ...{ sound, isHeard, isSilenced, isHidden },
+})
+type Manner = Pick<Extract<FromBoard, { type: 'sound' }>, 'sound' | 'isHeard' | 'isSilenced' | 'isHidden'>
+
+/** The Chromium that a page is shown by, as its browser says. */
+export function chromiumOf(userAgent: string): number | null {
+  const [, version] = /\bChrom(?:e|ium)\/(\d{1,4})\b/.exec(userAgent) ?? []
+  return version === undefined ? null : Number(version)
 }
 
 /** Nobody can say where a page runs that came through a proxy. */

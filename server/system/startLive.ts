@@ -1,6 +1,6 @@
 import type { Logger } from 'pino'
 import { boxOfLane, channelOfLane, laneOfBox, laneOfChannel, type Lane } from '../../core/response/lane.ts'
-import type { PlayToShow } from '../../contract/sourceMessages.ts'
+import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
 import type { DatabaseHandle } from '../db/handle.ts'
 import type { NodeMark } from '../db/queries/nodes.ts'
@@ -101,6 +101,12 @@ export function startLive(options: LiveOptions) {
   })
   const tellStudios = (lanes: readonly Lane[]) =>
     studioLinks.tellAgain(lanes.flatMap((lane) => channelOfLane(lane) ?? []))
+  const tellSources = (boxId: string, sourceIds: readonly string[] | null, message: ToSource): number => {
+    const ids = sourceIds ?? neighbours.sourcesOf(boxId).map(({ id }) => id)
+    rooms.send(boxId, ids, message)
+    if (lanes.hasOthers) bus.publish({ type: 'toSources', boxId, sourceIds: [...ids], message })
+    return ids.length
+  }
   const calls: Calls = new Calls({
     asks: () => asks,
     of: (channelId) => ({
@@ -115,10 +121,7 @@ export function startLive(options: LiveOptions) {
       skip: (boxId, playId, reason) => lines.input(boxId, { type: 'removed', playId, outcome: 'skipped', reason }),
       show: (playId) => shows.show(playId),
       toSources(boxId, message) {
-        const ids = neighbours.sourcesOf(boxId).map(({ id }) => id)
-        rooms.send(boxId, ids, message)
-        if (lanes.hasOthers) bus.publish({ type: 'toSources', boxId, sourceIds: ids, message })
-        return ids.length
+        return tellSources(boxId, null, message)
       },
       blocked: (inputs, { speech, locale }) => options.speaker.blocked(inputs, speech, locale),
       toStudio(id, message) {
@@ -215,7 +218,7 @@ export function startLive(options: LiveOptions) {
     onError: noteError('something that another process said could not be done'),
   })
   return {
-    ...{ stream, rooms, queues, lanes, lines, neighbours, calls, studioLinks, streams },
+    ...{ stream, rooms, queues, lanes, lines, neighbours, calls, studioLinks, streams, tellSources },
     /** Everything is written, the lines are let go, and whoever is there takes them at once. */
     async close(): Promise<void> {
       rooms.closeAll()

@@ -283,6 +283,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
       bus.publish({ type: 'left' })
       await lanes.lookNow()
     },
+    tellSources: (boxId, sourceIds, message) => void live.tellSources(boxId, sourceIds, message),
     closeSources(boxId, code, reason) {
       rooms.closeBox(boxId, code, reason)
       bus.publish({ type: 'closeBox', boxId, code, reason })

@@ -15,6 +15,7 @@ import {
   listHistory,
   listSources,
   readViewer,
+  type HistoryBounds,
   type HistoryWish,
   type Place,
 } from '../../server/db/queries/history.ts'
@@ -62,10 +63,15 @@ describe.each(databases)('the history in $name', ({ isHere, open }) => {
   })
 
   /** All pages, one after another. */
-  async function pages(wish: HistoryWish, first: Place['first'], limit: number): Promise<EventRow[]> {
+  async function pages(
+    wish: HistoryWish,
+    first: Place['first'],
+    limit: number,
+    bounds?: HistoryBounds,
+  ): Promise<EventRow[]> {
     const found: EventRow[] = []
     for (let behind: number | null = null; ;) {
-      const { rows, goesOnBehind } = await listHistory(db(), channelId, wish, { first, behind }, limit)
+      const { rows, goesOnBehind } = await listHistory(db(), channelId, wish, { first, behind }, limit, bounds)
       expect(rows.length).toBeLessThanOrEqual(limit)
       found.push(...rows)
       if (goesOnBehind === null) return found
@@ -128,13 +134,15 @@ describe.each(databases)('the history in $name', ({ isHere, open }) => {
           wishes,
           fc.constantFrom('newest' as const, 'oldest' as const),
           fc.integer({ min: 60, max: 500 }),
-          async (wish, first, limit) => {
+          // Also where a page may look at little.
+          fc.constantFrom(undefined, { few: 30, lookedThrough: 700, ends: 300 }),
+          async (wish, first, limit, bounds) => {
             const wanted = all.filter((row) => holds(row, wish)).map(({ seq }) => seq)
             wanted.sort((a, b) => (first === 'newest' ? b - a : a - b))
-            expect((await pages(wish, first, limit)).map(({ seq }) => seq)).toEqual(wanted)
+            expect((await pages(wish, first, limit, bounds)).map(({ seq }) => seq)).toEqual(wanted)
           },
         ),
-        { numRuns: 60 },
+        { numRuns: 80 },
       )
     },
     120_000,

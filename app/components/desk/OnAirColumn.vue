@@ -14,7 +14,7 @@ import { lastShown, nameWords } from './waitWords.ts'
 import { kindNames } from '../../../core/events/kindNames.ts'
 
 const props = defineProps<{ desk: DeskView; boxName: string; canvas: Canvas; nowMs: () => number }>()
-const emit = defineEmits<{ hold: []; skip: []; replay: []; silence: []; panic: [] }>()
+const emit = defineEmits<{ hold: []; skip: []; replay: []; silence: []; mute: []; panic: [] }>()
 
 const room = ref<HTMLElement>()
 const host = ref<HTMLElement>()
@@ -69,6 +69,26 @@ const controls = computed(() => [
     note: last.value ? `${last.value.name}` : 'the last',
     act: () => emit('replay'),
     isOff: !last.value,
+  },
+])
+/** All sound is off: every source of the box says so. */
+const isSilenced = computed(() => props.desk.sources.length > 0 && props.desk.sources.every((each) => each.isSilenced))
+const wide = computed(() => [
+  {
+    key: 'M',
+    name: isSilenced.value ? 'Let all be heard' : 'Silence everything',
+    note: isSilenced.value ? 'no source of this box is heard' : 'every sound of this box; alerts play on',
+    act: () => emit('mute'),
+    isOn: isSilenced.value,
+    isOff: props.desk.sources.length === 0,
+  },
+  {
+    key: 'P',
+    name: isEmptied.value ? 'Take it back' : 'Empty the screen',
+    note: isEmptied.value ? 'the line moves again' : 'and hold; it stays in the log',
+    act: () => emit('panic'),
+    isOn: isEmptied.value,
+    isOff: false,
   },
 ])
 /** What is said while nothing plays. */
@@ -156,16 +176,22 @@ const restWords = computed(() => {
         <span class="block truncate text-mist">{{ control.note }}</span>
       </button>
     </div>
-    <button
-      type="button"
-      class="mt-3 flex w-full items-center gap-3 rounded-sm border border-wrong px-3 py-2 text-left hover:bg-clip-dim"
-      @click="emit('panic')"
-    >
-      <span class="key text-mist">P</span>
-      <span class="font-display font-semibold">{{ isEmptied ? 'Take it back' : 'Empty the screen' }}</span>
-      <span class="text-mist">{{
-        isEmptied ? 'the line moves again' : 'and hold, whatever plays; it stays in the log'
-      }}</span>
-    </button>
+    <div class="grid gap-3 xl:grid-cols-2">
+      <button
+        v-for="control in wide"
+        :key="control.key"
+        type="button"
+        class="flex items-center gap-3 rounded-sm border px-3 py-2 text-left hover:bg-clip-dim disabled:opacity-50"
+        :class="control.isOn ? 'border-bolt' : 'border-wrong'"
+        :disabled="control.isOff"
+        @click="control.act"
+      >
+        <span class="key text-mist">{{ control.key }}</span>
+        <span class="min-w-0">
+          <span class="block font-display font-semibold">{{ control.name }}</span>
+          <span class="block truncate text-mist">{{ control.note }}</span>
+        </span>
+      </button>
+    </div>
   </section>
 </template>

@@ -1,30 +1,41 @@
 <script setup lang="ts">
-import type { DeskView } from '../../../contract/views.ts'
+import { EyeOff, Volume2, VolumeX } from '@lucide/vue'
+import type { Canvas } from '../../../core/composition/canvas.ts'
+import type { DeskView, SourceView } from '../../../contract/views.ts'
 import { span } from '../../format/time.ts'
+import { sourceFacts, sourceRemarks } from './sourceWords.ts'
 
-defineProps<{ desk: DeskView; nowMs: number }>()
+const props = defineProps<{ desk: DeskView; canvas: Canvas; nowMs: number }>()
+defineEmits<{ hear: [source: SourceView, isHeard: boolean] }>()
+const remarksOf = (source: SourceView) => sourceRemarks(source, props.canvas)
+const isWell = (source: SourceView) => remarksOf(source).length === 0
 </script>
 
 <template>
   <footer class="flex shrink-0 divide-x divide-seam overflow-x-auto border-t border-seam bg-ridge" aria-label="Sources">
-    <div v-for="(source, index) in desk.sources" :key="source.id" class="min-w-60 px-4 py-3">
+    <div v-for="(source, index) in desk.sources" :key="source.id" class="w-80 shrink-0 px-4 py-3">
       <p class="flex items-center gap-2 font-display font-semibold">
-        <span
-          class="size-2.5 rounded-full"
-          :class="source.missing.length > 0 || source.sound === 'blocked' || source.isSetAside ? 'bg-glow' : 'bg-fine'"
-          aria-hidden="true"
-        />Source {{ index + 1 }}
+        <span class="size-2.5 rounded-full" :class="isWell(source) ? 'bg-fine' : 'bg-glow'" aria-hidden="true" />Source
+        {{ index + 1 }}
+        <span v-if="source.isHidden" class="flex items-center gap-1 font-sans text-xs font-normal text-mist"
+          ><EyeOff :size="13" aria-hidden="true" />not shown just now</span
+        >
+        <button
+          type="button"
+          class="ml-auto inline-flex min-h-6 items-center gap-1 rounded-sm px-1.5 font-sans text-xs font-normal hover:bg-clip-dim"
+          :class="source.isHeard ? 'text-mist' : 'text-glow'"
+          :aria-pressed="source.isHeard"
+          :aria-label="`Sound of source ${index + 1}`"
+          @click="$emit('hear', source, !source.isHeard)"
+        >
+          <component :is="source.isHeard ? Volume2 : VolumeX" :size="14" aria-hidden="true" />{{
+            source.isHeard ? 'heard' : 'silent'
+          }}
+        </button>
       </p>
-      <p class="mt-0.5 font-mono text-xs text-mist">
-        {{ source.widthPx }}×{{ source.heightPx }} ·
-        {{ source.latencyMs === null ? 'measuring' : `${source.latencyMs} ms` }}
-      </p>
-      <p v-if="source.isSetAside" class="text-wrong">
-        never ready in time: others start without it. Load its page again.
-      </p>
-      <p v-else-if="source.missing.length > 0" class="text-wrong">could not load: {{ source.missing.join(', ') }}</p>
-      <p v-else-if="source.sound === 'blocked'" class="text-glow">
-        silent: click once into its page to let it be heard
+      <p class="mt-0.5 truncate font-mono text-xs text-mist" :title="sourceFacts(source)">{{ sourceFacts(source) }}</p>
+      <p v-if="remarksOf(source)[0]" class="text-glow" :title="remarksOf(source).join('\n')">
+        {{ remarksOf(source)[0] }}
       </p>
       <p v-else class="text-mist">connected for {{ span(nowMs - source.connectedAtMs) }}</p>
     </div>

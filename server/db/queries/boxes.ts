@@ -142,6 +142,11 @@ export async function setHeld(db: Database, id: string, isHeld: boolean): Promis
   await db.update(box).set({ isHeld }).where(eq(box.id, id))
 }
 
+/** Whether nothing of a box is heard. */
+export async function setSilent(db: Database, id: string, isSilent: boolean): Promise<void> {
+  await db.update(box).set({ isSilent }).where(eq(box.id, id))
+}
+
 export async function setAbsentSince(db: Database, id: string, absentSince: Date | null): Promise<void> {
   await db.update(box).set({ absentSince }).where(eq(box.id, id))
 }

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, gte, isNotNull, isNull, lt, lte, sql, type SQL } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, gte, isNotNull, isNull, lt, sql, type SQL } from 'drizzle-orm'
 import type { EventKind } from '../../../core/events/kinds.ts'
 import type { Outcome } from '../../../core/response/outcome.ts'
 import { refund } from '../goalSchema.ts'
@@ -29,10 +29,16 @@ export interface HistoryPage {
   goesOnBehind: number | null
 }
 
-/** So few are taken one by one, in their order. */
-const fewMost = 2_000
-/** So far one page looks, where it has to look at everything: more would take longer than anybody waits. */
-const lookedThrough = 20_000
+/** How much one page looks at. */
+export interface HistoryBounds {
+  /** So few are taken one by one, in their order. */
+  few: number
+  /** So far a page looks where it has to look at everything: more would take longer than anybody waits. */
+  lookedThrough: number
+  /** So many ends it looks at, where something else is asked for, too. */
+  ends: number
+}
+const usualBounds: HistoryBounds = { few: 2_000, lookedThrough: 20_000, ends: 1_500 }
 const viewerId = sql`(${event.data} -> 'viewer' ->> 'id')`
 const currency = sql`(${event.data} ->> 'currency')`
 const amount = sql`((${event.data} ->> 'amountMinor')::bigint)`
@@ -68,6 +74,7 @@ export async function listHistory(
   wish: HistoryWish,
   place: Place,
   limit: number,
+  bounds = usualBounds,
 ): Promise<HistoryPage> {
   const { fromMs, untilMs, outcome } = wish
   const plain = [
@@ -83,21 +90,45 @@ export async function listHistory(
     wish.words === undefined ? undefined : sql`${words} @@ ${wish.words}::tsquery`,
     wish.worth && worthAny(wish.worth),
   ].filter((each) => each !== undefined)
-  let isWalk = false
+  const much: SQL[] = []
   for (const condition of rare) {
-    const few = await fewOf(db, channelId, condition)
-    plain.push(few ?? condition)
-    isWalk ||= few === null
+    const few = await fewOf(db, channelId, condition, bounds.few)
+    if (few) plain.push(few)
+    else much.push(condition)
   }
-  if (outcome) return ofOutcome(db, channelId, outcome, plain, place, limit)
-  const end = isWalk ? await lookedUntil(db, channelId, place) : null
-  const rows = await db
+  if (outcome) return ofOutcome(db, channelId, outcome, [...plain, ...much], place, limit, bounds.ends)
+  const inOrderOf = inOrder[place.first](event.seq)
+  if (much.length === 0) {
+    const rows = await db
+      .select()
+      .from(event)
+      .where(and(...plain))
+      .orderBy(inOrderOf)
+      .limit(limit)
+    return { rows, goesOnBehind: rows.length === limit ? (rows.at(-1)?.seq ?? null) : null }
+  }
+  // Gone through in order, until there are enough or so many were looked at. It has the name of the table, for conditions say that.
+  const looked = db
     .select()
     .from(event)
-    .where(and(...plain, end === null ? undefined : (place.first === 'newest' ? gte : lte)(event.seq, end)))
-    .orderBy(inOrder[place.first](event.seq))
+    .where(and(...plain))
+    .orderBy(inOrderOf)
+    .limit(bounds.lookedThrough)
+  const rows = await db
+    .select()
+    .from(looked.as('event'))
+    .where(and(...much))
+    .orderBy(inOrderOf)
     .limit(limit)
-  return { rows, goesOnBehind: rows.length === limit ? (rows.at(-1)?.seq ?? null) : end }
+  if (rows.length === limit) return { rows, goesOnBehind: rows.at(-1)?.seq ?? null }
+  const [last] = await db
+    .select({ seq: event.seq })
+    .from(event)
+    .where(and(...plain))
+    .orderBy(inOrderOf)
+    .offset(bounds.lookedThrough - 1)
+    .limit(1)
+  return { rows, goesOnBehind: last?.seq ?? null }
 }
 
 /** Where the events of these days lie: two steps into an index, instead of a comparison with each. */
@@ -136,7 +167,7 @@ const numberedLate = 1_000
 const oneOf = (seqs: string): SQL => sql`${event.seq} = any(${seqs}::bigint[])`
 
 /** The planner guesses how much a condition holds for, and is seldom so wrong: to count so many would take longer. */
-const surelyMuch = 10 * fewMost
+const surelyMuch = 10
 
 async function guessOf(db: Database, channelId: string, condition: SQL): Promise<number> {
   const answer = await db.execute(
@@ -147,8 +178,8 @@ async function guessOf(db: Database, channelId: string, condition: SQL): Promise
 }
 
 /** What a condition holds for, by its own index, where that is little; null: it is much. */
-async function fewOf(db: Database, channelId: string, condition: SQL): Promise<SQL | null> {
-  if ((await guessOf(db, channelId, condition)) > surelyMuch) return null
+async function fewOf(db: Database, channelId: string, condition: SQL, fewMost: number): Promise<SQL | null> {
+  if ((await guessOf(db, channelId, condition)) > surelyMuch * fewMost) return null
   const found = db
     .select({ seq: event.seq })
     .from(event)
@@ -161,20 +192,6 @@ async function fewOf(db: Database, channelId: string, condition: SQL): Promise<S
   return (row?.count ?? 0) > fewMost ? null : oneOf(row?.seqs ?? '{}')
 }
 
-/** The last event that a page looks at; null: there are not so many. */
-async function lookedUntil(db: Database, channelId: string, place: Place): Promise<number | null> {
-  const [row] = await db
-    .select({ seq: event.seq })
-    .from(event)
-    .where(and(eq(event.channelId, channelId), behindIt(event.seq, place)))
-    .orderBy(inOrder[place.first](event.seq))
-    .offset(lookedThrough)
-    .limit(1)
-  return row?.seq ?? null
-}
-
-/** So many ends are looked at for a page, where something else is asked for, too. */
-const endsMost = 3_000
 /** Of several boxes each has its own; some are of tests. */
 const endsPerRow = 4
 
@@ -189,6 +206,7 @@ async function ofOutcome(
   plain: (SQL | undefined)[],
   place: Place,
   limit: number,
+  endsMost: number,
 ): Promise<HistoryPage> {
   const isPlain = plain.filter(Boolean).length <= plainConditions + (place.behind === null ? 0 : 1)
   const most = isPlain ? limit * endsPerRow : endsMost

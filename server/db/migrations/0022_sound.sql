@@ -1,0 +1,1 @@
+ALTER TABLE "box" ADD COLUMN "is_silent" boolean DEFAULT false NOT NULL;
