@@ -5,6 +5,7 @@ import type { PreparedScore } from '../preparedScore.ts'
 import { createSoundOutput, type Scheduled } from '../sound/output.ts'
 import { createStage } from '../stage.ts'
 import { connect } from './connection.ts'
+import type { Frames } from './countFrames.ts'
 import { createShownMemory } from './memory.ts'
 
 /** What the page says of itself on `<html data-state>`. */
@@ -19,7 +20,7 @@ interface Busy {
   beganMs: number
   /** Its voices are not to be heard, whether it plays already or not. */
   isSilenced: boolean
-  frames: { drawn: number; dropped: number }
+  frames: Frames
 }
 
 const html = document.documentElement
@@ -29,7 +30,7 @@ const storage = safeSessionStorage()
 const shown = createShownMemory(storage)
 /** Whether this page alone is to be silent: its address says so, or somebody at the desk did; a reload does not change that. */
 const quietKey = 'thundercrest.quiet'
-let isHeard = !storage?.[quietKey] && !location.search.includes('sound=off')
+let isHeard = !storage?.[quietKey] && !location.search.includes('quiet')
 /** All of the box is. */
 let isSilenced = false
 /** What sounds beside, by play. */
@@ -113,37 +114,21 @@ function start(playId: string, offsetMs: number): void {
     onEnded: () => finish(current),
   })
   if (current.isSilenced) current.playback.silenceVoices()
-  countFrames(current)
+  // Loaded aside: nothing of it is needed to show an alert.
+  void import('./countFrames.ts').then(({ countFrames }) =>
+    countFrames(current.frames, current.play.score.canvas, () => busy === current),
+  )
   showState()
   announce('play', current.play)
 }
 
-/** While nothing is drawn at all for so long, the page is not shown. */
-const unseenMs = 1_000
-
-/** Counts pictures that came too late, by the rate of the canvas. */
-function countFrames(current: Busy): void {
-  const { frames, play } = current
-  let lastMs = 0
-  const count = (atMs: number) => {
-    if (busy !== current) return
-    const tookMs = atMs - lastMs
-    if (lastMs > 0 && tookMs < unseenMs) {
-      frames.drawn++
-      frames.dropped += Math.max(0, Math.round((tookMs * play.score.canvas.framesPerSecond) / 1000) - 1)
-    }
-    lastMs = atMs
-    requestAnimationFrame(count)
-  }
-  requestAnimationFrame(count)
-}
-
 function finish(ended: Busy): void {
   if (busy !== ended) return
+  const { play, frames } = ended
   busy = null
   showState()
-  link.send({ type: 'done', playId: ended.play.playId, frames: ended.frames })
-  announce('done', ended.play)
+  link.send({ type: 'done', playId: play.playId, frames })
+  announce('done', play)
 }
 
 function stop(playId: string): void {
@@ -196,12 +181,6 @@ function receive(message: ToSource): void {
   else link.send({ type: 'pong', sentAtMs: message.sentAtMs })
 }
 
-function goOffline(): void {
-  isConnected = false
-  html.dataset.state = 'offline'
-  showState()
-}
-
 const address = new URL(`${location.pathname.replace(/\/$/, '')}/link`, location.href)
 address.protocol = address.protocol === 'https:' ? 'wss:' : 'ws:'
 const link = connect<ToSource, FromSource>(address.href, {
@@ -220,11 +199,17 @@ const link = connect<ToSource, FromSource>(address.href, {
     showState()
   },
   onMessage: receive,
-  onLost: goOffline,
+  onLost() {
+    isConnected = false
+    html.dataset.state = 'offline'
+    showState()
+  },
   onRefused() {
+    isConnected = false
     busy?.playback?.stop()
     busy = null
-    goOffline()
+    html.dataset.state = 'offline'
+    showState()
   },
 })
 

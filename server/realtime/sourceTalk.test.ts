@@ -3,13 +3,16 @@ import type { FromSource } from '../../contract/sourceMessages.ts'
 import { closedAddressReplaced } from '../../contract/sourceLimits.ts'
 import type { QueueInput } from '../../core/queue/state.ts'
 import { SourceRooms } from './sourceRooms.ts'
-import { SourceTalk } from './sourceTalk.ts'
+import { chromiumOf, SourceTalk } from './sourceTalk.ts'
 
 const hello: FromSource = { type: 'hello', shownPlayIds: ['p0'], sound: 'on', widthPx: 1920, heightPx: 1080 }
 
 describe('talking with a source page', () => {
   const inputs: QueueInput[] = []
-  const peer = { id: 'peer', send: vi.fn(), close: vi.fn(), terminate: vi.fn() }
+  const peer = {
+    ...{ id: 'peer', send: vi.fn(), close: vi.fn(), terminate: vi.fn(), websocket: { bufferedAmount: 0 } },
+    request: { headers: new Headers({ 'user-agent': 'Chrome/127.0.1' }) },
+  }
   let rooms: SourceRooms
   let answer: (isValid: boolean) => void
   let fail: (error: Error) => void
@@ -19,7 +22,8 @@ describe('talking with a source page', () => {
   beforeEach(() => {
     vi.useFakeTimers()
     inputs.length = 0
-    peer.close.mockClear()
+    peer.websocket.bufferedAmount = 0
+    for (const each of [peer.send, peer.close, peer.terminate]) each.mockClear()
     rooms = new SourceRooms(
       () => 0,
       () => undefined,
@@ -112,5 +116,40 @@ describe('talking with a source page', () => {
     expect(peer.close).toHaveBeenLastCalledWith(1007, 'not understood')
     for (let count = 0; count < 65; count++) void say(hello)
     expect(peer.close).toHaveBeenLastCalledWith(1008, 'too many at once')
+  })
+
+  it('says how it is heard and seen, by which Chromium, and how its last alert was drawn', async () => {
+    void say({ ...hello, isHidden: true })
+    const first = say({ type: 'sound', sound: 'on', isHeard: false, isSilenced: true, isHidden: false })
+    await vi.advanceTimersByTimeAsync(1)
+    answer(true)
+    await first
+    expect(rooms.views('box')).toMatchObject([
+      { isHeard: false, isSilenced: true, isHidden: false, chromium: 127, frames: null },
+    ])
+    await say({ type: 'done', playId: 'p1', frames: { drawn: 300, dropped: 4 } })
+    expect(rooms.views('box')).toMatchObject([{ frames: { drawn: 300, dropped: 4 } }])
+    // An older page says nothing of all that.
+    await say({ type: 'sound', sound: 'on' })
+    expect(rooms.views('box')).toMatchObject([{ isHeard: true, isSilenced: false, isHidden: false }])
+  })
+
+  it('is let go where it is too far behind, instead of piling up', async () => {
+    void say(hello)
+    await vi.advanceTimersByTimeAsync(1)
+    answer(true)
+    await vi.advanceTimersByTimeAsync(1)
+    const tell = () => rooms.send('box', ['peer'], { type: 'stop', playId: 'p1' })
+    tell()
+    expect([peer.send.mock.calls.length, peer.terminate.mock.calls.length]).toEqual([1, 0])
+    peer.websocket.bufferedAmount = 5 * 1024 * 1024
+    tell()
+    expect([peer.send.mock.calls.length, peer.terminate.mock.calls.length]).toEqual([1, 1])
+  })
+
+  it('knows which Chromium shows a page', () => {
+    expect(chromiumOf('Mozilla/5.0 (X11) AppleWebKit/537.36 Chrome/127.0.6533.119 Safari/537.36')).toBe(127)
+    expect(chromiumOf('Mozilla/5.0 HeadlessChrome/140.0.1 Safari/537.36')).toBe(140)
+    expect(chromiumOf('another program')).toBeNull()
   })
 })

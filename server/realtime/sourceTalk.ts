@@ -187,7 +187,7 @@ type Manner = Pick<Extract<FromBoard, { type: 'sound' }>, 'sound' | 'isHeard' | 
 
 /** The Chromium that a page is shown by, as its browser says. */
 export function chromiumOf(userAgent: string): number | null {
-  const [, version] = /\bChrom(?:e|ium)\/(\d{1,4})\b/.exec(userAgent) ?? []
+  const [, version] = /Chrom(?:e|ium)\/(\d{1,4})\b/.exec(userAgent) ?? []
   return version === undefined ? null : Number(version)
 }
 
