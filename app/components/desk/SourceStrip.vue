@@ -12,7 +12,10 @@ const isWell = (source: SourceView) => remarksOf(source).length === 0
 </script>
 
 <template>
-  <footer class="flex shrink-0 divide-x divide-seam overflow-x-auto border-t border-seam bg-ridge" aria-label="Sources">
+  <footer
+    class="flex max-h-40 shrink-0 divide-x divide-seam overflow-auto border-t border-seam bg-ridge"
+    aria-label="Sources"
+  >
     <div v-for="(source, index) in desk.sources" :key="source.id" class="w-80 shrink-0 px-4 py-3">
       <p class="flex items-center gap-2 font-display font-semibold">
         <span class="size-2.5 rounded-full" :class="isWell(source) ? 'bg-fine' : 'bg-glow'" aria-hidden="true" />Source
@@ -34,10 +37,8 @@ const isWell = (source: SourceView) => remarksOf(source).length === 0
         </button>
       </p>
       <p class="mt-0.5 truncate font-mono text-xs text-mist" :title="sourceFacts(source)">{{ sourceFacts(source) }}</p>
-      <p v-if="remarksOf(source)[0]" class="text-glow" :title="remarksOf(source).join('\n')">
-        {{ remarksOf(source)[0] }}
-      </p>
-      <p v-else class="text-mist">connected for {{ span(nowMs - source.connectedAtMs) }}</p>
+      <p v-for="remark in remarksOf(source)" :key="remark" class="text-glow">{{ remark }}</p>
+      <p v-if="isWell(source)" class="text-mist">connected for {{ span(nowMs - source.connectedAtMs) }}</p>
     </div>
     <div v-if="desk.sources.length === 0" class="px-4 py-3">
       <p class="flex items-center gap-2 font-display font-semibold">

@@ -86,15 +86,19 @@ export async function listHistory(
     wish.hasTests ? undefined : eq(event.isTest, false),
     ...(await ofDays(db, channelId, fromMs, untilMs)),
   ]
-  const rare = [
-    wish.words === undefined ? undefined : sql`${words} @@ ${wish.words}::tsquery`,
-    wish.worth && worthAny(wish.worth),
-  ].filter((each) => each !== undefined)
+  const rare: { holds: SQL; surelyAsMuch?: SQL }[] = []
+  if (wish.words !== undefined) {
+    const has = (query: string) => sql`${words} @@ ${query}::tsquery`
+    // Of whole words the planner knows how frequent they are; their beginnings are at least as much.
+    rare.push({ holds: has(wish.words), surelyAsMuch: has(wish.words.replaceAll("':*", "'")) })
+  }
+  if (wish.worth) rare.push({ holds: worthAny(wish.worth) })
   const much: SQL[] = []
-  for (const condition of rare) {
-    const few = await fewOf(db, channelId, condition, bounds.few)
+  for (const { holds, surelyAsMuch = holds } of rare) {
+    const isMuch = (await guessOf(db, channelId, surelyAsMuch)) > surelyMuch * bounds.few
+    const few = isMuch ? null : await fewOf(db, channelId, holds, bounds.few)
     if (few) plain.push(few)
-    else much.push(condition)
+    else much.push(holds)
   }
   if (outcome) return ofOutcome(db, channelId, outcome, [...plain, ...much], place, limit, bounds.ends)
   const inOrderOf = inOrder[place.first](event.seq)
@@ -179,7 +183,6 @@ async function guessOf(db: Database, channelId: string, condition: SQL): Promise
 
 /** What a condition holds for, by its own index, where that is little; null: it is much. */
 async function fewOf(db: Database, channelId: string, condition: SQL, fewMost: number): Promise<SQL | null> {
-  if ((await guessOf(db, channelId, condition)) > surelyMuch * fewMost) return null
   const found = db
     .select({ seq: event.seq })
     .from(event)
