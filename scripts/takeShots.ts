@@ -34,7 +34,7 @@ const settle = async (page: Page, ms = 900) => {
   await page.waitForTimeout(ms)
 }
 
-const server = await TestServer.start()
+const server = await TestServer.start({ THUNDERCREST_DEMO: 'night' })
 const { demo } = server
 const studio = await TestStudio.start(demo)
 const box = demo.boxes[0]
@@ -44,7 +44,6 @@ await page.getByRole('heading', { name: 'Sign in' }).waitFor()
 await page.getByRole('button', { name: 'Odalys Fenn' }).click()
 await page.getByRole('heading', { name: 'Boxes' }).waitFor()
 await settle(page, 1500)
-await shoot(page, 'boxes')
 
 await page.goto(`${demo.url}/boxes/${box?.id}`)
 await page.getByRole('button', { name: 'Raid' }).click()
@@ -62,12 +61,6 @@ await page.getByRole('button', { name: 'months 12: A year of bread' }).click()
 await page.getByRole('button', { name: /one of 4 cases/ }).click()
 await settle(page, 1200)
 await shoot(page, 'score-room-cases')
-await page.getByRole('button', { name: 'Done', exact: true }).click()
-await page.getByRole('button', { name: /^Look of this box/ }).click()
-await page.getByRole('button', { name: /^Which look/ }).click()
-await page.getByRole('option', { name: /^Frosted window/ }).click()
-await settle(page, 1200)
-await shoot(page, 'look')
 await page.getByRole('button', { name: 'Done', exact: true }).click()
 await open('Follow', 'Second line')
 await setWords(page, 'Second line', 'comes in from the rain')
@@ -123,14 +116,8 @@ await page.goto(`${demo.url}/desk?box=${box?.id}`)
 await settle(page, 3200)
 await shoot(page, 'desk')
 await page.goto(`${demo.url}/policy?box=${box?.id}`)
-await page.getByRole('button', { name: '8', exact: true }).click()
-await page.getByLabel('How many have to wait').fill('4')
-await page.getByRole('button', { name: 'Done' }).click()
-await page.getByText('With these sentences').waitFor()
-await settle(page, 1200)
+await settle(page, 3500)
 await shoot(page, 'policy')
-await page.getByRole('button', { name: /^Undo how it behaves/ }).click()
-await settle(page)
 await page.goto(`${demo.url}/speech`)
 await page
   .getByLabel('A message to try')
@@ -168,7 +155,6 @@ await page.goto(`${demo.url}/feeds`)
 await page.getByRole('group', { name: 'Simulated Alder' }).getByRole('button', { name: 'Play it' }).click()
 await page.getByText('6 events accepted.').waitFor()
 await settle(page)
-await shoot(page, 'feeds')
 
 // What viewers leave, on the page of the channel's own, and what comes of it.
 const viewer = await browser.newPage({ viewport })
@@ -196,6 +182,8 @@ const stacked: Buffer[] = []
 for (const [path, heading] of [
   ['/goals', 'Goals'],
   ['/tips', 'Tips'],
+  ['/boxes', 'Boxes'],
+  ['/feeds', 'Feeds'],
 ] as const) {
   await low.goto(demo.url + path)
   await low.getByRole('heading', { name: heading, exact: true }).waitFor()
@@ -203,7 +191,20 @@ for (const [path, heading] of [
   stacked.push(await low.screenshot())
 }
 await low.close()
-await joined(stacked, { left: 0, top: viewport.height / 2 }, 'goals-and-tips')
+const below = { left: 0, top: viewport.height / 2 }
+await joined(stacked.slice(0, 2), below, 'goals-and-tips')
+await joined(stacked.slice(2), below, 'boxes-and-feeds')
+
+// What has been: the night, and what is found in it.
+await page.goto(`${demo.url}/after`)
+await page.getByRole('link', { name: /24 November/ }).click()
+await page.getByText('904 things happened').waitFor()
+await settle(page, 1500)
+await shoot(page, 'after')
+await page.goto(`${demo.url}/history?from=2026-11-24&until=2026-11-25&words=zoe`)
+await page.getByText('that is all').waitFor()
+await settle(page)
+await shoot(page, 'history')
 
 // The studio shows the box in its scene while a viewer's flour cloud is over it.
 await page.goto(`${demo.url}/boxes/${box?.id}`)

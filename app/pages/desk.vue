@@ -50,6 +50,12 @@ const show = (play: PlayView, isLet: boolean) =>
   )
 const silence = () =>
   desk.value?.current && tried(request('PUT', path(`plays/${desk.value.current.id}/voice`), { isRead: false }))
+/** Differs with whatever somebody may have done. */
+const changed = computed(() => {
+  const { isHeld = false, log = [], waitingCount = 0, current = null, cleared = null, sources = [] } = desk.value ?? {}
+  const heard = sources.map(({ isHeard, isSilenced }) => `${isHeard}${isSilenced}`)
+  return [isHeld, log[0]?.id, waitingCount, current?.id, current?.speech?.verdict, cleared?.untilMs, heard].join(' ')
+})
 /** Has no source of the box be heard; where none is, it is taken back. */
 function mute(): void {
   const { sources = [] } = desk.value ?? {}
@@ -155,6 +161,7 @@ useKeys({
           :key="`log-${box.id}`"
           :box-id="box.id"
           :log="desk.log"
+          :changed="changed"
           @replay="replay"
           @replay-expired="replayExpired"
         />

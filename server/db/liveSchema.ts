@@ -19,6 +19,7 @@ import type { Lane } from '../../core/response/lane.ts'
 import type { Outcome } from '../../core/response/outcome.ts'
 import type { Called } from '../../core/triggers/calledEvent.ts'
 import type { Why } from '../../core/rules/why.ts'
+import type { DeskAct } from '../../contract/acts.ts'
 import type { Approval, PlaySpeech } from '../../contract/speech.ts'
 import type { PlayProgress } from '../../contract/views.ts'
 import { channel } from './schema.ts'
@@ -75,6 +76,25 @@ export const removal = pgTable(
     at: at('at').notNull(),
   },
   (table) => [index('removal_order').on(table.channelId, table.at)],
+)
+
+/** What people did at the desk of a box. */
+export const deskAct = pgTable(
+  'desk_act',
+  {
+    seq: bigserial({ mode: 'number' }).primaryKey(),
+    channelId: text('channel_id')
+      .notNull()
+      .references(() => channel.id),
+    /** Null: of all boxes. */
+    boxId: text('box_id'),
+    at: at('at').notNull(),
+    /** As they were called then: whoever leaves has done it all the same. */
+    byName: text('by_name').notNull(),
+    did: text().$type<DeskAct>().notNull(),
+    playId: text('play_id'),
+  },
+  (table) => [index('desk_act_order').on(table.channelId, table.seq)],
 )
 
 /**

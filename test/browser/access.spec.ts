@@ -24,6 +24,8 @@ for (const scheme of ['night', 'daybreak']) {
       ['/feeds', 'Feeds'],
       ['/desk', 'Waiting'],
       ['/policy', 'How Night counter behaves on air'],
+      ['/history', 'History'],
+      ['/after', 'Broadcasts'],
       ['/media', 'Media'],
       ['/tips', 'Tips'],
       ['/tip/channel-lantern-loaf', 'A loaf for the night bakers'],

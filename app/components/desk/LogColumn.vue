@@ -7,11 +7,12 @@ import KindMark from '../frame/KindMark.vue'
 import { useLiveStore } from '../../stores/live.ts'
 import { unreadWords } from './speechWords.ts'
 import { detailWords, nameWords } from './waitWords.ts'
+import ActList from './ActList.vue'
 import EventList from './EventList.vue'
 import OutcomeMark from './OutcomeMark.vue'
 import WhyDialog, { type AskedEvent } from './WhyDialog.vue'
 
-const props = defineProps<{ boxId: string; log: readonly PlayView[] }>()
+const props = defineProps<{ boxId: string; log: readonly PlayView[]; changed: string }>()
 defineEmits<{ replay: [play: PlayView]; replayExpired: [] }>()
 
 const asked = ref<AskedEvent | null>(null)
@@ -22,6 +23,7 @@ const lists = [
   { id: 'played', words: 'what ended' },
   { id: 'unplayed', words: 'what did not play' },
   { id: 'all', words: 'all that came' },
+  { id: 'acts', words: 'who did what' },
 ] as const
 const shown = ref<(typeof lists)[number]['id']>('played')
 
@@ -37,9 +39,9 @@ function note(play: PlayView): string {
 
 <template>
   <section class="on-paper flex min-h-0 flex-col px-4 py-4" aria-label="Log">
-    <div class="mb-2 flex items-baseline justify-between">
+    <div class="mb-2 flex flex-wrap items-baseline justify-between gap-x-3">
       <h2 class="font-display text-xl font-semibold">Log</h2>
-      <div class="flex gap-1" role="group" aria-label="What is listed">
+      <div class="flex flex-wrap gap-1" role="group" aria-label="What is listed">
         <button
           v-for="each in lists"
           :key="each.id"
@@ -65,8 +67,9 @@ function note(play: PlayView): string {
     >
       Replay all that was let go within the last hour
     </button>
+    <ActList v-if="shown === 'acts'" :box-id="boxId" :changed="changed" />
     <EventList
-      v-if="shown !== 'played'"
+      v-else-if="shown !== 'played'"
       :box-id="boxId"
       :newest="newest"
       :is-unplayed="shown === 'unplayed'"

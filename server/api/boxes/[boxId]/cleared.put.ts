@@ -1,6 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { clearedBody } from '../../../../contract/bodies.ts'
 import { refuseBoard, requireBox } from '../../../auth/access.ts'
+import { noteAct } from '../../../boxes/noteAct.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { useLines } from '../../../queue/port.ts'
@@ -12,5 +13,6 @@ export default defineEventHandler(async (event) => {
   const { isCleared } = await readChecked(event, clearedBody)
   const { lines } = await useLines()
   await lines.act(box.id, isCleared ? { do: 'clear', reason: `cleared by ${session.person.name}` } : { do: 'putBack' })
+  await noteAct(session, box.id, isCleared ? 'cleared' : 'putBack')
   return { isCleared }
 })

@@ -1,6 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { panicBody } from '../../../../contract/bodies.ts'
 import { refuseBoard, requireBox } from '../../../auth/access.ts'
+import { noteAct } from '../../../boxes/noteAct.ts'
 import { setHeld } from '../../../db/queries/boxes.ts'
 import { useDatabase } from '../../../db/port.ts'
 import { pathId } from '../../../http/pathId.ts'
@@ -17,5 +18,6 @@ export default defineEventHandler(async (event) => {
   await lines.act(box.id, { do: 'panic', isOn, reason: `the screen was emptied by ${session.person.name}` })
   const { database } = await useDatabase()
   await setHeld(database.db, box.id, isOn)
+  await noteAct(session, box.id, isOn ? 'emptied' : 'tookBack')
   return { isOn }
 })

@@ -1,6 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { voicesOnBody } from '../../../../contract/speech.ts'
 import { requireMember } from '../../../auth/access.ts'
+import { noteAct } from '../../../boxes/noteAct.ts'
 import { setSpeech } from '../../../db/queries/people.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { useLines } from '../../../queue/port.ts'
@@ -14,7 +15,8 @@ import { useVoices } from '../../../speech/port.ts'
  * minds the desk.
  */
 export default defineEventHandler(async (event) => {
-  const { channel, person } = await requireMember(event, 'moderator')
+  const session = await requireMember(event, 'moderator')
+  const { channel, person } = session
   const { isOn } = await readChecked(event, voicesOnBody)
   const { database } = await useDatabase()
   const { onAir } = await useChannels()
@@ -27,5 +29,6 @@ export default defineEventHandler(async (event) => {
   wakeVoices(channel.id)
   for (const { boxId } of boxes) await lines.act(boxId, { do: 'switchVoices', isOn, by: person.name })
   stream.changed(channel.id)
+  await noteAct(session, null, isOn ? 'voicesOn' : 'voicesOff')
   return { isOn }
 })

@@ -1,6 +1,7 @@
 import { defineEventHandler } from 'h3'
 import { shownBody } from '../../../../../../contract/bodies.ts'
 import { requireBox } from '../../../../../auth/access.ts'
+import { noteAct } from '../../../../../boxes/noteAct.ts'
 import { pathId } from '../../../../../http/pathId.ts'
 import { readChecked } from '../../../../../http/readChecked.ts'
 import { useLines } from '../../../../../queue/port.ts'
@@ -14,5 +15,6 @@ export default defineEventHandler(async (event) => {
   const act = { do: 'judge' as const, playId: pathId(event, 'playId'), isLet, by: session.person.name }
   if ((await lines.act(box.id, act)) !== 'done')
     throw problemError(409, 'This alert does not wait for anybody: somebody else may have said something already.')
+  await noteAct(session, box.id, isLet ? 'letThrough' : 'keptBack', act.playId)
   return { isLet }
 })
