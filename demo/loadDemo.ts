@@ -207,7 +207,10 @@ async function loadNight({ database: { db }, onAir }: Services): Promise<void> {
   for (const { boxId, version } of channel.boxes) {
     const plays = decided.flatMap(({ plays }) => plays.filter((each) => each.boxId === boxId))
     const { ends, shown } = simulate(
-      plays.map(({ ticket }) => [ticket.enqueuedAtMs, { type: 'enqueued', tickets: [{ ...ticket, isAwaiting: false }] }]),
+      plays.map(({ ticket }) => [
+        ticket.enqueuedAtMs,
+        { type: 'enqueued', tickets: [{ ...ticket, isAwaiting: false }] },
+      ]),
       readyPolicy(version?.document.policy ?? []),
     )
     const shownBy = new Map(shown.map((each) => [each.playId, each]))

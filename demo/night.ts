@@ -17,8 +17,20 @@ const names = [
   ...['نورا_خبز', 'xX_Sourdough_Sam_Xx', '🥐wisp', "O'Malt", 'Zoë', 'kneadybeast'],
 ]
 const messages = [
-  ...['the crust sings tonight', 'one more tray for the road', 'o pão de centeio é o melhor da noite', 'good evening, bakers'],
-  ...['for the new oven', 'rye please', 'first loaf of the night goes to my grandmother', 'bom trabalho!', '面包好香', '🥖🥖🥖'],
+  ...[
+    'the crust sings tonight',
+    'one more tray for the road',
+    'o pão de centeio é o melhor da noite',
+    'good evening, bakers',
+  ],
+  ...[
+    'for the new oven',
+    'rye please',
+    'first loaf of the night goes to my grandmother',
+    'bom trabalho!',
+    '面包好香',
+    '🥖🥖🥖',
+  ],
   ...['I work nights too, this keeps me company', 'how hot is the oven now?', 'save me a heel', 'خبز طازج'],
 ]
 
