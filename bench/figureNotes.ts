@@ -77,4 +77,8 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   history: [
     'Made in the database: follows, tips in two currencies with messages, subscriptions, redemptions and raids of three feeds and 50,000 viewers. The aim is 100 ms for each.',
   ],
+  flood: [
+    'Follows, tips with and without words, gifts and raids. Sender, sources and server share two processors. Simulated: the same `step` over the same arrivals in a time of its own.',
+  ],
+  acts: ['The aim is 200 ms on loopback. One at a time; what is done is written and noted with who did it meanwhile.'],
 }

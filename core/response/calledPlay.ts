@@ -1,3 +1,4 @@
+import { besideGainDb } from '../audio/besideGain.ts'
 import { chosenBy, type Alert, type BoxDocument, type Variation } from '../composition/box.ts'
 import { maxScoreMs } from '../composition/clip.ts'
 import type { Composition } from '../composition/schema.ts'
@@ -7,7 +8,7 @@ import type { CanonicalEvent } from '../events/schema.ts'
 import type { PlayFacts } from '../queue/facts.ts'
 import { err, ok, type Result } from '../result.ts'
 import { plainCircumstances } from '../rules/circumstances.ts'
-import type { ResolvedScore } from '../score/resolved.ts'
+import type { ResolvedPart, ResolvedScore } from '../score/resolved.ts'
 import type { StepOf } from '../sheet/schema.ts'
 import { voicesOf } from '../speech/sayings.ts'
 import { calledEvent, type Called } from '../triggers/calledEvent.ts'
@@ -107,7 +108,13 @@ export function soundAlone(
 export const soundLengthMs = (mediaId: string, { media }: Pick<ChannelOnAir, 'media'>): number | null =>
   media[mediaId]?.durationMs ?? null
 
-/** A score without what is seen: what is heard beside other plays. */
-export function heardAlone(score: ResolvedScore): ResolvedScore {
-  return { ...score, parts: score.parts.filter(({ kind }) => kind === 'sound' || kind === 'voice') }
+/** A score without what is seen: what is heard beside other plays. @param others how many of them sound already */
+export function heardAlone(score: ResolvedScore, others = 0): ResolvedScore {
+  const gainDb = besideGainDb(others)
+  const quieter = <T extends { gainDb: number }>(each: T): T => ({ ...each, gainDb: each.gainDb + gainDb })
+  const parts = score.parts.flatMap((part): ResolvedPart[] => {
+    if (part.kind === 'sound') return [quieter(part)]
+    return part.kind === 'voice' ? [{ ...part, utterances: part.utterances.map(quieter) }] : []
+  })
+  return { ...score, parts }
 }

@@ -289,6 +289,13 @@ export class BoxRuntime {
     }
   }
 
+  /** How many plays sound already where one begins beside them. */
+  private soundingBefore(playId: string): number {
+    const { beside, current } = this.queue
+    const at = beside.findIndex(({ ticket }) => ticket.playId === playId)
+    return Math.max(0, at) + (current?.phase === 'playing' ? 1 : 0)
+  }
+
   private async prepare(ticket: Ticket, sourceIds: readonly string[], how: 'prepare' | 'beside'): Promise<void> {
     const { playId } = ticket
     try {
@@ -297,7 +304,7 @@ export class BoxRuntime {
         if (this.isClosed || !this.queue.beside.some((each) => each.ticket.playId === playId)) return
         return this.deps.send(this.boxId, sourceIds, {
           type: 'beside',
-          play: { ...play, score: heardAlone(play.score) },
+          play: { ...play, score: heardAlone(play.score, this.soundingBefore(playId)) },
         })
       }
       // A voice says how long it took only when it has spoken.
