@@ -4,11 +4,11 @@ import { Download, ImageDown } from '@lucide/vue'
 import { computed, onMounted, ref, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import type { BroadcastReportView, BroadcastsView, BroadcastView } from '../../contract/broadcasts.ts'
-import { kindOf } from '../../core/events/kinds.ts'
 import { formatMoney } from '../../core/money.ts'
 import { manyOf } from '../../core/queue/policyWords.ts'
 import { request, wordsOf } from '../api/request.ts'
-import { lengthWords, sumWords, whenWords } from '../components/after/afterWords.ts'
+import AfterFigures from '../components/after/AfterFigures.vue'
+import { giftWords, sumWords, whenWords } from '../components/after/afterWords.ts'
 import OutcomeMark from '../components/desk/OutcomeMark.vue'
 import StackedBars from '../components/frame/StackedBars.vue'
 import { tried } from '../composables/tried.ts'
@@ -77,29 +77,6 @@ const labels = computed(() => {
   const { slotMs = 1 } = report.value ?? {}
   return (series.value[0]?.data ?? []).map((_, slot) => clock.format(beganAtMs + slot * slotMs))
 })
-const airtime = computed(() => {
-  const { broadcast, boxNames } = view.value ?? {}
-  if (!broadcast) return []
-  const lengthMs = Math.max(1, (broadcast.endedAtMs ?? Date.now()) - broadcast.beganAtMs)
-  return (report.value?.boxes ?? []).map(({ boxId, shownMs, shareOfSlot }) => ({
-    ...{ boxId, name: boxNames?.[boxId] ?? 'a box that is gone', shownMs, share: shownMs / lengthMs },
-    most: Math.max(...shareOfSlot),
-  }))
-})
-const percent = (share: number) =>
-  new Intl.NumberFormat(channel.value.locale, { style: 'percent', maximumFractionDigits: 0 }).format(share)
-const giftWords = (gifts: number) => `${number(gifts)} ${gifts === 1 ? 'gift' : 'gifts'}`
-/** Who gave most of money, and of subscriptions. */
-const most = computed(() => [
-  {
-    title: 'Who gave most',
-    people: (report.value?.givers ?? []).map((each) => ({ ...each, words: money(each.minor) })),
-  },
-  {
-    title: 'Who gave to others',
-    people: (report.value?.gifters ?? []).map((each) => ({ ...each, words: giftWords(each.gifts) })),
-  },
-])
 const when = (broadcast: BroadcastView) => whenWords(broadcast, channel.value)
 const endWords: Record<string, string> = { hand: 'ended by hand', studio: 'ended by the studio', gap: '' }
 const dayOf = (atMs: number) =>
@@ -118,7 +95,9 @@ async function savePicture(): Promise<void> {
       sums: sumWords(report.value, channel.value),
       givers: [
         ...report.value.givers.slice(0, 4).map(({ name, minor }) => ({ name, words: money(minor) })),
-        ...report.value.gifters.slice(0, 2).map(({ name, gifts }) => ({ name, words: giftWords(gifts) })),
+        ...report.value.gifters
+          .slice(0, 2)
+          .map(({ name, gifts }) => ({ name, words: giftWords(gifts, channel.value) })),
       ],
       legend: series.value.map(({ name }) => name),
     }
@@ -195,64 +174,7 @@ async function savePicture(): Promise<void> {
           :height-px="210"
           :words="number"
         />
-        <div class="mt-4 grid items-start gap-x-8 gap-y-5 xl:grid-cols-2">
-          <table v-if="report.waits.length > 0" class="w-full text-left">
-            <caption class="pb-1 text-left font-display text-lg font-semibold">
-              How long it took to be shown
-            </caption>
-            <thead class="text-faded">
-              <tr class="border-b border-rule">
-                <th class="py-1 font-normal">Kind</th>
-                <th class="py-1 text-right font-normal">half within</th>
-                <th class="py-1 text-right font-normal">19 of 20</th>
-                <th class="py-1 text-right font-normal">longest</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="each in report.waits" :key="each.kind" class="border-b border-rule">
-                <th scope="row" class="py-1 font-normal">{{ number(each.count) }} × {{ kindOf(each.kind).name }}</th>
-                <td class="py-1 text-right font-mono text-xs">{{ lengthWords(each.p50Ms) }}</td>
-                <td class="py-1 text-right font-mono text-xs">{{ lengthWords(each.p95Ms) }}</td>
-                <td class="py-1 text-right font-mono text-xs">{{ lengthWords(each.worstMs) }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <div class="space-y-5">
-            <section v-if="airtime.length > 0" aria-labelledby="airtime">
-              <h2 id="airtime" class="pb-1 font-display text-lg font-semibold">Time on air</h2>
-              <ul>
-                <li v-for="box in airtime" :key="box.boxId" class="border-t border-rule py-1.5">
-                  <p class="flex justify-between gap-3">
-                    <span>{{ box.name }}</span><span class="font-mono text-xs"
-                      >{{ lengthWords(box.shownMs) }} · {{ percent(box.share) }}</span
-                    >
-                  </p>
-                  <p class="text-faded">
-                    at most {{ percent(box.most) }} of {{ Math.round(report.slotMs / 60_000) }} minutes
-                  </p>
-                </li>
-              </ul>
-            </section>
-            <section
-              v-for="{ title, people } in most.filter((each) => each.people.length > 0)"
-              :key="title"
-              :aria-label="title"
-            >
-              <h2 class="pb-1 font-display text-lg font-semibold">{{ title }}</h2>
-              <ol>
-                <li
-                  v-for="each in people"
-                  :key="each.key"
-                  class="flex justify-between gap-3 border-t border-rule py-1.5"
-                >
-                  <bdi class="truncate font-semibold">{{ each.name }}</bdi><span class="shrink-0 font-mono text-xs">{{
-                    each.words
-                  }}</span>
-                </li>
-              </ol>
-            </section>
-          </div>
-        </div>
+        <AfterFigures class="mt-4" :view="view" />
       </template>
       <template v-else-if="broadcasts?.length === 0">
         <h1 id="after" class="font-display text-2xl font-semibold">After the show</h1>

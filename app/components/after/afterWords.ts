@@ -50,3 +50,7 @@ export function sumWords({ count, kinds, minor, gifts }: BroadcastReport, { loca
     ...(given.length > 0 ? [`Viewers gave ${listedWords(given, 'and')}.`] : []),
   ]
 }
+
+/** Subscriptions that were given away: `50 gifts`. */
+export const giftWords = (gifts: number, { locale }: Pick<Told, 'locale'>): string =>
+  `${new Intl.NumberFormat(locale).format(gifts)} ${gifts === 1 ? 'gift' : 'gifts'}`
