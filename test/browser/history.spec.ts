@@ -161,7 +161,7 @@ test('a source of another size is told what to enter; one is silenced, then all 
   await untilState(other, 'waiting')
   await page.goto(`${demo.url}/desk?box=${id}`)
   const strip = page.getByLabel('Sources', { exact: true })
-  await expect(strip.getByText('of another size: enter width 1280 and height 720 in its program')).toBeVisible()
+  await expect(strip.getByText('enter width 1280 and height 720 in its program')).toBeVisible()
   await expect(strip.getByText(/Chromium \d+/).first()).toBeVisible()
   // By its address one of them is silent from the beginning.
   const sounds = strip.getByRole('button', { name: /^Sound of source/ })

@@ -322,11 +322,11 @@ test('the desk lists all that came, says why nothing played, and what the draft 
     },
   })
   await page.goto(`${demo.url}/desk?box=${id}`)
-  await page.getByRole('button', { name: 'what did not play' }).click()
+  await page.getByRole('button', { name: 'did not play' }).click()
   const unplayed = page.getByRole('list', { name: 'What did not play' }).getByRole('listitem')
   await expect(unplayed.first()).toContainText('This box has no alert for this kind of event.')
   await expect(unplayed.first().getByText('off', { exact: true })).toBeVisible()
-  await page.getByRole('button', { name: 'all that came' }).click()
+  await page.getByRole('button', { name: 'all', exact: true }).click()
   await page.getByRole('button', { name: 'Why nothing for kneadybeast' }).first().click()
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByText('This box has no alert for this kind of event.')).toBeVisible()

@@ -20,9 +20,9 @@ const live = useLiveStore()
 /** Grows with everything that comes and that ends, so that the list is read again. */
 const newest = computed(() => Math.max(live.live?.ridge.feeds.lastDeliveryAtMs ?? 0, props.log[0]?.endedAtMs ?? 0))
 const lists = [
-  { id: 'played', words: 'what ended' },
-  { id: 'unplayed', words: 'what did not play' },
-  { id: 'all', words: 'all that came' },
+  { id: 'played', words: 'ended' },
+  { id: 'unplayed', words: 'did not play' },
+  { id: 'all', words: 'all' },
   { id: 'acts', words: 'who did what' },
 ] as const
 const shown = ref<(typeof lists)[number]['id']>('played')

@@ -108,7 +108,7 @@ const restWords = computed(() => {
       <h2 class="font-display text-xl font-semibold">On air</h2>
       <p class="truncate text-mist">{{ boxName }}</p>
     </div>
-    <div ref="room" class="relative grid min-h-64 flex-1 place-items-center">
+    <div ref="room" class="relative grid min-h-40 flex-1 place-items-center">
       <div
         class="relative overflow-hidden bg-night outline-2"
         :class="isRunning ? 'outline-bolt' : 'outline-seam'"
@@ -166,13 +166,15 @@ const restWords = computed(() => {
         v-for="control in controls"
         :key="control.key"
         type="button"
-        class="rounded-sm bg-ridge p-3 text-left hover:bg-clip-dim disabled:opacity-50 disabled:hover:bg-ridge"
+        class="rounded-sm bg-ridge px-3 py-2 text-left hover:bg-clip-dim disabled:opacity-50 disabled:hover:bg-ridge"
         :class="control.key === 'H' && desk.isHeld ? 'outline-2 outline-bolt' : ''"
         :disabled="control.isOff"
         @click="control.act"
       >
-        <span class="key text-mist">{{ control.key }}</span>
-        <span class="mt-2 block font-display text-lg font-semibold">{{ control.name }}</span>
+        <span class="flex items-center justify-between gap-2"
+          ><span class="font-display text-lg font-semibold">{{ control.name }}</span
+          ><span class="key text-mist">{{ control.key }}</span></span
+        >
         <span class="block truncate text-mist">{{ control.note }}</span>
       </button>
     </div>
@@ -181,7 +183,7 @@ const restWords = computed(() => {
         v-for="control in wide"
         :key="control.key"
         type="button"
-        class="flex items-center gap-3 rounded-sm border px-3 py-2 text-left hover:bg-clip-dim disabled:opacity-50"
+        class="flex items-center gap-3 rounded-sm border px-3 py-1.5 text-left hover:bg-clip-dim disabled:opacity-50"
         :class="control.isOn ? 'border-bolt' : 'border-wrong'"
         :disabled="control.isOff"
         @click="control.act"

@@ -13,10 +13,10 @@ const isWell = (source: SourceView) => remarksOf(source).length === 0
 
 <template>
   <footer
-    class="flex max-h-40 shrink-0 divide-x divide-seam overflow-auto border-t border-seam bg-ridge"
+    class="flex max-h-28 shrink-0 divide-x divide-seam overflow-auto border-t border-seam bg-ridge"
     aria-label="Sources"
   >
-    <div v-for="(source, index) in desk.sources" :key="source.id" class="w-80 shrink-0 px-4 py-3">
+    <div v-for="(source, index) in desk.sources" :key="source.id" class="w-80 shrink-0 px-4 py-2">
       <p class="flex items-center gap-2 font-display font-semibold">
         <span class="size-2.5 rounded-full" :class="isWell(source) ? 'bg-fine' : 'bg-glow'" aria-hidden="true" />Source
         {{ index + 1 }}

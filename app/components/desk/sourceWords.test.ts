@@ -15,7 +15,7 @@ describe('what is said of a source', () => {
   })
   it('says what to enter where it is of another size', () => {
     expect(sourceRemarks({ ...source, widthPx: 1280, heightPx: 720 }, canvas)).toEqual([
-      'of another size: enter width 1920 and height 1080 in its program',
+      'enter width 1920 and height 1080 in its program',
     ])
   })
   it('names what is worst first', () => {

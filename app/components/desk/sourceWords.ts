@@ -11,7 +11,7 @@ export function sourceRemarks(
   if (missing.length > 0) remarks.push(`could not load: ${missing.join(', ')}`)
   if (sound === 'blocked') remarks.push('silent: click once into its page to let it be heard')
   if (widthPx !== canvas.widthPx || heightPx !== canvas.heightPx)
-    remarks.push(`of another size: enter width ${canvas.widthPx} and height ${canvas.heightPx} in its program`)
+    remarks.push(`enter width ${canvas.widthPx} and height ${canvas.heightPx} in its program`)
   const share = frames && frames.drawn > 0 ? frames.dropped / (frames.drawn + frames.dropped) : 0
   if (share > droppedMost)
     remarks.push(

@@ -93,12 +93,13 @@ const noteOf = (entry: HistoryEntryView) => {
           {{ inWords.day(entry.receivedAtMs) }}
         </p>
         <div
-          class="grid shrink-0 grid-cols-[4.4rem_1.75rem_minmax(0,1fr)_auto] items-center gap-2 border-t border-rule pr-2 md:grid-cols-[4.4rem_1.75rem_minmax(0,1fr)_8rem_12rem]"
+          class="grid shrink-0 grid-cols-[2.7rem_1.75rem_minmax(0,1fr)_auto] items-center gap-2 border-t border-rule pr-2 md:grid-cols-[4.4rem_1.75rem_minmax(0,1fr)_8rem_12rem]"
           :style="{ height: `${rowPx}px` }"
         >
-          <time class="font-mono text-2xs text-faded" :datetime="new Date(entry.receivedAtMs).toISOString()">{{
-            inWords.clock(entry.receivedAtMs)
-          }}</time>
+          <time class="font-mono text-2xs text-faded" :datetime="new Date(entry.receivedAtMs).toISOString()"
+            >{{ inWords.clock(entry.receivedAtMs).slice(0, 5)
+            }}<span class="hidden md:inline">{{ inWords.clock(entry.receivedAtMs).slice(5) }}</span></time
+          >
           <KindMark :kind="entry.kind" />
           <div class="min-w-0">
             <p class="truncate font-semibold">
@@ -114,15 +115,20 @@ const noteOf = (entry: HistoryEntryView) => {
           <p class="hidden truncate text-faded md:block">{{ entry.from }}</p>
           <div class="flex items-center justify-end gap-1.5">
             <span v-if="entry.isTest" class="rounded-sm border border-rule px-1.5 text-2xs">test</span>
-            <template v-for="end in entry.ends" :key="end.boxId">
+            <template v-for="(end, at) in entry.ends" :key="end.boxId">
               <button
                 type="button"
-                class="inline-flex items-center gap-1 rounded-sm px-0.5 text-faded hover:text-ink"
+                class="items-center gap-1 rounded-sm px-0.5 text-faded hover:text-ink"
+                :class="at === 0 ? 'inline-flex' : 'hidden md:inline-flex'"
                 :title="`${end.boxName}: ${end.reason}`"
                 :aria-label="`${end.boxName}: ${end.outcome ?? 'waiting'}. Why?`"
                 @click="emit('why', { ...end, eventId: entry.eventId, name: entry.name })"
               >
-                <OutcomeMark :state="end.outcome ?? 'waiting'" /><CircleHelp :size="13" aria-hidden="true" />
+                <OutcomeMark :state="end.outcome ?? 'waiting'" /><CircleHelp
+                  :size="13"
+                  class="hidden md:block"
+                  aria-hidden="true"
+                />
               </button>
             </template>
             <span v-if="entry.ends.length === 0" class="text-2xs text-faded" :title="endWords(entry)">kept</span>
