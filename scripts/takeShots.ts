@@ -113,7 +113,8 @@ await deliverNotices(
   followNotice('the_person_with_an_exceptionally_long_display_name'),
 )
 await page.goto(`${demo.url}/desk?box=${box?.id}`)
-await settle(page, 3200)
+await page.getByText(/^\d\.\d\d \/ /).waitFor()
+await settle(page, 2500)
 await shoot(page, 'desk')
 await page.goto(`${demo.url}/policy?box=${box?.id}`)
 await settle(page, 3500)

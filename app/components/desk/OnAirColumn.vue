@@ -77,7 +77,7 @@ const wide = computed(() => [
   {
     key: 'M',
     name: isSilenced.value ? 'Let all be heard' : 'Silence everything',
-    note: isSilenced.value ? 'no source of this box is heard' : 'every sound of this box; alerts play on',
+    note: isSilenced.value ? 'no source of this box is heard' : 'sounds alone; alerts play on',
     act: () => emit('mute'),
     isOn: isSilenced.value,
     isOff: props.desk.sources.length === 0,

@@ -91,7 +91,9 @@ async function replace(): Promise<void> {
       </dl>
       <p class="text-faded">
         Set exactly these in the broadcast program, and let it control the page’s sound if you want it in your mix. The
-        page reconnects by itself; it never needs a refresh.
+        page reconnects by itself; it never needs a refresh. A second source of this box, in another scene, is silent
+        with
+        <b class="font-mono text-xs">?quiet</b> at the end of its address, so that nothing sounds double.
       </p>
       <p :class="sources.length > 0 ? 'text-moss' : 'text-faded'">
         {{
