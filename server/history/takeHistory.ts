@@ -70,6 +70,9 @@ export async function takeHistory(
 /** Keeps what comes in a file, and checks it line by line. @returns the first fault */
 async function check(body: Readable, path: string): Promise<HistoryFault | null> {
   const file = createWriteStream(path, { mode: 0o600 })
+  let trouble: Error | null = null
+  // Also where nobody waits for it just then: a full disk ends this, and nothing else.
+  file.on('error', (error: Error) => (trouble = error))
   let number = 0
   let bytes = 0
   let rest = ''
@@ -81,7 +84,7 @@ async function check(body: Readable, path: string): Promise<HistoryFault | null>
     return read.ok ? null : { line: number, ...read.error }
   }
   const here = (message: string): HistoryFault => ({ line: number + 1, path: '', message })
-  try {
+  const read = async (): Promise<HistoryFault | null> => {
     for await (const chunk of body as AsyncIterable<Buffer>) {
       bytes += chunk.length
       if (bytes > fileMost) return here('the file is larger than 2 GiB: bring it in several')
@@ -97,13 +100,17 @@ async function check(body: Readable, path: string): Promise<HistoryFault | null>
         const fault = take(line)
         if (fault) return fault
       }
-      if (!file.write(chunk)) await once(file, 'drain')
+      if (trouble) return null
+      if (!file.write(chunk)) await once(file, 'drain').catch(() => undefined)
     }
     return take(rest)
-  } finally {
-    file.end()
-    await once(file, 'close')
   }
+  const fault = await read().finally(async () => {
+    file.end()
+    if (!file.closed) await once(file, 'close').catch(() => undefined)
+  })
+  if (trouble) throw trouble
+  return fault
 }
 
 function readLine(line: string, channelId: string): Result<EventToBring, Omit<HistoryFault, 'line'>> {

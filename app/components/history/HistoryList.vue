@@ -10,7 +10,7 @@ import KindMark from '../frame/KindMark.vue'
 
 /** Everything that happened, newest first: only the rows that can be seen are there. */
 const props = defineProps<{ entries: readonly HistoryEntryView[]; isWhole: boolean; label: string }>()
-const emit = defineEmits<{ more: []; why: [asked: AskedEvent] }>()
+const emit = defineEmits<{ more: []; why: [asked: AskedEvent]; top: [isThere: boolean] }>()
 
 const rowPx = 52
 const dayPx = 38
@@ -79,7 +79,13 @@ const noteOf = (entry: HistoryEntryView) => {
 </script>
 
 <template>
-  <div ref="scroller" class="min-h-0 flex-1 overflow-y-auto border-y border-rule" tabindex="0" :aria-label="label">
+  <div
+    ref="scroller"
+    class="min-h-0 flex-1 overflow-y-auto border-y border-rule"
+    tabindex="0"
+    :aria-label="label"
+    @scroll.passive="emit('top', ($event.target as HTMLElement).scrollTop < rowPx)"
+  >
     <ol class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
       <li
         v-for="{ entry, index, start, size, isFirst } in rows"

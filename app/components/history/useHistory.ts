@@ -54,7 +54,7 @@ export function useHistory(filter: Ref<HistoryFilter>) {
   async function refresh(): Promise<void> {
     const asked = wanted
     const page = await read({ limit: freshSize }).catch(() => null)
-    if (!page || asked !== wanted) return
+    if (!page || asked !== wanted || page.entries.length === 0) return
     const last = page.entries.at(-1)?.seq ?? 0
     // More came than is read here: nothing may be missing in between.
     if (page.nextBefore !== null && entries.value.every(({ seq }) => seq < last)) return restart()

@@ -31,9 +31,17 @@ const { entries, isLoading, isWhole, refusal, more, refresh } = useHistory(filte
 const isNarrowed = computed(() => Object.keys(filter.value).length > 0)
 const exported = (as: 'csv' | 'ndjson') => `/api/history?${historyQueryOf(filter.value)}&as=${as}`
 
-const refreshSoon = useThrottleFn(refresh, 1_000, true)
+/** Whoever reads further down is not pushed about by what comes meanwhile. */
+const isAtTop = ref(true)
+watch(filter, () => (isAtTop.value = true))
+const refreshSoon = useThrottleFn(() => (isAtTop.value ? refresh() : undefined), 1_000, true)
 watch(
-  () => [live.live?.ridge.feeds.lastDeliveryAtMs, live.live?.ridge.desk.waiting, live.live?.ridge.desk.isPlaying],
+  () => [
+    isAtTop.value,
+    live.live?.ridge.feeds.lastDeliveryAtMs,
+    live.live?.ridge.desk.waiting,
+    live.live?.ridge.desk.isPlaying,
+  ],
   () => void refreshSoon(),
 )
 
@@ -86,6 +94,7 @@ async function bringBack(event: Event): Promise<void> {
       :is-whole="isWhole"
       label="What happened, newest first"
       @more="more"
+      @top="isAtTop = $event"
       @why="asked = $event"
     />
     <div v-else-if="isWhole && isNarrowed" class="text-faded">

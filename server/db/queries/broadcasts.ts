@@ -20,8 +20,8 @@ export async function takeTold(
   tx: Database,
   channelId: string,
 ): Promise<{ state: BroadcastState; openId: string | null; eventSeq: number; markSeq: number }> {
-  // One at a time: whoever comes second goes on from where the first has come to.
-  await tx.select({ id: channel.id }).from(channel).where(eq(channel.id, channelId)).for('update')
+  // One at a time: whoever comes second goes on from where the first has come to. Events that come meanwhile do not wait.
+  await tx.select({ id: channel.id }).from(channel).where(eq(channel.id, channelId)).for('no key update')
   const [told] = await tx.select().from(broadcastsTold).where(eq(broadcastsTold.channelId, channelId))
   const [open] = await tx
     .select()
