@@ -4,6 +4,7 @@ import WebSocket from 'ws'
 import type { ChannelLive } from '../contract/channelLive.ts'
 import { LiveFollower } from '../app/live/liveFollower.ts'
 import { cookieOf, TestServer } from '../test/arrange/server.ts'
+import { followLive } from './followLive.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
 const runs = 150
@@ -23,28 +24,15 @@ const ask = (method: string, path: string, body?: object) =>
 /** What is waited for, by what has to be so. */
 const hopes = new Set<{ holds: (live: ChannelLive) => boolean; done: () => void }>()
 let live: ChannelLive | null = null
-const ending = new AbortController()
-const stream = await fetch(`${demo.url}/api/channel/live`, { headers: { cookie }, signal: ending.signal })
 const follower = new LiveFollower()
-void (async () => {
-  const decoder = new TextDecoder()
-  let text = ''
-  const reader = stream.body?.getReader()
-  for (let piece = await reader?.read(); piece && !piece.done; piece = await reader?.read()) {
-    text += decoder.decode(piece.value, { stream: true })
-    for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
-      const message = text.slice(0, end).replace(/^data: /, '')
-      text = text.slice(end + 2)
-      if (message.startsWith(':')) continue
-      live = follower.take(message) ?? live
-      for (const hope of hopes)
-        if (live && hope.holds(live)) {
-          hopes.delete(hope)
-          hope.done()
-        }
+const endLive = await followLive(demo, cookie, (message) => {
+  live = follower.take(message) ?? live
+  for (const hope of hopes)
+    if (live && hope.holds(live)) {
+      hopes.delete(hope)
+      hope.done()
     }
-  }
-})().catch(() => undefined)
+})
 const until = (holds: (live: ChannelLive) => boolean) =>
   new Promise<void>((resolve) => {
     if (live && holds(live)) resolve()
@@ -121,7 +109,7 @@ for (let run = 0; run < runs / 3; run++) {
     ),
   )
 }
-ending.abort()
+await endLive()
 source.close()
 await server.remove()
 const row = (what: string, of: number[]): Measured => ({

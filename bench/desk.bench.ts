@@ -6,6 +6,7 @@ import type { LiveMessage } from '../contract/channelLive.ts'
 import { LiveFollower } from '../app/live/liveFollower.ts'
 import { LightSender } from '../test/arrange/lightSender.ts'
 import { cookieOf, TestServer } from '../test/arrange/server.ts'
+import { followLive } from './followLive.ts'
 import { report, type Measured } from './report.ts'
 
 const seconds = 20
@@ -43,41 +44,24 @@ await flood(5)
 const alone = await flood()
 
 /** A desk without a screen: what it is told is counted. */
-const ending = new AbortController()
 const heard = { bytes: 0, messages: 0, wholeMs: 0, wholeBytes: 0, deltaMs: 0 }
-const answer = await fetch(`${demo.url}/api/channel/live`, {
-  headers: { cookie: await cookieOf(demo) },
-  signal: ending.signal,
-})
 const follower = new LiveFollower()
-const reading = (async () => {
-  const decoder = new TextDecoder()
-  let text = ''
-  const reader = answer.body?.getReader()
-  for (let piece = await reader?.read(); piece && !piece.done; piece = await reader?.read()) {
-    text += decoder.decode(piece.value, { stream: true })
-    for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
-      const message = text.slice(0, end).replace(/^data: /, '')
-      text = text.slice(end + 2)
-      if (message.startsWith(':')) continue
-      heard.messages += 1
-      heard.bytes += message.length
-      const fromMs = performance.now()
-      follower.take(message)
-      heard.deltaMs += performance.now() - fromMs
-      // The peer: the same moment, told whole.
-      const wholeFromMs = performance.now()
-      const whole = follower.whole() ?? ''
-      JSON.parse(whole) as LiveMessage
-      heard.wholeMs += performance.now() - wholeFromMs
-      heard.wholeBytes += whole.length
-    }
-  }
-})().catch(() => undefined)
+const endLive = await followLive(demo, await cookieOf(demo), (message) => {
+  heard.messages += 1
+  heard.bytes += message.length
+  const fromMs = performance.now()
+  follower.take(message)
+  heard.deltaMs += performance.now() - fromMs
+  // The peer: the same moment, told whole.
+  const wholeFromMs = performance.now()
+  const whole = follower.whole() ?? ''
+  JSON.parse(whole) as LiveMessage
+  heard.wholeMs += performance.now() - wholeFromMs
+  heard.wholeBytes += whole.length
+})
 await pause(1_000)
 const streamed = await flood()
-ending.abort()
-await reading
+await endLive()
 
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',

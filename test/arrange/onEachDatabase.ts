@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, it } from 'vitest'
-import type { Database } from '../../server/db/handle.ts'
+import type { Database, DatabaseHandle } from '../../server/db/handle.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { databases, type OpenDatabase } from './databases.ts'
 import { readMigrations } from './migrations.ts'
@@ -10,7 +10,7 @@ import { readMigrations } from './migrations.ts'
  */
 export function onEachDatabase(
   about: string,
-  tests: (on: { db: () => Database; whereHere: ReturnType<typeof it.runIf> }) => void,
+  tests: (on: { db: () => Database; handle: () => DatabaseHandle; whereHere: ReturnType<typeof it.runIf> }) => void,
 ): void {
   describe.each(databases)(`${about}, $name`, ({ isHere, open }) => {
     let opened: OpenDatabase
@@ -24,6 +24,6 @@ export function onEachDatabase(
       await opened.handle.close()
       await opened.clean()
     })
-    tests({ db: () => opened.handle.db, whereHere: it.runIf(isHere) })
+    tests({ db: () => opened.handle.db, handle: () => opened.handle, whereHere: it.runIf(isHere) })
   })
 }

@@ -1,24 +1,20 @@
 import fc from 'fast-check'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { expect } from 'vitest'
 import { foldBroadcast, noBroadcast, overBy, type BroadcastInput } from '../../core/broadcast/foldBroadcast.ts'
 import { bringUpToDate, markLive, reportOf } from '../../server/broadcasts/broadcasts.ts'
 import { OnAirCache } from '../../server/channel/onAir.ts'
 import { event } from '../../server/db/liveSchema.ts'
-import { migrate } from '../../server/db/migrate.ts'
 import { addMark, listBroadcasts } from '../../server/db/queries/broadcasts.ts'
 import { addChannel } from '../../server/db/queries/people.ts'
-import { databases, type OpenDatabase } from '../arrange/databases.ts'
 import { fillMixedHistory } from '../arrange/history.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { onEachDatabase } from '../arrange/onEachDatabase.ts'
 
 const minuteMs = 60_000
 const hourMs = 60 * minuteMs
 const startMs = Date.UTC(2026, 10, 1)
 
-describe.each(databases)('broadcasts in $name', ({ isHere, open }) => {
-  let opened: OpenDatabase
+onEachDatabase('broadcasts', ({ db, handle, whereHere }) => {
   let channels = 0
-  const db = () => opened.handle.db
   const newChannel = async () => {
     const id = `channel-${channels++}`
     await addChannel(db(), { id, name: 'Lantern Loaf', locale: 'en', timeZone: 'UTC', currency: 'EUR' })
@@ -36,18 +32,7 @@ describe.each(databases)('broadcasts in $name', ({ isHere, open }) => {
     ...over,
   })
 
-  beforeAll(async () => {
-    if (!isHere) return
-    opened = await open()
-    await migrate(opened.handle, readMigrations())
-  }, 60_000)
-  afterAll(async () => {
-    if (!isHere) return
-    await opened.handle.close()
-    await opened.clean()
-  })
-
-  it.runIf(isHere)(
+  whereHere(
     'are the same however often they are told on: as if everything had been told at once',
     async () => {
       const steps = fc.array(
@@ -91,7 +76,7 @@ describe.each(databases)('broadcasts in $name', ({ isHere, open }) => {
     120_000,
   )
 
-  it.runIf(isHere)('are not kept going by tests, and by what a channel does by itself', async () => {
+  whereHere('are not kept going by tests, and by what a channel does by itself', async () => {
     const channelId = await newChannel()
     await db()
       .insert(event)
@@ -108,7 +93,7 @@ describe.each(databases)('broadcasts in $name', ({ isHere, open }) => {
     ])
   })
 
-  it.runIf(isHere)('begin and end with the studio', async () => {
+  whereHere('begin and end with the studio', async () => {
     const channelId = await newChannel()
     await db().insert(event).values(follow(channelId, startMs))
     await markLive(db(), channelId, true, startMs + 5 * minuteMs)
@@ -119,9 +104,9 @@ describe.each(databases)('broadcasts in $name', ({ isHere, open }) => {
     ])
   })
 
-  it.runIf(isHere)('are reported of as the database would count', async () => {
+  whereHere('are reported of as the database would count', async () => {
     const channelId = await newChannel()
-    await fillMixedHistory(opened.handle, { events: 3_000, channelId, days: 1 })
+    await fillMixedHistory(handle(), { events: 3_000, channelId, days: 1 })
     await bringUpToDate(db(), channelId, Date.UTC(2026, 10, 25, 9))
     const [broadcast] = await listBroadcasts(db(), channelId)
     if (!broadcast) throw new Error('one broadcast')
