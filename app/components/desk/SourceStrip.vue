@@ -13,7 +13,7 @@ const isWell = (source: SourceView) => remarksOf(source).length === 0
 
 <template>
   <footer
-    class="flex max-h-28 shrink-0 divide-x divide-seam overflow-auto border-t border-seam bg-ridge"
+    class="flex max-h-32 shrink-0 divide-x divide-seam overflow-auto border-t border-seam bg-ridge"
     aria-label="Sources"
   >
     <div v-for="(source, index) in desk.sources" :key="source.id" class="w-80 shrink-0 px-4 py-2">
@@ -37,8 +37,8 @@ const isWell = (source: SourceView) => remarksOf(source).length === 0
         </button>
       </p>
       <p class="mt-0.5 truncate font-mono text-xs text-mist" :title="sourceFacts(source)">{{ sourceFacts(source) }}</p>
+      <p class="text-mist">connected for {{ span(nowMs - source.connectedAtMs) }}</p>
       <p v-for="remark in remarksOf(source)" :key="remark" class="text-glow">{{ remark }}</p>
-      <p v-if="isWell(source)" class="text-mist">connected for {{ span(nowMs - source.connectedAtMs) }}</p>
     </div>
     <div v-if="desk.sources.length === 0" class="px-4 py-3">
       <p class="flex items-center gap-2 font-display font-semibold">
