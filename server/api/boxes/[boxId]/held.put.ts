@@ -15,8 +15,9 @@ export default defineEventHandler(async (event) => {
   const { isHeld } = await readChecked(event, heldBody)
   const { database } = await useDatabase()
   const { lines } = await useLines()
-  await setHeld(database.db, box.id, isHeld)
+  // The line first: what is written takes its time.
   await lines.act(box.id, { do: 'hold', isHeld })
+  await setHeld(database.db, box.id, isHeld)
   await noteAct(session, box.id, isHeld ? 'held' : 'wentOn')
   return { isHeld }
 })
