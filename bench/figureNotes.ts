@@ -81,7 +81,4 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
     'Follows, tips with and without words, gifts and raids. Sender, sources and server share two processors. Simulated: the same `step` over the same arrivals in a time of its own.',
   ],
   acts: ['The aim is 200 ms on loopback. One at a time; what is done is written and noted with who did it meanwhile.'],
-  'history-list': [
-    'Server, page and measuring share two processors. Two screens a frame are 120 a second: nobody reads so fast.',
-  ],
 }
