@@ -117,7 +117,7 @@ export class SourceTalk {
         return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: 'ready' })
       case 'started':
       case 'done':
-        rooms.heard(boxId, sourceId, 'frames' in message && message.frames ? { frames: message.frames } : {})
+        rooms.heard(boxId, sourceId, message.type === 'done' && message.frames ? { frames: message.frames } : {})
         rooms.reached(boxId, sourceId, message.playId, message.type)
         return input({ type: 'sourceProgress', sourceId, playId: message.playId, progress: message.type })
       case 'sound':

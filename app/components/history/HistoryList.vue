@@ -58,18 +58,14 @@ const rows = computed(() =>
     return entry ? [{ entry, index, start, size, isFirst: isFirstOfDay(index) }] : []
   }),
 )
-watch(
+const isNearEnd = computed(
   () => (rows.value.at(-1)?.index ?? 0) + ahead >= props.entries.length && !props.isWhole && props.entries.length > 0,
-  (isNear) => isNear && emit('more'),
 )
-watch(
-  () => props.entries.length,
-  (length) => (rows.value.at(-1)?.index ?? 0) + ahead >= length && !props.isWhole && length > 0 && emit('more'),
-)
+// Also where a page came and its end is near again.
+watch([isNearEnd, () => props.entries.length], ([isNear]) => isNear && emit('more'))
 
 const viewerPath = ({ source, viewerId }: HistoryEntryView) =>
   `/history/viewer?${new URLSearchParams({ source, viewer: viewerId ?? '' })}`
-const endWords = ({ ends }: HistoryEntryView) => ends.map(({ reason }) => reason).find(Boolean) ?? ''
 const plain = ['played', 'off']
 /** What stands under the name: what it was; of what did not play, why. */
 const noteOf = (entry: HistoryEntryView) => {
@@ -137,7 +133,7 @@ const noteOf = (entry: HistoryEntryView) => {
                 />
               </button>
             </template>
-            <span v-if="entry.ends.length === 0" class="text-2xs text-faded" :title="endWords(entry)">kept</span>
+            <span v-if="entry.ends.length === 0" class="text-2xs text-faded">kept</span>
           </div>
         </div>
       </li>

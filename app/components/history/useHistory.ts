@@ -7,7 +7,7 @@ const pageSize = 500
 const freshSize = 60
 
 /** What is asked for, as an address says it; nothing for what is not. */
-export const historyQueryOf = (filter: HistoryFilter): string =>
+export const historyQueryOf = (filter: HistoryFilter & { before?: number; limit?: number }): string =>
   new URLSearchParams(
     Object.entries(filter).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
   ).toString()
@@ -22,11 +22,8 @@ export function useHistory(filter: Ref<HistoryFilter>) {
   /** Counts what was wanted: an answer to something else is thrown away. */
   let wanted = 0
 
-  const read = (rest: Record<string, number>) =>
-    request<HistoryView>(
-      'GET',
-      `/api/history?${new URLSearchParams([...new URLSearchParams(historyQueryOf(filter.value)), ...Object.entries(rest).map(([key, value]) => [key, String(value)])])}`,
-    )
+  const read = (page: { before?: number; limit: number }) =>
+    request<HistoryView>('GET', `/api/history?${historyQueryOf({ ...filter.value, ...page })}`)
 
   async function more(): Promise<void> {
     if (isLoading.value || isWhole.value) return
