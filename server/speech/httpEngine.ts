@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { err, ok, type Result } from '../../core/result.ts'
 import { spokenOf, type SpeechEngine, type SpeechRequest, type Spoken, type Voice } from './engine.ts'
 
-const deadlineMs = 10_000
+const usualDeadlineMs = 10_000
 /** A minute of speech at 48 kHz in base 64. */
 const answerMaxBytes = 10_000_000
 
@@ -31,9 +31,13 @@ const speakAnswer = z.object({
  * a broken service costs the voice, nothing else.
  */
 export class HttpEngine implements SpeechEngine {
-  private readonly under = new AbortController()
+  private readonly under = new Set<AbortController>()
 
-  constructor(private readonly address: string) {}
+  /** @param deadlineMs after so long a service is not waited for any more */
+  constructor(
+    private readonly address: string,
+    private readonly deadlineMs = usualDeadlineMs,
+  ) {}
 
   async voices(): Promise<Result<Voice[], string>> {
     const answer = await this.ask('voices')
@@ -50,11 +54,15 @@ export class HttpEngine implements SpeechEngine {
   }
 
   close(): void {
-    this.under.abort()
+    for (const asking of this.under) asking.abort()
   }
 
   private async ask(what: 'voices' | 'speak', body?: object): Promise<Result<unknown, string>> {
-    const signal = AbortSignal.any([AbortSignal.timeout(deadlineMs), this.under.signal])
+    // Not `AbortSignal.any` with a timeout: whatever is collected meanwhile takes the deadline with it (Node 20).
+    const asking = new AbortController()
+    const { signal } = asking
+    const deadline = setTimeout(() => asking.abort(new DOMException('too long', 'TimeoutError')), this.deadlineMs)
+    this.under.add(asking)
     try {
       const answer = await fetch(
         `${this.address}/${what}`,
@@ -76,6 +84,9 @@ export class HttpEngine implements SpeechEngine {
           ? 'The voice took too long.'
           : 'The voice service does not answer as it should.',
       )
+    } finally {
+      clearTimeout(deadline)
+      this.under.delete(asking)
     }
   }
 }

@@ -4,6 +4,8 @@ import { createServer, type Server, type ServerResponse } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { plainBox } from '../../core/composition/plainBox.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
@@ -51,9 +53,9 @@ describe('the process that tells languages apart', () => {
     const languages = new LanguageProcess(entry('./languages/main.ts'))
     const texts = ['O pão está muito bom esta noite, obrigado a todos', 'The bread is very good tonight, thank you all']
     // It reads what it knows first: a slow machine takes its time.
-    await vi.waitFor(async () => expect(await languages.guess(texts, 'de')).toEqual(['pt', 'en']), 20_000)
+    await vi.waitFor(async () => expect(await languages.guess(texts, 'de')).toEqual(['pt', 'en']), 60_000)
     languages.close()
-  })
+  }, 70_000)
   it('that does not start costs nothing: texts are in the channel’s own language', async () => {
     const languages = new LanguageProcess({ path: '/nowhere/languages.mjs', execArgv: [] })
     expect(await languages.guess(['The bread is very good tonight'], 'pt')).toEqual(['pt'])
@@ -368,6 +370,22 @@ describe('a voice service', () => {
     expect(await engine.voices()).toEqual(ok([{ id: 'v', language: 'en', name: 'V' }]))
     const spoken = await ask()
     expect(spoken.ok && spoken.value.samples.length).toBe(1600)
+  })
+  it('that hangs is given up in time, also while memory is being tidied', async () => {
+    answer = () => undefined
+    setFlagsFromString('--expose-gc')
+    const tidy = runInNewContext('gc') as () => void
+    const tidying = setInterval(() => tidy(), 20)
+    const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+    expect(await new HttpEngine(address, 200).voices()).toEqual(err('The voice took too long.'))
+    clearInterval(tidying)
+  })
+  it('that is no longer wanted is let go at once', async () => {
+    const asked = new Promise<void>((resolve) => (answer = () => resolve()))
+    const said = engine.voices()
+    await asked
+    engine.close()
+    expect(await said).toEqual(err('The voice service does not answer as it should.'))
   })
   it('that hangs delays nobody who has no need of it', async () => {
     const asked = vi.fn(() => new Promise<never>(() => undefined))

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises'
 import type { Browser, Page } from '@playwright/test'
 import jsQR from 'jsqr'
 import { PNG } from 'pngjs'
-import { expectNoFaults } from '../arrange/faults.ts'
+import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState, watchPlays } from '../arrange/fixtures.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
@@ -71,7 +71,7 @@ test('a viewer leaves 25 € on a phone: page, alert, bar, list and goal agree, 
   await expect(viewer.getByText(`yours brings it to ${euros(before + 2500)}`)).toBeVisible()
   await viewer.getByText('kettle').click()
   await expect(viewer.getByRole('radio', { name: 'kettle' })).toBeChecked()
-  await expectNoFaults(viewer)
+  await expectNoFaults(viewer, artwork)
 
   await leave.click()
   await pay(viewer, 'Pay €25.00')
