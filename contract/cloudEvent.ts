@@ -1,12 +1,23 @@
 import * as z from 'zod'
+import { isDateOfEvents, noDateOfEvents } from '../core/events/eventDates.ts'
 import { eventKinds, type EventKind } from '../core/events/kinds.ts'
+import { dataSchemaOf, type CanonicalEvent } from '../core/events/schema.ts'
+import { cleanedDeep } from '../core/json/unstorable.ts'
+import { err, ok, type Result } from '../core/result.ts'
 import { cleanText } from '../core/text/cleanText.ts'
 
+/** The `type` of the events of a kind. */
+export const eventTypeOf = (kind: EventKind) => `thundercrest.event.${kind}.v1`
+
 const label = (maximum: number) => z.string().min(1).max(maximum).transform(cleanText)
-const typeNames = new Map<string, EventKind>(eventKinds.map((kind) => [`thundercrest.event.${kind}.v1`, kind]))
+const typeNames = new Map<string, EventKind>(eventKinds.map((kind) => [eventTypeOf(kind), kind]))
+const moment = z.iso
+  .datetime({ offset: true })
+  .transform((text) => Date.parse(text))
+  .refine(isDateOfEvents, noDateOfEvents)
 
 /** The envelope of one CloudEvents 1.0 JSON event; its `data` is checked against its kind afterwards. */
-export const cloudEvent = z.object({
+const envelope = z.object({
   specversion: z.literal('1.0'),
   id: label(200),
   source: label(400),
@@ -19,13 +30,49 @@ export const cloudEvent = z.object({
     })
     return z.NEVER
   }),
-  time: z.iso.datetime({ offset: true }).optional(),
+  time: moment.optional(),
   /** An extension of ours: when it was received. Only a history that is brought back says so. */
-  receivedtime: z.iso.datetime({ offset: true }).optional(),
+  receivedtime: moment.optional(),
   istest: z.boolean().optional(),
   data: z.unknown(),
 })
-export type CloudEvent = z.infer<typeof cloudEvent>
+
+/** A CloudEvent, read and checked whole. */
+export interface ReadCloudEvent {
+  externalId: string
+  source: string
+  kind: EventKind
+  data: CanonicalEvent['data']
+  /** Null: it does not say when. */
+  occurredAtMs: number | null
+  receivedAtMs: number | null
+  isTest: boolean
+}
+
+/** One thing that does not fit, and where. */
+export interface CloudEventFault {
+  path: string
+  message: string
+}
+
+/** Reads one CloudEvent: its envelope, then its data by the kind that the envelope names. @returns what does not fit */
+export function readCloudEvent(raw: unknown): Result<ReadCloudEvent, CloudEventFault[]> {
+  const read = envelope.safeParse(raw)
+  if (!read.success) return err(faultsOf(read.error))
+  const { id, source, type: kind, time = null, receivedtime = null, istest = false } = read.data
+  const data = dataSchemaOf(kind).safeParse(read.data.data)
+  if (!data.success) return err(faultsOf(data.error, 'data.'))
+  return ok({
+    ...{ externalId: id, source, kind, data: cleanedDeep(data.data) },
+    ...{ occurredAtMs: time, receivedAtMs: receivedtime, isTest: istest },
+  })
+}
+
+const faultsMost = 20
+const faultsOf = ({ issues }: z.ZodError, before = ''): CloudEventFault[] =>
+  issues
+    .slice(0, faultsMost)
+    .map(({ path, message }) => ({ path: before + path.map(String).join('.'), message }))
 
 /** The most events in one batch. */
 export const batchMax = 500
@@ -43,7 +90,7 @@ export const cloudEventOf = (kept: {
   specversion: '1.0',
   id: kept.externalId,
   source: kept.source,
-  type: `thundercrest.event.${kept.kind}.v1`,
+  type: eventTypeOf(kept.kind),
   time: kept.occurredAt.toISOString(),
   receivedtime: kept.receivedAt.toISOString(),
   // A test is one wherever it goes.

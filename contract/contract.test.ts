@@ -1,19 +1,37 @@
 import { describe, expect, it } from 'vitest'
 import { newBoxBody, saveDraftBody, welcomeBody } from './bodies.ts'
-import { cloudEvent } from './cloudEvent.ts'
+import { ok } from '../core/result.ts'
+import { cloudEventOf, readCloudEvent, type ReadCloudEvent } from './cloudEvent.ts'
 import { fromSource } from './sourceMessages.ts'
 
-describe('cloudEvent', () => {
+describe('a CloudEvent', () => {
   const good = {
     specversion: '1.0',
     id: 'e-1',
     source: 'till',
     type: 'thundercrest.event.tip.v1',
     time: '2026-11-25T01:00:00+01:00',
-    data: {},
+    data: { viewer: null, amountMinor: 500, currency: 'EUR' },
+  }
+  const kept: ReadCloudEvent = {
+    ...{ externalId: 'e-1', source: 'till', kind: 'tip', data: { viewer: null, amountMinor: 500, currency: 'EUR' } },
+    ...{ occurredAtMs: Date.UTC(2026, 10, 25), receivedAtMs: null, isTest: false },
   }
 
-  it('reads the kind out of the type', () => expect(cloudEvent.parse(good)).toMatchObject({ type: 'tip', id: 'e-1' }))
+  it('is read: its kind, its data, its times, and that it is a test', () => {
+    expect(readCloudEvent(good)).toEqual(ok(kept))
+    const more = { ...good, receivedtime: '2026-11-25T00:00:01Z', istest: true }
+    expect(readCloudEvent(more)).toEqual(ok({ ...kept, receivedAtMs: Date.UTC(2026, 10, 25, 0, 0, 1), isTest: true }))
+    expect(readCloudEvent({ ...good, time: undefined })).toEqual(ok({ ...kept, occurredAtMs: null }))
+  })
+
+  it('that goes out comes in as the same', () => {
+    const { occurredAtMs, ...of } = kept
+    const at = new Date(occurredAtMs ?? 0)
+    expect(readCloudEvent(cloudEventOf({ ...of, occurredAt: at, receivedAt: at }))).toEqual(
+      ok({ ...kept, receivedAtMs: occurredAtMs }),
+    )
+  })
 
   it.each([
     ['specversion', { ...good, specversion: '0.3' }],
@@ -21,8 +39,13 @@ describe('cloudEvent', () => {
     ['type', { ...good, type: 'thundercrest.event.haircut.v1' }],
     ['type', { ...good, type: 'thundercrest.event.tip.v2' }],
     ['time', { ...good, time: 'yesterday' }],
+    ['time', { ...good, time: '1999-12-31T23:59:59Z' }],
+    ['receivedtime', { ...good, receivedtime: '2100-01-01T00:00:00Z' }],
     ['source', { ...good, source: undefined }],
-  ])('refuses a bad %s', (path, value) => expect(cloudEvent.safeParse(value).error?.issues[0]?.path).toEqual([path]))
+    ['data.amountMinor', { ...good, data: { ...good.data, amountMinor: 1.5 } }],
+  ])('with a bad %s is refused', (path, value) =>
+    expect(readCloudEvent(value)).toMatchObject({ ok: false, error: [{ path }] }),
+  )
 })
 
 describe('saveDraftBody', () => {

@@ -1,13 +1,10 @@
 import { defineEventHandler, getHeader, setResponseStatus } from 'h3'
-import { batchMax, cloudEvent, type CloudEvent } from '../../contract/cloudEvent.ts'
-import { dataSchemaOf } from '../../core/events/schema.ts'
-import { cleanedDeep } from '../../core/json/unstorable.ts'
+import { batchMax, readCloudEvent } from '../../contract/cloudEvent.ts'
 import { readApiKey } from '../auth/access.ts'
 import { parseJson } from '../http/readChecked.ts'
 import { readBounded } from '../http/readBounded.ts'
-import { isDateOfEvents } from '../feeds/understandEach.ts'
 import type { IncomingEvent } from '../ingest/decideEvents.ts'
-import { issuesOf, problemError } from '../system/problemError.ts'
+import { problemError } from '../system/problemError.ts'
 import { useIngest } from '../ingest/port.ts'
 
 const maxBytes = 1024 * 1024
@@ -35,26 +32,13 @@ export default defineEventHandler(async (event) => {
 })
 
 function toIncoming(raw: unknown, path: string): IncomingEvent {
-  const refuse = (issues: { path: string; message: string }[]) =>
-    problemError(
+  const read = readCloudEvent(raw)
+  if (!read.ok)
+    throw problemError(
       422,
       'The event does not fit; nothing was written.',
-      issues.map((issue) => ({ ...issue, path: path + issue.path })),
+      read.error.map((fault) => ({ ...fault, path: path + fault.path })),
     )
-  const envelope = cloudEvent.safeParse(raw)
-  if (!envelope.success) throw refuse(issuesOf(envelope.error))
-  const { id, source, type: kind, time, data }: CloudEvent = envelope.data
-  const checked = dataSchemaOf(kind).safeParse(data)
-  if (!checked.success) throw refuse(issuesOf(checked.error).map((issue) => ({ ...issue, path: `data.${issue.path}` })))
-  const occurredAtMs = time ? Date.parse(time) : Date.now()
-  if (!isDateOfEvents(occurredAtMs))
-    throw refuse([{ path: 'time', message: 'is none at which anything happened here (2000 to 2099)' }])
-  return {
-    source: `api:${source}`,
-    externalId: id,
-    kind,
-    data: cleanedDeep(checked.data),
-    occurredAtMs,
-    isTest: false,
-  }
+  const { source, occurredAtMs, receivedAtMs: _ours, ...of } = read.value
+  return { ...of, source: `api:${source}`, occurredAtMs: occurredAtMs ?? Date.now() }
 }

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { isDateOfEvents, noDateOfEvents } from '../../core/events/eventDates.ts'
 import { err, ok, type Result } from '../../core/result.ts'
 import type { Removal, Translation } from './adapter.ts'
 
@@ -83,19 +84,11 @@ export function understandEach<N>(
   return translation
 }
 
-const earliestMs = Date.UTC(2000, 0, 1)
-const latestMs = Date.UTC(2100, 0, 1)
-
-/** Whether an event can have happened then: what is kept has to be a date, and clocks that are off by centuries are none. */
-export function isDateOfEvents(occurredAtMs: number): boolean {
-  return occurredAtMs >= earliestMs && occurredAtMs < latestMs
-}
-
 /** What is wrong with something that was understood; null where nothing is. */
 function faultOf(understood: Understood): string | null {
   if (!('kind' in understood)) return null
   const { occurredAtMs, externalId } = understood
-  if (!isDateOfEvents(occurredAtMs)) return 'its time is none at which anything happened here (2000 to 2099)'
+  if (!isDateOfEvents(occurredAtMs)) return `its time ${noDateOfEvents}`
   return externalId.length > 400 ? 'its id is too long' : null
 }
 

@@ -3,15 +3,12 @@ import { createReadStream, createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { createInterface } from 'node:readline'
 import type { Readable } from 'node:stream'
-import { cloudEvent } from '../../contract/cloudEvent.ts'
+import { readCloudEvent } from '../../contract/cloudEvent.ts'
 import type { BroughtBackView } from '../../contract/history.ts'
-import { dataSchemaOf } from '../../core/events/schema.ts'
-import { cleanedDeep } from '../../core/json/unstorable.ts'
 import { err, ok, type Result } from '../../core/result.ts'
 import type { Database } from '../db/handle.ts'
 import { bringBack } from '../db/queries/history.ts'
 import type { event } from '../db/liveSchema.ts'
-import { isDateOfEvents } from '../feeds/understandEach.ts'
 import { newId } from '../system/ids.ts'
 
 /** A line is one event with its message and emotes. */
@@ -120,23 +117,13 @@ function readLine(line: string, channelId: string): Result<EventToBring, Omit<Hi
   } catch {
     return err({ path: '', message: 'is no JSON' })
   }
-  const envelope = cloudEvent.safeParse(raw)
-  if (!envelope.success) return err(first(envelope.error))
-  const { id, source, type: kind, time, receivedtime, istest = false, data } = envelope.data
-  const checked = dataSchemaOf(kind).safeParse(data)
-  if (!checked.success) return err(first(checked.error, 'data.'))
-  if (time === undefined) return err({ path: 'time', message: 'is missing: when did it happen?' })
-  const occurredAt = new Date(time)
-  const receivedAt = new Date(receivedtime ?? time)
-  if (!isDateOfEvents(occurredAt.getTime()) || !isDateOfEvents(receivedAt.getTime()))
-    return err({ path: 'time', message: 'is none at which anything happened here (2000 to 2099)' })
+  const read = readCloudEvent(raw)
+  if (!read.ok) return err(read.error[0] ?? { path: '', message: 'does not fit' })
+  const { occurredAtMs, receivedAtMs, ...of } = read.value
+  if (occurredAtMs === null) return err({ path: 'time', message: 'is missing: when did it happen?' })
+  const receivedAt = new Date(receivedAtMs ?? occurredAtMs)
   return ok({
-    ...{ id: newId('event', receivedAt.getTime()), channelId, source, externalId: id, kind },
-    ...{ data: cleanedDeep(checked.data), occurredAt, receivedAt, isTest: istest },
+    ...of,
+    ...{ id: newId('event', receivedAt.getTime()), channelId, occurredAt: new Date(occurredAtMs), receivedAt },
   })
 }
-
-const first = ({ issues }: { issues: { path: PropertyKey[]; message: string }[] }, before = '') => ({
-  path: `${before}${issues[0]?.path.map(String).join('.') ?? ''}`,
-  message: issues[0]?.message ?? 'does not fit',
-})

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { testBody } from '../../contract/bodies.ts'
-import { batchMax } from '../../contract/cloudEvent.ts'
+import { batchMax, eventTypeOf } from '../../contract/cloudEvent.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
 
 const json = (schema: object) => ({ content: { 'application/json': { schema } } })
@@ -53,7 +53,7 @@ const components = {
         specversion: { const: '1.0' },
         id: { type: 'string', maxLength: 200 },
         source: { type: 'string', maxLength: 400 },
-        type: { enum: eventKinds.map((kind) => `thundercrest.event.${kind}.v1`) },
+        type: { enum: eventKinds.map(eventTypeOf) },
         time: { type: 'string', format: 'date-time' },
         data: { description: 'See /schemas/events.json, $defs by kind' },
       },
