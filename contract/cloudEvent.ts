@@ -70,9 +70,7 @@ export function readCloudEvent(raw: unknown): Result<ReadCloudEvent, CloudEventF
 
 const faultsMost = 20
 const faultsOf = ({ issues }: z.ZodError, before = ''): CloudEventFault[] =>
-  issues
-    .slice(0, faultsMost)
-    .map(({ path, message }) => ({ path: before + path.map(String).join('.'), message }))
+  issues.slice(0, faultsMost).map(({ path, message }) => ({ path: before + path.map(String).join('.'), message }))
 
 /** The most events in one batch. */
 export const batchMax = 500

@@ -6,6 +6,7 @@ import { toast } from 'vue-sonner'
 import type { BroadcastReportView, BroadcastsView, BroadcastView } from '../../contract/broadcasts.ts'
 import { formatMoney } from '../../core/money.ts'
 import { manyOf } from '../../core/queue/policyWords.ts'
+import { dateText, localMoment } from '../../core/time/localMoment.ts'
 import { request, wordsOf } from '../api/request.ts'
 import AfterFigures from '../components/after/AfterFigures.vue'
 import { giftWords, sumWords, whenWords } from '../components/after/afterWords.ts'
@@ -79,8 +80,7 @@ const labels = computed(() => {
 })
 const when = (broadcast: BroadcastView) => whenWords(broadcast, channel.value)
 const endWords: Record<string, string> = { hand: 'ended by hand', studio: 'ended by the studio', gap: '' }
-const dayOf = (atMs: number) =>
-  new Intl.DateTimeFormat('en-CA', { timeZone: channel.value.timeZone, dateStyle: 'short' }).format(atMs)
+const dayOf = (atMs: number) => dateText(localMoment(atMs, channel.value.timeZone).day)
 const historyPath = ({ beganAtMs, endedAtMs }: BroadcastView) =>
   `/history?from=${dayOf(beganAtMs)}&until=${dayOf(endedAtMs ?? Date.now())}`
 

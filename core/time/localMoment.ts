@@ -23,6 +23,9 @@ export function calendarDay(day: number): Pick<LocalMoment, 'weekday' | 'dayOfYe
   }
 }
 
+/** How a calendar day is written in addresses and files: year, month, day. @param day since the 1st of January 1970 */
+export const dateText = (day: number): string => new Date(day * dayMs).toISOString().slice(0, 10)
+
 /** Making a format costs a hundred times what using it does. Emptied when somebody asks for ever more zones. */
 const formats = new Map<string, Intl.DateTimeFormat>()
 const formatsKept = 32

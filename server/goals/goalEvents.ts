@@ -4,7 +4,8 @@ import type { Reached } from '../../core/goal/standing.ts'
 import type { IncomingEvent } from '../ingest/decideEvents.ts'
 
 /** Where events come from that happen by themselves because of a goal. */
-const goalsSource = 'goals'
+/** What events of goals come from. */
+export const goalsSource = 'goals'
 
 const dataOf = ({ title, measure }: Goal, target: number, currency: string) => ({
   viewer: null,

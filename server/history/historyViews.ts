@@ -1,18 +1,32 @@
 import type { HistoryEntryView, HistorySourceView } from '../../contract/history.ts'
 import { describeEvent } from '../../core/events/describeEvent.ts'
 import { feedSource } from '../../core/events/feedSource.ts'
+import { clockSource, deskSource } from '../../core/triggers/callsOf.ts'
 import type { Database } from '../db/handle.ts'
 import { listBoxNames } from '../db/queries/boxes.ts'
 import { decisionsOf, type EventRow } from '../db/queries/events.ts'
 import { listFeeds } from '../db/queries/feeds.ts'
+import { goalsSource } from '../goals/goalEvents.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
+import { sponsorSource } from '../sponsors/sponsorKeeper.ts'
 
 const ownSources: Record<string, string> = {
-  goals: 'goals of this channel',
-  sponsors: 'sponsor lines',
-  clock: 'triggers that come round by themselves',
-  desk: 'the desk',
+  [goalsSource]: 'goals of this channel',
+  [sponsorSource]: 'sponsor lines',
+  [clockSource]: 'triggers that come round by themselves',
+  [deskSource]: 'the desk',
   simulated: 'a simulation',
+}
+
+/** How what is named by its id is called in a channel. */
+export interface Names {
+  ofSource: (source: string) => string
+  ofBox: (boxId: string) => string
+}
+
+export async function namesOf(db: Database, channelId: string): Promise<Names> {
+  const [ofSource, boxes] = await Promise.all([sourceNames(db, channelId), listBoxNames(db, channelId)])
+  return { ofSource, ofBox: (boxId) => boxes.get(boxId) ?? 'a box that is gone' }
 }
 
 /** How what events come from is called. */
@@ -33,18 +47,14 @@ export async function sourceViews(
 /** Events with what became of each in every box that decided about it. */
 export async function historyEntries(
   db: Database,
-  channelId: string,
   rows: readonly EventRow[],
+  { ofSource, ofBox }: Names,
   locale: string,
 ): Promise<HistoryEntryView[]> {
-  const [nameOf, boxes, decisions] = await Promise.all([
-    sourceNames(db, channelId),
-    listBoxNames(db, channelId),
-    decisionsOf(
-      db,
-      rows.map(({ id }) => id),
-    ),
-  ])
+  const decisions = await decisionsOf(
+    db,
+    rows.map(({ id }) => id),
+  )
   return rows.map((row) => ({
     seq: row.seq,
     eventId: row.id,
@@ -52,13 +62,13 @@ export async function historyEntries(
     ...describeEvent(canonicalOf(row), locale),
     viewerId: row.data.viewer?.id ?? null,
     source: row.source,
-    from: nameOf(row.source),
+    from: ofSource(row.source),
     occurredAtMs: row.occurredAt.getTime(),
     receivedAtMs: row.receivedAt.getTime(),
     isTest: row.isTest,
     ends: (decisions.get(row.id) ?? []).map(({ boxId, outcome, reason, decided, variationName }) => ({
       ...{ boxId, outcome, variationName, reason: reason || decided },
-      boxName: boxes.get(boxId) ?? 'a box that is gone',
+      boxName: ofBox(boxId),
     })),
   }))
 }

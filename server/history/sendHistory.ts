@@ -1,4 +1,4 @@
-import { setResponseHeaders, type H3Event } from 'h3'
+import type { H3Event } from 'h3'
 import Papa from 'papaparse'
 import { cloudEventOf } from '../../contract/cloudEvent.ts'
 import { kindOf } from '../../core/events/kinds.ts'
@@ -8,8 +8,9 @@ import type { Database } from '../db/handle.ts'
 import type { EventRow } from '../db/queries/events.ts'
 import { listHistory, type HistoryWish } from '../db/queries/history.ts'
 import { harmless } from '../http/harmless.ts'
+import { saysFile } from '../http/saysFile.ts'
 import { canonicalOf } from '../ingest/decideEvents.ts'
-import { historyEntries } from './historyViews.ts'
+import { historyEntries, namesOf, type Names } from './historyViews.ts'
 
 const atOnce = 1_000
 const columns = [
@@ -26,12 +27,9 @@ interface Wanted {
 
 /** Sends all that is wanted of a history, oldest first, a piece at a time: however long it is, it needs no more room. */
 export async function sendHistory(event: H3Event, as: 'csv' | 'ndjson', wanted: Wanted): Promise<void> {
-  setResponseHeaders(event, {
-    'content-type': as === 'csv' ? 'text/csv; charset=utf-8' : 'application/x-ndjson',
-    'content-disposition': `attachment; filename="history.${as}"`,
-    'cache-control': 'no-store',
-  })
+  saysFile(event, 'history', as)
   const { res } = event.node
+  const names = await namesOf(wanted.db, wanted.channelId)
   const linesOf = as === 'csv' ? csvLines : ndjsonLines
   if (as === 'csv') res.write(`${columns.join(',')}\r\n`)
   for (let behind: number | null = null, isOver = false; !isOver && !res.destroyed;) {
@@ -40,7 +38,7 @@ export async function sendHistory(event: H3Event, as: 'csv' | 'ndjson', wanted: 
     )
     behind = goesOnBehind
     isOver = goesOnBehind === null
-    if (rows.length === 0 || res.write(await linesOf(rows, wanted))) continue
+    if (rows.length === 0 || res.write(await linesOf(rows, wanted, names))) continue
     // Whoever went away reads nothing any more.
     await new Promise((resolve) => res.once('drain', resolve).once('close', resolve))
   }
@@ -50,8 +48,8 @@ export async function sendHistory(event: H3Event, as: 'csv' | 'ndjson', wanted: 
 const ndjsonLines = (rows: readonly EventRow[]): Promise<string> =>
   Promise.resolve(rows.map((row) => `${JSON.stringify(cloudEventOf(row))}\n`).join(''))
 
-async function csvLines(rows: readonly EventRow[], { db, channelId, locale }: Wanted): Promise<string> {
-  const entries = await historyEntries(db, channelId, rows, locale)
+async function csvLines(rows: readonly EventRow[], { db, locale }: Wanted, names: Names): Promise<string> {
+  const entries = await historyEntries(db, rows, names, locale)
   const lines = entries.map((entry, at) => {
     const row = rows[at]
     const data = row?.data

@@ -1,4 +1,5 @@
 import type { BroadcastReport } from '../../../core/broadcast/report.ts'
+import { paperInks, seriesInks } from '../frame/inks.ts'
 
 /** What stands on the picture of a broadcast. */
 export interface CardWords {
@@ -12,10 +13,7 @@ export interface CardWords {
 const widthPx = 1200
 const heightPx = 675
 const edgePx = 60
-const ink = '#1b2230'
-const faded = '#5d594d'
-const rule = '#d8ccb4'
-const bars = ['#1f5f8b', '#ffc247', '#2f6b4c', '#a83a26', '#5d594d']
+const { paper, ink, faded, rule } = paperInks
 
 /**
  * Draws a broadcast as a picture that can be shown around: what happened, when, and who gave most.
@@ -33,13 +31,13 @@ export async function drawCard(
   if (!context) throw new Error('This browser cannot draw the picture.')
   const { fontFamily } = getComputedStyle(document.body)
   const display = getComputedStyle(document.documentElement).getPropertyValue('--font-display') || fontFamily
-  const write = (text: string, x: number, y: number, font: string, colour = ink, mostPx = widthPx - 2 * edgePx) => {
+  const write = (text: string, x: number, y: number, font: string, colour: string = ink, mostPx = widthPx - 2 * edgePx) => {
     context.font = font
     context.fillStyle = colour
     context.fillText(text, x, y, mostPx)
   }
   await Promise.all([document.fonts.load(`600 40px ${display}`), document.fonts.load(`400 24px ${fontFamily}`)])
-  context.fillStyle = '#f3ecdd'
+  context.fillStyle = paper
   context.fillRect(0, 0, widthPx, heightPx)
   write(words.channel, edgePx, 96, `600 46px ${display}`)
   write(words.when, edgePx, 138, `400 25px ${fontFamily}`, faded)
@@ -55,7 +53,7 @@ export async function drawCard(
     stacks.forEach((each, at) => {
       const tall = ((each[slot] ?? 0) / most) * chart.height
       y -= tall
-      context.fillStyle = bars[at] ?? faded
+      context.fillStyle = seriesInks[at] ?? faded
       context.fillRect(chart.x + slot * stepPx, y, Math.max(1, stepPx - 2), tall)
     })
   })
@@ -63,7 +61,7 @@ export async function drawCard(
   context.fillRect(chart.x, chart.y + chart.height, chart.width, 2)
   let x = chart.x
   words.legend.forEach((name, at) => {
-    context.fillStyle = bars[at] ?? faded
+    context.fillStyle = seriesInks[at] ?? faded
     context.fillRect(x, 590, 16, 16)
     write(name, x + 24, 604, `400 19px ${fontFamily}`)
     x += 24 + context.measureText(name).width + 26

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type ApexCharts from 'apexcharts'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { paperInks, seriesInks } from './inks.ts'
 
 /** Columns over each other along one axis, on paper. */
 const props = defineProps<{
@@ -13,8 +14,6 @@ const props = defineProps<{
 }>()
 const host = ref<HTMLElement>()
 const chart = shallowRef<ApexCharts | null>(null)
-/** Inks of the papers: told apart by lightness, too. */
-const inks = ['#1f5f8b', '#ffc247', '#2f6b4c', '#a83a26', '#5d594d', '#5aa4d6']
 const nonceOf = () => document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? ''
 const series = computed(() => props.series.map(({ name, data }) => ({ name, data: [...data] })))
 const shown = computed(() => ({ series: series.value, categories: [...props.labels] }))
@@ -27,22 +26,22 @@ async function draw(): Promise<void> {
       ...{ type: 'bar', stacked: true, height: props.heightPx, nonce: nonceOf(), fontFamily: 'inherit' },
       ...{ toolbar: { show: false }, animations: { enabled: false }, zoom: { enabled: false } },
     },
-    colors: inks,
+    colors: [...seriesInks],
     series: series.value,
     xaxis: {
       categories: [...props.labels],
       ...{ tickAmount: 6, tickPlacement: 'on', axisTicks: { show: false }, tooltip: { enabled: false } },
-      labels: { rotate: 0, hideOverlappingLabels: true, style: { colors: '#5d594d', fontSize: '11px' } },
+      labels: { rotate: 0, hideOverlappingLabels: true, style: { colors: paperInks.faded, fontSize: '11px' } },
     },
     yaxis: {
       min: 0,
       ...{ forceNiceScale: true, decimalsInFloat: 0 },
-      labels: { formatter: (value: number) => props.words(value), style: { colors: ['#5d594d'], fontSize: '11px' } },
+      labels: { formatter: (value: number) => props.words(value), style: { colors: [paperInks.faded], fontSize: '11px' } },
     },
-    grid: { borderColor: '#d8ccb4', padding: { left: 4, right: 4 } },
+    grid: { borderColor: paperInks.rule, padding: { left: 4, right: 4 } },
     plotOptions: { bar: { columnWidth: '70%' } },
     dataLabels: { enabled: false },
-    legend: { position: 'top', horizontalAlign: 'left', fontSize: '12px', labels: { colors: '#1b2230' } },
+    legend: { position: 'top', horizontalAlign: 'left', fontSize: '12px', labels: { colors: paperInks.ink } },
     tooltip: { theme: 'light' },
   })
   await chart.value.render()

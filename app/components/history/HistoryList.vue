@@ -3,6 +3,7 @@ import { CircleHelp } from '@lucide/vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, useTemplateRef, watch } from 'vue'
 import type { HistoryEntryView } from '../../../contract/history.ts'
+import { localMoment } from '../../../core/time/localMoment.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import OutcomeMark from '../desk/OutcomeMark.vue'
 import type { AskedEvent } from '../desk/WhyDialog.vue'
@@ -20,12 +21,11 @@ const ahead = 250
 const channel = useChannel()
 const dayOf = computed(() => {
   const { timeZone } = channel.value
-  const format = new Intl.DateTimeFormat('en-CA', { timeZone, dateStyle: 'short' })
   // Most neighbours are of one hour: it is looked at once.
-  const known = new Map<number, string>()
+  const known = new Map<number, number>()
   return (atMs: number) => {
     const quarter = Math.floor(atMs / 900_000)
-    const day = known.get(quarter) ?? format.format(atMs)
+    const day = known.get(quarter) ?? localMoment(atMs, timeZone).day
     known.set(quarter, day)
     return day
   }
@@ -36,26 +36,35 @@ const inWords = computed(() => {
   const clock = new Intl.DateTimeFormat('en-GB', { timeZone, timeStyle: 'medium' })
   return { day: (atMs: number) => day.format(atMs), clock: (atMs: number) => clock.format(atMs) }
 })
-const isFirstOfDay = (at: number) => {
-  const entry = props.entries[at]
-  const before = props.entries[at - 1]
-  return entry !== undefined && (!before || dayOf.value(before.receivedAtMs) !== dayOf.value(entry.receivedAtMs))
-}
+/** Which rows begin a day. Entries and calendar are taken once: a hundred thousand rows ask. */
+const isFirstOfDay = computed(() => {
+  const { entries } = props
+  const day = dayOf.value
+  return (at: number) => {
+    const entry = entries[at]
+    const before = entries[at - 1]
+    return entry !== undefined && (!before || day(before.receivedAtMs) !== day(entry.receivedAtMs))
+  }
+})
 
 const scroller = useTemplateRef('scroller')
 const virtual = useVirtualizer(
-  computed(() => ({
-    count: props.entries.length,
-    getScrollElement: () => scroller.value,
-    estimateSize: (at: number) => rowPx + (isFirstOfDay(at) ? dayPx : 0),
-    getItemKey: (at: number) => props.entries[at]?.seq ?? at,
-    overscan: 10,
-  })),
+  computed(() => {
+    const { entries } = props
+    const isFirst = isFirstOfDay.value
+    return {
+      count: entries.length,
+      getScrollElement: () => scroller.value,
+      estimateSize: (at: number) => rowPx + (isFirst(at) ? dayPx : 0),
+      getItemKey: (at: number) => entries[at]?.seq ?? at,
+      overscan: 10,
+    }
+  }),
 )
 const rows = computed(() =>
   virtual.value.getVirtualItems().flatMap(({ index, start, size }) => {
     const entry = props.entries[index]
-    return entry ? [{ entry, index, start, size, isFirst: isFirstOfDay(index) }] : []
+    return entry ? [{ entry, index, start, size, isFirst: isFirstOfDay.value(index) }] : []
   }),
 )
 const isNearEnd = computed(

@@ -6,6 +6,7 @@ import { eventKinds } from '../../../core/events/kinds.ts'
 import { minorDigits } from '../../../core/minorDigits.ts'
 import { manyOf } from '../../../core/queue/policyWords.ts'
 import { outcomes, type Outcome } from '../../../core/response/outcome.ts'
+import { dateText, localMoment } from '../../../core/time/localMoment.ts'
 import { request } from '../../api/request.ts'
 import { tried } from '../../composables/tried.ts'
 import { useChannel } from '../../composables/useChannel.ts'
@@ -55,10 +56,7 @@ const whenWords = {
 type When = keyof typeof whenWords
 const isBetween = ref(false)
 /** A day of the channel's calendar, so many before today. */
-const dayBefore = (days: number) =>
-  new Intl.DateTimeFormat('en-CA', { timeZone: channel.value.timeZone, dateStyle: 'short' }).format(
-    Date.now() - days * 86_400_000,
-  )
+const dayBefore = (days: number) => dateText(localMoment(Date.now(), channel.value.timeZone).day - days)
 const daysBack = { today: 0, week: 6, month: 29 } as const
 const days = computed<When>(() => {
   const { from, until } = filter.value

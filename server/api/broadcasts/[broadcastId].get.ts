@@ -1,4 +1,4 @@
-import { defineEventHandler, getQuery, setResponseHeaders } from 'h3'
+import { defineEventHandler, getQuery } from 'h3'
 import type { BroadcastReportView } from '../../../contract/broadcasts.ts'
 import { broadcastCsv } from '../../broadcasts/broadcastCsv.ts'
 import { broadcastView, reportOf } from '../../broadcasts/broadcasts.ts'
@@ -6,6 +6,7 @@ import { withBroadcasts } from '../../broadcasts/surroundings.ts'
 import { findBroadcast } from '../../db/queries/broadcasts.ts'
 import { listBoxNames } from '../../db/queries/boxes.ts'
 import { pathId } from '../../http/pathId.ts'
+import { saysFile } from '../../http/saysFile.ts'
 import { problemError } from '../../system/problemError.ts'
 
 /** What became of a broadcast; with `?as=csv` what came and what was shown in each of its slots, as a table. */
@@ -19,10 +20,6 @@ export default defineEventHandler(async (event): Promise<BroadcastReportView | s
   ])
   const view = { broadcast: broadcastView(row), report, boxNames: Object.fromEntries(names) }
   if (getQuery(event).as !== 'csv') return view
-  setResponseHeaders(event, {
-    'content-type': 'text/csv; charset=utf-8',
-    'content-disposition': 'attachment; filename="broadcast.csv"',
-    'cache-control': 'no-store',
-  })
+  saysFile(event, 'broadcast', 'csv')
   return broadcastCsv(view)
 })

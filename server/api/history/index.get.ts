@@ -1,7 +1,7 @@
 import { defineEventHandler, getValidatedQuery } from 'h3'
 import { historyPageMost, historyQuery, type HistoryView } from '../../../contract/history.ts'
 import { listHistory } from '../../db/queries/history.ts'
-import { historyEntries } from '../../history/historyViews.ts'
+import { historyEntries, namesOf } from '../../history/historyViews.ts'
 import { historyWish } from '../../history/historyWish.ts'
 import { sendHistory } from '../../history/sendHistory.ts'
 import { withHistory } from '../../history/surroundings.ts'
@@ -21,5 +21,5 @@ export default defineEventHandler(async (event): Promise<HistoryView | undefined
   const { rows, goesOnBehind } = await listHistory(
     ...([db, channelId, wish, { first: 'newest', behind: before ?? null }, limit] as const),
   )
-  return { entries: await historyEntries(db, channelId, rows, locale), nextBefore: goesOnBehind }
+  return { entries: await historyEntries(db, rows, await namesOf(db, channelId), locale), nextBefore: goesOnBehind }
 })

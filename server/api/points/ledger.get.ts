@@ -1,7 +1,8 @@
-import { defineEventHandler, setResponseHeaders } from 'h3'
+import { defineEventHandler } from 'h3'
 import Papa from 'papaparse'
 import { listLedger } from '../../db/queries/points.ts'
 import { harmless } from '../../http/harmless.ts'
+import { saysFile } from '../../http/saysFile.ts'
 import { withCalls } from '../../triggers/surroundings.ts'
 
 const atOnce = 5_000
@@ -10,11 +11,7 @@ const columns = ['viewer', 'name', 'change', 'why', 'reference', 'at']
 /** The whole ledger as CSV. The same file can be brought back. */
 export default defineEventHandler(async (event) => {
   const { session, db } = await withCalls(event, 'editor')
-  setResponseHeaders(event, {
-    'content-type': 'text/csv; charset=utf-8',
-    'content-disposition': 'attachment; filename="points.csv"',
-    'cache-control': 'no-store',
-  })
+  saysFile(event, 'points', 'csv')
   const { res } = event.node
   res.write(`${columns.join(',')}\r\n`)
   for (let after = 0; ;) {

@@ -1,7 +1,8 @@
-import { defineEventHandler, setResponseHeaders } from 'h3'
+import { defineEventHandler } from 'h3'
 import { localMoment } from '../../../core/time/localMoment.ts'
 import { listAllCampaigns, listFigures } from '../../db/queries/sponsors.ts'
 import { figuresCsv } from '../../sponsors/sponsorViews.ts'
+import { saysFile } from '../../http/saysFile.ts'
 import { withSponsors } from '../../sponsors/surroundings.ts'
 
 const daysBack = 400
@@ -14,10 +15,6 @@ export default defineEventHandler(async (event) => {
     listAllCampaigns(db, channelId),
     listFigures(db, channelId, timeZone, localMoment(nowMs, timeZone).day - daysBack),
   ])
-  setResponseHeaders(event, {
-    'content-type': 'text/csv; charset=utf-8',
-    'content-disposition': 'attachment; filename="sponsors.csv"',
-    'cache-control': 'no-store',
-  })
+  saysFile(event, 'sponsors', 'csv')
   return figuresCsv(rows, days, currency)
 })

@@ -100,7 +100,12 @@ export async function listHistory(
     if (few) plain.push(few)
     else much.push(holds)
   }
-  if (outcome) return ofOutcome(db, channelId, outcome, [...plain, ...much], place, limit, bounds.ends)
+  if (outcome) {
+    const { outcome: _outcome, hasTests: _tests, ...further } = wish
+    const isAlone = Object.values(further).every((asked) => asked === undefined)
+    const endsMost = isAlone ? limit * endsPerRow : bounds.ends
+    return ofOutcome(db, channelId, outcome, [...plain, ...much], place, limit, endsMost)
+  }
   const inOrderOf = inOrder[place.first](event.seq)
   if (much.length === 0) {
     const rows = await db
@@ -198,9 +203,6 @@ async function fewOf(db: Database, channelId: string, condition: SQL, fewMost: n
 /** Of several boxes each has its own; some are of tests. */
 const endsPerRow = 4
 
-/** The channel, and whether tests are wanted. */
-const plainConditions = 2
-
 /** Of what became this, in its order. */
 async function ofOutcome(
   db: Database,
@@ -211,8 +213,6 @@ async function ofOutcome(
   limit: number,
   endsMost: number,
 ): Promise<HistoryPage> {
-  const isPlain = plain.filter(Boolean).length <= plainConditions + (place.behind === null ? 0 : 1)
-  const most = isPlain ? limit * endsPerRow : endsMost
   const ended = (
     await db
       // Of several boxes each has its own.
@@ -228,7 +228,7 @@ async function ofOutcome(
         ),
       )
       .orderBy(inOrder[place.first](effect.eventSeq))
-      .limit(most)
+      .limit(endsMost)
   ).flatMap(({ seq }) => (seq === null ? [] : [seq]))
   if (ended.length === 0) return { rows: [], goesOnBehind: null }
   const rows = await db
@@ -237,7 +237,7 @@ async function ofOutcome(
     .where(and(...plain, oneOf(`{${ended.join(',')}}`)))
     .orderBy(inOrder[place.first](event.seq))
     .limit(limit)
-  const rest = ended.length === most ? (ended.at(-1) ?? null) : null
+  const rest = ended.length === endsMost ? (ended.at(-1) ?? null) : null
   return { rows, goesOnBehind: rows.length === limit ? (rows.at(-1)?.seq ?? null) : rest }
 }
 
