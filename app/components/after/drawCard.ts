@@ -31,7 +31,14 @@ export async function drawCard(
   if (!context) throw new Error('This browser cannot draw the picture.')
   const { fontFamily } = getComputedStyle(document.body)
   const display = getComputedStyle(document.documentElement).getPropertyValue('--font-display') || fontFamily
-  const write = (text: string, x: number, y: number, font: string, colour: string = ink, mostPx = widthPx - 2 * edgePx) => {
+  const write = (
+    text: string,
+    x: number,
+    y: number,
+    font: string,
+    colour: string = ink,
+    mostPx = widthPx - 2 * edgePx,
+  ) => {
     context.font = font
     context.fillStyle = colour
     context.fillText(text, x, y, mostPx)

@@ -36,7 +36,10 @@ async function draw(): Promise<void> {
     yaxis: {
       min: 0,
       ...{ forceNiceScale: true, decimalsInFloat: 0 },
-      labels: { formatter: (value: number) => props.words(value), style: { colors: [paperInks.faded], fontSize: '11px' } },
+      labels: {
+        formatter: (value: number) => props.words(value),
+        style: { colors: [paperInks.faded], fontSize: '11px' },
+      },
     },
     grid: { borderColor: paperInks.rule, padding: { left: 4, right: 4 } },
     plotOptions: { bar: { columnWidth: '70%' } },
