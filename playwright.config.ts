@@ -2,13 +2,13 @@ import { defineConfig } from '@playwright/test'
 
 export default defineConfig({
   testDir: 'test/browser',
-  timeout: 60_000,
+  timeout: 120_000,
   workers: 2,
   fullyParallel: false,
   // A browser on a busy machine may stumble once; what fails twice fails. The list names what needed its second try.
   // Under load one of many may be late once; what fails twice is broken.
   retries: 1,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   forbidOnly: Boolean(process.env.CI),
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ? [['list'], ['json']] : [['list']],
   use: {

@@ -494,7 +494,11 @@ export function demoBoxes(media: MediaByFile): { id: string; name: string; docum
     {
       id: 'box-street-window',
       name: 'Street window',
-      document: documentOf({ widthPx: 1080, heightPx: 1920, framesPerSecond: 30 }, ['follow', 'tip', 'raid'], media),
+      document: {
+        ...documentOf({ widthPx: 1080, heightPx: 1920, framesPerSecond: 30 }, ['follow', 'tip', 'raid'], media),
+        // A box from before there was more to say: a rehearsal shows what that costs.
+        policy: [{ rule: 'gap', isOn: true, ms: 800 }],
+      },
     },
   ]
 }

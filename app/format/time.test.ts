@@ -1,7 +1,16 @@
 import { describe, expect, it } from 'vitest'
-import { seconds, span } from './time.ts'
+import { lengthWords, seconds, span } from './time.ts'
 
 describe('times for people', () => {
+  it.each([
+    [800, '0.8 s'],
+    [48_000, '48 s'],
+    [200_000, '3 min 20 s'],
+    [240_000, '4 min'],
+    [21_540_000, '5 h 59 min'],
+    [21_600_000, '6 h'],
+  ])('a length of %i ms is %s', (ms, words) => expect(lengthWords(ms)).toBe(words))
+
   it.each([
     [0, '0.00'],
     [4200, '4.20'],

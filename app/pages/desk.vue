@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { navigateTo, useHead, useRoute } from '#imports'
+import { useHead, useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed, onMounted } from 'vue'
 import { toast } from 'vue-sonner'
 import type { PlayView, SourceView } from '../../contract/views.ts'
 import { request } from '../api/request.ts'
+import BoxChoice from '../components/frame/BoxChoice.vue'
 import CallsStrip from '../components/desk/CallsStrip.vue'
 import LogColumn from '../components/desk/LogColumn.vue'
 import OnAirColumn from '../components/desk/OnAirColumn.vue'
@@ -100,29 +101,7 @@ useKeys({
 <template>
   <main class="flex h-full flex-col">
     <h1 class="sr-only">Desk</h1>
-    <div
-      v-if="(boxes.boxes?.length ?? 0) > 1"
-      class="flex items-center gap-1 border-b border-seam px-4 py-1.5"
-      role="group"
-      aria-label="Box"
-    >
-      <button
-        v-for="each in boxes.boxes"
-        :key="each.id"
-        type="button"
-        class="rounded-sm px-2.5 py-1"
-        :class="each.id === box?.id ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'"
-        :aria-pressed="each.id === box?.id"
-        @click="navigateTo(`/desk?box=${each.id}`)"
-      >
-        {{ each.name
-        }}<span
-          v-if="live.deskOf(each.id)?.current"
-          class="ml-2 inline-block size-2 rounded-full bg-bolt"
-          title="playing"
-        />
-      </button>
-    </div>
+    <BoxChoice :box-id="box?.id ?? null" path="/desk" says-playing />
     <CallsStrip :now-ms="nowMs" />
     <template v-if="box && desk">
       <div

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
+import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, toRef, watch } from 'vue'
 import { wordsOf } from '../api/request.ts'
+import BoxChoice from '../components/frame/BoxChoice.vue'
 import UndoRedo from '../components/frame/UndoRedo.vue'
 import FloodPicture from '../components/policy/FloodPicture.vue'
 import PolicyPaper from '../components/policy/PolicyPaper.vue'
@@ -69,24 +70,7 @@ useKeys({ '$mod+z': key(() => draft.undo()), '$mod+Shift+z': key(() => draft.red
 
 <template>
   <main class="flex h-full min-h-0 flex-col">
-    <div
-      v-if="(boxes.boxes?.length ?? 0) > 1"
-      class="flex items-center gap-1 border-b border-seam px-4 py-1.5"
-      role="group"
-      aria-label="Box"
-    >
-      <button
-        v-for="each in boxes.boxes"
-        :key="each.id"
-        type="button"
-        class="rounded-sm px-2.5 py-1"
-        :class="each.id === box?.id ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'"
-        :aria-pressed="each.id === box?.id"
-        @click="navigateTo(`/policy?box=${each.id}`)"
-      >
-        {{ each.name }}
-      </button>
-    </div>
+    <BoxChoice :box-id="box?.id ?? null" path="/policy" />
     <p v-if="refusal" role="alert" class="px-8 py-4 text-wrong">{{ refusal }}</p>
     <div
       v-if="box && draft.document && draft.view?.id === box.id"

@@ -1,5 +1,6 @@
 import { byText } from '../byText.ts'
 import type { EventKind } from '../events/kinds.ts'
+import { spreadOf, type Spread } from './spread.ts'
 import { outcomes, type Outcome } from '../response/outcome.ts'
 
 /** How something that happened was shown in one box. */
@@ -28,13 +29,7 @@ export interface ReportEvent {
   plays: readonly ReportPlay[]
 }
 
-export interface Waits {
-  kind: EventKind
-  count: number
-  p50Ms: number
-  p95Ms: number
-  worstMs: number
-}
+export type Waits = { kind: EventKind } & Spread
 
 export interface Giver {
   key: string
@@ -174,10 +169,3 @@ export class ReportMaker {
 }
 
 const sum = (numbers: readonly number[]) => numbers.reduce((total, each) => total + each, 0)
-
-/** The middle, what nineteen of twenty stay under, and the worst: nearest ranks. @param waits is put in order */
-function spreadOf(waits: number[]): Omit<Waits, 'kind'> {
-  waits.sort((a, b) => a - b)
-  const at = (share: number) => waits[Math.max(0, Math.ceil(share * waits.length) - 1)] ?? 0
-  return { count: waits.length, p50Ms: at(0.5), p95Ms: at(0.95), worstMs: at(1) }
-}

@@ -1,5 +1,5 @@
 import { copyOf } from '../copyOf.ts'
-import type { Sentence } from '../queue/policy.ts'
+import type { BoxPolicy, Sentence } from '../queue/policy.ts'
 import type { Edit } from './change.ts'
 
 /** Changes a sentence of a policy; quick changes of the same become one step. */
@@ -11,6 +11,11 @@ export function setSentence(at: number, sentence: Sentence): Edit {
       if (draft.policy[at]) draft.policy[at] = copyOf(sentence)
     },
   }
+}
+
+/** Takes over a whole policy, as one step. */
+export function takePolicy(policy: BoxPolicy): Edit {
+  return { label: 'how it behaves on air', recipe: (draft) => void (draft.policy = copyOf(policy)) }
 }
 
 /** Switches a sentence on or off. */

@@ -2,7 +2,7 @@ import type { Outcome } from '../response/outcome.ts'
 import { nextWakeMs } from './advance.ts'
 import type { QueuePolicy } from './policy.ts'
 import { emptyQueue, type QueueCommand, type QueueInput, type QueueState } from './state.ts'
-import type { Together } from './ticket.ts'
+import type { Ticket, Together } from './ticket.ts'
 import { step } from './step.ts'
 
 /** What had the screen, or was heard beside it. */
@@ -39,6 +39,8 @@ type Timed = readonly [atMs: number, input: QueueInput]
 interface SimulateOptions {
   /** A source needs so long to have a play ready. */
   readyMs?: number
+  /** How long it lasts as it is shown, once somebody looks: null: as it says. */
+  lengthOf?: (ticket: Ticket) => number | null
   /** Nothing is done after that. */
   untilMs?: number
   /** Told of every step. */
@@ -55,19 +57,25 @@ const sourceId = 'stage'
 export function simulate(
   inputs: readonly Timed[],
   policy: QueuePolicy,
-  { readyMs = 120, untilMs = Infinity, onStep }: SimulateOptions = {},
+  { readyMs = 120, untilMs = Infinity, lengthOf, onStep }: SimulateOptions = {},
 ): Simulated {
   const startMs = inputs[0]?.[0] ?? 0
   const result: Simulated = { state: emptyQueue, shown: [], ends: new Map(), waiting: [], overAtMs: startMs }
   /** What the source is going to say, in the order in which it will. */
   let said: Timed[] = []
-  const say = (atMs: number, progress: 'ready' | 'started' | 'done', playId: string) => {
-    said = [...said, [atMs, { type: 'sourceProgress', sourceId, playId, progress }] as Timed].sort(([a], [b]) => a - b)
+  const tell = (atMs: number, input: QueueInput) => {
+    said = [...said, [atMs, input] as Timed].sort(([a], [b]) => a - b)
   }
+  const say = (atMs: number, progress: 'ready' | 'started' | 'done', playId: string) =>
+    tell(atMs, { type: 'sourceProgress', sourceId, playId, progress })
   const open = new Map<string, ShownPlay>()
   const obey = (command: QueueCommand, nowMs: number) => {
-    if (command.type === 'prepare') say(nowMs + readyMs, 'ready', command.playId)
-    else if (command.type === 'start') {
+    if (command.type === 'prepare') {
+      const { playId, ticket } = command
+      const lengthMs = lengthOf?.(ticket) ?? null
+      if (lengthMs !== null && lengthMs !== ticket.lengthMs) tell(nowMs, { type: 'measured', playId, lengthMs })
+      say(nowMs + readyMs, 'ready', playId)
+    } else if (command.type === 'start') {
       say(nowMs, 'started', command.playId)
       const current = result.state.current
       if (current?.phase !== 'playing') return

@@ -135,3 +135,11 @@ export function lengthFor(request: ScoreRequest): Result<number, SolveError> {
     lengths.set(composition, { look, media, choice, readMs, length })
   return length
 }
+
+/** How long a variation lasts as it would be settled, its voices aside: at its short end that itself. Null: it does not resolve. */
+export function lengthAsShown(request: ScoreRequest): number | null {
+  const shortMs = request.isShort ? shortestOfScore(request.variation.composition, contextOf(request)) : null
+  if (shortMs !== null) return shortMs
+  const length = lengthFor(request)
+  return length.ok ? length.value : null
+}

@@ -16,6 +16,7 @@ const pages = [
   'history',
   'history/viewer',
   'rates',
+  'rehearsal',
   'sign-in',
   'speech',
   'sponsors',

@@ -1,8 +1,6 @@
 import type { Variation } from '../../core/composition/box.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
-import type { Together } from '../../core/queue/ticket.ts'
-import { totalOf } from '../../core/response/brings.ts'
-import { severalCase } from '../../core/response/playFacts.ts'
+import { shownCase, shownEvent, type ShownWish } from '../../core/response/shownAs.ts'
 import { withoutVoices } from '../../core/score/withoutVoices.ts'
 import { voicesOf } from '../../core/speech/sayings.ts'
 import type { PlayToShow } from '../../contract/sourceMessages.ts'
@@ -22,14 +20,6 @@ interface ShowsDependencies {
   voices: PlayVoices
   /** What sources are given of a play: its emotes where this server has them. */
   dress: (show: PlayToShow) => PlayToShow
-}
-
-/** How a play is to be shown where it is not as it was decided. */
-export interface ShowWish {
-  together?: Together
-  /** Of gifts that were promised so many, those that came. */
-  brought?: number
-  isShort?: boolean
 }
 
 /** So many shows are kept at hand; what fell out is built again from its version. */
@@ -58,7 +48,7 @@ export class Shows {
   }
 
   /** A play that is kept at hand as it is wanted; built now, where nobody needed it before. */
-  private known(playId: string, wish: ShowWish): PlayToShow | undefined {
+  private known(playId: string, wish: ShownWish): PlayToShow | undefined {
     const kept = this.kept.get(playId)
     if (!kept || kept.wish !== nameOf(wish)) return undefined
     if (typeof kept.show === 'function') kept.show = this.deps.dress(kept.show())
@@ -93,12 +83,12 @@ export class Shows {
    * What sources need to show a play now: with its voices where they have spoken in time.
    * @throws when the version it was decided with is gone.
    */
-  async show(playId: string, wish: ShowWish = {}): Promise<PlayToShow> {
+  async show(playId: string, wish: ShownWish = {}): Promise<PlayToShow> {
     const show = this.known(playId, wish) ?? (await this.build(playId, wish, voiceWaitMs))
     return this.silenced.has(playId) ? { ...show, score: withoutVoices(show.score) } : show
   }
 
-  private async build(playId: string, wish: ShowWish, waitMs: number | null): Promise<PlayToShow> {
+  private async build(playId: string, wish: ShownWish, waitMs: number | null): Promise<PlayToShow> {
     const kept = this.known(playId, wish)
     if (kept) return kept
     const times = this.forgotten.get(playId)
@@ -109,7 +99,7 @@ export class Shows {
     if (!play || !version || !alert || !own) throw new Error(`The version that play ${playId} was decided with is gone`)
     const channel = await this.deps.onAir.read(play.event.channelId)
     const event = shownEvent(canonicalOf(play.event), wish, channel)
-    const variation = event.together ? (severalCase(alert, { event, channel }) ?? own) : own
+    const variation = shownCase(alert, own, event, channel)
     const voices = voicesOf(variation.composition, event, channel.locale)
     // What was decided to be read of it alone is not what is read of several.
     const spokenFor = variation === own ? play : { ...play, speech: null }
@@ -153,19 +143,5 @@ export class Shows {
   }
 }
 
-const nameOf = ({ together, brought, isShort }: ShowWish): string =>
+const nameOf = ({ together, brought, isShort }: ShownWish): string =>
   together || brought || isShort ? [together?.count, together?.total, brought, isShort].join(' ') : ''
-
-/** An event as it is shown: with others, or with as many gifts as came. */
-function shownEvent(
-  event: CanonicalEvent,
-  { together, brought = 0 }: ShowWish,
-  { currency }: ChannelOnAir,
-): CanonicalEvent {
-  const { data } = event
-  const more = event.kind === 'giftBatch' && 'count' in data && brought > data.count
-  const shown = more ? ({ ...event, data: { ...data, count: brought } } as CanonicalEvent) : event
-  return together
-    ? { ...shown, together: { count: together.count, total: totalOf(event, together.total, currency) } }
-    : shown
-}

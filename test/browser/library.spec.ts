@@ -30,6 +30,7 @@ test('ten files of mixed kinds, one bad, and the connection lost in the middle: 
   signIn,
   context,
 }) => {
+  test.slow()
   await signIn()
   const long = tone(-20, 30)
   const sentAt: number[] = []
@@ -76,7 +77,7 @@ test('ten files of mixed kinds, one bad, and the connection lost in the middle: 
     'tone.mp3',
     'moving-vp9.webm',
   ])
-    await expect(tile(page, name)).toBeVisible({ timeout: 30_000 })
+    await expect(tile(page, name)).toBeVisible({ timeout: 90_000 })
   await expect(arrivals(page).getByText('no-picture.png was not taken')).toBeVisible()
   await expect(arrivals(page)).toContainText('It cannot be told what this file is. Pictures (PNG, JPEG')
   expect(lost).toBe(2)

@@ -1,22 +1,16 @@
 import { sql } from 'drizzle-orm'
-import pino from 'pino'
 import { expect, vi } from 'vitest'
 import type { BoxDocument } from '../../core/composition/box.ts'
 import { sampleEvent } from '../../core/events/sampleEvent.ts'
 import type { BoxPolicy } from '../../core/queue/policy.ts'
 import { demoBoxes } from '../../demo/scenario.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
-import { OnAirCache } from '../../server/channel/onAir.ts'
 import type { Database } from '../../server/db/handle.ts'
-import { addBox, findBox, publishVersion } from '../../server/db/queries/boxes.ts'
-import { claim } from '../../server/db/queries/nodes.ts'
+import { publishVersion } from '../../server/db/queries/boxes.ts'
 import { listExpired } from '../../server/db/queries/plays.ts'
-import { addChannel, addPerson } from '../../server/db/queries/people.ts'
 import { decideEvents, type EarnedPlay, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
-import { BoxQueues } from '../../server/queue/boxQueues.ts'
-import { Shows } from '../../server/queue/shows.ts'
-import { Clock } from '../../server/system/clock.ts'
+import { addOneBox, serveBox } from '../arrange/boxServer.ts'
 import { waitingIn } from '../arrange/queueRun.ts'
 import { onEachDatabase } from '../arrange/onEachDatabase.ts'
 
@@ -31,31 +25,10 @@ const studio: { scene: string | null } = { scene: null }
 /** One server with the counter's box on air, as it is after a start: it knows what the database knows. */
 async function started(db: Database) {
   const sent: ToSource[] = []
-  const clock = new Clock()
-  const onAir = new OnAirCache(db)
-  const shows = new Shows({
-    db,
-    onAir,
-    dress: (show) => show,
-    voices: { of: () => Promise.reject(new Error('nobody speaks here')), tooLate: () => undefined } as never,
+  const { onAir, queues, runtime } = await serveBox(db, { channelId, boxId }, (message) => void sent.push(message), {
+    voice: () => Promise.reject(new Error('nobody speaks here')),
+    scene: () => studio.scene,
   })
-  const queues = new BoxQueues({
-    ...{ db, clock, shows, onAir, logger: pino({ level: 'silent' }) },
-    sceneOf: () => Promise.resolve(studio.scene),
-    send: (_nodeId, _boxId, _sources, message) => void sent.push(message),
-    isSure: () => true,
-    onLaneLost: () => expect.fail('nobody else is there'),
-    letGo: () => Promise.resolve(),
-    noteTrouble: () => false,
-    onChange: () => undefined,
-    onPlayChanged: () => undefined,
-    onStarted: () => undefined,
-    onPlay: () => undefined,
-  })
-  const row = await findBox(db, channelId, boxId)
-  for (const { hold, leftAt } of await claim(db, `node-${number++}`, [], true))
-    if (row) await queues.open(row, hold, leftAt)
-  const runtime = () => queues.find(boxId)!
   /** Keeps events and puts what they earned into the line, all at once. */
   const come = async (
     ...events: { kind: 'follow' | 'giftBatch' | 'giftRecipient' | 'tip'; data?: object; isTest?: boolean }[]
@@ -116,14 +89,7 @@ const wordsOf = ({ score }: PlayToShow) =>
 
 onEachDatabase('floods', ({ db, whereHere }) => {
   whereHere('of follows are one alert that names how many there are, also after a restart in between', async () => {
-    await addChannel(db(), {
-      ...{ id: channelId, name: 'Lantern Loaf', locale: 'en', timeZone: 'UTC', currency: 'EUR', rates: {} },
-      ...{ speech: null, calls: null, goalsBasis: 0 },
-    } as never)
-    await addPerson(db(), { id: personId, email: 'o@x.example', name: 'Odalys Fenn', passwordHash: 'x' } as never)
-    await addBox(db(), {
-      ...{ id: boxId, channelId, name: 'Night counter', draft: document, sourceToken: 'token' },
-    } as never)
+    await addOneBox(db(), { channelId, boxId, personId, draft: document })
     await putOnAir(db(), document.policy)
     const before = await started(db())
     const ids = await before.come(...Array.from({ length: 20 }, () => ({ kind: 'follow' as const })))

@@ -4,7 +4,8 @@ import type { BroadcastReportView } from '../../../contract/broadcasts.ts'
 import { kindOf } from '../../../core/events/kinds.ts'
 import { formatMoney } from '../../../core/money.ts'
 import { useChannel } from '../../composables/useChannel.ts'
-import { giftWords, lengthWords } from './afterWords.ts'
+import { lengthWords } from '../../format/time.ts'
+import { giftWords } from './afterWords.ts'
 
 /** How long things waited in a broadcast, how much of it was alerts', and who gave most. */
 const props = defineProps<{ view: BroadcastReportView }>()

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { BroadcastReport } from '../../../core/broadcast/report.ts'
-import { lengthWords, sumWords, whenWords } from './afterWords.ts'
+import { sumWords, whenWords } from './afterWords.ts'
 
 const told = { locale: 'en-IE', currency: 'EUR', timeZone: 'UTC' }
 const empty: BroadcastReport = {
@@ -9,14 +9,6 @@ const empty: BroadcastReport = {
 }
 
 describe('what is said of a broadcast', () => {
-  it.each([
-    [800, '0.8 s'],
-    [48_000, '48 s'],
-    [200_000, '3 min 20 s'],
-    [240_000, '4 min'],
-    [21_540_000, '5 h 59 min'],
-    [21_600_000, '6 h'],
-  ])('a length of %i ms is %s', (ms, words) => expect(lengthWords(ms)).toBe(words))
   it('names the day on which it began', () => {
     const british = { ...told, locale: 'en-GB' }
     const of = { id: 'b', begunBy: 'hand', endedBy: 'hand', beganAtMs: Date.UTC(2026, 10, 24, 22) } as const

@@ -13,16 +13,6 @@ interface Told {
 
 const kindsNamed = 4
 
-/** How long something took, as people say it: `0.8 s`, `48 s`, `3 min 20 s`, `5 h 59 min`. */
-export function lengthWords(ms: number): string {
-  if (ms < 10_000) return `${(ms / 1000).toFixed(1)} s`
-  const s = Math.round(ms / 1000)
-  if (s < 90) return `${s} s`
-  const minutes = Math.floor(s / 60)
-  if (minutes < 60) return s % 60 === 0 ? `${minutes} min` : `${minutes} min ${s % 60} s`
-  return minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`
-}
-
 /** When a broadcast was: `Tuesday 24 November, 22:00 – 04:00`. */
 export function whenWords({ beganAtMs, endedAtMs }: BroadcastView, { locale, timeZone }: Told): string {
   const day = new Intl.DateTimeFormat(locale, { timeZone, weekday: 'long', day: 'numeric', month: 'long' })

@@ -4,14 +4,23 @@ import { useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { counted } from '../../format/counted.ts'
-import { span } from '../../format/time.ts'
+import { lengthWords, span } from '../../format/time.ts'
 import type { RidgeView } from '../../../contract/views.ts'
+import { useLastRehearsal } from '../../composables/useLastRehearsal.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { pathsOf, stationOf, stations, type Station } from './stations.ts'
 
 const liveStore = useLiveStore()
 const route = useRoute()
 const now = useNow({ interval: 10_000 })
+const lastRehearsal = useLastRehearsal()
+/** Longer than that somebody waited who may not have wanted to. */
+const longMs = 30_000
+const rehearsal = computed<Pick<Listed, 'state' | 'light'>>(() => {
+  const worstMs = lastRehearsal.value?.worstMs
+  if (worstMs === undefined) return { state: 'not yet', light: 'idle' }
+  return { state: `longest wait ${lengthWords(worstMs)}`, light: worstMs <= longMs ? 'fine' : 'idle' }
+})
 
 const listed = computed<Listed[]>(() => {
   const ridge = liveStore.live?.ridge
@@ -26,6 +35,7 @@ const listed = computed<Listed[]>(() => {
     },
     { name: 'Boxes', ...boxesState(boxes) },
     { name: 'Triggers', ...triggersState(triggers) },
+    { name: 'Rehearsal', ...rehearsal.value },
     {
       name: 'Desk',
       state: `${deskWords(desk)}, ${counted(desk.sources, 'source')}`,
@@ -85,7 +95,7 @@ const lights = { bolt: 'fill-glow', fine: 'fill-fine', idle: 'fill-mist' }
 </script>
 
 <template>
-  <nav aria-label="Stations" class="relative w-full min-w-0 max-w-2xl">
+  <nav aria-label="Stations" class="relative w-full min-w-0 max-w-3xl">
     <svg
       :viewBox="`0 0 ${stations.length * 200} 22`"
       class="absolute inset-x-0 top-0 h-[22px] w-full"
@@ -106,7 +116,7 @@ const lights = { bolt: 'fill-glow', fine: 'fill-fine', idle: 'fill-mist' }
         vector-effect="non-scaling-stroke"
       />
     </svg>
-    <ol class="grid grid-cols-4 pt-[22px]">
+    <ol class="grid pt-[22px]" :style="{ gridTemplateColumns: `repeat(${stations.length}, minmax(0, 1fr))` }">
       <li v-for="(station, index) in listed" :key="station.name" class="relative text-center">
         <svg
           class="absolute left-1/2 size-2.5 -translate-x-1/2"

@@ -19,6 +19,7 @@ export const pathsOf = {
     { to: '/triggers/redemptions', name: 'Redemptions' },
     { to: '/triggers/studio', name: 'Studio and chat' },
   ],
+  Rehearsal: [{ to: '/rehearsal', name: 'Nights' }],
   Desk: [
     { to: '/desk', name: 'Live' },
     { to: '/policy', name: 'Policy' },

@@ -95,7 +95,7 @@ const noteOf = (entry: HistoryEntryView) => {
       <li
         v-for="{ entry, index, start, size, isFirst } in rows"
         :key="entry.seq"
-        class="absolute inset-x-0 top-0 flex flex-col justify-end"
+        class="absolute inset-x-0 top-0 flex flex-col justify-end [contain:content]"
         :style="{ height: `${size}px`, transform: `translateY(${start}px)` }"
         :aria-setsize="isWhole ? entries.length : -1"
         :aria-posinset="index + 1"
@@ -117,6 +117,7 @@ const noteOf = (entry: HistoryEntryView) => {
               <NuxtLink
                 v-if="entry.viewerId !== null"
                 :to="viewerPath(entry)"
+                :prefetch="false"
                 class="hover:text-deep-sky hover:underline"
                 ><bdi>{{ entry.name }}</bdi></NuxtLink
               ><bdi v-else>{{ entry.name || 'the channel itself' }}</bdi>

@@ -77,14 +77,12 @@ const clear = () => {
   isBetween.value = false
   filter.value = {}
 }
-const slot =
-  'rounded-xs border-0 border-b border-deep-sky bg-transparent px-0.5 font-semibold text-deep-sky field-sizing-content'
 </script>
 
 <template>
   <div class="text-lg leading-loose" role="search" aria-label="What of it is shown">
     <select
-      :class="slot"
+      class="in-sentence"
       aria-label="Kind of event"
       :value="filter.kind ?? ''"
       @change="set({ kind: chosen($event) as HistoryFilter['kind'] })"
@@ -93,13 +91,17 @@ const slot =
       <option v-for="kind in eventKinds" :key="kind" :value="kind">{{ manyOf(kind) }}</option>
     </select>
     from
-    <select :class="slot" aria-label="Feed" :value="filter.source ?? ''" @change="set({ source: chosen($event) })">
+    <select
+      class="in-sentence"
+      aria-label="Feed"
+      :value="filter.source ?? ''"
+      @change="set({ source: chosen($event) })"
+    >
       <option value="">every feed</option>
       <option v-for="each in sources" :key="each.source" :value="each.source">{{ each.name }}</option>
     </select>
     <select
-      :class="slot"
-      class="ml-1"
+      class="in-sentence ml-1"
       aria-label="What became of it"
       :value="filter.outcome ?? ''"
       @change="set({ outcome: chosen($event) as Outcome | undefined })"
@@ -108,8 +110,7 @@ const slot =
       <option v-for="each in outcomes" :key="each" :value="each">{{ became[each] }}</option></select
     >, worth at least
     <input
-      :class="slot"
-      class="w-16 text-center"
+      class="in-sentence w-16 text-center"
       type="number"
       min="0"
       step="any"
@@ -120,21 +121,19 @@ const slot =
       @change="set({ atLeast: Math.round(Number(chosen($event) ?? 0) * per) || undefined })"
     />
     {{ channel.currency }},
-    <select :class="slot" aria-label="When" :value="days" @change="chooseDays(chosen($event) ?? '')">
+    <select class="in-sentence" aria-label="When" :value="days" @change="chooseDays(chosen($event) ?? '')">
       <option v-for="(name, each) in whenWords" :key="each" :value="each">{{ name }}</option>
     </select>
     <template v-if="days === 'between'">
       <input
-        :class="slot"
-        class="mx-1"
+        class="in-sentence mx-1"
         type="date"
         aria-label="From this day on"
         :value="filter.from ?? ''"
         @change="set({ from: chosen($event) })" />
       and
       <input
-        :class="slot"
-        class="ml-1"
+        class="in-sentence ml-1"
         type="date"
         aria-label="Until this day"
         :value="filter.until ?? ''"
@@ -142,15 +141,14 @@ const slot =
     >, with
     <input
       v-model="typed"
-      :class="slot"
-      class="min-w-40"
+      class="in-sentence min-w-40"
       type="search"
       maxlength="200"
       placeholder="any name or words"
       aria-label="Names and words"
     />; tests
     <select
-      :class="slot"
+      class="in-sentence"
       aria-label="Tests"
       :value="filter.tests ?? ''"
       @change="set({ tests: chosen($event) as 'too' | undefined })"

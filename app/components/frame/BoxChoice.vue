@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { navigateTo } from '#imports'
+import { useBoxesStore } from '../../stores/boxes.ts'
+import { useLiveStore } from '../../stores/live.ts'
+
+/** Which box a page is about, where there are several: the address says it. */
+defineProps<{ boxId: string | null; path: string; saysPlaying?: boolean }>()
+const boxes = useBoxesStore()
+const live = useLiveStore()
+</script>
+
+<template>
+  <div
+    v-if="(boxes.boxes?.length ?? 0) > 1"
+    class="flex items-center gap-1 border-b border-seam px-4 py-1.5"
+    role="group"
+    aria-label="Box"
+  >
+    <button
+      v-for="each in boxes.boxes"
+      :key="each.id"
+      type="button"
+      class="rounded-sm px-2.5 py-1"
+      :class="each.id === boxId ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'"
+      :aria-pressed="each.id === boxId"
+      @click="navigateTo(`${path}?box=${each.id}`)"
+    >
+      {{ each.name
+      }}<span
+        v-if="saysPlaying && live.deskOf(each.id)?.current"
+        class="ml-2 inline-block size-2 rounded-full bg-bolt"
+        title="playing"
+      />
+    </button>
+  </div>
+</template>

@@ -1,0 +1,275 @@
+<script setup lang="ts">
+import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
+import { useEventListener, watchDebounced } from '@vueuse/core'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { toast } from 'vue-sonner'
+import type { BroadcastsView, BroadcastView } from '../../../contract/broadcasts.ts'
+import type { NightChannel } from '../../../contract/nights.ts'
+import { caseNames } from '../../../core/edit/differences/describeDifferences.ts'
+import { takePolicy } from '../../../core/edit/policyEdits.ts'
+import { isSame } from '../../../core/isSame.ts'
+import { usualPolicy } from '../../../core/queue/policy.ts'
+import { withChanges, type AdviceStep } from '../../../core/rehearsal/advise.ts'
+import { localMoment, momentAt } from '../../../core/time/localMoment.ts'
+import { request, wordsOf } from '../../api/request.ts'
+import { whenWords } from '../../components/after/afterWords.ts'
+import BoxChoice from '../../components/frame/BoxChoice.vue'
+import ConflictDialog from '../../components/publish/ConflictDialog.vue'
+import AdvicePaper from '../../components/rehearsal/AdvicePaper.vue'
+import EventLook from '../../components/rehearsal/EventLook.vue'
+import NightCharts from '../../components/rehearsal/NightCharts.vue'
+import NightDialog, { type ChosenNight } from '../../components/rehearsal/NightDialog.vue'
+import TwoPolicies, { type Beside } from '../../components/rehearsal/TwoPolicies.vue'
+import { useRehearsal } from '../../components/rehearsal/useRehearsal.ts'
+import { useChannel } from '../../composables/useChannel.ts'
+import { useLastRehearsal } from '../../composables/useLastRehearsal.ts'
+import { useUndoNotice } from '../../composables/useUndoNotice.ts'
+import { useBoxesStore } from '../../stores/boxes.ts'
+import { useDraftStore } from '../../stores/draft.ts'
+import { useMediaStore } from '../../stores/media.ts'
+import { useSessionStore } from '../../stores/session.ts'
+import type { NightChoice, Side } from '../../workers/rehearsal.worker.ts'
+
+useHead({ title: 'Rehearsal · Thundercrest' })
+const route = useRoute()
+const boxes = useBoxesStore()
+const draft = useDraftStore()
+const media = useMediaStore()
+const session = useSessionStore()
+const channel = useChannel()
+const rehearsal = useRehearsal()
+const { night, compared, advice, looked, progress } = rehearsal
+
+const refusal = ref('')
+const isChoosing = ref(false)
+const broadcasts = ref<readonly BroadcastView[]>([])
+const known = shallowRef<NightChannel | null>(null)
+const chosen = shallowRef<ChosenNight>({ is: 'longQueue' })
+const beside = ref<Beside>('air')
+const targetS = ref(30)
+const isGivenUp = ref(false)
+
+const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.box) ?? boxes.boxes?.[0] ?? null)
+const document = computed(() => (draft.view?.id === box.value?.id ? draft.document : null))
+const air = computed(() => draft.view?.airDocument ?? null)
+const clock = computed(() => {
+  const format = new Intl.DateTimeFormat('en-GB', { timeZone: channel.value.timeZone, timeStyle: 'short' })
+  return (atMs: number) => format.format(atMs)
+})
+
+/** What the draft is beside: what is on air where that is another, else what there would be without any policy. */
+const sideA = computed<Side | null>(() => {
+  if (!document.value) return null
+  if (beside.value === 'air' && air.value) return { document: air.value, policy: air.value.policy }
+  return { document: document.value, policy: beside.value === 'usual' ? usualPolicy : null }
+})
+const sideB = computed<Side | null>(() => document.value && { document: document.value, policy: document.value.policy })
+const nameOfA = computed(() => ({ air: 'on air', usual: 'as a new box', none: 'one by one' })[beside.value])
+const share = computed(() => {
+  const sentence = document.value?.policy.find(({ rule, isOn }) => rule === 'airtime' && isOn)
+  return sentence?.rule === 'airtime' ? sentence.percent / 100 : null
+})
+
+const title = computed(() => {
+  const { value } = chosen
+  if (value.is === 'longQueue') return 'The night of the long queue'
+  if (value.is === 'broadcast') return whenWords(value.broadcast, channel.value)
+  return value.is === 'dials' ? 'A night that never was' : value.file.name
+})
+const number = (value: number) => new Intl.NumberFormat(channel.value.locale).format(value)
+const facts = computed(() => {
+  if (!night.value) return ''
+  const { count, fromMs, untilMs, repeated, tests } = night.value
+  if (count === 0) return 'Nothing happened in it.'
+  const took = compared.value ? `run in ${(compared.value.tookMs / 1000).toFixed(2)} s` : ''
+  return [
+    `${number(count)} events from ${clock.value(fromMs)} to ${clock.value(untilMs)}`,
+    repeated > 0 ? `${number(repeated)} told twice` : '',
+    tests > 0 ? `${number(tests)} tests left out` : '',
+    box.value?.name ?? '',
+    took,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+
+async function choiceOf(of: ChosenNight): Promise<NightChoice> {
+  const { timeZone } = channel.value
+  const beginMs = momentAt(localMoment(Date.now(), timeZone).day - 1, 22 * 60, timeZone)
+  if (of.is === 'longQueue') return { is: 'longQueue', beginMs }
+  if (of.is === 'dials') return { is: 'dials', dials: of.dials, beginMs }
+  if (of.is === 'file') return { is: 'file', text: await of.file.text() }
+  const answer = await fetch(`/api/nights/${of.broadcast.id}`)
+  if (!answer.ok) throw new Error('The broadcast could not be read. Try it once more.')
+  return { is: 'file', text: await answer.text() }
+}
+async function take(of: ChosenNight): Promise<void> {
+  if (!known.value) return
+  refusal.value = ''
+  chosen.value = of
+  isGivenUp.value = false
+  try {
+    rehearsal.take(await choiceOf(of), known.value)
+  } catch (error) {
+    refusal.value = wordsOf(error)
+  }
+}
+/** More than so many are not tried again and again without being asked. */
+const manyEvents = 5_000
+function compare(): void {
+  if (!sideA.value || !sideB.value || !night.value) return
+  isGivenUp.value = false
+  rehearsal.compare(sideA.value, sideB.value)
+}
+function seekAdvice(): void {
+  rehearsal.adviseWithin(targetS.value * 1000)
+}
+watch(night, (taken) => taken && taken.count > 0 && compare())
+watchDebounced([sideA, sideB], () => compare(), { debounce: 250 })
+const last = useLastRehearsal()
+watch(compared, (came) => {
+  if (came) last.value = { worstMs: came.b.all.worstMs }
+})
+watch([compared, targetS], () => {
+  const isLate = (compared.value?.b.all.p95Ms ?? 0) > targetS.value * 1000
+  if (isLate && (night.value?.count ?? 0) <= manyEvents) seekAdvice()
+})
+watch(
+  () => [document.value?.policy, air.value?.policy] as const,
+  ([own, onAir], before) => {
+    // Only where a box is opened: what was chosen stays.
+    if (before?.[0] === undefined && own) beside.value = onAir && !isSame(own, onAir) ? 'air' : 'none'
+  },
+)
+function cancel(): void {
+  isGivenUp.value = rehearsal.cancel()
+}
+
+const notice = useUndoNotice()
+function makeDraft(steps: readonly AdviceStep[]): void {
+  const policy = document.value?.policy
+  if (!policy) return
+  const changed = draft.edit(
+    takePolicy(
+      withChanges(
+        policy,
+        steps.map(({ change }) => change),
+      ),
+    ),
+  )
+  if (changed) notice('It is the draft now. On air it changes with “Put on air”, under Policy.')
+  else toast.error('The draft could not be changed.')
+}
+
+onMounted(async () => {
+  try {
+    const [, , list, told] = await Promise.all([
+      media.ensureLoaded(),
+      boxes.load(),
+      request<BroadcastsView>('GET', '/api/broadcasts'),
+      request<NightChannel>('GET', '/api/nights/channel'),
+    ])
+    broadcasts.value = list.broadcasts
+    known.value = told
+    await take(chosen.value)
+  } catch (error) {
+    refusal.value = wordsOf(error)
+  }
+})
+watch(
+  () => box.value?.id ?? null,
+  async (id) => {
+    if (id === null) return
+    try {
+      await draft.open(id)
+    } catch (error) {
+      refusal.value = wordsOf(error)
+    }
+  },
+  { immediate: true },
+)
+useEventListener(window, 'pagehide', () => void draft.save(true))
+useEventListener(window, 'visibilitychange', draft.keep)
+onBeforeRouteLeave(() => draft.save())
+</script>
+
+<template>
+  <main class="flex h-full min-h-0 flex-col">
+    <BoxChoice :box-id="box?.id ?? null" path="/rehearsal" />
+    <div
+      v-if="box"
+      class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_23.5rem] lg:overflow-hidden"
+    >
+      <section class="flex min-h-0 flex-col px-6 py-4 lg:overflow-y-auto" aria-labelledby="night">
+        <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
+          <div class="min-w-0">
+            <h1 id="night" class="font-display text-2xl font-semibold">{{ title }}</h1>
+            <p v-if="progress" class="flex items-center gap-3 text-mist" role="status">
+              <progress class="h-1.5 w-40 accent-glow" :value="progress.share" max="1" :aria-label="progress.words" />
+              {{ progress.words }}
+              <button type="button" class="link hover:text-snow" @click="cancel">Give it up</button>
+            </p>
+            <p v-else-if="isGivenUp" class="text-mist" role="status">
+              It was given up.
+              <button type="button" class="link hover:text-snow" @click="compare">Rehearse it again</button>
+            </p>
+            <p v-else class="text-mist" role="status">{{ facts }}</p>
+          </div>
+          <button type="button" class="button" :disabled="!known" @click="isChoosing = true">Another night</button>
+        </div>
+        <p v-if="refusal || rehearsal.refusal.value" role="alert" class="mt-2 text-wrong">
+          {{ refusal || rehearsal.refusal.value }}
+        </p>
+        <NightCharts
+          v-if="compared && night && night.count > 0"
+          class="mt-4"
+          :a="compared.a"
+          :b="compared.b"
+          :name-of-a="nameOfA"
+          :share="share"
+          :clock="clock"
+          @look="rehearsal.lookNear"
+        />
+        <p v-else-if="night?.count === 0" class="max-w-prose text-mist">
+          There is nothing to rehearse in this night. Choose another, or make one: under <b>Another night</b>.
+        </p>
+      </section>
+      <aside class="on-paper min-h-0 border-l border-seam px-5 py-5 lg:overflow-y-auto" aria-label="What it comes to">
+        <EventLook
+          v-if="looked && document && night"
+          :looked="looked"
+          :canvas="document.canvas"
+          :clock="clock"
+          :count="night.count"
+          @go="rehearsal.look"
+          @close="rehearsal.looked.value = null"
+        />
+        <template v-if="compared && document">
+          <TwoPolicies v-model:beside="beside" :a="compared.a" :b="compared.b" :has-air="air !== null" :clock="clock" />
+          <AdvicePaper
+            v-model:target-s="targetS"
+            class="mt-6"
+            :advice="advice?.advice ?? null"
+            :p95-ms="compared.b.all.p95Ms"
+            :is-busy="progress !== null"
+            :can-edit="session.canEdit"
+            :names="{ ...channel, cases: caseNames(document) }"
+            @take="makeDraft"
+            @look="seekAdvice"
+          />
+        </template>
+        <p v-else class="text-faded">
+          A night is played through the box as it would be on air, in a moment and without a source: how long people
+          wait, what is shared, what is let go.
+        </p>
+      </aside>
+    </div>
+    <p v-else-if="boxes.boxes?.length === 0" class="p-8 text-mist">
+      A rehearsal needs a box. Make one first, under <b>Boxes</b>.
+    </p>
+    <p v-else-if="refusal" role="alert" class="p-8 text-wrong">{{ refusal }}</p>
+    <p v-else class="p-8 text-mist">Loading…</p>
+    <NightDialog v-model:open="isChoosing" :broadcasts="broadcasts" @choose="take" />
+    <ConflictDialog />
+  </main>
+</template>
