@@ -13,14 +13,27 @@ const scrollsForMs = 8_000
 const newestAtMs = Date.UTC(2026, 10, 24, 22)
 
 const entryOf = (seq: number): HistoryEntryView => ({
-  ...{ seq, eventId: `event-${seq}`, kind: eventKinds[seq % eventKinds.length] ?? 'follow', name: `viewer ${seq % 977}` },
+  ...{
+    seq,
+    eventId: `event-${seq}`,
+    kind: eventKinds[seq % eventKinds.length] ?? 'follow',
+    name: `viewer ${seq % 977}`,
+  },
   ...{ detail: seq % 3 === 0 ? 'says that the rye was good tonight' : '', viewerId: `v${seq % 977}`, isTest: false },
   ...{ source: 'feed:hearth', from: 'Hearth', occurredAtMs: newestAtMs - (rowsInAll - seq) * 20_000 },
   receivedAtMs: newestAtMs - (rowsInAll - seq) * 20_000,
   ends: [
     ...[{ boxId: 'main', boxName: 'Main', outcome: 'played', reason: '', variationName: 'Usual' } as const],
     ...(seq % 5 === 0
-      ? [{ boxId: 'side', boxName: 'Side', outcome: 'expired', reason: 'waited too long', variationName: 'Usual' } as const]
+      ? [
+          {
+            boxId: 'side',
+            boxName: 'Side',
+            outcome: 'expired',
+            reason: 'waited too long',
+            variationName: 'Usual',
+          } as const,
+        ]
       : []),
   ],
 })
@@ -100,9 +113,13 @@ await withPlayerPage(async (_page, server, browser) => {
   const shown = await page.locator('[data-scrolled] li').count()
   measured.push({
     what: `read to the end of ${rowsInAll.toLocaleString('en')}, as fast as pages come`,
-    figures: { ...rowOf('', reading.intervals).figures, 'the whole': ms(reading.tookMs), 'rows in the document': shown },
+    figures: {
+      ...rowOf('', reading.intervals).figures,
+      'the whole': ms(reading.tookMs),
+      'rows in the document': shown,
+    },
   })
-  for (const pixels of [40, 400, 20_000])
+  for (const pixels of [40, 120, 400, 20_000])
     measured.push(
       rowOf(
         `scrolled by ${pixels.toLocaleString('en')} pixels a frame`,

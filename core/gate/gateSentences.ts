@@ -1,3 +1,4 @@
+import { numberFormat } from '../text/numberFormat.ts'
 import { clockWords } from '../time/clockWords.ts'
 import { whoWords } from './askGate.ts'
 import { waitWords } from './refusalWords.ts'
@@ -23,7 +24,7 @@ export function priceSentence(
   { cost, votes }: Pick<Gate, 'cost' | 'votes'>,
   { points, locale }: SentenceWords,
 ): string {
-  const price = new Intl.NumberFormat(locale).format(cost)
+  const price = numberFormat(locale).format(cost)
   return (
     and([
       cost > 0 ? `${price} ${cost === 1 ? points.one : points.many}` : '',

@@ -1,3 +1,4 @@
+import { numberFormat } from '../text/numberFormat.ts'
 import { listedWords } from '../text/listedWords.ts'
 import { fillTemplate } from '../text/fillTemplate.ts'
 import { plainText } from '../text/textPiece.ts'
@@ -53,7 +54,7 @@ export function refusalWords(refused: Refused, gate: Gate, nowMs: number, words:
       return `${detail} have asked for it.`
     case 'cost': {
       const missing = Number(detail)
-      const count = new Intl.NumberFormat(words.locale).format(missing)
+      const count = numberFormat(words.locale).format(missing)
       return missing === 1 ? `1 ${words.points.one} is missing.` : `${count} ${words.points.many} are missing.`
     }
   }

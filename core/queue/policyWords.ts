@@ -1,3 +1,4 @@
+import { numberFormat } from '../text/numberFormat.ts'
 import { assertNever } from '../assertNever.ts'
 import { bringsMoney } from '../events/moneyKinds.ts'
 import { kindOf, type EventKind } from '../events/kinds.ts'
@@ -51,7 +52,7 @@ export function timeWords(ms: number): string {
 /** What events of a kind bring, in so many words: money as the channel writes it. */
 export function amountWords(kind: EventKind, amount: number, { locale, currency }: PolicyNames): string {
   if (bringsMoney(kind)) return formatMoney(amount, currency, locale)
-  return `${new Intl.NumberFormat(locale).format(amount)}${unitOf(kind)}`
+  return `${numberFormat(locale).format(amount)}${unitOf(kind)}`
 }
 
 function unitOf(kind: EventKind): string {
@@ -145,7 +146,7 @@ export function piecesOf(sentence: Sentence, names: PolicyNames): SentencePiece[
     case 'room':
       return [
         'At most ',
-        slot('atMost', new Intl.NumberFormat(names.locale).format(sentence.atMost)),
+        slot('atMost', numberFormat(names.locale).format(sentence.atMost)),
         ' wait; then what matters least is let go.',
       ]
     default:

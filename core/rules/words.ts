@@ -1,3 +1,4 @@
+import { numberFormat } from '../text/numberFormat.ts'
 import { clockWords } from '../time/clockWords.ts'
 import { formatMoney } from '../money.ts'
 import { listedWords } from '../text/listedWords.ts'
@@ -25,7 +26,7 @@ export const spanUnitOf = (minutes: number) =>
 function wordsOfSpan(minutes: number, locale: string): string {
   const unit = spanUnitOf(minutes)
   const count = minutes / unit.minutes
-  return `${new Intl.NumberFormat(locale).format(count)} ${count === 1 ? unit.one : unit.many}`
+  return `${numberFormat(locale).format(count)} ${count === 1 ? unit.one : unit.many}`
 }
 
 const dayMs = 86_400_000
@@ -52,7 +53,7 @@ export function wordsOfValue(
     case 'money':
       return formatMoney(Number(value), currency, locale)
     case 'number':
-      return new Intl.NumberFormat(locale).format(Number(value))
+      return numberFormat(locale).format(Number(value))
     case 'span':
       return wordsOfSpan(Number(value), locale)
     case 'clock':

@@ -1,3 +1,4 @@
+import { numberFormat } from './numberFormat.ts'
 import { formatMoney } from '../money.ts'
 import { knownLocale } from './knownLocale.ts'
 import { isCurrencyCode, minorDigits } from '../minorDigits.ts'
@@ -15,7 +16,7 @@ export type TemplateValues = Readonly<Record<string, TemplateValue>>
 /** A value as the locale writes it where nothing else is asked for. Never throws. */
 export function plainValue(value: TemplateValue, locale: string): string {
   if (typeof value === 'string') return value
-  if (typeof value === 'number') return numberFormat(locale, {}).format(value)
+  if (typeof value === 'number') return numberFormat(locale).format(value)
   return formatMoney(value.amountMinor, value.currency, locale)
 }
 
@@ -58,18 +59,6 @@ export function styledNumber(value: TemplateValue, style: string, locale: string
 }
 
 const unitDigits = (currency: string) => (isCurrencyCode(currency) ? minorDigits(currency) : 2)
-
-const formats = new Map<string, Intl.NumberFormat>()
-
-/** Formatters are slow to make and few: kept. */
-function numberFormat(locale: string, options: Intl.NumberFormatOptions): Intl.NumberFormat {
-  const key = locale + JSON.stringify(options)
-  const known = formats.get(key)
-  if (known) return known
-  const made = new Intl.NumberFormat(knownLocale(locale), options)
-  formats.set(key, made)
-  return made
-}
 
 const pluralRules = new Map<string, Intl.PluralRules>()
 

@@ -24,6 +24,7 @@ for (const scheme of ['night', 'daybreak']) {
       ['/feeds', 'Feeds'],
       ['/desk', 'Waiting'],
       ['/policy', 'How Night counter behaves on air'],
+      ['/rehearsal', 'The night of the long queue'],
       ['/history', 'History'],
       ['/after', 'Broadcasts'],
       ['/media', 'Media'],

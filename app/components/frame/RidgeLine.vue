@@ -4,7 +4,7 @@ import { useRoute } from '#imports'
 import { useNow } from '@vueuse/core'
 import { computed } from 'vue'
 import { counted } from '../../format/counted.ts'
-import { lengthWords, span } from '../../format/time.ts'
+import { span } from '../../format/time.ts'
 import type { RidgeView } from '../../../contract/views.ts'
 import { useLastRehearsal } from '../../composables/useLastRehearsal.ts'
 import { useLiveStore } from '../../stores/live.ts'
@@ -19,7 +19,7 @@ const longMs = 30_000
 const rehearsal = computed<Pick<Listed, 'state' | 'light'>>(() => {
   const worstMs = lastRehearsal.value?.worstMs
   if (worstMs === undefined) return { state: 'not yet', light: 'idle' }
-  return { state: `longest wait ${lengthWords(worstMs)}`, light: worstMs <= longMs ? 'fine' : 'idle' }
+  return { state: `longest wait ${span(worstMs)}`, light: worstMs <= longMs ? 'fine' : 'idle' }
 })
 
 const listed = computed<Listed[]>(() => {

@@ -15,6 +15,8 @@ const emit = defineEmits<{ more: []; why: [asked: AskedEvent]; top: [isThere: bo
 
 const rowPx = 52
 const dayPx = 38
+/** So many rows are never seen at once: those that leave at one end come in again at the other, which costs half of making them. */
+const elements = 128
 /** So many rows before the end the next page is asked for. */
 const ahead = 250
 
@@ -94,7 +96,7 @@ const noteOf = (entry: HistoryEntryView) => {
     <ol class="relative" :style="{ height: `${virtual.getTotalSize()}px` }">
       <li
         v-for="{ entry, index, start, size, isFirst } in rows"
-        :key="entry.seq"
+        :key="index % elements"
         class="absolute inset-x-0 top-0 flex flex-col justify-end [contain:content]"
         :style="{ height: `${size}px`, transform: `translateY(${start}px)` }"
         :aria-setsize="isWhole ? entries.length : -1"

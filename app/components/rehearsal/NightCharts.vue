@@ -191,9 +191,9 @@ const number = (value: number) => String(Math.round(value))
         Arrow keys go along the night, with Shift in long steps. Plus goes nearer, Escape shows all of it, Enter says
         what came at this moment.
       </p>
-      <h3 class="font-semibold">
+      <h2 class="relative w-fit bg-night pr-3 font-semibold">
         Arrivals <span class="ml-2 font-normal text-mist">each {{ slotWords }}, by what became of them in B</span>
-      </h3>
+      </h2>
       <NightChart
         :series="arrivals"
         :range="range"
@@ -203,12 +203,12 @@ const number = (value: number) => String(Math.round(value))
         :words="number"
         is-stacked
       />
-      <h3 class="mt-2 font-semibold">
+      <h2 class="relative mt-2 w-fit bg-night pr-3 font-semibold">
         Screen taken
         <span class="ml-2 font-normal text-mist"
           >share of each {{ slotWords }}{{ share === null ? '' : '; the thin line is what B allows' }}</span
         >
-      </h3>
+      </h2>
       <NightChart
         :series="screen"
         :range="range"
@@ -217,9 +217,9 @@ const number = (value: number) => String(Math.round(value))
         :most="1"
         :words="percent"
       />
-      <h3 class="mt-2 font-semibold">
+      <h2 class="relative mt-2 w-fit bg-night pr-3 font-semibold">
         Waiting <span class="ml-2 font-normal text-mist">how late an alert began, each one a dot</span>
-      </h3>
+      </h2>
       <NightChart
         :series="late"
         :range="range"

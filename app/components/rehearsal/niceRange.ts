@@ -23,7 +23,7 @@ export function niceRange({ min, max }: { min: number; max: number }): { min: nu
   }
 }
 
-const mantissas = [1, 2, 4, 6, 10]
+const mantissas = [1, 1.4, 2, 3, 4, 6, 8, 10]
 /** A round number that is at least so much, and whose half is round as well. */
 export function niceMost(value: number): number {
   const power = 10 ** Math.floor(Math.log10(Math.max(2, value)))

@@ -129,6 +129,8 @@ watchDebounced([sideA, sideB], () => compare(), { debounce: 250 })
 const last = useLastRehearsal()
 watch(compared, (came) => {
   if (came) last.value = { worstMs: came.b.all.worstMs }
+  // What is looked at has become of under these policies.
+  if (came && looked.value) rehearsal.look(looked.value.at)
 })
 watch([compared, targetS], () => {
   const isLate = (compared.value?.b.all.p95Ms ?? 0) > targetS.value * 1000
@@ -157,6 +159,8 @@ function makeDraft(steps: readonly AdviceStep[]): void {
       ),
     ),
   )
+  // Beside what it was before.
+  if (changed && air.value) beside.value = 'air'
   if (changed) notice('It is the draft now. On air it changes with “Put on air”, under Policy.')
   else toast.error('The draft could not be changed.')
 }
@@ -198,7 +202,7 @@ onBeforeRouteLeave(() => draft.save())
     <BoxChoice :box-id="box?.id ?? null" path="/rehearsal" />
     <div
       v-if="box"
-      class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_23.5rem] lg:overflow-hidden"
+      class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_25rem] lg:overflow-hidden"
     >
       <section class="flex min-h-0 flex-col px-6 py-4 lg:overflow-y-auto" aria-labelledby="night">
         <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
