@@ -167,14 +167,13 @@ await viewer.getByText(/^It is read aloud/).waitFor()
 await settle(viewer, 3500)
 await shoot(viewer, 'tip')
 await viewer.close()
-await page.goto(`${demo.url}/sponsors`)
-await page
-  .getByRole('img', { name: /^impressions/ })
-  .locator('svg')
-  .first()
-  .waitFor()
+// What a night makes of a box that has little to say about floods, and what would help.
+await page.goto(`${demo.url}/rehearsal?box=${demo.boxes[1]?.id}`)
+await page.getByRole('button', { name: 'Make it the draft' }).waitFor()
+const night = await page.getByRole('slider', { name: 'A moment of the night' }).boundingBox()
+await page.mouse.move((night?.x ?? 0) + (night?.width ?? 0) * 0.5, (night?.y ?? 0) + 80)
 await settle(page, 1500)
-await shoot(page, 'sponsors')
+await shoot(page, 'rehearsal')
 const low = await browser.newPage({
   viewport: { width: viewport.width, height: viewport.height / 2 },
   storageState: await page.context().storageState(),
