@@ -1,6 +1,5 @@
 // A night played through a box: deciding about every event, playing them under a policy, making figures of it, and looking for
 // advice; beside it, as a peer, the bare simulation of a single line that knows neither rules nor policy.
-import type { BoxDocument } from '../core/composition/box.ts'
 import { readyPolicy, type BoxPolicy } from '../core/queue/policy.ts'
 import { advise, changesFor } from '../core/rehearsal/advise.ts'
 import { decideNight, lengthsOf, type DecidedEvent } from '../core/rehearsal/decideNight.ts'
@@ -30,9 +29,19 @@ const nights: [string, Night][] = [
     nightOf(makeNight(dialledNight(crowd, place)).map((event) => ({ event, atMs: event.occurredAtMs }))),
   ],
 ]
-const [{ document }] = demoBoxes((file) => file.padEnd(64, '0')) as [{ document: BoxDocument }]
+const [counter] = demoBoxes((file) => file.padEnd(64, '0'))
+if (!counter) throw new Error('The demo has no box.')
+const { document } = counter
 const channel: ChannelOnAir = {
-  ...{ ...demoChannel, platforms: {}, historyKinds: historyKindsOf([document]), boxes: [], boards: [], media: {} },
+  ...{
+    ...demoChannel,
+    rates: {},
+    platforms: {},
+    historyKinds: historyKindsOf([document]),
+    boxes: [],
+    boards: [],
+    media: {},
+  },
   ...{ speech: usualSettings, flags: () => false, triggers: [], calls: usualCalls, goals: { basis: 0, counted: [] } },
 }
 function timed<T>(work: () => T): [T, number] {
