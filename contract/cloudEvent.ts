@@ -5,6 +5,8 @@ import { dataSchemaOf, type CanonicalEvent } from '../core/events/schema.ts'
 import { cleanedDeep } from '../core/json/unstorable.ts'
 import { err, ok, type Result } from '../core/result.ts'
 import { cleanText } from '../core/text/cleanText.ts'
+import { issuesOf } from './issuesOf.ts'
+import type { Problem } from './problem.ts'
 
 /** The `type` of the events of a kind. */
 export const eventTypeOf = (kind: EventKind) => `thundercrest.event.${kind}.v1`
@@ -49,28 +51,18 @@ export interface ReadCloudEvent {
   isTest: boolean
 }
 
-/** One thing that does not fit, and where. */
-export interface CloudEventFault {
-  path: string
-  message: string
-}
-
 /** Reads one CloudEvent: its envelope, then its data by the kind that the envelope names. @returns what does not fit */
-export function readCloudEvent(raw: unknown): Result<ReadCloudEvent, CloudEventFault[]> {
+export function readCloudEvent(raw: unknown): Result<ReadCloudEvent, NonNullable<Problem['issues']>> {
   const read = envelope.safeParse(raw)
-  if (!read.success) return err(faultsOf(read.error))
+  if (!read.success) return err(issuesOf(read.error))
   const { id, source, type: kind, time = null, receivedtime = null, istest = false } = read.data
   const data = dataSchemaOf(kind).safeParse(read.data.data)
-  if (!data.success) return err(faultsOf(data.error, 'data.'))
+  if (!data.success) return err(issuesOf(data.error, 'data.'))
   return ok({
     ...{ externalId: id, source, kind, data: cleanedDeep(data.data) },
     ...{ occurredAtMs: time, receivedAtMs: receivedtime, isTest: istest },
   })
 }
-
-const faultsMost = 20
-const faultsOf = ({ issues }: z.ZodError, before = ''): CloudEventFault[] =>
-  issues.slice(0, faultsMost).map(({ path, message }) => ({ path: before + path.map(String).join('.'), message }))
 
 /** The most events in one batch. */
 export const batchMax = 500

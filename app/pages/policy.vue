@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
-import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, ref, toRef, watch } from 'vue'
+import { useHead } from '#imports'
+import { computed, onMounted, ref, toRef } from 'vue'
 import { wordsOf } from '../api/request.ts'
 import BoxChoice from '../components/frame/BoxChoice.vue'
 import UndoRedo from '../components/frame/UndoRedo.vue'
@@ -10,6 +9,7 @@ import PolicyPaper from '../components/policy/PolicyPaper.vue'
 import { useFlood } from '../components/policy/useFlood.ts'
 import ConflictDialog from '../components/publish/ConflictDialog.vue'
 import PublishDialog from '../components/publish/PublishDialog.vue'
+import { useBoxOfAddress } from '../composables/useBoxOfAddress.ts'
 import { useKeys } from '../composables/useKeys.ts'
 import { useSaveWords } from '../composables/useSaveWords.ts'
 import { useBoxesStore } from '../stores/boxes.ts'
@@ -19,17 +19,15 @@ import { useMediaStore } from '../stores/media.ts'
 import { useSessionStore } from '../stores/session.ts'
 
 useHead({ title: 'Policy · Thundercrest' })
-const route = useRoute()
 const boxes = useBoxesStore()
 const draft = useDraftStore()
 const media = useMediaStore()
 const session = useSessionStore()
 const live = useLiveStore()
-const refusal = ref('')
 const isPublishOpen = ref(false)
 const { words, isTrouble } = useSaveWords()
 
-const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.box) ?? boxes.boxes?.[0] ?? null)
+const { box, refusal } = useBoxOfAddress()
 const boxId = computed(() => box.value?.id ?? null)
 const document = toRef(() => draft.document)
 const airDocument = toRef(() => draft.view?.airDocument ?? null)
@@ -43,21 +41,6 @@ onMounted(async () => {
     refusal.value = wordsOf(error)
   }
 })
-watch(
-  boxId,
-  async (id) => {
-    if (id === null) return
-    try {
-      await draft.open(id)
-    } catch (error) {
-      refusal.value = wordsOf(error)
-    }
-  },
-  { immediate: true },
-)
-useEventListener(window, 'pagehide', () => void draft.save(true))
-useEventListener(window, 'visibilitychange', draft.keep)
-onBeforeRouteLeave(() => draft.save())
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement && event.target.closest('input, textarea, [role=dialog]') !== null
 const key = (run: () => unknown) => (event: KeyboardEvent) => {

@@ -66,8 +66,7 @@ export function changesFor(policy: BoxPolicy, decided: readonly DecidedEvent[]):
   const merges = on('merge')
   const often = [...shared].filter(([, count]) => count >= manyFrom).sort(([, a], [, b]) => b - a)
   for (const [kind] of often.slice(0, kindsMost)) {
-    const own = merges.find(({ sentence }) => sentence.kinds.includes(kind))
-    if (own) continue
+    if (merges.some(({ sentence }) => sentence.kinds.includes(kind))) continue
     const below = bringsMoney(kind) ? ownFrom : null
     changes.push({
       at: null,
@@ -113,7 +112,7 @@ const letsGo = ({ sentence }: PolicyChange) => sentence.rule === 'age'
 
 /**
  * The smallest change of a policy that keeps nineteen of twenty waits of a night under what is asked: of the fewest sentences,
- * then what costs viewers least; letting go only where nothing else does it. Every choice of up to three of the changes is
+ * then what costs viewers least; letting go only where nothing else does it, and then what costs least of all. Every choice of up to three of the changes is
  * tried, each by playing the night: of n changes n + n²/2 + n³/6 times at most. Where none reaches it, what comes nearest. Nothing
  * is ever advised that makes the nineteen of twenty wait longer.
  * @param judge plays the night under a policy
@@ -133,60 +132,51 @@ export function advise(
     list.filter((each) => !areAtOdds(each)),
   )
   const most = 1 + choices.reduce((sum, each) => sum + each.length, 0)
-  const judgedOf = (chosen: readonly PolicyChange[]): Judged => {
-    tried += 1
-    onTried(tried, most)
-    return judge(withChanges(policy, chosen))
-  }
-
   type Found = { chosen: readonly PolicyChange[]; judged: Judged }
   const all: Found[] = []
+  const tryOut = (chosen: readonly PolicyChange[]): Found => {
+    tried += 1
+    onTried(tried, most)
+    return { chosen, judged: judge(withChanges(policy, chosen)) }
+  }
+  const reaching = () => all.filter(({ judged }) => judged.p95Ms <= targetMs)
   let best: Found | null = null
   for (const list of choices) {
-    const found = list.map((chosen) => ({ chosen, judged: judgedOf(chosen) }))
-    all.push(...found)
-    const reached = found.filter(({ judged }) => judged.p95Ms <= targetMs)
-    const gentle = reached.filter(({ chosen }) => !chosen.some(letsGo))
-    best = cheapest(gentle) ?? best
+    all.push(...list.map(tryOut))
+    best = cheapest(reaching().filter(({ chosen }) => !chosen.some(letsGo)))
     if (best) break
-    // Letting go is kept in hand, should nothing gentler do it.
-    const harsh = all.filter(({ judged }) => judged.p95Ms <= targetMs)
-    if (list === choices.at(-1)) best = cheapest(harsh)
   }
+  // Letting go was kept in hand, should nothing gentler do it.
+  best ??= cheapest(reaching())
   const isReached = best !== null
   best ??= all.reduce<Found | null>(
     (nearest, each) => (each.judged.p95Ms < (nearest?.judged.p95Ms ?? now.p95Ms) ? each : nearest),
     null,
   )
-  const singles = all.filter(({ chosen }) => chosen.length === 1)
   if (!best) return { ...nothing, tried }
+  const { chosen, judged } = best
 
-  // In the order in which each does most with those before it.
+  // In the order in which each does most with those before it: every part of a choice was tried before the whole.
   const steps: AdviceStep[] = []
-  let left = [...best.chosen]
-  let before = now
-  while (left.length > 0) {
+  for (let left = chosen; left.length > 0;) {
     const taken = steps.map(({ change }) => change)
     const next = left
       .map((change) => ({
         change,
-        after:
-          left.length === 1
-            ? (best?.judged ?? now)
-            : (all.find(({ chosen }) => isSameChoice(chosen, [...taken, change]))?.judged ??
-              judgedOf([...taken, change])),
+        after: all.find((each) => isSameChoice(each.chosen, [...taken, change]))?.judged ?? judged,
       }))
       .reduce((a, b) => (b.after.p95Ms < a.after.p95Ms ? b : a))
-    steps.push({ ...next, before })
-    before = next.after
+    steps.push({ ...next, before: steps.at(-1)?.after ?? now })
     left = left.filter((each) => each !== next.change)
   }
-  const others = singles
-    .filter(({ chosen: [only], judged }) => only && !best?.chosen.includes(only) && judged.p95Ms < now.p95Ms)
-    .sort((a, b) => a.judged.p95Ms - b.judged.p95Ms || costOf(a.judged) - costOf(b.judged))
+  const others = all
+    .flatMap(({ chosen: [change, ...more], judged: after }) =>
+      change && more.length === 0 && !chosen.includes(change) ? [{ change, before: now, after }] : [],
+    )
+    .filter(({ after }) => after.p95Ms < now.p95Ms)
+    .sort((a, b) => a.after.p95Ms - b.after.p95Ms || costOf(a.after) - costOf(b.after))
     .slice(0, othersMost)
-    .flatMap(({ chosen: [change], judged }) => (change ? [{ change, before: now, after: judged }] : []))
-  return { now, steps, policy: withChanges(policy, best.chosen), isReached, others, tried }
+  return { now, steps, policy: withChanges(policy, chosen), isReached, others, tried }
 }
 
 const cheapest = <T extends { judged: Judged }>(found: readonly T[]): T | null =>

@@ -62,9 +62,10 @@ function recollection(channel: ChannelOnAir): (night: NightEvent) => Circumstanc
   }
 }
 
+const playPrefix = 'night-'
 /** The id under which an event of a night stands in the line. */
-export const playIdOf = (at: number): string => `night-${at}`
-export const placeOfPlay = (playId: string): number => Number(playId.slice(playIdOf(0).length - 1))
+export const playIdOf = (at: number): string => `${playPrefix}${at}`
+export const placeOfPlay = (playId: string): number => Number(playId.slice(playPrefix.length))
 
 /**
  * What a box decides about every event of a night, by the same rules as on air. What viewers did before the night is not known:

@@ -1,8 +1,9 @@
 import { getHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
+import { issuesOf } from '../../contract/issuesOf.ts'
 import { parseBounded } from '../../core/json/jsonBounds.ts'
 import { findUnstorable } from '../../core/json/unstorable.ts'
-import { issuesOf, problemError } from '../system/problemError.ts'
+import { problemError } from '../system/problemError.ts'
 import { readBounded } from './readBounded.ts'
 
 const defaultMaxBytes = 64 * 1024

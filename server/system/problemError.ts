@@ -1,5 +1,4 @@
 import { createError, type H3Error } from 'h3'
-import type { ZodError } from 'zod'
 import type { Problem } from '../../contract/problem.ts'
 
 const titles: Record<number, string> = {
@@ -32,9 +31,4 @@ export function problemError(status: number, detail: string, issues?: Problem['i
     statusMessage: titles[status] ?? 'Error',
     data: problem(status, detail, issues),
   })
-}
-
-/** What did not fit, with paths, for the `issues` of a problem document. At most 20. */
-export function issuesOf(error: ZodError): NonNullable<Problem['issues']> {
-  return error.issues.slice(0, 20).map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
 }

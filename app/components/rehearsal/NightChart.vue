@@ -15,6 +15,8 @@ export interface NightSeries {
 
 /** One picture of a night. All of them lie over the same stretch of time, and none says anything by itself when pointed at. */
 const props = defineProps<{
+  title: string
+  note: string
   series: readonly NightSeries[]
   range: { min: number; max: number }
   /** What it shows, for whoever does not see it. */
@@ -103,5 +105,16 @@ onBeforeUnmount(() => chart.value?.destroy())
 </script>
 
 <template>
-  <div ref="host" class="pointer-events-none" :style="{ minHeight: `${heightPx}px` }" role="img" :aria-label="label" />
+  <div>
+    <h2 class="relative w-fit bg-night pr-3 font-semibold">
+      {{ title }} <span class="ml-2 font-normal text-mist">{{ note }}</span>
+    </h2>
+    <div
+      ref="host"
+      class="pointer-events-none"
+      :style="{ minHeight: `${heightPx}px` }"
+      role="img"
+      :aria-label="label"
+    />
+  </div>
 </template>

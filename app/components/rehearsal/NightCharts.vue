@@ -191,10 +191,9 @@ const number = (value: number) => String(Math.round(value))
         Arrow keys go along the night, with Shift in long steps. Plus goes nearer, Escape shows all of it, Enter says
         what came at this moment.
       </p>
-      <h2 class="relative w-fit bg-night pr-3 font-semibold">
-        Arrivals <span class="ml-2 font-normal text-mist">each {{ slotWords }}, by what became of them in B</span>
-      </h2>
       <NightChart
+        title="Arrivals"
+        :note="`each ${slotWords}, by what became of them in B`"
         :series="arrivals"
         :range="range"
         label="How much came, along the night, and what became of it"
@@ -203,13 +202,10 @@ const number = (value: number) => String(Math.round(value))
         :words="number"
         is-stacked
       />
-      <h2 class="relative mt-2 w-fit bg-night pr-3 font-semibold">
-        Screen taken
-        <span class="ml-2 font-normal text-mist"
-          >share of each {{ slotWords }}{{ share === null ? '' : '; the thin line is what B allows' }}</span
-        >
-      </h2>
       <NightChart
+        class="mt-2"
+        title="Screen taken"
+        :note="`share of each ${slotWords}${share === null ? '' : '; the thin line is what B allows'}`"
         :series="screen"
         :range="range"
         label="How much of the screen alerts took, along the night, under A and B"
@@ -217,10 +213,10 @@ const number = (value: number) => String(Math.round(value))
         :most="1"
         :words="percent"
       />
-      <h2 class="relative mt-2 w-fit bg-night pr-3 font-semibold">
-        Waiting <span class="ml-2 font-normal text-mist">how late an alert began, each one a dot</span>
-      </h2>
       <NightChart
+        class="mt-2"
+        title="Waiting"
+        note="how late an alert began, each one a dot"
         :series="late"
         :range="range"
         label="How late each alert began, along the night, under A and B"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { onBeforeRouteLeave, useHead, useRoute } from '#imports'
-import { useEventListener, watchDebounced } from '@vueuse/core'
+import { useHead } from '#imports'
+import { watchDebounced } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import type { BroadcastsView, BroadcastView } from '../../../contract/broadcasts.ts'
@@ -21,8 +21,10 @@ import NightCharts from '../../components/rehearsal/NightCharts.vue'
 import NightDialog, { type ChosenNight } from '../../components/rehearsal/NightDialog.vue'
 import TwoPolicies, { type Beside } from '../../components/rehearsal/TwoPolicies.vue'
 import { useRehearsal } from '../../components/rehearsal/useRehearsal.ts'
+import { useBoxOfAddress } from '../../composables/useBoxOfAddress.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import { useLastRehearsal } from '../../composables/useLastRehearsal.ts'
+import { counted } from '../../format/counted.ts'
 import { useUndoNotice } from '../../composables/useUndoNotice.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { useDraftStore } from '../../stores/draft.ts'
@@ -31,7 +33,6 @@ import { useSessionStore } from '../../stores/session.ts'
 import type { NightChoice, Side } from '../../workers/rehearsal.worker.ts'
 
 useHead({ title: 'Rehearsal · Thundercrest' })
-const route = useRoute()
 const boxes = useBoxesStore()
 const draft = useDraftStore()
 const media = useMediaStore()
@@ -40,7 +41,6 @@ const channel = useChannel()
 const rehearsal = useRehearsal()
 const { night, compared, advice, looked, progress } = rehearsal
 
-const refusal = ref('')
 const isChoosing = ref(false)
 const broadcasts = ref<readonly BroadcastView[]>([])
 const known = shallowRef<NightChannel | null>(null)
@@ -49,7 +49,7 @@ const beside = ref<Beside>('air')
 const targetS = ref(30)
 const isGivenUp = ref(false)
 
-const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.box) ?? boxes.boxes?.[0] ?? null)
+const { box, refusal } = useBoxOfAddress()
 const document = computed(() => (draft.view?.id === box.value?.id ? draft.document : null))
 const air = computed(() => draft.view?.airDocument ?? null)
 const clock = computed(() => {
@@ -85,7 +85,7 @@ const facts = computed(() => {
   return [
     `${number(count)} events from ${clock.value(fromMs)} to ${clock.value(untilMs)}`,
     repeated > 0 ? `${number(repeated)} told twice` : '',
-    tests > 0 ? `${number(tests)} tests left out` : '',
+    tests > 0 ? `${counted(tests, 'test')} left out` : '',
     box.value?.name ?? '',
     took,
   ]
@@ -180,21 +180,6 @@ onMounted(async () => {
     refusal.value = wordsOf(error)
   }
 })
-watch(
-  () => box.value?.id ?? null,
-  async (id) => {
-    if (id === null) return
-    try {
-      await draft.open(id)
-    } catch (error) {
-      refusal.value = wordsOf(error)
-    }
-  },
-  { immediate: true },
-)
-useEventListener(window, 'pagehide', () => void draft.save(true))
-useEventListener(window, 'visibilitychange', draft.keep)
-onBeforeRouteLeave(() => draft.save())
 </script>
 
 <template>

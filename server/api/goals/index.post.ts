@@ -1,11 +1,12 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
+import { issuesOf } from '../../../contract/issuesOf.ts'
 import { newGoalBody } from '../../../contract/goals.ts'
 import { goal as goalSchema } from '../../../core/goal/schema.ts'
 import { addGoal, listCountedGoals } from '../../db/queries/goals.ts'
 import { withGoals } from '../../goals/surroundings.ts'
 import { readChecked } from '../../http/readChecked.ts'
 import { newId } from '../../system/ids.ts'
-import { issuesOf, problemError } from '../../system/problemError.ts'
+import { problemError } from '../../system/problemError.ts'
 
 const goalsMax = 100
 

@@ -1,11 +1,12 @@
 import { defineEventHandler, getValidatedQuery } from 'h3'
+import { issuesOf } from '../../../contract/issuesOf.ts'
 import { historyPageMost, historyQuery, type HistoryView } from '../../../contract/history.ts'
 import { listHistory } from '../../db/queries/history.ts'
 import { historyEntries, namesOf } from '../../history/historyViews.ts'
 import { historyWish } from '../../history/historyWish.ts'
 import { sendHistory } from '../../history/sendHistory.ts'
 import { withHistory } from '../../history/surroundings.ts'
-import { issuesOf, problemError } from '../../system/problemError.ts'
+import { problemError } from '../../system/problemError.ts'
 
 /** What happened in a channel and what became of it, newest first; as CSV or as NDJSON of CloudEvents all of it, oldest first. */
 export default defineEventHandler(async (event): Promise<HistoryView | undefined> => {

@@ -1,4 +1,5 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
+import { issuesOf } from '../../../contract/issuesOf.ts'
 import { newCampaignBody } from '../../../contract/sponsors.ts'
 import { campaign as campaignSchema } from '../../../core/campaign/schema.ts'
 import { addCampaign, listCampaigns } from '../../db/queries/sponsors.ts'
@@ -6,7 +7,7 @@ import { readChecked } from '../../http/readChecked.ts'
 import { newGoCode } from '../../sponsors/goCode.ts'
 import { withSponsors } from '../../sponsors/surroundings.ts'
 import { newId } from '../../system/ids.ts'
-import { issuesOf, problemError } from '../../system/problemError.ts'
+import { problemError } from '../../system/problemError.ts'
 
 const campaignsMax = 100
 

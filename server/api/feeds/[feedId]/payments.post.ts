@@ -1,8 +1,9 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
+import { issuesOf } from '../../../../contract/issuesOf.ts'
 import { paymentNotice } from '../../../../contract/tips.ts'
 import { feedOfPath, readVerified } from '../../../feeds/readVerified.ts'
 import { parseJson } from '../../../http/readChecked.ts'
-import { issuesOf, problemError } from '../../../system/problemError.ts'
+import { problemError } from '../../../system/problemError.ts'
 import { useTips } from '../../../tips/port.ts'
 
 const maxBytes = 16 * 1024

@@ -1,10 +1,11 @@
 import { defineEventHandler, getHeader } from 'h3'
+import { issuesOf } from '../../../../contract/issuesOf.ts'
 import { heardBody } from '../../../../contract/linking.ts'
 import { chatSecret } from '../../../feeds/linking.ts'
 import { verifyDelivery } from '../../../feeds/verifyDelivery.ts'
 import { readBounded } from '../../../http/readBounded.ts'
 import { parseJson } from '../../../http/readChecked.ts'
-import { issuesOf, problemError } from '../../../system/problemError.ts'
+import { problemError } from '../../../system/problemError.ts'
 import { useLinking } from '../../../feeds/port.ts'
 import { useSignIn } from '../../../auth/port.ts'
 
