@@ -38,7 +38,8 @@ export async function prepareScore(
   return prepared
 }
 
-function fontUses(prepared: PreparedScore): FontUse[] {
+/** The letters that a score draws, in which type, with what stands in where a typeface lacks them. */
+export function fontUses(prepared: PreparedScore): FontUse[] {
   const { score } = prepared
   return score.parts.flatMap((part) =>
     playedAs(part, prepared)

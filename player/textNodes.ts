@@ -53,7 +53,8 @@ export function pieceNodes(pieces: readonly TextPiece[], highlightInk: string): 
   })
 }
 
-const drawnAttribute = 'data-drawn'
+/** Letters that are drawn but not said stand in this attribute. */
+export const drawnAttribute = 'data-drawn'
 
 /**
  * The pieces as they are *drawn* but not said: their letters stand in an attribute and are set by a rule of the stage.

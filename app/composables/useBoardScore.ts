@@ -27,6 +27,21 @@ export const playedMs: Record<BoardState, number> = {
   reached: 5400,
 }
 
+/** What a board is told in a state that is made up: at the beginning, and a change while it stands. */
+export function madeUpTelling(
+  wants: ReadonlyMap<string, Want>,
+  state: BoardState,
+  context: MadeUpContext,
+): TellingOfBoard {
+  return toldAtMoments([...wants].map(([key, want]) => [key, madeUp(want, state, context)]))
+}
+
+function toldAtMoments(slices: readonly (readonly [key: string, slices: readonly Slice[]])[]): TellingOfBoard {
+  return new Map(
+    slices.map(([key, told]) => [key, told.map((slice, index) => ({ atMs: index === 0 ? 0 : boardChangesMs, slice }))]),
+  )
+}
+
 /** A board as it would be shown, settled; and what its parts want to be told. */
 export function useBoardScore(document: Ref<BoxDocument | null>, wanted?: Ref<Dress>) {
   const media = useMediaStore()
@@ -62,17 +77,9 @@ export function useBoardPlay(
     goals: [...(goals.view?.goals ?? []), ...(goals.view?.past ?? [])].map(({ goal }) => goalForMadeUp(goal)),
   }))
   const told = computed<TellingOfBoard>(() => {
-    const all = new Map<string, { atMs: number; slice: Slice }[]>()
-    for (const [key, want] of wants.value) {
-      const slice = real.value?.get(key)
-      const truth = slice ? [slice] : []
-      const slices = real.value ? truth : madeUp(want, state.value, context.value)
-      all.set(
-        key,
-        slices.map((each, index) => ({ atMs: index === 0 ? 0 : boardChangesMs, slice: each })),
-      )
-    }
-    return all
+    const truth = real.value
+    if (!truth) return madeUpTelling(wants.value, state.value, context.value)
+    return toldAtMoments([...wants.value.keys()].map((key) => [key, truth.get(key) ? [truth.get(key) as Slice] : []]))
   })
   const board: BoardPlay = createBoardPlay(() => ({
     told: told.value,

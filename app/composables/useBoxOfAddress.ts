@@ -7,15 +7,18 @@ import { useDraftStore } from '../stores/draft.ts'
 
 /**
  * The box that a page is about, as its address says (`?box=`), else the first: its draft is open while the page is, and saved when it
- * is left.
+ * is left. `withBoards`: it may be a board.
  */
-export function useBoxOfAddress() {
+export function useBoxOfAddress({ withBoards = false } = {}) {
   const route = useRoute()
   const boxes = useBoxesStore()
   const draft = useDraftStore()
   /** Why something cannot be shown; the page adds its own. */
   const refusal = ref('')
-  const box = computed(() => boxes.boxes?.find((each) => each.id === route.query.box) ?? boxes.boxes?.[0] ?? null)
+  const box = computed(() => {
+    const all = [...(boxes.boxes ?? []), ...((withBoards && boxes.boards) || [])]
+    return all.find((each) => each.id === route.query.box) ?? all[0] ?? null
+  })
   watch(
     () => box.value?.id ?? null,
     async (id) => {

@@ -1,13 +1,10 @@
 import { watchDebounced } from '@vueuse/core'
 import { computed, type Ref } from 'vue'
-import { chosenBy, mainKind, playedBy, type Alert, type BoxDocument } from '../../core/composition/box.ts'
+import type { Alert, BoxDocument } from '../../core/composition/box.ts'
 import type { Composition } from '../../core/composition/schema.ts'
-import type { EventKind } from '../../core/events/kinds.ts'
-import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { dressAt, type Dress } from '../../core/look/seasons.ts'
-import { sampleTogether } from '../../core/response/brings.ts'
-import { exampleOf } from '../../core/rules/exampleOf.ts'
+import { sampleFor, type Sample } from '../../core/response/sampleFor.ts'
 import { resolveScore, wornComposition, type ResolveContext } from '../../core/score/resolve.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { SolveError } from '../../core/score/solve.ts'
@@ -16,17 +13,6 @@ import type { SpokenParts } from '../../core/speech/spoken.ts'
 import { useMediaStore } from '../stores/media.ts'
 import { useSpeechStore } from '../stores/speech.ts'
 import { useChannel } from './useChannel.ts'
-
-/** What an alert is shown with. */
-export interface Sample {
-  viewer: SampleName
-  /** Which of an alert's kinds; null: the first. */
-  kind: EventKind | null
-  /** What the viewer chose where the alert offers something. */
-  choice: string | null
-  /** Who did it, where not the sample viewer. */
-  name?: string
-}
 
 export const everydaySample: Sample = { viewer: 'everyday', kind: null, choice: null }
 
@@ -50,23 +36,11 @@ export function useSampleScore(
     () => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null,
   )
   /** What is shown is an event that this case would really be chosen for. */
-  const event = computed<CanonicalEvent | null>(() => {
-    if (!alert.value || !variation.value) return null
-    const { viewer, kind, choice, name } = sample.value
-    const sampleOf = (of: EventKind) => {
-      const made = sampleEvent(of, viewer, Date.now())
-      const named = name !== undefined && made.data.viewer ? { viewer: { ...made.data.viewer, name } } : {}
-      return { ...made, data: { ...made.data, ...named, ...(choice === null ? {} : { choice }) } } as CanonicalEvent
-    }
-    const first = kind ?? mainKind(alert.value)
-    const kinds = [first, ...alert.value.kinds.filter((each) => each !== first)]
-    const { offer } = alert.value
-    // What no event chooses is shown for one that its own rule holds for.
-    const among = playedBy(variation.value) === 'events' ? chosenBy(alert.value) : [variation.value]
-    const example = exampleOf({ kinds, offer }, among, sampleOf, variation.value.id, channel.value)
-    const made = example?.event ?? sampleOf(first)
-    return variation.value.isForSeveral ? { ...made, together: sampleTogether(made, channel.value, viewer) } : made
-  })
+  const event = computed<CanonicalEvent | null>(() =>
+    alert.value && variation.value
+      ? sampleFor(alert.value, variation.value, sample.value, channel.value, Date.now())
+      : null,
+  )
   const voices = computed(() =>
     speaks && variation.value && event.value
       ? voicesOf(variation.value.composition, event.value, channel.value.locale)

@@ -4,7 +4,7 @@ import { mainKind, playedBy, type Variation } from '../../core/composition/box.t
 import { withGroups } from '../../core/edit/groupParts.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { SampleName } from '../../core/events/sampleEvent.ts'
-import type { Sample } from '../composables/useSampleScore.ts'
+import type { Sample } from '../../core/response/sampleFor.ts'
 import { useDraftStore } from './draft.ts'
 
 /** What a person sees first of an alert: what plays every time, not its special cases. */

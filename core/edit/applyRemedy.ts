@@ -4,6 +4,7 @@ import { usualDuckDb } from '../score/parts/voice/schema.ts'
 import type { Remedy } from '../remarks/remark.ts'
 import { isTextPart, isVisiblePart } from '../score/parts/part.ts'
 import { waitingForVoice } from './addPart.ts'
+import { calmed } from './calmed.ts'
 import type { Edit } from './change.ts'
 import { findVariation, type VariationAddress } from './findVariation.ts'
 
@@ -39,6 +40,10 @@ export function applyRemedy(address: VariationAddress, remedy: Remedy): Edit {
       }
       if (remedy.type === 'waitForVoice') {
         composition.length = waitingForVoice(composition.length)
+        return
+      }
+      if (remedy.type === 'calm') {
+        composition.parts = calmed(composition, remedy.parts).parts
         return
       }
       const part = composition.parts.find((each) => each.id === remedy.partId)

@@ -2,13 +2,21 @@ import type { SampleOf } from './kindDefinition.ts'
 import { kindOf, type EventKind } from './kinds.ts'
 import type { CanonicalEvent } from './schema.ts'
 
-/** Names that show what a design can take: an everyday one, a long one, an emoji, right-to-left, markup. */
+const everydayName = 'pip_rye'
+
+/**
+ * Samples that show what a design can take, by the viewer's name: an everyday one, everything as long and as large as it can be, an
+ * emoji, right-to-left, markup; and an everyday viewer who wrote nothing, wrote very much, or gave the largest number.
+ */
 export const sampleNames = {
-  everyday: 'pip_rye',
+  everyday: everydayName,
   longest: 'the_person_with_an_exceptionally_long_display_name',
   emoji: '🥐wisp',
   rightToLeft: 'نورا_خبز',
   markup: '<b>bold</b>',
+  noMessage: everydayName,
+  longestMessage: everydayName,
+  largestNumber: everydayName,
 } as const
 export type SampleName = keyof typeof sampleNames
 
@@ -20,14 +28,23 @@ const emoteUrl =
   )
 const emoteWord = 'loafHug'
 
+const everydayMessage = `o pão de centeio é o melhor da noite ${emoteWord}`
+const longestMessage = `I have been watching since the very first batch came out of this oven and I still cannot decide between the rye and the long ferment with the walnuts, so please bake both of them again tomorrow ${emoteWord} and save me a slice of each, thank you all`
+
 /** What a sample viewer writes; each word `loafHug` is an emote. */
 const sampleMessages: Record<SampleName, string> = {
-  everyday: `o pão de centeio é o melhor da noite ${emoteWord}`,
-  longest: `I have been watching since the very first batch came out of this oven and I still cannot decide between the rye and the long ferment with the walnuts, so please bake both of them again tomorrow ${emoteWord} and save me a slice of each, thank you all`,
+  everyday: everydayMessage,
+  longest: longestMessage,
   emoji: `🥐🔥 ${emoteWord} ${emoteWord} 👩‍🍳`,
   rightToLeft: 'الخبز هنا أفضل من أي مكان آخر',
   markup: '<script>alert(1)</script> {name} & co',
+  noMessage: '',
+  longestMessage,
+  largestNumber: everydayMessage,
 }
+
+/** Whose numbers are the largest that are plausible. */
+const isLarge = (viewerName: SampleName) => viewerName === 'longest' || viewerName === 'largestNumber'
 
 function messageOf(viewerName: SampleName): { text: string; emotes: { from: number; to: number; url: string }[] } {
   const text = sampleMessages[viewerName]
@@ -41,13 +58,13 @@ function messageOf(viewerName: SampleName): { text: string; emotes: { from: numb
   }
 }
 
-/** What samples are made with; the one with long words carries the largest plausible values too. */
+/** What samples are made with. */
 function sampleOf(viewerName: SampleName): SampleOf {
   return {
     message: messageOf(viewerName),
-    longText: sampleMessages.longest,
+    longText: longestMessage,
     longName: sampleNames.longest,
-    large: (usual, largest) => (viewerName === 'longest' ? largest : usual),
+    large: (usual, largest) => (isLarge(viewerName) ? largest : usual),
   }
 }
 
@@ -57,9 +74,11 @@ export function sampleEvent<K extends EventKind>(
   viewerName: SampleName = 'everyday',
   occurredAtMs = 0,
 ): CanonicalEvent {
+  const { message, ...rest } = kindOf(kind).sample(sampleOf(viewerName)) as { message?: SampleOf['message'] }
   const data = {
     viewer: { id: `sample-${viewerName}`, name: sampleNames[viewerName] },
-    ...kindOf(kind).sample(sampleOf(viewerName)),
+    ...rest,
+    ...(message && message.text !== '' ? { message } : {}),
   }
   // One K at a time the pieces fit by construction; the compiler cannot follow that through the union.
   return { kind, source: 'sample', externalId: `sample-${kind}-${viewerName}`, occurredAtMs, data } as CanonicalEvent

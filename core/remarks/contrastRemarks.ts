@@ -1,8 +1,10 @@
 import { contrast, over } from '../colour/contrast.ts'
+import type { Canvas } from '../composition/canvas.ts'
 import { areaOf, sharedArea, type CanvasBox } from '../composition/canvasBox.ts'
 import { hexOfRgb, rgbOfHex } from '../colour/oklch.ts'
 import { isTextPart, type ResolvedPart, type ResolvedTextPart } from '../score/resolved.ts'
 import { isWithinClip, motionScale } from '../score/standing.ts'
+import type { TextLayout } from '../text/textLayout.ts'
 import { plainText } from '../text/textPiece.ts'
 import { nameOf, type Remark, type RemarkContext } from './remark.ts'
 import { restingBox } from './restingBox.ts'
@@ -29,17 +31,9 @@ export function contrastRemarks(context: RemarkContext): Remark[] {
     if (part.kind === 'draw') return drawRemarks(context, part)
     const layout = layouts.get(part.id)
     if (!isTextPart(part) || !layout || layout.lines.length === 0) return []
-    const inks = [
-      ...new Set(
-        part.pieces
-          .filter((piece) => !piece.emoteUrl && piece.text.trim())
-          .map((piece) => (piece.isValue ? part.highlightInk : part.ink)),
-      ),
-    ]
-    const isOutlined = part.outlinePx >= layout.sizePx * tellingOutlineEm
+    const { inks, isOutlined, needed } = readingOf(score.canvas, layout, part)
     const behind = isOutlined ? [part.outlineInk] : coloursBehind(context, part)
     const worst = Math.min(...inks.flatMap((ink) => behind.map((colour) => contrast(ink, colour))))
-    const needed = layout.sizePx >= largeSizePx * motionScale(score.canvas) ? largeRatio : bodyRatio
     if (!(worst < needed)) return []
     const against = isOutlined ? 'its own outline' : 'what lies behind it'
     return [
@@ -52,6 +46,16 @@ export function contrastRemarks(context: RemarkContext): Remark[] {
       },
     ]
   })
+}
+
+/** What a text is read by: its colours, the contrast that its size needs, and whether its outline tells it from what is behind. */
+export function readingOf(canvas: Canvas, { sizePx }: TextLayout, part: ResolvedTextPart) {
+  const inked = part.pieces.filter((piece) => !piece.emoteUrl && piece.text.trim())
+  return {
+    inks: [...new Set(inked.map(({ isValue }) => (isValue ? part.highlightInk : part.ink)))],
+    isOutlined: part.outlinePx >= sizePx * tellingOutlineEm,
+    needed: sizePx >= largeSizePx * motionScale(canvas) ? largeRatio : bodyRatio,
+  }
 }
 
 /** The small words of a draw: names on packets of either paper, and what runs along the frame of its shelf. */

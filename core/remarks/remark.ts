@@ -6,6 +6,7 @@ import type { Zone } from '../composition/zone.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
 import type { TextLayouts } from '../score/shownKinds.ts'
+import type { Seen } from './seen.ts'
 import type { RemarkType } from './remarkTypes.ts'
 
 /** What one click can do about a remark. */
@@ -24,6 +25,7 @@ export type Remedy =
   | { type: 'levelSound'; partId: string; label: string }
   | { type: 'duckSounds'; partId: string; label: string }
   | { type: 'waitForVoice'; label: string }
+  | { type: 'calm'; parts: { partId: string; share: number }[]; label: string }
 
 /** Something that a person should look at before viewers do. */
 export interface Remark {
@@ -63,6 +65,8 @@ export interface RemarkContext {
   pictureColours: Readonly<Record<string, readonly string[]>>
   /** Colours of the person's own scene under a box, where a still of it was given. */
   sceneColours: ((box: CanvasBox) => readonly string[]) | null
+  /** What was seen when it was drawn; absent: it was not yet. */
+  seen?: Seen | null
 }
 
 /** How a part is called. */

@@ -1,7 +1,9 @@
 import { templateRemarks, unusedRemarks } from './content.ts'
 import { contrastRemarks } from './contrastRemarks.ts'
+import { drawnContrastRemarks } from './drawnContrast.ts'
 import { placeRemarks, textSizeRemarks } from './place.ts'
 import type { Remark, RemarkContext } from './remark.ts'
+import { flashRemarks } from './flashes.ts'
 import { soundLevelRemarks } from './soundLevel.ts'
 import { soundSumRemarks } from './soundSum.ts'
 import { entranceRemarks, lengthRemarks, solverRemarks, soundLengthRemarks, textTimeRemarks } from './timing.ts'
@@ -16,6 +18,8 @@ const makers: readonly ((context: RemarkContext) => Remark[])[] = [
   textSizeRemarks,
   placeRemarks,
   contrastRemarks,
+  drawnContrastRemarks,
+  flashRemarks,
   templateRemarks,
   unusedRemarks,
   soundLevelRemarks,

@@ -44,6 +44,10 @@ export function sampleTogether(
   channel: Pick<ChannelContext, 'currency' | 'rates'>,
   viewer: SampleName,
 ): ShownTogether {
-  const { count, total } = sampleNumbers(event, channel, viewer === 'longest' ? samples.most : samples.usual)
+  const { count, total } = sampleNumbers(
+    event,
+    channel,
+    viewer === 'longest' || viewer === 'largestNumber' ? samples.most : samples.usual,
+  )
   return { count, total: totalOf(event, total, channel.currency) }
 }

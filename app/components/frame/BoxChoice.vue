@@ -1,23 +1,25 @@
 <script setup lang="ts">
 import { navigateTo } from '#imports'
+import { computed } from 'vue'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { useLiveStore } from '../../stores/live.ts'
 
 /** Which box a page is about, where there are several: the address says it. */
-defineProps<{ boxId: string | null; path: string; saysPlaying?: boolean }>()
+const props = defineProps<{ boxId: string | null; path: string; saysPlaying?: boolean; withBoards?: boolean }>()
 const boxes = useBoxesStore()
 const live = useLiveStore()
+const all = computed(() => [...(boxes.boxes ?? []), ...((props.withBoards && boxes.boards) || [])])
 </script>
 
 <template>
   <div
-    v-if="(boxes.boxes?.length ?? 0) > 1"
+    v-if="all.length > 1"
     class="flex items-center gap-1 border-b border-seam px-4 py-1.5"
     role="group"
     aria-label="Box"
   >
     <button
-      v-for="each in boxes.boxes"
+      v-for="each in all"
       :key="each.id"
       type="button"
       class="rounded-sm px-2.5 py-1"

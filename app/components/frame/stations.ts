@@ -19,7 +19,10 @@ export const pathsOf = {
     { to: '/triggers/redemptions', name: 'Redemptions' },
     { to: '/triggers/studio', name: 'Studio and chat' },
   ],
-  Rehearsal: [{ to: '/rehearsal', name: 'Nights' }],
+  Rehearsal: [
+    { to: '/rehearsal', name: 'Nights' },
+    { to: '/rehearsal/proofs', name: 'Proofs' },
+  ],
   Desk: [
     { to: '/desk', name: 'Live' },
     { to: '/policy', name: 'Policy' },

@@ -11,6 +11,8 @@ import { sampleNames, type SampleName } from '../../../core/events/sampleEvent.t
 import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { proofSamples } from '../../../core/proof/proofCases.ts'
+import { sampleWords } from '../../format/sampleWords.ts'
 import { seconds } from '../../format/time.ts'
 import { isDrawn } from '../../../core/rules/isDrawn.ts'
 import { useCoverageStore } from '../../stores/coverage.ts'
@@ -44,13 +46,11 @@ const props = defineProps<{ canEdit: boolean; lengthMs: number }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 
-const samples: { name: SampleName; label: string }[] = [
-  { name: 'everyday', label: 'everyday' },
-  { name: 'longest', label: 'long' },
-  { name: 'emoji', label: 'emoji' },
-  { name: 'rightToLeft', label: 'right-to-left' },
-  { name: 'markup', label: 'markup' },
-]
+const often: readonly SampleName[] = ['everyday', 'longest', 'emoji', 'rightToLeft', 'markup']
+/** There is room for the five that are looked at most, and for what was come here with. */
+const samples = computed(() =>
+  [...new Set([...often, room.viewer])].map((name) => ({ name, label: sampleWords[name] })),
+)
 const rule = computed(() => room.composition?.length ?? null)
 const ruleChoices = [
   { value: 'fixed', label: 'lasts' },
@@ -87,7 +87,10 @@ const hasMore = computed(() => kindChoices.value.length > 1 || room.alert?.offer
 const isTight = computed(() => hasMore.value || rule.value?.rule === 'fit')
 /** With both, names are chosen from a list: the row has no room for five. */
 const isFull = computed(() => hasMore.value && rule.value?.rule === 'fit')
-const nameChoices = samples.map(({ name, label }) => ({ value: name, label: `${label} name` }))
+const nameChoices = proofSamples.map((value) => ({
+  value,
+  label: often.includes(value) ? `${sampleWords[value]} name` : sampleWords[value],
+}))
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, toRef, watch } from 'vue'
 import type { SlicesView } from '../../../contract/boards.ts'
-import type { BoardState } from '../../../core/board/boardStates.ts'
+import { boardStates, type BoardState } from '../../../core/board/boardStates.ts'
 import type { Slice } from '../../../core/board/slice.ts'
 import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
 import { restingBox } from '../../../core/remarks/restingBox.ts'
@@ -133,6 +133,7 @@ onMounted(async () => {
     room.select(null)
     await Promise.all([media.ensureLoaded(), draft.open(boardId)])
     if (draft.document && !draft.document.stays) return void navigateTo(`/boxes/${boardId}`, { replace: true })
+    if (boardStates.some((each) => each === route.query.state)) state.value = route.query.state as BoardState
     if (room.partIds.length === 0) room.select(room.parts.find((part) => part.kind === 'bar')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)

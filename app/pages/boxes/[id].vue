@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, toRef, watchEffect } from 'vue'
+import { computed, nextTick, onMounted, ref, shallowRef, toRef, watchEffect } from 'vue'
+import type { SampleName } from '../../../core/events/sampleEvent.ts'
+import { proofSamples } from '../../../core/proof/proofCases.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
 import { restingBox } from '../../../core/remarks/restingBox.ts'
@@ -99,6 +101,17 @@ useEventListener(window, 'pagehide', () => void draft.save(true))
 useEventListener(window, 'visibilitychange', draft.keep)
 onBeforeRouteLeave(() => draft.save())
 
+/** An address may name the case and the sample too, as pictures of a proof sheet do. */
+function openCase(): void {
+  const { alert: alertId, case: variationId, with: viewer } = route.query
+  const named = draft.document?.alerts.find(({ id }) => id === alertId)
+  if (!named) return
+  room.alertId = named.id
+  if (proofSamples.some((each) => each === viewer)) room.viewer = viewer as SampleName
+  // Another alert begins with its first case; which one is wanted is said after that.
+  void nextTick(() => (room.variationId = named.variations.find(({ id }) => id === variationId)?.id ?? null))
+}
+
 onMounted(async () => {
   try {
     view.reset()
@@ -109,6 +122,7 @@ onMounted(async () => {
     // An address may name the kind that it wants to see; what a quick hand chose meanwhile is left alone.
     room.alertId ??=
       draft.document?.alerts.find((each) => each.kinds.some((kind) => kind === route.query.kind))?.id ?? null
+    openCase()
     if (room.partIds.length === 0) room.select(room.parts.find((part) => part.kind === 'line')?.id ?? null)
   } catch (error) {
     refusal.value = wordsOf(error)
