@@ -7,14 +7,17 @@ import type { Remark } from '../../core/remarks/remark.ts'
 import { remarksOf } from '../../core/remarks/remarksOf.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import type { PreparedScore } from '../../player/preparedScore.ts'
+import type { Seen } from '../../core/remarks/seen.ts'
 import { useDraftStore } from '../stores/draft.ts'
 import { useMediaStore } from '../stores/media.ts'
+import { useProofsStore } from '../stores/proofs.ts'
 import { useSpeechStore } from '../stores/speech.ts'
 import { useScoreRoomStore } from '../stores/scoreRoom.ts'
 import { useShownLook } from './useShownLook.ts'
 
 /** While something is being dragged nothing is remarked. */
 const quietMs = 140
+const restMs = 3_000
 
 /** One variation as it was measured. */
 interface Looked {
@@ -24,6 +27,7 @@ interface Looked {
   kind: EventKind
   viewer: SampleName
   sceneColours?: ((box: CanvasBox) => readonly string[]) | null
+  seen?: Seen | null
 }
 
 /** Looks through any variation of the draft with what is known of its media and its look. */
@@ -32,7 +36,7 @@ export function useRemarker() {
   const media = useMediaStore()
   const speech = useSpeechStore()
   const shown = useShownLook()
-  return ({ alert, composition, prepared, kind, viewer, sceneColours = null }: Looked): Remark[] =>
+  return ({ alert, composition, prepared, kind, viewer, sceneColours = null, seen = null }: Looked): Remark[] =>
     remarksOf({
       kinds: alert.kinds,
       composition,
@@ -46,6 +50,7 @@ export function useRemarker() {
         media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []]),
       ),
       sceneColours,
+      seen,
     })
 }
 
@@ -73,8 +78,10 @@ export function useRemarks(
   const room = useScoreRoomStore()
   const media = useMediaStore()
   const shown = useShownLook()
+  const proofs = useProofsStore()
   const remark = useRemarker()
   const remarks = shallowRef<Remark[]>([])
+  const seen = computed(() => (room.address ? proofs.seenOf(room.address.alertId, room.address.variationId) : null))
   function look(): Remark[] {
     if (!prepared.value || !room.alert || !room.composition) return []
     return remark({
@@ -84,12 +91,27 @@ export function useRemarks(
       kind: room.kind,
       viewer: room.viewer,
       sceneColours: sceneColours.value,
+      seen: seen.value,
     })
   }
   watchDebounced(
-    () => [prepared.value, room.composition, sceneColours.value, draft.document?.zones, shown.value, media.files],
+    () => [
+      prepared.value,
+      room.composition,
+      sceneColours.value,
+      draft.document?.zones,
+      shown.value,
+      media.files,
+      seen.value,
+    ],
     () => (remarks.value = look()),
     { debounce: quietMs, immediate: true },
+  )
+  // All of a play is only drawn for that once nobody works on it.
+  watchDebounced(
+    () => [room.address, room.composition, draft.document?.look, draft.document?.stays] as const,
+    ([address, , , stays]) => address && !stays && void proofs.lookAtOne(address.alertId, address.variationId),
+    { debounce: restMs, immediate: true },
   )
   return remarks
 }

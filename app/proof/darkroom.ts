@@ -50,7 +50,7 @@ export interface TakenPicture extends KeptPicture {
 
 /**
  * Where the player draws for proofs: on a stage of its own that nobody sees, a little at a time, so that the page goes on. All that
- * can be done elsewhere is done in workers.
+ * can be done elsewhere is done in workers. What is no longer wanted is left with what the signal says.
  */
 export function openDarkroom() {
   const host = document.createElement('div')
@@ -120,10 +120,14 @@ export function openDarkroom() {
   }
 
   /** Pictures of some moments, all of one canvas; with `before`, beside others, and how much they differ. */
-  async function take(shots: readonly Shot[], before: readonly Shot[] | null = null): Promise<TakenPicture[]> {
+  async function take(
+    shots: readonly Shot[],
+    before: readonly Shot[] | null,
+    signal: AbortSignal,
+  ): Promise<TakenPicture[]> {
     return turns.take(async () => {
-      const now = await photograph(shots)
-      const then = before ? await photograph(before) : []
+      const now = await photograph(shots, signal)
+      const then = before ? await photograph(before, signal) : []
       const taken: TakenPicture[] = []
       for (const [index, { sheet, prepared }] of now.entries()) {
         const was = then[index]?.sheet ?? null
@@ -138,11 +142,12 @@ export function openDarkroom() {
   }
 
   /** One sheet for each shot. */
-  async function photograph(shots: readonly Shot[]) {
+  async function photograph(shots: readonly Shot[], signal: AbortSignal) {
     const [first] = shots
     const size = sizeOf(first?.score.canvas ?? square, pictureSidePx)
     const taken: { sheet: Awaited<ReturnType<typeof developed>>; prepared: PreparedScore }[] = []
     for (const { score, atMs, board } of shots) {
+      signal.throwIfAborted()
       const prepared = await prepareScore(score, null, board)
       await breathe()
       const exposure = await exposeAt(prepared, atMs, size)
@@ -157,6 +162,7 @@ export function openDarkroom() {
    */
   async function flashesOf(
     score: ResolvedScore,
+    signal: AbortSignal,
     without: ReadonlySet<string> = new Set(),
   ): Promise<(FlashFinding & { ground: 'dark' | 'bright' })[]> {
     return turns.take(async () => {
@@ -169,6 +175,8 @@ export function openDarkroom() {
       let looking: ReturnType<typeof askFlashes> | null = null
       let [atMs, exposures, weight]: [number[], Exposure[], number] = [[], [], 0]
       for (let frame = 0; frame < count; frame++) {
+        if (signal.aborted) worker.postMessage({ ask: 'forget', play } satisfies ProofQuestion)
+        signal.throwIfAborted()
         const at = Math.min(score.lengthMs - 1, Math.round((frame * 1000) / framesPerSecond))
         const exposure = await exposeAt(prepared, at, size, without)
         atMs.push(at)
@@ -193,12 +201,13 @@ export function openDarkroom() {
     ask('flashes', (id) => ({ ask: 'flashes', id, ...of }), [of.sheet.bitmap])
 
   /** The texts that are hard to read over the pictures behind them, as they are drawn. */
-  async function hardTextsOf(score: ResolvedScore): Promise<SeenText[]> {
+  async function hardTextsOf(score: ResolvedScore, signal: AbortSignal): Promise<SeenText[]> {
     return turns.take(async () => {
       const prepared = await prepareScore(score, null)
       const size = sizeOf(score.canvas, pictureSidePx)
       const found: SeenText[] = []
       for (const check of drawnChecks(score, prepared.layouts)) {
+        signal.throwIfAborted()
         const looks: { atMs: number; share: number; ratio: number }[] = []
         for (let from = 0; from < check.atMs.length; from += looksAtOnce)
           looks.push(...(await lookAt(prepared, check, check.atMs.slice(from, from + looksAtOnce), size)))

@@ -23,6 +23,7 @@ export async function drawBoard(
   context: BoxContext,
   air: BoxContext | null,
   madeUp: MadeUpContext,
+  signal: AbortSignal,
 ): Promise<ProofPicture[]> {
   const now = settledBoard(context)
   const before = air && settledBoard(air)
@@ -46,6 +47,7 @@ export async function drawBoard(
   const taken = await darkroom.take(
     boardStates.map((state) => shotOf(now, state)),
     isChanged ? boardStates.map((state) => shotOf(before, state)) : null,
+    signal,
   )
   return boardStates.map((state, index): ProofPicture => {
     const picture = taken[index]

@@ -102,6 +102,7 @@ export async function drawCase(
   drawn: CaseOfBox,
   context: BoxContext,
   air: BoxContext | null,
+  signal: AbortSignal,
 ): Promise<ProofPicture[]> {
   const { alert, variation, key } = drawn
   const aired = onAir(drawn, air)
@@ -119,7 +120,7 @@ export async function drawCase(
     })
     await breathe()
   }
-  const taken = await takeAll(darkroom, settled)
+  const taken = await takeAll(darkroom, settled, signal)
   return settled.map(({ viewer, event, fault, air: before, score }, index) => {
     const picture = taken[index]
     const base = { key: `${key}/${viewer}`, shownWith: viewer }
@@ -152,7 +153,11 @@ export async function drawCase(
 }
 
 /** Those that are the same on air are drawn once, the others with what is on air. */
-async function takeAll(darkroom: Darkroom, settled: readonly Settled[]): Promise<(TakenPicture | undefined)[]> {
+async function takeAll(
+  darkroom: Darkroom,
+  settled: readonly Settled[],
+  signal: AbortSignal,
+): Promise<(TakenPicture | undefined)[]> {
   const shotOf = (score: ResolvedScore): Shot => ({ score, atMs: restingMs(score) })
   const taken: (TakenPicture | undefined)[] = settled.map(() => undefined)
   const [changed, plain]: [number[], number[]] = [[], []]
@@ -166,13 +171,22 @@ async function takeAll(darkroom: Darkroom, settled: readonly Settled[]): Promise
     })
   const put = (indices: readonly number[], pictures: readonly TakenPicture[]) =>
     indices.forEach((index, at) => (taken[index] = pictures[at]))
-  if (plain.length > 0) put(plain, await darkroom.take(shots(plain, ({ score }) => score)))
+  if (plain.length > 0)
+    put(
+      plain,
+      await darkroom.take(
+        shots(plain, ({ score }) => score),
+        null,
+        signal,
+      ),
+    )
   if (changed.length > 0)
     put(
       changed,
       await darkroom.take(
         shots(changed, ({ score }) => score),
         shots(changed, ({ air }) => air),
+        signal,
       ),
     )
   return taken
@@ -196,19 +210,25 @@ export async function lookAtCase(
   darkroom: Darkroom,
   { alert, variation }: Omit<CaseOfBox, 'key'>,
   context: BoxContext,
-  viewer: SampleName = 'everyday',
+  signal: AbortSignal,
 ): Promise<Seen> {
-  const event = sampleFor(alert, variation, { viewer, kind: null, choice: null }, context.channel, context.atMs)
+  const sample = { viewer: 'everyday', kind: null, choice: null } as const
+  const event = sampleFor(alert, variation, sample, context.channel, context.atMs)
   const resolve = (composition: Composition) => {
     const result = settle(composition, alert, event, context)
     return result.ok ? result.value : null
   }
   const score = resolve(variation.composition)
   if (!score) return { flashes: [], texts: [] }
-  const texts = await darkroom.hardTextsOf(score)
-  const flashes = await darkroom.flashesOf(score)
+  const texts = await darkroom.hardTextsOf(score, signal)
+  const flashes = await darkroom.flashesOf(score, signal)
   if (flashes.length === 0) return { flashes: [], texts }
-  const calmer = await calmSearch(variation.composition, resolve, darkroom.flashesOf, flashes)
+  const calmer = await calmSearch(
+    variation.composition,
+    resolve,
+    (tried, without) => darkroom.flashesOf(tried, signal, without),
+    flashes,
+  )
   return { flashes: flashes.map((each) => ({ ...each, calmer })), texts }
 }
 

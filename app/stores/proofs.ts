@@ -2,22 +2,16 @@ import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowReactive, shallowRef } from 'vue'
 import { goalForMadeUp } from '../../core/board/boardStates.ts'
-import type { BoxDocument } from '../../core/composition/box.ts'
+import type { Alert, BoxDocument, Variation } from '../../core/composition/box.ts'
 import { isSame } from '../../core/isSame.ts'
 import { dressAt } from '../../core/look/seasons.ts'
 import { caseKey, proofCases } from '../../core/proof/proofCases.ts'
 import type { Seen } from '../../core/remarks/seen.ts'
+import { boardKey } from '../components/proofs/sheetOf.ts'
 import { useChannel } from '../composables/useChannel.ts'
 import { openDarkroom, type Darkroom } from '../proof/darkroom.ts'
 import { drawBoard } from '../proof/drawBoard.ts'
-import {
-  drawCase,
-  lookAtCase,
-  withSeen,
-  type BoxContext,
-  type CaseOfBox,
-  type ProofPicture,
-} from '../proof/drawCase.ts'
+import { drawCase, lookAtCase, withSeen, type BoxContext, type ProofPicture } from '../proof/drawCase.ts'
 import { useDraftStore } from './draft.ts'
 import { useGoalsStore } from './goals.ts'
 import { useMediaStore } from './media.ts'
@@ -25,14 +19,18 @@ import { useSpeechStore } from './speech.ts'
 
 /** Whoever is typing is not followed letter by letter. */
 const quietMs = 500
-const wholeBoard = 'board'
 
-/** The pictures of a case, and what they are made from: where that stays, they do. */
-interface DrawnCase {
+/** Something made of a case, and what of it: where that stays, so does this. */
+interface Made<Of> {
   madeFrom: readonly unknown[]
-  pictures: readonly ProofPicture[]
-  /** What was seen when all of its play was drawn; null: that is to come. */
-  seen: Seen | null
+  made: Of
+}
+
+/** One row of a sheet: a case, or all of a board. */
+interface SheetCase {
+  key: string
+  of: { alert: Alert; variation: Variation } | null
+  madeFrom: readonly unknown[]
 }
 
 /**
@@ -45,7 +43,9 @@ export const useProofsStore = defineStore('proofs', () => {
   const speech = useSpeechStore()
   const goals = useGoalsStore()
   const channel = useChannel()
-  const cases = shallowReactive(new Map<string, DrawnCase>())
+  const drawn = shallowReactive(new Map<string, Made<readonly ProofPicture[]>>())
+  /** What was seen when all of a case’s play was drawn. */
+  const seen = shallowReactive(new Map<string, Made<Seen>>())
   const wantedId = ref<string | null>(null)
   /** Whose pictures there are. */
   const boxId = ref<string | null>(null)
@@ -54,7 +54,8 @@ export const useProofsStore = defineStore('proofs', () => {
   const tookMs = ref<number | null>(null)
   const refusal = ref('')
   const atMs = Date.now()
-  let run = 0
+  let run = new AbortController()
+  let looking = new AbortController()
   let darkroom: Darkroom | null = null
 
   const contextOf = (document: BoxDocument): BoxContext => ({
@@ -68,11 +69,12 @@ export const useProofsStore = defineStore('proofs', () => {
       media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []]),
     ),
   })
+  const isLoaded = () => Promise.all([media.ensureLoaded(), speech.ensureLoaded()])
 
-  function casesOf(document: BoxDocument, air: BoxDocument | null) {
+  function casesOf(document: BoxDocument, air: BoxDocument | null): SheetCase[] {
     const { canvas, look, seasons, zones } = document
     const whole = [canvas, look, seasons, zones, air?.look, air?.seasons, air?.canvas]
-    if (document.stays) return [{ key: wholeBoard, of: null, madeFrom: [document.alerts, air?.alerts, ...whole] }]
+    if (document.stays) return [{ key: boardKey, of: null, madeFrom: [document.alerts, air?.alerts, ...whole] }]
     return proofCases(document).map(({ alert, variation }) => {
       const aired = air?.alerts.find(({ id }) => id === alert.id)
       return {
@@ -85,22 +87,30 @@ export const useProofsStore = defineStore('proofs', () => {
       }
     })
   }
+  const isKept = (kept: Made<unknown> | undefined, { madeFrom }: SheetCase) => isSame(kept?.madeFrom, madeFrom)
+
+  /** Takes the box whose draft is open; what is known of another one is forgotten. */
+  function turnTo(id: string): void {
+    if (id === boxId.value) return
+    for (const key of drawn.keys()) drop(key)
+    seen.clear()
+    tookMs.value = null
+    boxId.value = id
+  }
 
   async function draw(): Promise<void> {
-    const { document } = draft
-    const id = draft.view?.id ?? null
-    if (!document || id === null || id !== wantedId.value) return
-    const mine = ++run
-    const isCurrent = () => mine === run
-    if (id !== boxId.value) forget()
-    boxId.value = id
+    const { document, view } = draft
+    if (!document || !view || view.id !== wantedId.value) return
+    run.abort()
+    run = new AbortController()
+    const { signal } = run
+    turnTo(view.id)
     refusal.value = ''
-    const air = draft.view?.airDocument ?? null
-    const all = casesOf(document, air)
+    const all = casesOf(document, view.airDocument)
     const keys = new Set(all.map(({ key }) => key))
-    for (const key of cases.keys()) if (!keys.has(key)) drop(key)
-    const undrawn = all.filter(({ key, madeFrom }) => !isSame(cases.get(key)?.madeFrom, madeFrom))
-    const unseen = all.filter((each) => each.of && (undrawn.includes(each) || cases.get(each.key)?.seen === null))
+    for (const key of drawn.keys()) if (!keys.has(key)) drop(key)
+    const undrawn = all.filter((each) => !isKept(drawn.get(each.key), each))
+    const unseen = all.filter((each) => each.of && !isKept(seen.get(each.key), each))
     const steps = undrawn.length + unseen.length
     isRunning.value = steps > 0
     if (steps === 0) return
@@ -109,59 +119,70 @@ export const useProofsStore = defineStore('proofs', () => {
     progress.value = { done, all: steps }
     const fromMs = performance.now()
     try {
-      await Promise.all([media.ensureLoaded(), speech.ensureLoaded(), document.stays && (goals.view ?? goals.load())])
-      const [context, onAir] = [contextOf(document), air && contextOf(air)]
+      await Promise.all([isLoaded(), document.stays && (goals.view ?? goals.load())])
+      const [context, air] = [contextOf(document), view.airDocument && contextOf(view.airDocument)]
       darkroom ??= openDarkroom()
-      for (const { key, of, madeFrom } of undrawn) {
-        if (!isCurrent()) return
-        const pictures = await drawnOf(darkroom, key, of, context, onAir)
-        if (!isCurrent()) return pictures.forEach(giveBack)
-        drop(key)
-        cases.set(key, { madeFrom, pictures, seen: null })
+      for (const each of undrawn) {
+        const pictures = await drawnOf(darkroom, each, context, air, signal)
+        if (signal.aborted) return pictures.forEach(giveBack)
+        drop(each.key)
+        const known = isKept(seen.get(each.key), each) ? seen.get(each.key)?.made : undefined
+        drawn.set(each.key, { madeFrom: each.madeFrom, made: known ? withSeen(pictures, known) : pictures })
         step()
       }
-      for (const { key, of } of unseen) {
-        const drawn = cases.get(key)
-        if (!of || !drawn) continue
-        const seen = await lookAtCase(darkroom, of, context)
-        if (!isCurrent()) return
-        cases.set(key, { ...drawn, seen, pictures: withSeen(drawn.pictures, seen) })
+      for (const each of unseen) {
+        await lookAt(each, context, signal)
         step()
       }
       tookMs.value = performance.now() - fromMs
     } catch {
-      if (isCurrent()) refusal.value = 'The pictures could not be drawn. Reload the page and try once more.'
+      if (signal.aborted) return
+      refusal.value = 'The pictures could not be drawn. Reload the page and try once more.'
     }
-    if (isCurrent()) isRunning.value = false
+    isRunning.value = false
+  }
+
+  /** @throws where it is no longer wanted */
+  async function lookAt(each: SheetCase, context: BoxContext, signal: AbortSignal): Promise<void> {
+    if (!each.of || isKept(seen.get(each.key), each)) return
+    darkroom ??= openDarkroom()
+    const made = await lookAtCase(darkroom, each.of, context, signal)
+    signal.throwIfAborted()
+    seen.set(each.key, { madeFrom: each.madeFrom, made })
+    const pictures = drawn.get(each.key)
+    if (pictures && isKept(pictures, each)) drawn.set(each.key, { ...pictures, made: withSeen(pictures.made, made) })
   }
 
   const drawnOf = (
     room: Darkroom,
-    key: string,
-    of: Omit<CaseOfBox, 'key'> | null,
+    { key, of }: SheetCase,
     context: BoxContext,
     air: BoxContext | null,
+    signal: AbortSignal,
   ): Promise<ProofPicture[]> =>
     of
-      ? drawCase(room, { key, ...of }, context, air)
-      : drawBoard(room, key, context, air, {
-          nowMs: atMs,
-          currency: context.channel.currency,
-          locale: context.channel.locale,
-          goals: [...(goals.view?.goals ?? []), ...(goals.view?.past ?? [])].map(({ goal }) => goalForMadeUp(goal)),
-        })
+      ? drawCase(room, { key, ...of }, context, air, signal)
+      : drawBoard(
+          room,
+          key,
+          context,
+          air,
+          {
+            nowMs: atMs,
+            currency: context.channel.currency,
+            locale: context.channel.locale,
+            goals: [...(goals.view?.goals ?? []), ...(goals.view?.past ?? [])].map(({ goal }) => goalForMadeUp(goal)),
+          },
+          signal,
+        )
 
   function giveBack({ picture, change }: ProofPicture): void {
     if (picture) URL.revokeObjectURL(picture.url)
     if (change && change !== 'new' && change.before) URL.revokeObjectURL(change.before.url)
   }
   function drop(key: string): void {
-    cases.get(key)?.pictures.forEach(giveBack)
-    cases.delete(key)
-  }
-  function forget(): void {
-    for (const key of cases.keys()) drop(key)
-    tookMs.value = null
+    drawn.get(key)?.made.forEach(giveBack)
+    drawn.delete(key)
   }
 
   watchDebounced(
@@ -170,12 +191,19 @@ export const useProofsStore = defineStore('proofs', () => {
     { debounce: quietMs },
   )
 
-  const pictures = computed(() => [...cases.values()].flatMap((each) => each.pictures))
+  const caseOf = (alertId: string, variationId: string): SheetCase | null =>
+    (draft.document &&
+      casesOf(draft.document, draft.view?.airDocument ?? null).find(
+        ({ key }) => key === caseKey(alertId, variationId),
+      )) ??
+    null
+
+  const pictures = computed(() => [...drawn.values()].flatMap(({ made }) => made))
   return {
-    cases,
+    drawn,
     boxId,
     pictures,
-    /** How many have remarks that viewers would notice, of how many. */
+    /** How many have remarks that viewers would notice. */
     wrong: computed(
       () => pictures.value.filter(({ remarks }) => remarks.some(({ level }) => level === 'wrong')).length,
     ),
@@ -185,7 +213,26 @@ export const useProofsStore = defineStore('proofs', () => {
     refusal,
     /** Wants the sheet of the box whose draft is open, now and from now on. */
     want: (id: string) => (wantedId.value = id),
-    again: () => void draw(),
+    /** What was seen of a case as it is now; null: it was not looked at. */
+    seenOf(alertId: string, variationId: string): Seen | null {
+      const of = draft.view?.id === boxId.value ? caseOf(alertId, variationId) : null
+      const known = of && seen.get(of.key)
+      return of && known && isKept(known, of) ? known.made : null
+    },
+    /** Looks at one case of the draft that is open, unless that is known; only the one that was asked for last. */
+    async lookAtOne(alertId: string, variationId: string): Promise<void> {
+      looking.abort()
+      looking = new AbortController()
+      const { signal } = looking
+      const { document, view } = draft
+      const of = caseOf(alertId, variationId)
+      if (!of || !document || !view) return
+      turnTo(view.id)
+      await isLoaded()
+        .then(() => lookAt(of, contextOf(document), signal))
+        // It is looked at again when it changes.
+        .catch(() => undefined)
+    },
     print: (files: { file: Blob; words: string }[], columns: number, title: string) =>
       (darkroom ??= openDarkroom()).print(files, columns, title),
   }

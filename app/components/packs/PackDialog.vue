@@ -10,15 +10,22 @@ import { neededMedia } from '../../../core/pack/manifest.ts'
 import { triggersOfBox } from '../../../core/pack/packedTriggers.ts'
 import type { DialProblem } from '../../../core/pack/turnDials.ts'
 import { counted } from '../../format/counted.ts'
+import { saveFile } from '../../format/saveFile.ts'
+import { packWithProof } from '../../proof/packWithProof.ts'
+import { htmlOf } from '../../proof/proofFiles.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import { useProofsStore } from '../../stores/proofs.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
+import ProofLine from '../proofs/ProofLine.vue'
+import { proofGrounds } from '../proofs/grounds.ts'
+import { sheetOf } from '../proofs/sheetOf.ts'
 import CheckTile from './CheckTile.vue'
 
 /** Saving the box as a pack: what it is called, what is worth mending first, and the file. */
@@ -31,6 +38,7 @@ const faultOf = ref<Record<string, string>>({})
 /** What was typed and is not possible: it stays, to be put right. */
 const refused = ref<Record<string, string | undefined>>({})
 const isSaving = ref(false)
+const proofs = useProofsStore()
 const triggers = useTriggersStore()
 /** Triggers that stay here. */
 const without = ref<string[]>([])
@@ -45,6 +53,9 @@ const boardChoices = computed(() => [
 ])
 const board = computed(() => boxes.boards?.find(({ id }) => id === boardId.value)?.document ?? null)
 const notSaved = ref('')
+/** Whether its proof sheet goes along, which is drawn for that. */
+const isProved = ref(false)
+const isProofDrawn = computed(() => proofs.boxId === draft.view?.id && !proofs.isRunning && proofs.pictures.length > 0)
 const savedWithinMs = 10_000
 const start = computed(() => plainDesign(draft.view?.name ?? '', session.session?.person.name ?? ''))
 const design = computed<Design>(() => draft.document?.design ?? start.value)
@@ -119,8 +130,22 @@ async function download(): Promise<void> {
     ...(boardId.value === null ? {} : { board: boardId.value }),
   })
   const href = `/api/boxes/${draft.view.id}/pack${query.size > 0 ? `?${query}` : ''}`
-  const link = Object.assign(document.createElement('a'), { href, download: '' })
-  link.click()
+  const { document, view } = draft
+  if (!isProved.value || !document) {
+    Object.assign(globalThis.document.createElement('a'), { href, download: '' }).click()
+    return
+  }
+  isSaving.value = true
+  try {
+    const answer = await fetch(href)
+    if (!answer.ok) throw new Error(String(answer.status))
+    const pack = new Uint8Array(await answer.arrayBuffer())
+    const page = await htmlOf(sheetOf(document, view.name, proofs.drawn, proofGrounds.dark))
+    saveFile(new Blob([(await packWithProof(pack, page)) as BlobPart]), `${design.value.id}.pack.zip`)
+  } catch {
+    notSaved.value = 'The pack could not be saved with its proof sheet. Try again, or save it without.'
+  }
+  isSaving.value = false
 }
 </script>
 
@@ -212,6 +237,12 @@ async function download(): Promise<void> {
           }}
         </li>
       </ul>
+      <div class="mt-2">
+        <TickBox :checked="isProved" @change="(checked) => (isProved = checked)"
+          >With its proof sheet, a page that shows every case with names and numbers of all sorts</TickBox
+        >
+        <ProofLine v-if="isProved" class="mt-1" />
+      </div>
       <ul class="mt-3 grid grid-cols-5 gap-2">
         <CheckTile
           v-for="{ alert, variation } in cases"
@@ -228,7 +259,7 @@ async function download(): Promise<void> {
       <button
         type="button"
         class="button button-bolt"
-        :disabled="isSaving || missing.length > 0 || props.problems.length > 0"
+        :disabled="isSaving || missing.length > 0 || props.problems.length > 0 || (isProved && !isProofDrawn)"
         @click="download"
       >
         <Download :size="15" aria-hidden="true" />Download {{ design.id }} {{ design.release }}

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { RemarkType } from '../../../core/remarks/remarkTypes.ts'
 import type { ProofPicture } from '../../proof/drawCase.ts'
+import { proofGrounds } from './grounds.ts'
 import { countedRemarks, isWrong, type ProofView } from './proofRows.ts'
 import { remarkNames } from './remarkNames.ts'
 
@@ -25,9 +26,9 @@ const seen = computed(() =>
 )
 const types = computed(() => countedRemarks(seen.value, props.view === 'wrong'))
 const grounds = [
-  { ground: '#0e1726', name: 'Dark' },
-  { ground: '#f4f1ea', name: 'Bright' },
-  { ground: 'repeating-conic-gradient(#8d97a8 0 25%, #aab2c0 0 50%) 0 0/24px 24px', name: 'Checked' },
+  { ground: proofGrounds.dark, name: 'Dark' },
+  { ground: proofGrounds.bright, name: 'Bright' },
+  { ground: proofGrounds.checked, name: 'Checked' },
 ]
 </script>
 

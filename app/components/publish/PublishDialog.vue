@@ -8,6 +8,7 @@ import type { BoxDocument } from '../../../core/composition/box.ts'
 import BoardTile from '../boards/BoardTile.vue'
 import { useDraftStore } from '../../stores/draft.ts'
 import PaperDialog from '../frame/PaperDialog.vue'
+import ProofLine from '../proofs/ProofLine.vue'
 import AirCompare from './AirCompare.vue'
 import DifferenceList from './DifferenceList.vue'
 import VersionList from './VersionList.vue'
@@ -60,6 +61,7 @@ async function put(): Promise<void> {
       </TabList>
       <TabPanels class="min-h-64">
         <TabPanel>
+          <ProofLine class="mb-3" />
           <p v-if="differences.length > 0" class="mb-3 text-faded">
             {{
               draft.view?.onAir

@@ -2,24 +2,21 @@
 import { useHead } from '#imports'
 import { computed, onMounted, ref, watch } from 'vue'
 import { toast } from 'vue-sonner'
-import { boardStates, type BoardState } from '../../../core/board/boardStates.ts'
-import { kindOfAlert, type Alert } from '../../../core/composition/box.ts'
+import { boardStates } from '../../../core/board/boardStates.ts'
 import { applyRemedy } from '../../../core/edit/applyRemedy.ts'
-import type { SampleName } from '../../../core/events/sampleEvent.ts'
-import { kindNames } from '../../../core/events/kindNames.ts'
-import { caseKey, proofCases } from '../../../core/proof/proofCases.ts'
+import { proofSamples } from '../../../core/proof/proofCases.ts'
 import type { Remark } from '../../../core/remarks/remark.ts'
 import type { RemarkType } from '../../../core/remarks/remarkTypes.ts'
 import { wordsOf } from '../../api/request.ts'
-import { stateWords } from '../../components/boards/stateWords.ts'
 import BoxChoice from '../../components/frame/BoxChoice.vue'
 import ProofCaseRow from '../../components/proofs/ProofCaseRow.vue'
 import ProofFilter from '../../components/proofs/ProofFilter.vue'
+import { proofGrounds } from '../../components/proofs/grounds.ts'
 import { isWrong, proofRows, type ProofView } from '../../components/proofs/proofRows.ts'
+import { namedCases, sheetOf, shownWords } from '../../components/proofs/sheetOf.ts'
 import ConflictDialog from '../../components/publish/ConflictDialog.vue'
 import { useBoxOfAddress } from '../../composables/useBoxOfAddress.ts'
 import { useUndoNotice } from '../../composables/useUndoNotice.ts'
-import { sampleWords } from '../../format/sampleWords.ts'
 import { saveFile } from '../../format/saveFile.ts'
 import { proofFiles } from '../../proof/proofFiles.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
@@ -38,7 +35,7 @@ const { box, refusal } = useBoxOfAddress({ withBoards: true })
 
 const view = ref<ProofView>('wrong')
 const type = ref<RemarkType | null>(null)
-const ground = ref('#0e1726')
+const ground = ref<string>(proofGrounds.dark)
 const isSaving = ref('')
 
 const document = computed(() => (draft.view?.id === box.value?.id ? draft.document : null))
@@ -52,32 +49,11 @@ watch(
   { immediate: true },
 )
 
-/** What each row is about, in the order of the box. */
-const named = computed(() => {
-  if (!document.value) return []
-  if (document.value.stays)
-    return [
-      {
-        key: 'board',
-        alert: null as Alert | null,
-        caseId: '',
-        kind: null,
-        alertName: box.value?.name ?? '',
-        caseName: 'in each of its states',
-      },
-    ]
-  return proofCases(document.value).map(({ alert, variation }) => {
-    const kind = kindOfAlert(alert)
-    return {
-      ...{ key: caseKey(alert.id, variation.id), alert: alert as Alert | null, caseId: variation.id, kind },
-      ...{ alertName: kind ? kindNames[kind] : alert.id, caseName: variation.name },
-    }
-  })
-})
+const named = computed(() => (document.value ? namedCases(document.value, box.value?.name ?? '') : []))
 const drawn = computed(() =>
   isOwn.value
     ? named.value.flatMap(({ key }) => {
-        const pictures = proofs.cases.get(key)?.pictures
+        const pictures = proofs.drawn.get(key)?.made
         return pictures ? [{ key, pictures }] : []
       })
     : [],
@@ -102,9 +78,10 @@ function choose(next: ProofView): void {
   view.value = next
 }
 
-const wordsOfSample = (shownWith: string) =>
-  document.value?.stays ? stateWords[shownWith as BoardState].name.toLowerCase() : sampleWords[shownWith as SampleName]
-const picturesInAll = computed(() => named.value.length * (document.value?.stays ? boardStates.length : 8))
+const wordsOfSample = (shownWith: string) => (document.value ? shownWords(document.value, shownWith) : '')
+const picturesInAll = computed(
+  () => named.value.length * (document.value?.stays ? boardStates.length : proofSamples.length),
+)
 const facts = computed(() => {
   const wrong = pictures.value.filter(isWrong).length
   const of = `${pictures.value.length.toLocaleString('en')} pictures`
@@ -117,25 +94,17 @@ const notice = useUndoNotice()
 function mend(key: string, { remedy }: Remark): void {
   const of = named.value.find((each) => each.key === key)
   if (!of?.alert || !remedy) return
-  if (draft.edit(applyRemedy({ alertId: of.alert.id, variationId: of.caseId }, remedy)))
+  if (draft.edit(applyRemedy({ alertId: of.alert.id, variationId: of.variationId }, remedy)))
     notice(`${remedy.label}: it is in the draft.`)
   else toast.error('The draft could not be changed.')
 }
 
 async function save(as: 'html' | 'png'): Promise<void> {
+  if (!document.value) return
   isSaving.value = as
   try {
-    const title = `Proof sheet of ${box.value?.name ?? ''}`
-    const { file, name } = await proofFiles[as]({
-      title,
-      ground: ground.value,
-      rows: proofRows(drawn.value, 'all', null).flatMap((row) => {
-        const names = named.value.find(({ key }) => key === row.key)
-        return names ? [{ title: `${names.alertName} · ${names.caseName}`, row }] : []
-      }),
-      wordsOf: wordsOfSample,
-      print: proofs.print,
-    })
+    const sheet = sheetOf(document.value, box.value?.name ?? '', proofs.drawn, ground.value)
+    const { file, name } = await proofFiles[as]({ ...sheet, print: proofs.print })
     saveFile(file, name)
   } catch {
     toast.error('The sheet could not be saved. Try it once more.')
@@ -210,7 +179,7 @@ onMounted(async () => {
             (shownWith) =>
               document?.stays
                 ? `/boards/${box?.id}?state=${shownWith}`
-                : `/boxes/${box?.id}?alert=${each.alert?.id}&case=${each.caseId}&with=${shownWith}`
+                : `/boxes/${box?.id}?alert=${each.alert?.id}&case=${each.variationId}&with=${shownWith}`
           "
           :ground="ground"
           :can-edit="session.canEdit"
