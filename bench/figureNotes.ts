@@ -15,6 +15,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   flashes: [
     'Clips of three seconds at thirty frames, of 48 × 27 cells. They were made with what is looked for, so that all are found says only that it does what it is meant to; nobody else has tried it on theirs.',
   ],
+  proof: [
+    'The demo’s box with its cases over and over, in Chromium without a GPU, on a page that nobody works on, fonts and media at hand; two processors, of which the server has what it needs. The peer takes pictures of one alert that is mounted already, at the same size, without looking at any remark.',
+  ],
   rehearse: [
     'One thread, on the server’s engine; a browser’s worker takes about as long. The demo’s counter box with its own policy; cold, as a first run is. What is decided is decided once for all policies that are tried. Aims: 904 events with decisions and policy under 0.5 s, 100,000 under 20 s. The peer knows one length and one line.',
   ],

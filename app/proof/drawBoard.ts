@@ -1,6 +1,7 @@
 import { boardStates, type MadeUpContext } from '../../core/board/boardStates.ts'
 import { resolveBoard, sceneOf } from '../../core/board/resolveBoard.ts'
 import { wantsOf } from '../../core/board/wantsOf.ts'
+import { remarksOf } from '../../core/remarks/remarksOf.ts'
 import { isSame } from '../../core/isSame.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import { createBoardPlay } from '../../player/board/boardPlay.ts'
@@ -27,7 +28,8 @@ export async function drawBoard(
 ): Promise<ProofPicture[]> {
   const now = settledBoard(context)
   const before = air && settledBoard(air)
-  if (!now)
+  const scene = sceneOf(context.document)
+  if (!now || !scene)
     return [
       {
         ...{ key, shownWith: 'usual', picture: null, change: null, looked: null },
@@ -60,7 +62,18 @@ export async function drawBoard(
       ...base,
       picture: shownFile(picture.file),
       change: differs ? { by: picture.difference ?? 1, before: picture.before && shownFile(picture.before) } : unknown,
-      remarks: [],
+      remarks: remarksOf({
+        kinds: [],
+        composition: scene,
+        score: now,
+        layouts: picture.prepared.layouts,
+        zones: context.document.zones,
+        messageText: '',
+        soundLevel: context.dress.look.soundLevel,
+        sounds: context.sounds,
+        pictureColours: context.pictureColours,
+        sceneColours: null,
+      }),
     }
   })
 }

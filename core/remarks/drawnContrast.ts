@@ -101,8 +101,13 @@ export function drawnContrastRemarks(context: RemarkContext): Remark[] {
   const texts = context.seen?.texts ?? []
   if (texts.length === 0) return []
   const told = new Set(contrastRemarks(context).map(({ partId }) => partId))
+  const stillStands = (id: string) => {
+    const part = context.score.parts.find((each) => each.id === id)
+    const layout = context.layouts.get(id)
+    return part && layout && isTextPart(part) && !readingOf(context.score.canvas, layout, part).isOutlined
+  }
   return texts.flatMap(({ partId, atMs, share, ratio, needed }): Remark[] =>
-    told.has(partId) || !context.score.parts.some(({ id }) => id === partId)
+    told.has(partId) || !stillStands(partId)
       ? []
       : [
           {

@@ -10,7 +10,7 @@ export function flashRemarks({ seen }: RemarkContext): Remark[] {
     type: 'flashes',
     partId: calmer?.length === 1 ? (calmer[0]?.partId ?? null) : null,
     level: 'wrong',
-    words: `It flashes${is === 'red' ? ' in red' : ''} ${Math.floor(changes / 2)} times in the second from ${inSeconds(fromMs)} on, over ${Math.round(area * 100)} % of what one looks at. More than three can harm people with epilepsy.`,
+    words: `It flashes${is === 'red' ? ' in red' : ''} ${Math.ceil(changes / 2)} times in the second from ${inSeconds(fromMs)} on, over ${Math.round(area * 100)} % of what one looks at. More than three can harm people with epilepsy.`,
     remedy: calmer && { type: 'calm', parts: [...calmer], label: 'Make it gentler' },
   }))
 }

@@ -14,7 +14,10 @@ import type { DemoFile } from './server.ts'
 
 const entry = `
 import { createStage } from './player/stage.ts'
-import { prepareScore } from './player/prepare.ts'
+import { fontUses, prepareScore } from './player/prepare.ts'
+import { expose } from './player/camera/expose.ts'
+import { develop } from './player/camera/develop.ts'
+import { fontFilesOf } from './player/camera/fontFiles.ts'
 import { playScore } from './player/playback.ts'
 // Functions that are sent to the page were named by the compiler of whoever sent them.
 globalThis.__name ??= (named) => named
@@ -47,6 +50,26 @@ globalThis.harness = {
     for (let at = 0; at < tMs; at += 1000 / framesPerSecond) this.stage.seek(Math.round(at), { isRunning: true })
     await this.show(tMs)
   },
+  /** A picture of the stage as it is at a moment, over the colour of the page, as it would be kept in a proof. */
+  async photograph(tMs) {
+    const { score } = this.prepared
+    const size = { widthPx: score.canvas.widthPx, heightPx: score.canvas.heightPx }
+    const scene = this.stage.seek(tMs)
+    await this.stage.settled()
+    const exposure = expose(this.stage.root, scene, score.canvas, size)
+    const whole = async ({ url }) => {
+      const bytes = new Uint8Array(await (await fetch(url)).arrayBuffer())
+      let text = ''
+      for (const byte of bytes) text += String.fromCharCode(byte)
+      return btoa(text)
+    }
+    const { sheet } = await develop([exposure], size, fontFilesOf(fontUses(this.prepared), score.fonts), whole)
+    const context = sheet.getContext('2d')
+    context.globalCompositeOperation = 'destination-over'
+    context.fillStyle = '#223344'
+    context.fillRect(0, 0, sheet.width, sheet.height)
+    return sheet.toDataURL()
+  },
   playScore,
 }
 `
@@ -78,6 +101,7 @@ interface Harness {
   runTo(tMs: number, framesPerSecond: number): Promise<void>
   layouts(scores: readonly ResolvedScore[]): Promise<[string, TextLayout][][]>
   clear(): void
+  photograph(tMs: number): Promise<string>
 }
 type Global = { harness: Harness }
 
@@ -101,6 +125,12 @@ export async function soughtFrame(page: Page, tMs: number): Promise<Buffer> {
 export async function playedFrame(page: Page, tMs: number): Promise<Buffer> {
   await page.evaluate((at) => (globalThis as unknown as Global).harness.runTo(at, 60), tMs)
   return page.screenshot()
+}
+
+/** The same moment as a proof keeps it. */
+export async function photograph(page: Page, tMs: number): Promise<Buffer> {
+  const address = await page.evaluate((at) => (globalThis as unknown as Global).harness.photograph(at), tMs)
+  return Buffer.from(address.slice(address.indexOf(',') + 1), 'base64')
 }
 
 /** How many pixels of two pictures differ visibly. */

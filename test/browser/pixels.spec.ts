@@ -5,6 +5,7 @@ import {
   differingPixels,
   loadScore,
   openHarness,
+  photograph,
   playedFrame,
   readBox,
   resolveAlert,
@@ -47,6 +48,34 @@ for (const { kind, viewer, moments } of shown) {
     }
   })
 }
+
+/** Letters of a picture of the page and of the page itself are smoothed at other places: edges may differ. */
+const photographed = 1920 * 1080 * 0.004
+const proved: { kind: EventKind; viewer?: 'longest' | 'emoji' | 'rightToLeft'; atMs: number }[] = [
+  { kind: 'resubscription', atMs: 1330 },
+  { kind: 'subscription', viewer: 'rightToLeft', atMs: 2210 },
+  { kind: 'tip', viewer: 'emoji', atMs: 2600 },
+  { kind: 'goalReached', atMs: 3100 },
+  { kind: 'redemption', viewer: 'emoji', atMs: 2400 },
+]
+test('a picture of a proof is what the browser shows of that moment (tolerance: 0.4 % of the pixels)', async ({
+  page,
+  demo,
+  signIn,
+}) => {
+  await signIn()
+  const box = await readBox(page, demo)
+  await openHarness(page, demo)
+  for (const { kind, viewer, atMs } of proved) {
+    const score = resolveAlert(box, kind, viewer)
+    expect(await loadScore(page, score)).toEqual([])
+    const blank = await soughtFrame(page, score.lengthMs)
+    const frame = await soughtFrame(page, atMs)
+    const picture = await photograph(page, atMs)
+    expect(differingPixels(frame, blank), `${kind}: something is drawn`).toBeGreaterThan(photographed)
+    expect(differingPixels(frame, picture), `${kind}, ${viewer ?? 'everyday'}`).toBeLessThan(photographed)
+  }
+})
 
 test('the source page shows the very frame that the player draws at that moment (tolerance: 0.05 % of the pixels)', async ({
   page,

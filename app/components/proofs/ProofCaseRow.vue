@@ -32,11 +32,11 @@ const altOf = (picture: ProofPicture) =>
 
 <template>
   <section class="proof-row border-t border-rule py-3" :aria-label="`${alertName}, ${caseName}`">
-    <h3 class="flex items-center gap-2">
+    <h2 class="flex items-center gap-2">
       <KindMark v-if="kind" :kind="kind" />
       <span class="font-semibold">{{ alertName }}</span>
       <span class="text-faded">{{ caseName }}</span>
-    </h3>
+    </h2>
     <ul v-if="row.remarks.length > 0" class="mt-1.5 max-w-4xl space-y-1" aria-label="Remarks">
       <li v-for="{ remark, on } in row.remarks" :key="`${remark.type}/${remark.partId}`" class="flex gap-2">
         <component

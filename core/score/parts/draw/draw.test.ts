@@ -128,7 +128,7 @@ describe('the motion', () => {
   it('takes as long as it says, and goes faster where its clip is shorter', () => {
     const score = settled(crust)
     const { entrance, exit } = drawIn(score)
-    expect(score.lengthMs).toBe(entrance.ms + 5200 + 1400 + 3000 + exit.ms)
+    expect(score.lengthMs).toBe(entrance.ms + 6000 + 1400 + 3000 + exit.ms)
     const short = settled({ ...crust, clip: { ...crust.clip, end: { length: 'fixed', ms: 4000 } } })
     const { openUntilMs, endMs, exit: leaving } = drawIn(short)
     expect(openUntilMs).toBeLessThan(endMs - leaving.ms)
@@ -154,14 +154,14 @@ describe('what was drawn', () => {
     const score = settled({ ...crust, sounds, trimDb: -3 })
     const heard = score.parts.filter((part) => part.kind === 'sound')
     expect(heard.map(({ id }) => id)).toEqual([
-      ...[1, 2, 3, 4, 5].map((number) => `draw.stroke-${number}`),
+      ...[1, 2, 3, 4].map((number) => `draw.stroke-${number}`),
       'draw.open',
     ])
     expect(heard.every(({ gainDb }) => gainDb === -3)).toBe(true)
     const { slideFromMs, slidUntilMs, openUntilMs } = drawIn(score)
     expect(heard[0]?.startMs).toBe(slideFromMs)
-    expect(heard[5]?.startMs).toBeGreaterThan(slidUntilMs)
-    expect(heard[5]?.startMs).toBeLessThan(openUntilMs)
+    expect(heard[4]?.startMs).toBeGreaterThan(slidUntilMs)
+    expect(heard[4]?.startMs).toBeLessThan(openUntilMs)
     expect(score.media[soundId]?.url).toBe('/s')
   })
 })
