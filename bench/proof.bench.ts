@@ -70,9 +70,9 @@ await withPlayerPage(async (_page, server, browser) => {
   await page.waitForTimeout(6_000)
   await page.goto(`${server.url}/rehearsal/proofs?box=${id}`)
   const status = page.getByRole('region', { name: 'Proof sheet' }).getByRole('status')
-  await status.filter({ hasText: /^[1-9]\d* of \d+ pictures drawn/ }).waitFor()
+  await status.filter({ hasText: /[1-9]\d* of \d+ pictures drawn/ }).waitFor()
   await page.evaluate(() => ((globalThis as unknown as { waits: number[] }).waits.length = 0))
-  const count = async () => Number(/^(\d+)/.exec(await status.innerText())?.[1] ?? 0)
+  const count = async () => Number(/(\d+) of/.exec(await status.innerText())?.[1] ?? 0)
   const from = { at: performance.now(), count: await count() }
   await status.filter({ hasText: 'looking for flashes' }).waitFor({ timeout: 600_000 })
   const pictures = wantedCases * 8 - from.count

@@ -227,6 +227,11 @@ export interface FeedView {
   notUnderstood: { id: string; receivedAtMs: number; raw: string; note: string }[]
 }
 
+/** How much room there is where everything is kept. */
+export interface StorageView {
+  freeBytes: number
+}
+
 /** The state under each station's name on the ridge line. */
 export interface RidgeView {
   feeds: { linked: number; lastDeliveryAtMs: number | null }

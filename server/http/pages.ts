@@ -17,6 +17,7 @@ const pages = [
   'history/viewer',
   'rates',
   'rehearsal',
+  'rehearsal/check',
   'rehearsal/proofs',
   'sign-in',
   'speech',

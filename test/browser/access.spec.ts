@@ -25,6 +25,7 @@ for (const scheme of ['night', 'daybreak']) {
       ['/desk', 'Waiting'],
       ['/policy', 'How Night counter behaves on air'],
       ['/rehearsal', 'The night of the long queue'],
+      ['/rehearsal/check', 'Five-minute check'],
       ['/history', 'History'],
       ['/after', 'Broadcasts'],
       ['/media', 'Media'],

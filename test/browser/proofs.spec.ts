@@ -173,6 +173,38 @@ test('a sheet is saved as one page that needs nothing else, and as pictures; a p
   expect(taken.status()).toBe(201)
 })
 
+test('the check before a broadcast says what to do, follows sources as they come, and leads there by keyboard', async ({
+  page,
+  demo,
+  signIn,
+  context,
+}) => {
+  await signIn('moderator')
+  await page.goto(`${demo.url}/rehearsal/check`)
+  const lines = page.getByRole('list', { name: 'What was looked at' })
+  const line = (name: string) =>
+    lines.getByRole('listitem').filter({ has: page.getByRole('heading', { name, exact: true }) })
+  await expect(page.getByRole('status')).toContainText(/\d+ things? to mend before you go live/)
+  const missing = line('Sources').getByText('Nothing shows “Night counter”')
+  await expect(missing).toBeVisible()
+  await expect(line('Room')).toContainText(/\d+ GiB free/)
+  await expectNoFaults(page)
+
+  const source = await context.newPage()
+  await source.setViewportSize({ width: 1280, height: 720 })
+  await source.goto(demo.boxes[0]?.sourceUrl ?? '')
+  // It is there, and of another size than the box.
+  await expect(missing).toHaveCount(0)
+  await expect(line('Sources')).toContainText('The source of “Night counter”: enter width 1920 and height 1080')
+  await source.setViewportSize({ width: 1920, height: 1080 })
+  await source.reload()
+  await expect(line('Sources')).not.toContainText('enter width 1920')
+
+  await line('Sources').getByRole('link').first().focus()
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/(desk|boxes|boards)/)
+})
+
 test('a board is proved in each of its states; a case that cannot be drawn says why in its place', async ({
   page,
   demo,

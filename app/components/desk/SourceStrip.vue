@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { EyeOff, Volume2, VolumeX } from '@lucide/vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import type { DeskView, SourceView } from '../../../contract/views.ts'
@@ -49,5 +50,8 @@ const isWell = (source: SourceView) => remarksOf(source).length === 0
         meanwhile.
       </p>
     </div>
+    <NuxtLink to="/rehearsal/check" class="link ml-auto shrink-0 self-start px-4 py-3 text-mist hover:text-snow"
+      >Five-minute check</NuxtLink
+    >
   </footer>
 </template>

@@ -22,6 +22,7 @@ export const pathsOf = {
   Rehearsal: [
     { to: '/rehearsal', name: 'Nights' },
     { to: '/rehearsal/proofs', name: 'Proofs' },
+    { to: '/rehearsal/check', name: 'Five-minute check' },
   ],
   Desk: [
     { to: '/desk', name: 'Live' },
