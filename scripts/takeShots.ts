@@ -174,6 +174,12 @@ const night = await page.getByRole('slider', { name: 'A moment of the night' }).
 await page.mouse.move((night?.x ?? 0) + (night?.width ?? 0) * 0.5, (night?.y ?? 0) + 80)
 await settle(page, 1500)
 await shoot(page, 'rehearsal')
+// Every case with its samples: all of them are drawn, and looked at for flashes.
+await page.goto(`${demo.url}/rehearsal/proofs?box=${box?.id}`)
+await page.getByText(/· drawn in \d+ s/).waitFor({ timeout: 600_000 })
+await page.getByRole('button', { name: /^All/ }).click()
+await settle(page, 1500)
+await shoot(page, 'proofs')
 const low = await browser.newPage({
   viewport: { width: viewport.width, height: viewport.height / 2 },
   storageState: await page.context().storageState(),
@@ -220,8 +226,7 @@ await shoot(page, 'triggers')
 const screen = await browser.newPage({ viewport })
 await screen.goto(studio.url)
 await screen.frameLocator('#programme iframe').locator('html[data-state]').waitFor({ state: 'attached' })
-const half = { width: 640, height: 800 }
-const [chat, list] = [await browser.newPage({ viewport: half }), await browser.newPage({ viewport: half })]
+const chat = await browser.newPage({ viewport })
 await chat.goto(demo.chatUrl)
 for (const [who, text] of [
   ['pip_rye', '!crumb'],
@@ -236,10 +241,6 @@ await chat.getByRole('button', { name: 'Redeem Flour cloud' }).click()
 await screen.getByRole('button', { name: 'Shown: Flour cloud' }).waitFor()
 await settle(screen, 1800)
 await shoot(screen, 'studio')
-await list.goto(demo.listUrl)
-await settle(list, 1200)
-const sides = [await list.screenshot(), await chat.screenshot()]
-await joined(sides, { left: half.width, top: 0 }, 'viewers')
 studio.end()
 await browser.close()
 await server.remove()

@@ -266,9 +266,13 @@ export type Darkroom = ReturnType<typeof openDarkroom>
 
 /** Puts a moment of a score on a stage; resolves when all of it can be seen. */
 async function show(stage: Stage, prepared: PreparedScore, atMs: number): Promise<SceneState> {
-  if (!stage.holds(prepared)) stage.mount(prepared)
+  if (!stage.holds(prepared)) {
+    stage.mount(prepared)
+    await breathe()
+  }
   const scene = stage.seek(atMs)
   await stage.settled()
+  await breathe()
   return scene
 }
 
