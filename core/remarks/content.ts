@@ -8,6 +8,7 @@ import { kindOfPart } from '../score/parts/partKinds.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
 import { templateMistakes, type TemplateMistake } from '../text/templateMistakes.ts'
 import { inSeconds, type Remark, type RemarkContext } from './remark.ts'
+import { standsOnNothing } from './standsOnNothing.ts'
 
 /** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
 export function templateRemarks({ composition, kinds }: RemarkContext): Remark[] {
@@ -63,7 +64,8 @@ const neverCarried = (mistakes: readonly TemplateMistake[]) => [
 ]
 
 /** Parts without a file, and parts that nobody will ever see or hear. */
-export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
+export function unusedRemarks(context: RemarkContext): Remark[] {
+  const { composition, score } = context
   return composition.parts.flatMap((part): Remark[] => {
     if ('mediaId' in part && part.mediaId === null && (part.kind !== 'bar' || part.form === 'picture')) {
       return [
@@ -83,7 +85,7 @@ export function unusedRemarks({ composition, score }: RemarkContext): Remark[] {
         },
       ]
     const resolved = score.parts.find((each) => each.id === part.id)
-    if (resolved && resolved.endMs <= resolved.startMs && part.kind !== 'message') {
+    if (resolved && resolved.endMs <= resolved.startMs && !standsOnNothing(context, part.id)) {
       return [
         {
           type: 'unusedPart',

@@ -5,6 +5,7 @@ import { arrivedAfterMs } from '../motion/lettersAt.ts'
 import { scrollNeedsMs } from '../text/evaluateText.ts'
 import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
 import { restingBox } from './restingBox.ts'
+import { standsOnNothing } from './standsOnNothing.ts'
 
 const longMs = 15_000
 const shortMs = 2000
@@ -135,31 +136,33 @@ export function soundLengthRemarks(context: RemarkContext): Remark[] {
 /** What the solver had to give up: ends beyond the maximum, phases that did not fit. */
 export function solverRemarks(context: RemarkContext): Remark[] {
   const { score, composition } = context
-  return score.remarks.map(({ type, partId }) => {
-    const name = nameOf(context, partId)
-    if (type === 'phasesShrunk')
+  return score.remarks
+    .filter(({ partId }) => !standsOnNothing(context, partId))
+    .map(({ type, partId }) => {
+      const name = nameOf(context, partId)
+      if (type === 'phasesShrunk')
+        return {
+          type,
+          partId,
+          level: 'advice',
+          words: `“${name}” is too short for its entrance and exit; both were shortened.`,
+          remedy: { type: 'lastUntilEnd', partId, label: 'Let it stay until the end' },
+        }
+      const kind = composition.parts.find((part) => part.id === partId)?.kind
+      const isSound = kind === 'sound' || kind === 'voice'
       return {
         type,
         partId,
-        level: 'advice',
-        words: `“${name}” is too short for its entrance and exit; both were shortened.`,
-        remedy: { type: 'lastUntilEnd', partId, label: 'Let it stay until the end' },
+        level: 'wrong',
+        words: isSound
+          ? `“${name}” is cut off by the end of the alert and fades out.`
+          : `“${name}” is cut off by the end of the alert before it has left.`,
+        remedy:
+          kind === 'voice'
+            ? { type: 'waitForVoice', label: 'Let the alert wait for the voice' }
+            : { type: 'fitContents', maxMs: longMs, label: 'Make the alert long enough' },
       }
-    const kind = composition.parts.find((part) => part.id === partId)?.kind
-    const isSound = kind === 'sound' || kind === 'voice'
-    return {
-      type,
-      partId,
-      level: 'wrong',
-      words: isSound
-        ? `“${name}” is cut off by the end of the alert and fades out.`
-        : `“${name}” is cut off by the end of the alert before it has left.`,
-      remedy:
-        kind === 'voice'
-          ? { type: 'waitForVoice', label: 'Let the alert wait for the voice' }
-          : { type: 'fitContents', maxMs: longMs, label: 'Make the alert long enough' },
-    }
-  })
+    })
 }
 
 /**
