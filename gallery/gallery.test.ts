@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { chosenBy, severalCases } from '../core/composition/box.ts'
 import { eventKinds } from '../core/events/kinds.ts'
+import { standsOnNothing } from '../core/remarks/standsOnNothing.ts'
 import { sampleEvent, sampleNames, type SampleName } from '../core/events/sampleEvent.ts'
 import { isShelved } from '../core/look/fontShelf.ts'
 import { contrast } from '../core/colour/contrast.ts'
@@ -117,7 +118,9 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
               media,
             })
             if (!score.ok) throw new Error(`${kind}: ${JSON.stringify(score.error)}`)
-            expect(score.value.remarks).toEqual([])
+            // Nobody sees that a message which was not written has no time.
+            const shown = { composition, score: score.value }
+            expect(score.value.remarks.filter(({ partId }) => !standsOnNothing(shown, partId))).toEqual([])
           }
         }
       }
