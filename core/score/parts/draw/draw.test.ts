@@ -153,10 +153,7 @@ describe('what was drawn', () => {
     const sounds = { stroke: soundId, open: soundId, rare: null }
     const score = settled({ ...crust, sounds, trimDb: -3 })
     const heard = score.parts.filter((part) => part.kind === 'sound')
-    expect(heard.map(({ id }) => id)).toEqual([
-      ...[1, 2, 3, 4].map((number) => `draw.stroke-${number}`),
-      'draw.open',
-    ])
+    expect(heard.map(({ id }) => id)).toEqual([...[1, 2, 3, 4].map((number) => `draw.stroke-${number}`), 'draw.open'])
     expect(heard.every(({ gainDb }) => gainDb === -3)).toBe(true)
     const { slideFromMs, slidUntilMs, openUntilMs } = drawIn(score)
     expect(heard[0]?.startMs).toBe(slideFromMs)
