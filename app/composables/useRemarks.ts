@@ -46,9 +46,7 @@ export function useRemarker() {
       messageText: sampleEvent(kind, viewer).data.message?.text ?? '',
       soundLevel: shown.value.soundLevel,
       sounds: { ...Object.fromEntries(media.measuredSounds), ...speech.measured },
-      pictureColours: Object.fromEntries(
-        media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []]),
-      ),
+      pictureColours: media.pictureColours,
       sceneColours,
       seen,
     })

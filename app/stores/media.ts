@@ -67,6 +67,14 @@ export const useMediaStore = defineStore('media', () => {
     ),
     names: computed<Record<string, string>>(() => Object.fromEntries(files.value.map(({ id, name }) => [id, name]))),
     find: (id: string | null) => (id === null ? undefined : byId.value.get(id)),
+    /** Colours that pictures show, by file; none where they were not measured. */
+    pictureColours: computed<Record<string, readonly string[]>>(() =>
+      Object.fromEntries(
+        files.value.flatMap(({ id, kind, measured }) =>
+          kind === 'picture' ? [[id, (measured?.of === 'picture' && measured.seen?.colours) || []]] : [],
+        ),
+      ),
+    ),
     /** What was measured of sounds, by file. */
     measuredSounds: sounds,
     /** What was measured of a picture; null while it is not. */

@@ -7,6 +7,7 @@ import { isSame } from '../../core/isSame.ts'
 import { dressAt } from '../../core/look/seasons.ts'
 import { caseKey, proofCases } from '../../core/proof/proofCases.ts'
 import type { Seen } from '../../core/remarks/seen.ts'
+import { isWrong } from '../components/proofs/proofRows.ts'
 import { boardKey } from '../components/proofs/sheetOf.ts'
 import { useChannel } from '../composables/useChannel.ts'
 import { openDarkroom, type Darkroom } from '../proof/darkroom.ts'
@@ -65,28 +66,35 @@ export const useProofsStore = defineStore('proofs', () => {
     media: media.facts,
     atMs,
     sounds: { ...Object.fromEntries(media.measuredSounds), ...speech.measured },
-    pictureColours: Object.fromEntries(
-      media.pictures.map(({ id, measured }) => [id, (measured?.of === 'picture' && measured.seen?.colours) || []]),
-    ),
+    pictureColours: media.pictureColours,
   })
   const isLoaded = () => Promise.all([media.ensureLoaded(), speech.ensureLoaded()])
 
-  function casesOf(document: BoxDocument, air: BoxDocument | null): SheetCase[] {
-    const { canvas, look, seasons, zones } = document
-    const whole = [canvas, look, seasons, zones, air?.look, air?.seasons, air?.canvas]
-    if (document.stays) return [{ key: boardKey, of: null, madeFrom: [document.alerts, air?.alerts, ...whole] }]
-    return proofCases(document).map(({ alert, variation }) => {
-      const aired = air?.alerts.find(({ id }) => id === alert.id)
-      return {
-        key: caseKey(alert.id, variation.id),
-        of: { alert, variation },
-        madeFrom: [
-          ...[variation, alert.kinds, alert.offer, alert.variations.map(({ rule }) => rule)],
-          ...[aired?.variations.find(({ id }) => id === variation.id), ...whole],
-        ],
-      }
-    })
+  /** What all cases of a box are made from. */
+  const wholeOf = ({ canvas, look, seasons, zones }: BoxDocument, air: BoxDocument | null) => [
+    ...[canvas, look, seasons, zones],
+    ...[air?.look, air?.seasons, air?.canvas],
+  ]
+  function sheetCase(
+    of: { alert: Alert; variation: Variation },
+    document: BoxDocument,
+    air: BoxDocument | null,
+  ): SheetCase {
+    const { alert, variation } = of
+    const aired = air?.alerts.find(({ id }) => id === alert.id)
+    return {
+      key: caseKey(alert.id, variation.id),
+      of,
+      madeFrom: [
+        ...[variation, alert.kinds, alert.offer, alert.variations.map(({ rule }) => rule)],
+        ...[aired?.variations.find(({ id }) => id === variation.id), ...wholeOf(document, air)],
+      ],
+    }
   }
+  const casesOf = (document: BoxDocument, air: BoxDocument | null): SheetCase[] =>
+    document.stays
+      ? [{ key: boardKey, of: null, madeFrom: [document.alerts, air?.alerts, ...wholeOf(document, air)] }]
+      : proofCases(document).map((of) => sheetCase(of, document, air))
   const isKept = (kept: Made<unknown> | undefined, { madeFrom }: SheetCase) => isSame(kept?.madeFrom, madeFrom)
 
   /** Takes the box whose draft is open; what is known of another one is forgotten. */
@@ -191,12 +199,13 @@ export const useProofsStore = defineStore('proofs', () => {
     { debounce: quietMs },
   )
 
-  const caseOf = (alertId: string, variationId: string): SheetCase | null =>
-    (draft.document &&
-      casesOf(draft.document, draft.view?.airDocument ?? null).find(
-        ({ key }) => key === caseKey(alertId, variationId),
-      )) ??
-    null
+  /** One case of the draft that is open: asked on every edit, so that the others are left alone. */
+  function caseOf(alertId: string, variationId: string): SheetCase | null {
+    const { document, view } = draft
+    const alert = document?.stays ? undefined : document?.alerts.find(({ id }) => id === alertId)
+    const variation = alert?.variations.find(({ id }) => id === variationId)
+    return document && alert && variation ? sheetCase({ alert, variation }, document, view?.airDocument ?? null) : null
+  }
 
   const pictures = computed(() => [...drawn.values()].flatMap(({ made }) => made))
   return {
@@ -204,9 +213,7 @@ export const useProofsStore = defineStore('proofs', () => {
     boxId,
     pictures,
     /** How many have remarks that viewers would notice. */
-    wrong: computed(
-      () => pictures.value.filter(({ remarks }) => remarks.some(({ level }) => level === 'wrong')).length,
-    ),
+    wrong: computed(() => pictures.value.filter(isWrong).length),
     isRunning,
     progress,
     tookMs,

@@ -31,7 +31,7 @@ const altOf = (picture: ProofPicture) =>
 </script>
 
 <template>
-  <section class="proof-row border-t border-rule py-3" :aria-label="`${alertName}, ${caseName}`">
+  <section class="border-t border-rule py-3" :aria-label="`${alertName}, ${caseName}`">
     <h2 class="flex items-center gap-2">
       <KindMark v-if="kind" :kind="kind" />
       <span class="font-semibold">{{ alertName }}</span>
