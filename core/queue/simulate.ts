@@ -37,7 +37,7 @@ export interface Simulated {
 type Timed = readonly [atMs: number, input: QueueInput]
 
 interface SimulateOptions {
-  /** A source needs so long to have a play ready. */
+  /** A source needs so long to have a play ready, if it is not as usual. */
   readyMs?: number
   /** How long it lasts as it is shown, once somebody looks: null: as it says. */
   lengthOf?: (ticket: Ticket) => number | null
@@ -50,42 +50,88 @@ interface SimulateOptions {
 const sourceId = 'stage'
 
 /**
- * Plays a night through the queue in a time of its own: the same `step` as on air, with one source that has each play ready
- * after a moment and shows it to its end. Pure; linear in what happens.
- * @param inputs in the order of their times
+ * One line in a time of its own: the same `step` as on air, with one source that has each play ready after a moment and shows it
+ * to its end. Whoever has several of them asks each when something is due, and does what is due first.
  */
-export function simulate(
-  inputs: readonly Timed[],
-  policy: QueuePolicy,
-  { readyMs = 120, untilMs = Infinity, lengthOf, onStep }: SimulateOptions = {},
-): Simulated {
-  const startMs = inputs[0]?.[0] ?? 0
-  const result: Simulated = { state: emptyQueue, shown: [], ends: new Map(), waiting: [], overAtMs: startMs }
+export class SimulatedLane {
+  readonly result: Simulated
+  /** When something is due next, if nothing is said before. */
+  dueMs = Infinity
   /** What the source is going to say, in the order in which it will. */
-  let said: Timed[] = []
-  const tell = (atMs: number, input: QueueInput) => {
-    said = [...said, [atMs, input] as Timed].sort(([a], [b]) => a - b)
+  private said: Timed[] = []
+  private readonly open = new Map<string, ShownPlay>()
+
+  constructor(
+    private nowMs: number,
+    private readonly policy: QueuePolicy,
+    private readonly options: Omit<SimulateOptions, 'untilMs'> = {},
+  ) {
+    this.result = { state: emptyQueue, shown: [], ends: new Map(), waiting: [], overAtMs: nowMs }
+    this.follow({ type: 'sourceJoined', sourceId, shownPlayIds: [] }, nowMs)
   }
-  const say = (atMs: number, progress: 'ready' | 'started' | 'done', playId: string) =>
-    tell(atMs, { type: 'sourceProgress', sourceId, playId, progress })
-  const open = new Map<string, ShownPlay>()
-  const obey = (command: QueueCommand, nowMs: number) => {
+
+  /** Something is said from outside, at a moment not before the last. */
+  follow(input: QueueInput, nowMs: number): void {
+    const { result, policy, options } = this
+    this.nowMs = nowMs
+    const { state, commands } = step(result.state, input, nowMs, policy)
+    result.state = state
+    for (const command of commands) this.obey(command, nowMs)
+    const count = state.line.size
+    if (count !== (result.waiting.at(-1)?.count ?? 0)) result.waiting.push({ atMs: nowMs, count })
+    const wakeMs = nextWakeMs(result.state, nowMs, policy) ?? Infinity
+    this.dueMs = Math.max(nowMs, Math.min(this.said[0]?.[0] ?? Infinity, wakeMs))
+    options.onStep?.(state, commands, nowMs)
+  }
+
+  /** Does what is due: one thing. */
+  pass(): void {
+    const nowMs = this.dueMs
+    const [word] = this.said
+    if (word && word[0] <= nowMs) {
+      this.said = this.said.slice(1)
+      this.follow(word[1], nowMs)
+    } else this.follow({ type: 'ticked' }, nowMs)
+  }
+
+  /** Whether the source has something to say by then. */
+  isTold(atMs: number): boolean {
+    return (this.said[0]?.[0] ?? Infinity) <= atMs
+  }
+
+  /** What is still shown at the end counts as shown. */
+  close(): Simulated {
+    this.result.shown.push(...this.open.values())
+    this.open.clear()
+    return this.result
+  }
+
+  private tell(atMs: number, input: QueueInput): void {
+    this.said = [...this.said, [atMs, input] as Timed].sort(([a], [b]) => a - b)
+  }
+
+  private say(atMs: number, progress: 'ready' | 'started' | 'done', playId: string): void {
+    this.tell(atMs, { type: 'sourceProgress', sourceId, playId, progress })
+  }
+
+  private obey(command: QueueCommand, nowMs: number): void {
+    const { result, open, options } = this
     if (command.type === 'prepare') {
       const { playId, ticket } = command
-      const lengthMs = lengthOf?.(ticket) ?? null
-      if (lengthMs !== null && lengthMs !== ticket.lengthMs) tell(nowMs, { type: 'measured', playId, lengthMs })
-      say(nowMs + readyMs, 'ready', playId)
+      const lengthMs = options.lengthOf?.(ticket) ?? null
+      if (lengthMs !== null && lengthMs !== ticket.lengthMs) this.tell(nowMs, { type: 'measured', playId, lengthMs })
+      this.say(nowMs + (options.readyMs ?? usualReadyMs), 'ready', playId)
     } else if (command.type === 'start') {
-      say(nowMs, 'started', command.playId)
-      const current = result.state.current
+      this.say(nowMs, 'started', command.playId)
+      const { current } = result.state
       if (current?.phase !== 'playing') return
       const { ticket } = current
-      say(nowMs + ticket.lengthMs, 'done', command.playId)
+      this.say(nowMs + ticket.lengthMs, 'done', command.playId)
       open.set(command.playId, shownOf(command.playId, ticket, nowMs, false))
     } else if (command.type === 'sound') {
       open.set(command.playId, shownOf(command.playId, command.ticket, nowMs, true))
     } else if (command.type === 'stop') {
-      said = said.filter(([, input]) => input.type !== 'sourceProgress' || input.playId !== command.playId)
+      this.said = this.said.filter(([, input]) => input.type !== 'sourceProgress' || input.playId !== command.playId)
     } else if (command.type === 'recordEnded') {
       const { playId, outcome, reason, into } = command
       result.ends.set(playId, { outcome, reason, atMs: nowMs, ...(into === undefined ? {} : { into }) })
@@ -97,34 +143,36 @@ export function simulate(
       result.overAtMs = nowMs
     }
   }
-  const follow = (input: QueueInput, nowMs: number) => {
-    const { state, commands } = step(result.state, input, nowMs, policy)
-    result.state = state
-    for (const command of commands) obey(command, nowMs)
-    const count = state.line.size
-    if (count !== (result.waiting.at(-1)?.count ?? 0)) result.waiting.push({ atMs: nowMs, count })
-    onStep?.(state, commands, nowMs)
-  }
-  follow({ type: 'sourceJoined', sourceId, shownPlayIds: [] }, startMs)
+}
+
+/** A source needs so long to have a play ready. */
+const usualReadyMs = 120
+
+/**
+ * Plays a night through the queue in a time of its own; see `SimulatedLane`. Pure; linear in what happens.
+ * @param inputs in the order of their times
+ */
+export function simulate(
+  inputs: readonly Timed[],
+  policy: QueuePolicy,
+  { untilMs = Infinity, ...options }: SimulateOptions = {},
+): Simulated {
+  const startMs = inputs[0]?.[0] ?? 0
+  const lane = new SimulatedLane(startMs, policy, options)
   let at = 0
-  let nowMs = startMs
-  for (;;) {
+  for (let nowMs = startMs; ;) {
     const next = inputs[at]
-    const word = said[0]
-    const wakeMs = nextWakeMs(result.state, nowMs, policy) ?? Infinity
-    const dueMs = Math.max(nowMs, Math.min(next?.[0] ?? Infinity, word?.[0] ?? Infinity, wakeMs))
+    const dueMs = Math.max(nowMs, Math.min(next?.[0] ?? Infinity, lane.dueMs))
     if (dueMs === Infinity || dueMs > untilMs) break
     nowMs = dueMs
-    if (word && word[0] <= nowMs) {
-      said = said.slice(1)
-      follow(word[1], nowMs)
-    } else if (next && next[0] <= nowMs) {
+    // What a source said is heard before what comes at the same moment.
+    if (!next || next[0] > nowMs || lane.isTold(nowMs)) lane.pass()
+    else {
       at += 1
-      follow(next[1], nowMs)
-    } else follow({ type: 'ticked' }, nowMs)
+      lane.follow(next[1], nowMs)
+    }
   }
-  result.shown.push(...open.values())
-  return result
+  return lane.close()
 }
 
 function shownOf(playId: string, ticket: ShownTicket, fromMs: number, isBeside: boolean): ShownPlay {
