@@ -6,7 +6,8 @@ import { decideNight, lengthsOf, type DecidedEvent } from '../core/rehearsal/dec
 import { figuresOf, judgedBy } from '../core/rehearsal/figures.ts'
 import { makeNight } from '../core/rehearsal/makeNight.ts'
 import { nightOf, type Night } from '../core/rehearsal/night.ts'
-import { playNight } from '../core/rehearsal/playNight.ts'
+import { itemsOf, noCalls } from '../core/rehearsal/itemsOf.ts'
+import { playNight, type PlayedNight } from '../core/rehearsal/playNight.ts'
 import { dialledNight, longQueue, usualDials } from '../core/rehearsal/readyNights.ts'
 import type { ChannelOnAir } from '../core/response/channelOnAir.ts'
 import { historyKindsOf } from '../core/rules/historyKinds.ts'
@@ -68,7 +69,7 @@ for (const [name, night] of nights) {
   const lengthOf = lengthsOf(night, channel, document)
   const of = { timeZone: 'UTC', lengthOf }
   const [played, playMs] = timed(() => playNight(decided, readyPolicy(document.policy), of))
-  const [figures, figuresMs] = timed(() => figuresOf(night, decided, played))
+  const [figures, figuresMs] = timed(() => figuresOf(night, [partOf(decided, played)]))
   const inAll = decideMs + playMs + figuresMs
   measured.push({
     what: `${name}: ${night.events.length.toLocaleString('en')} events`,
@@ -100,7 +101,7 @@ for (const [what, policy] of [
   const of = { timeZone: 'UTC', lengthOf: lengthsOf(night, channel, document) }
   const [advice, tookMs] = timed(() =>
     advise(policy, changesFor(policy, decided), 5_000, (tried) =>
-      judgedBy(figuresOf(night, decided, playNight(decided, readyPolicy(tried), of))),
+      judgedBy(figuresOf(night, [partOf(decided, playNight(decided, readyPolicy(tried), of))])),
     ),
   )
   measured.push({

@@ -4,16 +4,8 @@ import type { SceneState } from '../../core/score/sceneState.ts'
 import { playScore, type Playback } from '../../player/playback.ts'
 import { prepareScore } from '../../player/prepare.ts'
 import type { BoardPlay, PreparedScore } from '../../player/preparedScore.ts'
-import { createSoundOutput, type SoundOutput } from '../../player/sound/output.ts'
 import { createStage, type Stage } from '../../player/stage.ts'
-
-let sharedOutput: SoundOutput | null = null
-
-/** One audio graph for all stages of this tab, made inside the first click that wants sound. */
-function soundOutput(): SoundOutput {
-  sharedOutput ??= createSoundOutput()
-  return sharedOutput
-}
+import { soundOutput } from './soundOutput.ts'
 
 const emptyScene: SceneState = { visuals: [], sounds: [] }
 /** How much of the sound is heard at each step of the playhead. */

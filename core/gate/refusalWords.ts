@@ -15,6 +15,16 @@ export interface GateWords {
   locale: string
 }
 
+/** What sentences about gates need, of a channel. */
+export const gateWords = ({
+  calls,
+  timeZone,
+  locale,
+}: Pick<GateWords, 'timeZone' | 'locale'> & { calls: { points: { name: GateWords['points'] } } }): GateWords => ({
+  ...{ timeZone, locale },
+  points: calls.points.name,
+})
+
 /** How long still, as people say it: rounded up, so that nobody comes too early. */
 export function waitWords(ms: number): string {
   const seconds = Math.max(1, Math.ceil(ms / 1000))

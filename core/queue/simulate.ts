@@ -12,6 +12,8 @@ export interface ShownPlay {
   untilMs: number
   /** With how many it was shared; absent: it was alone. */
   together?: Together
+  /** Of gifts that were promised, those that came. */
+  brought?: number
   isShort: boolean
   isBeside: boolean
 }
@@ -176,7 +178,11 @@ export function simulate(
 }
 
 function shownOf(playId: string, ticket: ShownTicket, fromMs: number, isBeside: boolean): ShownPlay {
-  const { lengthMs, together, isShort = false } = ticket
-  return { playId, fromMs, untilMs: fromMs + lengthMs, isShort, isBeside, ...(together ? { together } : {}) }
+  const { lengthMs, together, brought, isShort = false } = ticket
+  return {
+    ...{ playId, fromMs, untilMs: fromMs + lengthMs, isShort, isBeside },
+    ...(together ? { together } : {}),
+    ...(brought === undefined ? {} : { brought }),
+  }
 }
-type ShownTicket = { lengthMs: number; together?: Together; isShort?: boolean }
+type ShownTicket = Pick<Ticket, 'lengthMs' | 'together' | 'brought' | 'isShort'>

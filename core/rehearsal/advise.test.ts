@@ -7,8 +7,14 @@ import { advise, changesFor, withChanges, type Judged } from './advise.ts'
 import { playIdOf, type DecidedEvent } from './decideNight.ts'
 import { figuresOf, judgedBy } from './figures.ts'
 import { nightOf } from './night.ts'
-import { playNight } from './playNight.ts'
+import { itemsOf, noCalls } from './itemsOf.ts'
+import { playNight, type PlayedNight } from './playNight.ts'
 import { sampleEvent } from '../events/sampleEvent.ts'
+
+const partOf = (decided: readonly DecidedEvent[], played: PlayedNight) => ({
+  items: itemsOf('', decided, noCalls),
+  played,
+})
 
 interface Came {
   atMs: number
@@ -37,8 +43,6 @@ function decidedOf(came: readonly Came[]): { decided: DecidedEvent[]; judge: (po
       at,
       decided: '',
       why: null,
-      variationId: kind,
-      variationName: kind,
       arrival: { atMs, ticket },
       settled: null,
     }
@@ -46,7 +50,7 @@ function decidedOf(came: readonly Came[]): { decided: DecidedEvent[]; judge: (po
   return {
     decided,
     judge: (policy) =>
-      judgedBy(figuresOf(night, decided, playNight(decided, readyPolicy(policy), { timeZone: 'UTC' }))),
+      judgedBy(figuresOf(night, [partOf(decided, playNight(decided, readyPolicy(policy), { timeZone: 'UTC' }))])),
   }
 }
 const flood = (kind: Came['kind'], count: number, of: Partial<Came> = {}): Came[] =>

@@ -15,14 +15,14 @@ export interface DecidedEvent {
   at: number
   decided: string
   why: Why | null
-  /** The case that is shown; empty: none is. */
-  variationId: string
-  variationName: string
   /** What comes into the line; null: nothing is shown. */
   arrival: Arrival | null
   /** What became of it where nothing is shown. */
   settled: { outcome: Outcome; reason: string } | null
 }
+
+/** What a play is shown for. */
+export type PlayedFor = Pick<NightEvent, 'event' | 'atMs'>
 
 /**
  * How long plays of a night last as they are shown: what stands in the line is near. Asked again and again for the same, it is
@@ -32,24 +32,25 @@ export function lengthsOf(
   night: Night,
   channel: ChannelOnAir,
   document: BoxDocument,
-): (ticket: Ticket) => number | null {
+): (ticket: Ticket, sheetPlay?: PlayedFor) => number | null {
   const known = new Map<string, number | null>()
-  return (ticket) => {
+  return (ticket, sheetPlay) => {
     const { isShort = false, together, brought, playId } = ticket
     // As it usually is it was looked at when it came.
     if (!isShort && !together && brought === undefined) return null
     const key = [playId, isShort, together?.count, together?.total, brought].join(' ')
-    const before = known.get(key)
+    const before = sheetPlay ? undefined : known.get(key)
     if (before !== undefined) return before
-    const of = night.events[placeOfPlay(playId)]
+    const of = sheetPlay ?? night.events[placeOfPlay(playId)]
     const lengthMs = of ? shownLengthMs(ticket, { event: of.event, receivedAtMs: of.atMs, document, channel }) : null
-    known.set(key, lengthMs)
+    // What a sheet plays has another number under another policy.
+    if (!sheetPlay) known.set(key, lengthMs)
     return lengthMs
   }
 }
 
 /** Whoever acts in a night is told apart as a channel tells them apart: by feed, kind and viewer. */
-function recollection(channel: ChannelOnAir): (night: NightEvent) => Circumstances {
+export function recollection(channel: ChannelOnAir): (night: NightEvent) => Circumstances {
   const lastMs = new Map<string, number>()
   return ({ event }) => {
     const { source, kind, occurredAtMs } = event
@@ -90,8 +91,6 @@ export function decideNight(
       at,
       decided: effect?.decided ?? '',
       why: effect?.why ?? null,
-      variationId: alert?.variation.id ?? '',
-      variationName: alert?.variation.name ?? '',
       arrival: alert && {
         atMs,
         ticket: { playId: playIdOf(at), enqueuedAtMs: atMs, lengthMs: alert.lengthMs, facts: alert.facts },

@@ -1,13 +1,13 @@
+import { spreadOf, type Spread } from '../broadcast/spread.ts'
 import type { EventKind } from '../events/kinds.ts'
 import type { Outcome } from '../response/outcome.ts'
 import type { Judged } from './advise.ts'
-import type { DecidedEvent } from './decideNight.ts'
+import type { NightItem } from './itemsOf.ts'
 import type { Night } from './night.ts'
 import type { PlayedNight } from './playNight.ts'
-import { spreadOf, type Spread } from '../broadcast/spread.ts'
 
 /** What became of an event of a night, in the order in which a picture piles it up. */
-export const fates = ['shown', 'merged', 'letGo', 'nothing'] as const
+export const fates = ['shown', 'merged', 'letGo', 'refused', 'nothing'] as const
 export type Fate = (typeof fates)[number]
 
 const fateOf = (outcome: Outcome | null): Fate => {
@@ -55,43 +55,58 @@ const busiestMs = 600_000
 const slotOf = (lengthMs: number): number =>
   slotLengths.find((each) => lengthMs / each <= slotsMost) ?? Math.ceil(lengthMs / slotsMost)
 
-/** The figures of a night. Linear in its events and slots, but for putting the waits in order. */
-export function figuresOf(night: Night, decided: readonly DecidedEvent[], played: PlayedNight): NightFigures {
+/** What became of all that came in a box. */
+export interface BoxPart {
+  items: readonly NightItem[]
+  played: PlayedNight
+}
+
+const noFates = <T>(of: () => T): Record<Fate, T> => ({
+  ...{ shown: of(), merged: of(), letGo: of(), refused: of(), nothing: of() },
+})
+
+/**
+ * The figures of a night, of one box or of several together: what came counts in each of them, and the screen is taken while any
+ * of them takes it. Linear in its events and slots, but for putting waits and plays in order.
+ */
+export function figuresOf(night: Night, parts: readonly BoxPart[]): NightFigures {
   const { fromMs } = night
-  const untilMs = Math.max(night.untilMs, played.overAtMs) + 1
+  const overAtMs = Math.max(fromMs, ...parts.map(({ played }) => played.overAtMs))
+  const untilMs = Math.max(night.untilMs, overAtMs) + 1
   const slotMs = slotOf(untilMs - fromMs)
   const slots = Math.max(1, Math.ceil((untilMs - fromMs) / slotMs))
   const empty = () => Array.from({ length: slots }, () => 0)
   const slotAt = (atMs: number) => Math.min(slots - 1, Math.max(0, Math.floor((atMs - fromMs) / slotMs)))
   const add = (list: number[], slot: number, by: number) => (list[slot] = (list[slot] ?? 0) + by)
 
-  const arrivals: NightFigures['arrivals'] = { shown: empty(), merged: empty(), letGo: empty(), nothing: empty() }
-  const counts: NightFigures['counts'] = { shown: 0, merged: 0, letGo: 0, nothing: 0 }
+  const arrivals: NightFigures['arrivals'] = noFates(empty)
+  const counts: NightFigures['counts'] = noFates(() => 0)
   const waits = new Map<EventKind, number[]>()
   const all: number[] = []
   const late: LateDot[] = []
   let shortened = 0
-  for (const { at, arrival } of decided) {
-    const of = night.events[at]
-    if (!of) continue
-    const playId = arrival?.ticket.playId ?? ''
-    const fate = fateOf(arrival ? (played.ends.get(playId)?.outcome ?? null) : null)
-    add(arrivals[fate], slotAt(of.atMs), 1)
-    counts[fate] += 1
-    const shown = played.shown.get(playId)
-    if (!shown || fate === 'merged') continue
-    const lateMs = Math.max(0, shown.fromMs - of.atMs)
-    late.push({ at, atMs: of.atMs, lateMs })
-    all.push(lateMs)
-    const ofKind = waits.get(of.event.kind) ?? []
-    waits.set(of.event.kind, ofKind)
-    ofKind.push(lateMs)
-    if (shown.isShort) shortened += 1
-  }
+  for (const { items, played } of parts)
+    for (const { at, playId, isRefused } of items) {
+      const of = night.events[at]
+      if (!of) continue
+      const own = fateOf(playId === null ? null : (played.ends.get(playId)?.outcome ?? null))
+      const fate: Fate = isRefused ? 'refused' : own
+      add(arrivals[fate], slotAt(of.atMs), 1)
+      counts[fate] += 1
+      const shown = playId === null ? undefined : played.shown.get(playId)
+      if (!shown || fate === 'merged') continue
+      const lateMs = Math.max(0, shown.fromMs - of.atMs)
+      late.push({ at, atMs: of.atMs, lateMs })
+      all.push(lateMs)
+      const ofKind = waits.get(of.event.kind) ?? []
+      waits.set(of.event.kind, ofKind)
+      ofKind.push(lateMs)
+      if (shown.isShort) shortened += 1
+    }
+  if (parts.length > 1) late.sort((a, b) => a.at - b.at)
 
   const taken = empty()
-  for (const { fromMs: began, untilMs: ended, isBeside } of played.shown.values()) {
-    if (isBeside) continue
+  for (const [began, ended] of takenOf(parts)) {
     // What lasts from one slot into the next counts in both, each its part.
     for (let from = Math.max(began, fromMs); from < ended;) {
       const slot = slotAt(from)
@@ -103,12 +118,37 @@ export function figuresOf(night: Night, decided: readonly DecidedEvent[], played
   const screen = taken.map((ms) => Math.min(1, ms / slotMs))
 
   return {
-    ...{ fromMs, slotMs, slots, arrivals, screen, counts, shortened, late, overAtMs: played.overAtMs },
-    waiting: mostWaiting(played.waiting, empty(), slotAt),
+    ...{ fromMs, slotMs, slots, arrivals, screen, counts, shortened, late, overAtMs },
+    waiting: mostWaiting(waitingIn(parts), empty(), slotAt),
     all: spreadOf(all),
     kinds: [...waits].map(([kind, times]) => ({ kind, ...spreadOf(times) })).sort((a, b) => b.count - a.count),
     busiest: busiestOf(screen, fromMs, slotMs),
   }
+}
+
+/** The stretches in which any of the boxes takes the screen, in order and without those that lie over each other. */
+function takenOf(parts: readonly BoxPart[]): [fromMs: number, untilMs: number][] {
+  const plays = parts.flatMap(({ played }) => [...played.shown.values()].filter(({ isBeside }) => !isBeside))
+  const stretches: [number, number][] = []
+  for (const { fromMs, untilMs } of plays.sort((a, b) => a.fromMs - b.fromMs)) {
+    const last = stretches.at(-1)
+    if (last && fromMs < last[1]) last[1] = Math.max(last[1], untilMs)
+    else stretches.push([fromMs, untilMs])
+  }
+  return stretches
+}
+
+/** How many wait in all boxes together, whenever that changes. */
+function waitingIn(parts: readonly BoxPart[]): PlayedNight['waiting'] {
+  const [only, ...others] = parts
+  if (only && others.length === 0) return only.played.waiting
+  let count = 0
+  return parts
+    .flatMap(({ played: { waiting } }) =>
+      waiting.map((each, at) => ({ atMs: each.atMs, more: each.count - (waiting[at - 1]?.count ?? 0) })),
+    )
+    .sort((a, b) => a.atMs - b.atMs)
+    .map(({ atMs, more }) => ({ atMs, count: (count += more) }))
 }
 
 /** In each slot the most that waited at any moment of it. */

@@ -21,7 +21,7 @@ export interface NightWish {
   lengthMs: number
   /** How often each of them, spread over the night. */
   often: readonly Often<
-    'follow' | 'tip' | 'subscription' | 'resubscription' | 'redemption' | 'paidMessage' | 'applause'
+    'follow' | 'tip' | 'subscription' | 'resubscription' | 'redemption' | 'paidMessage' | 'applause' | 'chatCommand'
   >[]
   /** Parties that come along, when and how large. */
   raids: readonly { atMs: number; name: string; partySize: number }[]
@@ -32,7 +32,12 @@ export interface NightWish {
   sources: readonly string[]
   names: readonly string[]
   messages: readonly string[]
-  rewards: readonly { id: string; title: string; costPoints: number }[]
+  /** What is redeemed; with a source: only there. */
+  rewards: readonly { id: string; title: string; costPoints: number; source?: string }[]
+  /** What is typed to set something off, with what stands in front of it; absent: nothing. */
+  commands?: readonly string[]
+  /** Which share of the viewers has which role; absent: nobody has any. */
+  roles?: readonly { role: string; share: number }[]
   /** Tips in minor units, and how likely each. */
   tips: readonly { amountMinor: number; weight: number }[]
   currency: string
@@ -62,7 +67,19 @@ export function makeNight(wish: NightWish): CanonicalEvent[] {
   const viewer = () => {
     const name = oneOf(names)
     const number = Math.floor(lot() * perName)
-    return { id: `${names.indexOf(name)}-${number}`, name: number === 0 ? name : `${name} ${number + 1}` }
+    const at = names.indexOf(name)
+    return {
+      id: `${at}-${number}`,
+      name: number === 0 ? name : `${name} ${number + 1}`,
+      ...rolesOf(at * perName + number),
+    }
+  }
+  /** Of one viewer the same all night. */
+  const rolesOf = (viewerAt: number): { roles?: string[] } => {
+    const roles = (wish.roles ?? []).flatMap(({ role, share }, at) =>
+      randomAt(seed ^ (at + 1), viewerAt) < share ? [role] : [],
+    )
+    return roles.length === 0 ? {} : { roles }
   }
   const said = (share: number) => (lot() < share ? { message: { text: oneOf(messages) } } : {})
   const amount = () => {
@@ -81,9 +98,16 @@ export function makeNight(wish: NightWish): CanonicalEvent[] {
       ...{ viewer: viewer(), tier: 1 + Math.floor(lot() * lot() * 3), months: 2 + Math.floor(lot() * 34) },
       ...said(0.6),
     }),
-    redemption: () => ({ viewer: viewer(), reward: oneOf(rewards) }),
+    redemption: () => {
+      const by = viewer()
+      const { id, title, costPoints } = oneOf(rewards)
+      return { viewer: by, reward: { id, title, costPoints } }
+    },
+    chatCommand: () => ({ viewer: viewer(), command: oneOf(wish.commands ?? []) }),
     applause: () => ({ viewer: viewer(), points: 100 * (1 + Math.floor(lot() * 20)), ...said(0.3) }),
   }
+  /** Where a reward can be redeemed, if not everywhere. */
+  const sourceOf = (data: { reward?: { id: string } }) => rewards.find(({ id }) => id === data.reward?.id)?.source
   const events: { kind: CanonicalEvent['kind']; occurredAtMs: number; data: object }[] = []
   for (const { kind, count } of wish.often)
     for (let n = 0; n < count; n++) events.push({ kind, occurredAtMs: when(), data: dataOf[kind]() })
@@ -113,9 +137,13 @@ export function makeNight(wish: NightWish): CanonicalEvent[] {
       .map((event, index) => ({ event, index }))
       .sort((a, b) => a.event.occurredAtMs - b.event.occurredAtMs || a.index - b.index)
       // Each kind's data are made above as that kind has them; a test holds them against the schemas.
-      .map(
-        ({ event }, index) =>
-          ({ ...event, source: oneOf(sources), externalId: `night-${seed}-${index}` }) as unknown as CanonicalEvent,
-      )
+      .map(({ event }, index) => {
+        const source = oneOf(sources)
+        return {
+          ...event,
+          source: sourceOf(event.data) ?? source,
+          externalId: `night-${seed}-${index}`,
+        } as unknown as CanonicalEvent
+      })
   )
 }

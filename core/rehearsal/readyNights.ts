@@ -37,11 +37,21 @@ const ownRewards: NightWish['rewards'] = [
   { id: 'cloud', title: 'Flour cloud', costPoints: 150 },
 ]
 
+/** Who asks for things has a role more often than who only watches. */
+const usualRoles: NonNullable<NightWish['roles']> = [
+  { role: 'subscriber', share: 0.4 },
+  { role: 'vip', share: 0.08 },
+  { role: 'moderator', share: 0.05 },
+]
+
 /** Where and when a made-up night happens. */
 export interface NightPlace {
   beginMs: number
   currency: string
   sources: readonly string[]
+  /** What the channel's viewers redeem and type; absent: the bakery's rewards, and nothing is typed. */
+  rewards?: NightWish['rewards']
+  commands?: readonly string[]
 }
 
 /** How long after the begin of the long queue's night its raid comes. */
@@ -52,8 +62,8 @@ export const longQueueMs = 6 * hourMs
  * The night of the long queue: six hours, calm at first, a raid at twenty to one with follows by the dozen and fifty gifts
  * within seconds, a calm stretch, and a late tray of gifts. 904 things happen.
  */
-export const longQueue = ({ beginMs, ...place }: NightPlace): NightWish => ({
-  ...place,
+export const longQueue = ({ beginMs, currency, sources }: NightPlace): NightWish => ({
+  ...{ currency, sources },
   ...{ seed: 24_11, beginMs, lengthMs: longQueueMs, names, messages, tips, rewards: ownRewards },
   often: [
     { kind: 'follow', count: 352 },
@@ -85,6 +95,8 @@ export interface NightDials {
   tips: number
   subscriptions: number
   redemptions: number
+  /** Commands typed in chat, where the channel has any. */
+  commands: number
   /** Parties that come along in the night, each of so many, of whom most follow within a minute. */
   raids: number
   raidSize: number
@@ -94,13 +106,14 @@ export interface NightDials {
 }
 
 export const usualDials: NightDials = {
-  ...{ seed: 1, hours: 3, follows: 60, tips: 12, subscriptions: 20, redemptions: 25 },
+  ...{ seed: 1, hours: 3, follows: 60, tips: 12, subscriptions: 20, redemptions: 25, commands: 20 },
   ...{ raids: 2, raidSize: 120, trays: 3, traySize: 20 },
 }
 
 /** How far each dial goes. */
 export const dialRanges: Readonly<Record<Exclude<keyof NightDials, 'seed'>, readonly [least: number, most: number]>> = {
   ...{ hours: [1, 12], follows: [0, 600], tips: [0, 200], subscriptions: [0, 300], redemptions: [0, 400] },
+  commands: [0, 400],
   ...{ raids: [0, 6], raidSize: [10, 1_000], trays: [0, 12], traySize: [1, 200] },
 }
 
@@ -111,7 +124,10 @@ const placesOf = (count: number, offset: number): number[] =>
   Array.from({ length: count }, (_, at) => (at + offset) / count)
 
 /** The night that the dials say. */
-export function dialledNight(dials: NightDials, { beginMs, ...place }: NightPlace): NightWish {
+export function dialledNight(
+  dials: NightDials,
+  { beginMs, rewards = [], commands = [], ...place }: NightPlace,
+): NightWish {
   const lengthMs = dials.hours * hourMs
   const inAll = (anHour: number) => Math.round(anHour * dials.hours)
   const atShare = (share: number) => beginMs + Math.floor(share * (lengthMs - 2 * minuteMs))
@@ -119,13 +135,15 @@ export function dialledNight(dials: NightDials, { beginMs, ...place }: NightPlac
   const raids = placesOf(dials.raids, 0.5).map(atShare)
   return {
     ...place,
-    ...{ seed: dials.seed, beginMs, lengthMs, names, messages, tips, rewards: ownRewards, calm: null },
+    ...{ seed: dials.seed, beginMs, lengthMs, names, messages, tips, commands, calm: null, roles: usualRoles },
+    rewards: rewards.length > 0 ? rewards : ownRewards,
     often: [
       { kind: 'follow', count: inAll(dials.follows) },
       { kind: 'tip', count: inAll(dials.tips) },
       { kind: 'resubscription', count: again },
       { kind: 'subscription', count: inAll(dials.subscriptions) - again },
       { kind: 'redemption', count: inAll(dials.redemptions) },
+      { kind: 'chatCommand', count: commands.length > 0 ? inAll(dials.commands) : 0 },
     ],
     raids: raids.map((atMs, at) => ({ atMs, name: names[at % names.length] ?? '', partySize: dials.raidSize })),
     bursts: [

@@ -8,7 +8,13 @@ import type { DecidedEvent } from './decideNight.ts'
 import { placeOfPlay, playIdOf } from './decideNight.ts'
 import { figuresOf, screenShare, thinned } from './figures.ts'
 import { nearestTo, nightOf, type Night } from './night.ts'
-import { playNight } from './playNight.ts'
+import { itemsOf, noCalls } from './itemsOf.ts'
+import { playNight, type PlayedNight } from './playNight.ts'
+
+const partOf = (decided: readonly DecidedEvent[], played: PlayedNight) => ({
+  items: itemsOf('', decided, noCalls),
+  played,
+})
 
 const timeZone = 'UTC'
 const eventAt = (atMs: number, id: string, kind: 'follow' | 'tip' = 'follow'): CanonicalEvent =>
@@ -35,8 +41,6 @@ function follows(moments: readonly number[], lengthMs = 5_000): { night: Night; 
       at,
       decided: '',
       why: null,
-      variationId: 'v',
-      variationName: 'V',
       arrival: { atMs, ticket },
       settled: null,
     }
@@ -77,7 +81,7 @@ describe('a night', () => {
   })
   it('of nothing is a night all the same', () => {
     const night = nightOf([])
-    expect(figuresOf(night, [], playNight([], plainPolicy, { timeZone }))).toMatchObject({
+    expect(figuresOf(night, [partOf([], playNight([], plainPolicy, { timeZone }))])).toMatchObject({
       ...{ slots: 1, screen: [0], waiting: [0], counts: { shown: 0, merged: 0, letGo: 0, nothing: 0 } },
       all: { count: 0, p95Ms: 0 },
     })
@@ -107,7 +111,7 @@ describe('figures of a night', () => {
       fc.property(moments, fc.constantFrom(...policies), (found, policy) => {
         const { night, decided } = follows(found)
         const played = playNight(decided, readyPolicy(policy), { timeZone })
-        const figures = figuresOf(night, decided, played)
+        const figures = figuresOf(night, [partOf(decided, played)])
         const { counts, arrivals, all, screen, slotMs, kinds, late } = figures
         expect(played.ends.size).toBe(found.length)
         expect(Object.values(counts).reduce((a, b) => a + b)).toBe(found.length)
@@ -131,7 +135,7 @@ describe('figures of a night', () => {
   it('say how late each began, how many waited, and when the screen was taken most', () => {
     // Four at once, one after another: 5 s each and 0.4 s between, and 0.12 s until the source has each.
     const { night, decided } = follows([0, 0, 0, 0])
-    const figures = figuresOf(night, decided, playNight(decided, plainPolicy, { timeZone }))
+    const figures = figuresOf(night, [partOf(decided, playNight(decided, plainPolicy, { timeZone }))])
     expect(figures.late.map(({ lateMs }) => lateMs)).toEqual([120, 5_640, 11_160, 16_680])
     expect(figures.all).toEqual({ count: 4, p50Ms: 5_640, p95Ms: 16_680, worstMs: 16_680 })
     expect(figures.waiting).toEqual([3, 2, 0])

@@ -15,7 +15,8 @@ import {
   takeTold,
   type BroadcastRow,
 } from '../db/queries/broadcasts.ts'
-import { canonicalOf, viewerIdOf } from '../ingest/decideEvents.ts'
+import { viewerIdOf } from '../../core/events/viewerIdOf.ts'
+import { canonicalOf } from '../ingest/decideEvents.ts'
 import { newId } from '../system/ids.ts'
 
 /**

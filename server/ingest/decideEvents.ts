@@ -1,5 +1,6 @@
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
+import { viewerIdOf } from '../../core/events/viewerIdOf.ts'
 import type { Ticket } from '../../core/queue/ticket.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { changeOf } from '../../core/goal/contribution.ts'
@@ -188,10 +189,6 @@ function addEffect({ rows, plays }: Decided, event: KeptEvent, effect: Effect, n
     speaks,
   })
 }
-
-/** A viewer wherever ids of viewers are told apart by where they come from. */
-export const viewerIdOf = (event: Pick<CanonicalEvent, 'source' | 'data'>): string | null =>
-  event.data.viewer && `${event.source}/${event.data.viewer.id}`
 
 /** A trigger that is asked for: its gate is asked by whoever carries out the channel's lane. */
 function runOf(row: KeptEvent, event: CanonicalEvent, call: TriggerCall, onAir: ChannelOnAir, nowMs: number): RunRow {

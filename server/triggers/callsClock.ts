@@ -1,7 +1,7 @@
 import { earnedByPresence } from '../../core/points/earnedBy.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import { clockSource } from '../../core/triggers/callsOf.ts'
 import { dueTimes } from '../../core/triggers/dueTimes.ts'
+import { timeEvent } from '../../core/triggers/timeEvent.ts'
 import type { IncomingEvent } from '../ingest/decideEvents.ts'
 import type { Calls } from './calls.ts'
 
@@ -61,7 +61,10 @@ export class CallsClock {
     if (due.length > 0)
       await accept(
         channelId,
-        due.map(({ triggerId, atMs }) => timeEvent(triggerId, nameOf(channel, triggerId), atMs)),
+        due.map(({ triggerId, atMs }) => ({
+          ...timeEvent(triggerId, nameOf(channel, triggerId), atMs),
+          isTest: false,
+        })),
       )
     const { points } = channel.calls
     if (!points.presence) return
@@ -77,17 +80,3 @@ export class CallsClock {
 
 const nameOf = ({ triggers }: ChannelOnAir, triggerId: string) =>
   triggers.find(({ id }) => id === triggerId)?.name ?? triggerId
-
-/** A given time that has come, for one trigger: the same each time that it is said. */
-function timeEvent(triggerId: string, title: string, atMs: number): IncomingEvent {
-  return {
-    ...{
-      source: clockSource,
-      externalId: `${triggerId}-${atMs}`,
-      kind: 'redemption',
-      occurredAtMs: atMs,
-      isTest: false,
-    },
-    data: { viewer: null, reward: { id: triggerId, title, costPoints: 0 } },
-  }
-}

@@ -4,7 +4,7 @@ import { ok, type Result } from '../../core/result.ts'
 import type { RunPlan } from '../../core/sheet/planRunSheet.ts'
 import type { Trigger } from '../../core/triggers/schema.ts'
 import type { RunRow } from '../db/queries/runs.ts'
-import { planFor } from './planFor.ts'
+import { planFor } from '../../core/triggers/planFor.ts'
 import { newId } from '../system/ids.ts'
 
 /** Whether a run is only tried: nothing of it is kept. */

@@ -1,7 +1,8 @@
 import { askGate, type GateAsk } from '../../core/gate/askGate.ts'
 import { gateOfCall } from '../../core/gate/gateOfCall.ts'
-import { refusalSaid, refusalWords, type GateWords, type Refused } from '../../core/gate/refusalWords.ts'
+import { gateWords, refusalSaid, refusalWords, type Refused } from '../../core/gate/refusalWords.ts'
 import { release } from '../../core/gate/release.ts'
+import type { Standing } from '../../core/gate/standing.ts'
 import { unusedByViewer, unusedGate, type GateState, type Reservation, type ViewerUses } from '../../core/gate/state.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import type { RunPlan } from '../../core/sheet/planRunSheet.ts'
@@ -36,11 +37,6 @@ const usesKept = 20_000
 
 /** Whether a gate asks for what platforms say of subscriptions. */
 const asksStanding = ({ gate }: Trigger) => gate.who?.of.some(({ is }) => is === 'tier' || is === 'months') ?? false
-
-export const gateWords = ({ calls, timeZone, locale }: ChannelOnAir): GateWords => ({
-  ...{ timeZone, locale },
-  points: calls.points.name,
-})
 
 /** Asks the gates of a channel, for one after another, and keeps what they set aside. */
 export class GateKeeper {
@@ -121,7 +117,7 @@ export class GateKeeper {
     channel: ChannelOnAir,
     streamMs: number,
     balances: Map<string, number>,
-    standings: Map<string, { tier: number | null; months: number | null }>,
+    standings: Map<string, Standing>,
   ): Answered {
     const { clock, studio, keep, plan } = this.deps
     const nowMs = clock.wallMs()
@@ -190,7 +186,7 @@ function entryOf(
 
 function viewerOf(
   { viewerId, viewerName, event }: RunRow,
-  standing: { tier: number | null; months: number | null } | undefined,
+  standing: Standing | undefined,
   isFirstTime: boolean,
 ): GateAsk['viewer'] {
   const { tier = null, months = null } = standing ?? {}

@@ -2,7 +2,7 @@ import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { leadersOf, type LiveRun } from '../../core/sheet/runs.ts'
 import type { RunRow } from '../db/queries/runs.ts'
 import type { Clock } from '../system/clock.ts'
-import { planFor } from './planFor.ts'
+import { planFor } from '../../core/triggers/planFor.ts'
 
 /** A run that somebody had let through, with how its sheet lies in time now. */
 export interface Resumed {

@@ -1,12 +1,9 @@
-import { valuesOf } from '../../core/events/variables.ts'
 import { calledPlay, heardAlone, soundAlone } from '../../core/response/calledPlay.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import type { Ticket } from '../../core/queue/ticket.ts'
 import type { PlannedStep } from '../../core/sheet/planRunSheet.ts'
 import type { StepOf } from '../../core/sheet/schema.ts'
-import { fillTemplate } from '../../core/text/fillTemplate.ts'
-import type { TemplateValues } from '../../core/text/templateValue.ts'
-import { plainText } from '../../core/text/textPiece.ts'
+import { stepWords } from '../../core/sheet/stepWords.ts'
 import type { Called } from '../../core/triggers/calledEvent.ts'
 import type { PlayToShow, ToSource } from '../../contract/sourceMessages.ts'
 import type { PointsChange } from '../../contract/triggers.ts'
@@ -198,23 +195,10 @@ export class Steps implements StepDoer {
     return (await enter(entry)) ? '' : 'there were no points to take'
   }
 
-  /**
-   * Words with what is known of a run in them: `{name}`, `{reward}`, `{cost}`, `{input}`, what the event carries, what the
-   * channel counts, and `{points}`: those of the viewer, but of an event that tells points (applause, a surge) its own.
-   */
   private async fill(words: string, row: RunRow): Promise<string> {
     const { counters, balanceOf, channel } = this.deps
     const points = row.viewerId !== null && words.includes('{points') ? await balanceOf(row.viewerId) : 0
-    const counted: TemplateValues = Object.fromEntries(
-      [...counters].map(([name, value]) => [nameOfCounter(name), value]),
-    )
-    const { name, cost } = calledBy(row)
-    const values = { points, ...counted, ...valuesOf(row.event), reward: name, cost, input: row.input }
-    return plainText(fillTemplate(words, values, channel().locale))
-      .replace(/\s+/g, ' ')
-      .trim()
+    const { event } = row
+    return stepWords(words, { event, called: calledBy(row), counters, points, locale: channel().locale })
   }
 }
-
-/** A counter's name as words have it. */
-export const nameOfCounter = (name: string): string => name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '_')

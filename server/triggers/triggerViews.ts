@@ -7,7 +7,7 @@ import type { Database } from '../db/handle.ts'
 import { listLastRuns, readGateStates, type RunRow } from '../db/queries/runs.ts'
 import { listTriggerRows, listTriggersPutAway } from '../db/queries/triggers.ts'
 import { laySheet } from '../../core/sheet/laySheet.ts'
-import { planContextOf, planFor } from './planFor.ts'
+import { planContextOf, planFor } from '../../core/triggers/planFor.ts'
 
 export function runView(row: RunRow): RunView {
   const { id, triggerId, triggerName, by, viewerName, input, progress, end, reason, task } = row

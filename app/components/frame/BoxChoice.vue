@@ -5,7 +5,13 @@ import { useBoxesStore } from '../../stores/boxes.ts'
 import { useLiveStore } from '../../stores/live.ts'
 
 /** Which box a page is about, where there are several: the address says it. */
-const props = defineProps<{ boxId: string | null; path: string; saysPlaying?: boolean; withBoards?: boolean }>()
+const props = defineProps<{
+  boxId: string | null
+  path: string
+  saysPlaying?: boolean
+  withBoards?: boolean
+  withAll?: boolean
+}>()
 const boxes = useBoxesStore()
 const live = useLiveStore()
 const all = computed(() => [...(boxes.boxes ?? []), ...((props.withBoards && boxes.boards) || [])])
@@ -33,6 +39,16 @@ const all = computed(() => [...(boxes.boxes ?? []), ...((props.withBoards && box
         class="ml-2 inline-block size-2 rounded-full bg-bolt"
         title="playing"
       />
+    </button>
+    <button
+      v-if="withAll"
+      type="button"
+      class="rounded-sm px-2.5 py-1"
+      :class="boxId === 'all' ? 'bg-ridge font-medium' : 'text-mist hover:text-snow'"
+      :aria-pressed="boxId === 'all'"
+      @click="navigateTo(`${path}?box=all`)"
+    >
+      All boxes together
     </button>
   </div>
 </template>

@@ -1,14 +1,23 @@
 <script setup lang="ts">
 import { ChevronLeft, ChevronRight, X } from '@lucide/vue'
 import type { Canvas } from '../../../core/composition/canvas.ts'
-import type { Looked } from '../../workers/rehearsal.worker.ts'
+import type { Looked } from '../../workers/rehearsalTalk.ts'
 import ReasonTree from '../desk/ReasonTree.vue'
 import KindMark from '../frame/KindMark.vue'
 import ScoreTile from '../stage/ScoreTile.vue'
-import { fateWords } from './rehearsalWords.ts'
+import { callWords, fateWords } from './rehearsalWords.ts'
 
 /** One thing that came in a night: what became of it under both policies, why, and its alert as it would be seen. */
-defineProps<{ looked: Looked; canvas: Canvas; clock: (atMs: number) => string; count: number }>()
+defineProps<{
+  looked: Looked
+  canvas: Canvas
+  clock: (atMs: number) => string
+  count: number
+  /** Which box it is looked at in, where there are several. */
+  boxName?: string | undefined
+  /** Names of triggers. */
+  triggers: ReadonlyMap<string, string>
+}>()
 defineEmits<{ go: [at: number]; close: [] }>()
 </script>
 
@@ -49,7 +58,8 @@ defineEmits<{ go: [at: number]; close: [] }>()
       </div>
     </div>
     <p class="text-faded">
-      {{ clock(looked.atMs) }}<template v-if="looked.detail"> · {{ looked.detail }}</template>
+      {{ clock(looked.atMs) }}<template v-if="looked.detail"> · {{ looked.detail }}</template
+      ><template v-if="boxName"> · {{ boxName }}</template>
     </p>
     <div v-if="looked.score" class="mt-2 h-44">
       <ScoreTile :score="looked.score" :canvas="canvas" :is-moving="false" />
@@ -60,6 +70,11 @@ defineEmits<{ go: [at: number]; close: [] }>()
       <dt class="text-faded">B</dt>
       <dd class="font-semibold">{{ fateWords(looked.b) }}</dd>
     </dl>
+    <ul v-if="looked.b.calls.length > 0" class="mt-1" aria-label="What it set off">
+      <li v-for="call in looked.b.calls" :key="call.triggerId">
+        {{ triggers.get(call.triggerId) ?? call.triggerId }}: <span class="text-faded">{{ callWords(call) }}</span>
+      </li>
+    </ul>
     <details class="mt-2">
       <summary class="cursor-pointer text-deep-sky">Why? {{ looked.b.decided }}</summary>
       <ReasonTree v-if="looked.b.why" class="mt-2" :why="looked.b.why" />

@@ -5,17 +5,20 @@ import { timeWords } from '../../../core/queue/policyWords.ts'
 import type { NightFigures } from '../../../core/rehearsal/figures.ts'
 import { lengthWords } from '../../format/time.ts'
 import { edgePx, rightPx } from './chartPlace.ts'
+import type { SideFigures } from '../../workers/rehearsalTalk.ts'
 import NightChart, { type NightSeries } from './NightChart.vue'
 import { atOnceMs } from './rehearsalWords.ts'
 import { niceMost, niceRange, niceWait } from './niceRange.ts'
 
 /** A night under two policies: what came, how much of the screen it took, how late each alert began; one time for all of it. */
 const props = defineProps<{
-  a: NightFigures
-  b: NightFigures
+  a: SideFigures
+  b: SideFigures
   nameOfA: string
   /** What the draft allows alerts of a minute, from 0 to 1; null: all of it. */
   share: number | null
+  /** The moment that is played; null: none is. */
+  playedMs: number | null
   clock: (atMs: number) => string
 }>()
 const emit = defineEmits<{ look: [atMs: number] }>()
@@ -42,6 +45,7 @@ const arrivals = computed<NightSeries[]>(() => {
     of('shown', 'sky', b.arrivals.shown),
     of('shared another’s alert', 'seam', b.arrivals.merged),
     of('let go', 'wrong', b.arrivals.letGo),
+    of('refused', 'mist', b.arrivals.refused),
   ]
 })
 const screen = computed<NightSeries[]>(() => [
@@ -65,11 +69,42 @@ const late = computed<NightSeries[]>(() => {
   })
   return [of('A', 'mist', props.a), of('B', 'glow', props.b)]
 })
+const inLine = computed<NightSeries[]>(() => [
+  { name: 'B', type: 'area', ink: 'glow', points: within(perSlot(props.b, props.b.waiting)) },
+  { name: 'A', type: 'line', ink: 'mist', isDashed: true, points: within(perSlot(props.a, props.a.waiting)) },
+])
+/** Quieter than that nobody tells it from silence beside what the box wants. */
+const quietLufs = -40
+const heardIn = (figures: SideFigures) =>
+  within(
+    perSlot(
+      figures,
+      figures.loudest.map((lufs) => (lufs === null ? 0 : Math.max(0, lufs - quietLufs))),
+    ),
+  )
+const loudness = computed<NightSeries[]>(() => [
+  { name: 'B', type: 'column', ink: 'glow', points: heardIn(props.b) },
+  { name: 'A', type: 'line', ink: 'mist', isDashed: true, points: heardIn(props.a) },
+  {
+    ...{ name: 'as one is set', type: 'line', ink: 'sky', isDashed: true },
+    points: [
+      [range.value.min, props.b.targetLufs - quietLufs],
+      [range.value.max, props.b.targetLufs - quietLufs],
+    ],
+  },
+])
+const hasSound = computed(() => [...props.a.loudest, ...props.b.loudest].some((lufs) => lufs !== null))
+const lufsWords = (value: number) => `${Math.round(value + quietLufs)}`
 const most = computed(() => {
   const largest = (values: readonly number[]) => values.reduce((a, b) => Math.max(a, b), 0)
-  const [shown, merged, letGo] = arrivals.value.map(({ points }) => points.map(([, value]) => value))
+  const [shown, merged, letGo, refused] = arrivals.value.map(({ points }) => points.map(([, value]) => value))
   return {
-    arrivals: niceMost(largest((shown ?? []).map((value, at) => value + (merged?.[at] ?? 0) + (letGo?.[at] ?? 0)))),
+    arrivals: niceMost(
+      largest(
+        (shown ?? []).map((value, at) => value + (merged?.[at] ?? 0) + (letGo?.[at] ?? 0) + (refused?.[at] ?? 0)),
+      ),
+    ),
+    inLine: niceMost(largest(inLine.value.flatMap(({ points }) => points.map(([, value]) => value)))),
     lateMs: niceWait(largest(late.value.flatMap(({ points }) => points.map(([, value]) => value)))),
   }
 })
@@ -224,6 +259,34 @@ const number = (value: number) => String(Math.round(value))
         :most="most.lateMs"
         :words="waitWords"
       />
+      <NightChart
+        class="mt-2"
+        title="In line"
+        :note="`the most that waited in each ${slotWords}`"
+        :series="inLine"
+        :range="range"
+        label="How many waited, along the night, under A and B"
+        :height-px="100"
+        :most="most.inLine"
+        :words="number"
+      />
+      <NightChart
+        v-if="hasSound"
+        class="mt-2"
+        title="Loudness"
+        :note="`the loudest of each ${slotWords}, all that sounds together, in LUFS; the thin line is one sound as it is set`"
+        :series="loudness"
+        :range="range"
+        label="How loud it was at most, along the night, under A and B"
+        :height-px="100"
+        :most="-quietLufs"
+        :words="lufsWords"
+      />
+      <div
+        v-if="playedMs !== null && playedMs >= range.min && playedMs <= range.max"
+        class="pointer-events-none absolute inset-y-0 w-0.5 bg-bolt"
+        :style="{ left: `${xOf(playedMs)}px` }"
+      />
       <div
         v-if="drag && drag.fromMs !== drag.toMs"
         class="pointer-events-none absolute inset-y-0 bg-glow/12"
@@ -261,10 +324,15 @@ const number = (value: number) => String(Math.round(value))
       <span><i class="mr-1.5 inline-block size-2.5 bg-sky align-baseline" />shown</span>
       <span><i class="mr-1.5 inline-block size-2.5 bg-seam align-baseline" />shared another’s</span>
       <span><i class="mr-1.5 inline-block size-2.5 bg-wrong align-baseline" />let go</span>
+      <span v-if="b.counts.refused > 0"
+        ><i class="mr-1.5 inline-block size-2.5 bg-mist align-baseline" />refused by a gate</span
+      >
       <button v-if="zoom" type="button" class="link ml-auto hover:text-snow" @click="zoom = null">
         The whole night
       </button>
-      <span v-else class="ml-auto">Drag: nearer · click: what came</span>
+      <span v-else class="ml-auto"
+        >Drag: nearer · click: {{ playedMs === null ? 'what came' : 'play from there' }}</span
+      >
     </p>
   </div>
 </template>

@@ -33,6 +33,7 @@ const rows: { key: keyof typeof dialRanges; words: string; unit: string }[] = [
   { key: 'tips', words: 'Tips', unit: 'an hour' },
   { key: 'subscriptions', words: 'Subs', unit: 'an hour' },
   { key: 'redemptions', words: 'Redemptions', unit: 'an hour' },
+  { key: 'commands', words: 'Commands', unit: 'an hour' },
   { key: 'raids', words: 'Raids', unit: '' },
   { key: 'raidSize', words: 'with each come', unit: '' },
   { key: 'trays', words: 'Trays of gifts', unit: '' },

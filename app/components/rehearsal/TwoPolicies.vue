@@ -1,19 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { manyOf } from '../../../core/queue/policyWords.ts'
-import type { NightFigures } from '../../../core/rehearsal/figures.ts'
 import { lengthWords } from '../../format/time.ts'
+import type { SideFigures, ViewerRow } from '../../workers/rehearsalTalk.ts'
 import { comparedLines } from './rehearsalWords.ts'
-
-/** What is beside the draft. */
-export type Beside = 'air' | 'none' | 'usual'
+import type { Beside } from './useSides.ts'
+import ViewerWaits from './ViewerWaits.vue'
 
 const props = defineProps<{
-  a: NightFigures
-  b: NightFigures
+  a: SideFigures
+  b: SideFigures
+  viewers: readonly ViewerRow[]
+  viewerCount: number
   hasAir: boolean
   clock: (atMs: number) => string
 }>()
+defineEmits<{ look: [at: number] }>()
 const beside = defineModel<Beside>('beside', { required: true })
 const lines = computed(() => comparedLines(props.a, props.b, props.clock))
 const kinds = computed(() =>
@@ -78,5 +80,6 @@ const kinds = computed(() =>
         </tbody>
       </table>
     </details>
+    <ViewerWaits v-if="viewers.length > 0" :viewers="viewers" :count="viewerCount" @look="$emit('look', $event)" />
   </section>
 </template>

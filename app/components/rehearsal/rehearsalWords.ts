@@ -3,7 +3,7 @@ import { screenShare, type NightFigures } from '../../../core/rehearsal/figures.
 import type { Outcome } from '../../../core/response/outcome.ts'
 import { counted } from '../../format/counted.ts'
 import { lengthWords } from '../../format/time.ts'
-import type { LookedSide } from '../../workers/rehearsal.worker.ts'
+import type { LookedCall, LookedSide } from '../../workers/rehearsalTalk.ts'
 
 /** What two policies make of the same, a line each. `isWorse`: the first of them is clearly worse. */
 export interface Compared {
@@ -34,6 +34,7 @@ export function comparedLines(a: NightFigures, b: NightFigures, clock: (atMs: nu
     count('alerts shown', ({ counts }) => counts.shown),
     count('shared another’s alert', ({ counts }) => counts.merged),
     count('let go', ({ counts }) => counts.letGo),
+    ...(a.counts.refused + b.counts.refused > 0 ? [count('refused by a gate', ({ counts }) => counts.refused)] : []),
     count('shown at their short end', ({ shortened }) => shortened),
     {
       what: `screen taken, ${clock(fromMs)} – ${clock(untilMs)}`,
@@ -77,4 +78,14 @@ export function fateWords({ outcome, lateMs, reason }: LookedSide): string {
   const words = endWords[outcome]
   if (lateMs !== null) return `${words} ${lateMs < atOnceMs ? 'at once' : `${lengthWords(lateMs)} late`}`
   return reason === '' || outcome === 'off' ? words : `${words}: ${reason}`
+}
+
+/** What somebody who set a trigger off had of it: `ran 4 s later`. */
+export function callWords({ end, reason, atMs, beganMs }: LookedCall): string {
+  if (end === 'refused') return `refused: ${reason}`
+  if (end === 'released') return `given back: ${reason}`
+  const lateMs = (beganMs ?? atMs) - atMs
+  return beganMs === null
+    ? 'waits when the night is over'
+    : `ran ${lateMs < atOnceMs ? 'at once' : `${lengthWords(lateMs)} later`}`
 }

@@ -1,49 +1,74 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { NightChannel } from '../../../contract/nights.ts'
 import type { Advice } from '../../../core/rehearsal/advise.ts'
-import type { NightFigures } from '../../../core/rehearsal/figures.ts'
+import type { RehearsalWish, Side } from '../../../core/rehearsal/rehearse.ts'
+import type { ResolvedScore } from '../../../core/score/resolved.ts'
 import type {
+  CameRow,
   Looked,
   NightChoice,
   NightFacts,
+  Programme,
   RehearsalAnswer,
   RehearsalQuestion,
-  Side,
-} from '../../workers/rehearsal.worker.ts'
+} from '../../workers/rehearsalTalk.ts'
 
 /** Both sides of a night, in figures. */
-interface Compared {
-  a: NightFigures
-  b: NightFigures
-  tookMs: number
-}
+export type Compared = Omit<Extract<RehearsalAnswer, { told: 'figures' }>, 'told'>
+
+const playKey = (boxId: string, playId: string) => `${boxId} ${playId}`
 
 /**
- * A night played through a box beside the page: it is asked for, tells how far it is, and can be given up at any moment. What is
+ * A night played through boxes beside the page: it is asked for, tells how far it is, and can be given up at any moment. What is
  * shown stays until there is something else to show.
  */
 export function useRehearsal() {
   const night = shallowRef<NightFacts | null>(null)
   const compared = shallowRef<Compared | null>(null)
-  const advice = shallowRef<{ advice: Advice; tookMs: number } | null>(null)
+  const advice = shallowRef<{ boxId: string; advice: Advice; tookMs: number } | null>(null)
   const looked = shallowRef<Looked | null>(null)
+  const programme = shallowRef<Programme | null>(null)
+  const came = shallowRef<readonly CameRow[]>([])
   const progress = ref<{ words: string; share: number } | null>(null)
   const refusal = ref('')
+  const scores = new Map<string, ((score: ResolvedScore | null) => void)[]>()
   let worker: Worker | null = null
   let asked: { night: NightChoice; channel: NightChannel } | null = null
 
   function hear(answer: RehearsalAnswer): void {
-    if (answer.told === 'progress') {
-      progress.value = answer
-      return
+    switch (answer.told) {
+      case 'progress':
+        progress.value = answer
+        return
+      // Reading a night is only the first half.
+      case 'night':
+        night.value = answer.night
+        return
+      case 'score': {
+        const key = playKey(answer.boxId, answer.playId)
+        for (const take of scores.get(key) ?? []) take(answer.score)
+        scores.delete(key)
+        return
+      }
+      case 'came':
+        came.value = answer.came
+        return
+      case 'looked':
+        looked.value = answer.looked
+        return
+      case 'programme':
+        programme.value = answer.programme
+        return
+      case 'figures':
+        compared.value = answer
+        break
+      case 'advice':
+        advice.value = answer
+        break
+      case 'refused':
+        refusal.value = answer.reason
     }
-    if (answer.told === 'night') night.value = answer.night
-    else if (answer.told === 'figures') compared.value = answer
-    else if (answer.told === 'advice') advice.value = answer
-    else if (answer.told === 'looked') looked.value = answer.looked
-    else refusal.value = answer.reason
-    // Reading a night is only the first half.
-    if (answer.told !== 'night') progress.value = null
+    progress.value = null
   }
   function open(): Worker {
     if (worker) return worker
@@ -63,25 +88,36 @@ export function useRehearsal() {
   function take(choice: NightChoice, channel: NightChannel): void {
     // Whatever is under way is about another night.
     close()
-    ;[night.value, compared.value, advice.value, looked.value] = [null, null, null, null]
+    ;[night.value, compared.value, advice.value, looked.value, programme.value] = [null, null, null, null, null]
     refusal.value = ''
     asked = { night: choice, channel }
     progress.value = { words: 'Taking the night', share: 0 }
     ask({ ask: 'night', ...asked })
   }
-  function compare(a: Side, b: Side): void {
+  function compare(a: Side, b: Side, wish: RehearsalWish): void {
     if (!asked || !night.value) return
     advice.value = null
     refusal.value = ''
     progress.value = { words: 'Deciding about each event', share: 0 }
-    ask({ ask: 'sides', a, b })
+    ask({ ask: 'sides', a, b, wish })
   }
-  function adviseWithin(targetMs: number): void {
+  function adviseWithin(boxId: string, targetMs: number): void {
     progress.value = { words: 'Trying policies', share: 0 }
-    ask({ ask: 'advice', targetMs })
+    ask({ ask: 'advice', boxId, targetMs })
   }
   const look = (at: number) => ask({ ask: 'look', at })
   const lookNear = (atMs: number) => ask({ ask: 'lookNear', atMs })
+  const askProgramme = () => ask({ ask: 'programme' })
+  const askCame = (atMs: number) => ask({ ask: 'came', atMs })
+  /** How a play of the second side is shown; null: it cannot be. */
+  function scoreOf(boxId: string, playId: string): Promise<ResolvedScore | null> {
+    return new Promise((resolve) => {
+      const key = playKey(boxId, playId)
+      const waiting = scores.get(key) ?? []
+      scores.set(key, [...waiting, resolve])
+      if (waiting.length === 0) ask({ ask: 'score', boxId, playId })
+    })
+  }
 
   /** Gives up what is under way; the night is taken again when it is needed. @returns whether there was something */
   function cancel(): boolean {
@@ -94,7 +130,12 @@ export function useRehearsal() {
     worker?.terminate()
     worker = null
     progress.value = null
+    for (const waiting of scores.values()) for (const take of waiting) take(null)
+    scores.clear()
   }
   onBeforeUnmount(close)
-  return { night, compared, advice, looked, progress, refusal, take, compare, adviseWithin, look, lookNear, cancel }
+  return {
+    ...{ night, compared, advice, looked, programme, came, progress, refusal },
+    ...{ take, compare, adviseWithin, look, lookNear, askProgramme, askCame, scoreOf, cancel },
+  }
 }

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { useHead } from '#imports'
+import { useHead, useRoute } from '#imports'
 import { watchDebounced } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import type { BroadcastsView, BroadcastView } from '../../../contract/broadcasts.ts'
 import type { NightChannel } from '../../../contract/nights.ts'
 import { caseNames } from '../../../core/edit/differences/describeDifferences.ts'
 import { takePolicy } from '../../../core/edit/policyEdits.ts'
 import { isSame } from '../../../core/isSame.ts'
-import { usualPolicy } from '../../../core/queue/policy.ts'
 import { withChanges, type AdviceStep } from '../../../core/rehearsal/advise.ts'
 import { localMoment, momentAt } from '../../../core/time/localMoment.ts'
 import { request, wordsOf } from '../../api/request.ts'
@@ -16,11 +15,15 @@ import { whenWords } from '../../components/after/afterWords.ts'
 import BoxChoice from '../../components/frame/BoxChoice.vue'
 import ConflictDialog from '../../components/publish/ConflictDialog.vue'
 import AdvicePaper from '../../components/rehearsal/AdvicePaper.vue'
+import BoxesPaper from '../../components/rehearsal/BoxesPaper.vue'
+import CalledPaper from '../../components/rehearsal/CalledPaper.vue'
 import EventLook from '../../components/rehearsal/EventLook.vue'
 import NightCharts from '../../components/rehearsal/NightCharts.vue'
 import NightDialog, { type ChosenNight } from '../../components/rehearsal/NightDialog.vue'
-import TwoPolicies, { type Beside } from '../../components/rehearsal/TwoPolicies.vue'
+import NightPlayer from '../../components/rehearsal/NightPlayer.vue'
+import TwoPolicies from '../../components/rehearsal/TwoPolicies.vue'
 import { useRehearsal } from '../../components/rehearsal/useRehearsal.ts'
+import { useSides } from '../../components/rehearsal/useSides.ts'
 import { useBoxOfAddress } from '../../composables/useBoxOfAddress.ts'
 import { useChannel } from '../../composables/useChannel.ts'
 import { useLastRehearsal } from '../../composables/useLastRehearsal.ts'
@@ -30,7 +33,8 @@ import { useBoxesStore } from '../../stores/boxes.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
-import type { NightChoice, Side } from '../../workers/rehearsal.worker.ts'
+import { useLiveStore } from '../../stores/live.ts'
+import type { NightChoice } from '../../workers/rehearsalTalk.ts'
 
 useHead({ title: 'Rehearsal · Thundercrest' })
 const boxes = useBoxesStore()
@@ -39,13 +43,14 @@ const media = useMediaStore()
 const session = useSessionStore()
 const channel = useChannel()
 const rehearsal = useRehearsal()
-const { night, compared, advice, looked, progress } = rehearsal
+const { night, compared, advice, looked, programme, progress } = rehearsal
+const route = useRoute()
+const live = useLiveStore()
 
 const isChoosing = ref(false)
 const broadcasts = ref<readonly BroadcastView[]>([])
 const known = shallowRef<NightChannel | null>(null)
 const chosen = shallowRef<ChosenNight>({ is: 'longQueue' })
-const beside = ref<Beside>('air')
 const targetS = ref(30)
 const isGivenUp = ref(false)
 
@@ -57,15 +62,17 @@ const clock = computed(() => {
   return (atMs: number) => format.format(atMs)
 })
 
-/** What the draft is beside: what is on air where that is another, else what there would be without any policy. */
-const sideA = computed<Side | null>(() => {
-  if (!document.value) return null
-  if (beside.value === 'air' && air.value) return { document: air.value, policy: air.value.policy }
-  return { document: document.value, policy: beside.value === 'usual' ? usualPolicy : null }
-})
-const sideB = computed<Side | null>(() => document.value && { document: document.value, policy: document.value.policy })
+const isAll = computed(() => route.query.box === 'all' && (boxes.boxes?.length ?? 0) > 1)
+const sides = useSides(
+  computed(() => box.value?.id ?? null),
+  isAll,
+  known,
+)
+const { beside, sideA, sideB, hasAir } = sides
+const startPoints = ref(1_000)
 const nameOfA = computed(() => ({ air: 'on air', usual: 'as a new box', none: 'one by one' })[beside.value])
 const share = computed(() => {
+  if (isAll.value) return null
   const sentence = document.value?.policy.find(({ rule, isOn }) => rule === 'airtime' && isOn)
   return sentence?.rule === 'airtime' ? sentence.percent / 100 : null
 })
@@ -86,7 +93,7 @@ const facts = computed(() => {
     `${number(count)} events from ${clock.value(fromMs)} to ${clock.value(untilMs)}`,
     repeated > 0 ? `${number(repeated)} told twice` : '',
     tests > 0 ? `${counted(tests, 'test')} left out` : '',
-    box.value?.name ?? '',
+    isAll.value ? 'all boxes' : (box.value?.name ?? ''),
     took,
   ]
     .filter(Boolean)
@@ -119,22 +126,23 @@ const manyEvents = 5_000
 function compare(): void {
   if (!sideA.value || !sideB.value || !night.value) return
   isGivenUp.value = false
-  rehearsal.compare(sideA.value, sideB.value)
+  rehearsal.compare(sideA.value, sideB.value, { studio: sides.studio.value, startPoints: startPoints.value })
 }
 function seekAdvice(): void {
-  rehearsal.adviseWithin(targetS.value * 1000)
+  if (box.value) rehearsal.adviseWithin(box.value.id, targetS.value * 1000)
 }
 watch(night, (taken) => taken && taken.count > 0 && compare())
-watchDebounced([sideA, sideB], () => compare(), { debounce: 250 })
+watchDebounced([sideA, sideB, startPoints], () => compare(), { debounce: 250 })
 const last = useLastRehearsal()
 watch(compared, (came) => {
   if (came) last.value = { worstMs: came.b.all.worstMs }
   // What is looked at has become of under these policies.
   if (came && looked.value) rehearsal.look(looked.value.at)
+  if (came && playFromMs.value !== null) rehearsal.askProgramme()
 })
 watch([compared, targetS], () => {
   const isLate = (compared.value?.b.all.p95Ms ?? 0) > targetS.value * 1000
-  if (isLate && (night.value?.count ?? 0) <= manyEvents) seekAdvice()
+  if (isLate && !isAll.value && (night.value?.count ?? 0) <= manyEvents) seekAdvice()
 })
 watch(
   () => [document.value?.policy, air.value?.policy] as const,
@@ -143,6 +151,39 @@ watch(
     if (before?.[0] === undefined && own) beside.value = onAir && !isSame(own, onAir) ? 'air' : 'none'
   },
 )
+/** Where the night is played from; null: it is not. */
+const playFromMs = ref<number | null>(null)
+const playedMs = ref<number | null>(null)
+const player = useTemplateRef('player')
+/** Before this moment somebody looked last, or the busiest one. */
+const fromWordsMs = computed(() => looked.value?.atMs ?? compared.value?.b.busiest.fromMs ?? night.value?.fromMs ?? 0)
+function playFrom(): void {
+  playFromMs.value = fromWordsMs.value - 5_000
+  rehearsal.askProgramme()
+}
+async function closePlayer(): Promise<void> {
+  playFromMs.value = null
+  playedMs.value = null
+  programme.value = null
+  await nextTick()
+  window.document.getElementById('play-night')?.focus()
+}
+/** Where the charts are pressed: what came then, and where it is played, from there on. */
+function lookNear(atMs: number): void {
+  if (playFromMs.value !== null) player.value?.jump(atMs)
+  rehearsal.lookNear(atMs)
+}
+watch(night, () => (playFromMs.value = null))
+const sourceOf = (boxId: string) => live.live?.calls.studio.sources.find(({ key }) => key === `box:${boxId}`) ?? null
+const boxNames = computed(() => new Map((boxes.boxes ?? []).map(({ id, name }) => [id, name])))
+const triggerNames = computed(() => new Map((known.value?.triggers ?? []).map(({ id, name }) => [id, name])))
+const asksPoints = computed(
+  () =>
+    known.value?.triggers.some(
+      ({ isArmed, gate, starts }) => isArmed && gate.cost > 0 && starts.some(({ by }) => by === 'command'),
+    ) ?? false,
+)
+const lookedBox = computed(() => sides.known.value.find(({ boxId }) => boxId === looked.value?.boxId))
 function cancel(): void {
   isGivenUp.value = rehearsal.cancel()
 }
@@ -175,6 +216,7 @@ onMounted(async () => {
     ])
     broadcasts.value = list.broadcasts
     known.value = told
+    await sides.load()
     await take(chosen.value)
   } catch (error) {
     refusal.value = wordsOf(error)
@@ -184,7 +226,7 @@ onMounted(async () => {
 
 <template>
   <main class="flex h-full min-h-0 flex-col">
-    <BoxChoice :box-id="box?.id ?? null" path="/rehearsal" />
+    <BoxChoice :box-id="isAll ? 'all' : (box?.id ?? null)" path="/rehearsal" with-all />
     <div
       v-if="box"
       class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_25rem] lg:overflow-hidden"
@@ -204,11 +246,37 @@ onMounted(async () => {
             </p>
             <p v-else class="text-mist" role="status">{{ facts }}</p>
           </div>
-          <button type="button" class="button" :disabled="!known" @click="isChoosing = true">Another night</button>
+          <div class="flex gap-2">
+            <button type="button" class="button" :disabled="!known" @click="isChoosing = true">Another night</button>
+            <button
+              v-if="compared && night && night.count > 0 && playFromMs === null"
+              id="play-night"
+              type="button"
+              class="button button-bolt"
+              @click="playFrom"
+            >
+              Play from {{ clock(fromWordsMs) }}
+            </button>
+          </div>
         </div>
         <p v-if="refusal || rehearsal.refusal.value" role="alert" class="mt-2 text-wrong">
           {{ refusal || rehearsal.refusal.value }}
         </p>
+        <NightPlayer
+          v-if="programme && playFromMs !== null"
+          ref="player"
+          :programme="programme"
+          :boxes="sides.rehearsed.value"
+          :studio="sides.studio.value"
+          :source-of="sourceOf"
+          :came="rehearsal.came.value"
+          :clock="clock"
+          :start-ms="playFromMs"
+          :score-of="rehearsal.scoreOf"
+          @came="rehearsal.askCame"
+          @moment="playedMs = $event"
+          @close="closePlayer"
+        />
         <NightCharts
           v-if="compared && night && night.count > 0"
           class="mt-4"
@@ -217,7 +285,8 @@ onMounted(async () => {
           :name-of-a="nameOfA"
           :share="share"
           :clock="clock"
-          @look="rehearsal.lookNear"
+          :played-ms="playedMs"
+          @look="lookNear"
         />
         <p v-else-if="night?.count === 0" class="max-w-prose text-mist">
           There is nothing to rehearse in this night. Choose another, or make one: under <b>Another night</b>.
@@ -225,17 +294,30 @@ onMounted(async () => {
       </section>
       <aside class="on-paper min-h-0 border-l border-seam px-5 py-5 lg:overflow-y-auto" aria-label="What it comes to">
         <EventLook
-          v-if="looked && document && night"
+          v-if="looked && lookedBox && night"
           :looked="looked"
-          :canvas="document.canvas"
+          :canvas="lookedBox.draft.canvas"
+          :box-name="isAll ? lookedBox.name : undefined"
+          :triggers="triggerNames"
           :clock="clock"
           :count="night.count"
           @go="rehearsal.look"
           @close="rehearsal.looked.value = null"
         />
         <template v-if="compared && document">
-          <TwoPolicies v-model:beside="beside" :a="compared.a" :b="compared.b" :has-air="air !== null" :clock="clock" />
+          <TwoPolicies
+            v-model:beside="beside"
+            :a="compared.a"
+            :b="compared.b"
+            :viewers="compared.viewers"
+            :viewer-count="compared.viewerCount"
+            :has-air="hasAir"
+            :clock="clock"
+            @look="rehearsal.look"
+          />
+          <BoxesPaper v-if="isAll" class="mt-6" :a="compared.a" :b="compared.b" :names="boxNames" />
           <AdvicePaper
+            v-else
             v-model:target-s="targetS"
             class="mt-6"
             :advice="advice?.advice ?? null"
@@ -245,6 +327,16 @@ onMounted(async () => {
             :names="{ ...channel, cases: caseNames(document) }"
             @take="makeDraft"
             @look="seekAdvice"
+          />
+          <CalledPaper
+            v-if="compared.b.triggers.length > 0"
+            v-model:start-points="startPoints"
+            class="mt-6"
+            :triggers="compared.b.triggers"
+            :names="triggerNames"
+            :points="known?.calls.points.name ?? { one: 'point', many: 'points' }"
+            :clock="clock"
+            :asks-points="asksPoints"
           />
         </template>
         <p v-else class="text-faded">

@@ -7,7 +7,8 @@ import { listHistory, readViewer } from '../../db/queries/history.ts'
 import { readBalances } from '../../db/queries/runs.ts'
 import { sourceNames } from '../../history/historyViews.ts'
 import { withHistory } from '../../history/surroundings.ts'
-import { canonicalOf, viewerIdOf } from '../../ingest/decideEvents.ts'
+import { viewerIdOf } from '../../../core/events/viewerIdOf.ts'
+import { canonicalOf } from '../../ingest/decideEvents.ts'
 import { problemError } from '../../system/problemError.ts'
 
 const query = z.object({ source: historyFilter.shape.source.unwrap(), viewer: historyFilter.shape.viewer.unwrap() })

@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, inArray, ne, sql } from 'drizzle-orm'
+import { memberships, standingOf, type Standing } from '../../../core/gate/standing.ts'
 import type { GateState, Reservation, ViewerUses } from '../../../core/gate/state.ts'
 import type { StudioState } from '../../../core/studio/studio.ts'
 import type { DoneStep, PointsChange, RunEnd, RunProgress, RunTask } from '../../../contract/triggers.ts'
@@ -172,7 +173,6 @@ export async function readCounters(db: Database, channelId: string): Promise<Map
   return new Map(rows.map(({ name, value }) => [name, value]))
 }
 
-const memberships = ['subscription', 'resubscription', 'membership', 'membershipRenewal'] as const
 /** A subscription counts for so long after it was heard of. */
 const countsForMs = 35 * 86_400_000
 
@@ -182,7 +182,7 @@ export async function readStandings(
   channelId: string,
   viewers: readonly { source: string; id: string }[],
   nowMs: number,
-): Promise<Map<string, { tier: number | null; months: number | null }>> {
+): Promise<Map<string, Standing>> {
   if (viewers.length === 0) return new Map()
   const rows = await db
     .select({ source: event.source, data: event.data })
@@ -200,10 +200,7 @@ export async function readStandings(
   return new Map(
     rows.map(({ source, data }) => [
       `${source}/${data.viewer?.id ?? ''}`,
-      {
-        tier: 'tier' in data ? data.tier : 1,
-        months: 'months' in data ? data.months : 1,
-      },
+      standingOf({ data }),
     ]),
   )
 }

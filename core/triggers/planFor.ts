@@ -1,9 +1,15 @@
-import { calledPlay, soundLengthMs } from '../../core/response/calledPlay.ts'
-import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
-import { err, ok, type Result } from '../../core/result.ts'
-import { planRunSheet, type PlanContext, type PlanError, type RunPlan } from '../../core/sheet/planRunSheet.ts'
-import type { Trigger } from '../../core/triggers/schema.ts'
-import type { RunRow } from '../db/queries/runs.ts'
+import type { CanonicalEvent } from '../events/schema.ts'
+import { calledPlay, soundLengthMs } from '../response/calledPlay.ts'
+import type { ChannelOnAir } from '../response/channelOnAir.ts'
+import { err, ok, type Result } from '../result.ts'
+import { planRunSheet, type PlanContext, type PlanError, type RunPlan } from '../sheet/planRunSheet.ts'
+import type { Trigger } from './schema.ts'
+
+/** For what a trigger runs: what set it off, and what was typed with it. */
+export interface CalledFor {
+  event: CanonicalEvent
+  input: string
+}
 
 const planWords: Record<PlanError['type'], string> = {
   circle: 'Its run sheet calls itself.',
@@ -15,16 +21,16 @@ const planWords: Record<PlanError['type'], string> = {
 /** What plans of a trigger know of its channel. @param onGone told why an alert cannot be played */
 export function planContextOf(
   trigger: Trigger,
-  row: Pick<RunRow, 'event' | 'input'>,
+  by: CalledFor,
   channel: ChannelOnAir,
   nowMs: number,
   onGone: (reason: string) => void = () => undefined,
 ): PlanContext {
-  const called = { triggerId: trigger.id, name: trigger.name, cost: trigger.gate.cost, input: row.input }
+  const called = { triggerId: trigger.id, name: trigger.name, cost: trigger.gate.cost, input: by.input }
   return {
     lengthMs(step) {
       if (step.do === 'sound') return soundLengthMs(step.mediaId, channel)
-      const play = calledPlay(step, row.event, called, channel, nowMs)
+      const play = calledPlay(step, by.event, called, channel, nowMs)
       if (!play.ok) onGone(play.error)
       return play.ok ? play.value.lengthMs : null
     },
@@ -35,12 +41,12 @@ export function planContextOf(
 /** How a trigger's sheet lies in time for somebody; or why it cannot. */
 export function planFor(
   trigger: Trigger,
-  row: Pick<RunRow, 'event' | 'input'>,
+  by: CalledFor,
   channel: ChannelOnAir,
   nowMs: number,
 ): Result<RunPlan, string> {
   let gone = ''
-  const context = planContextOf(trigger, row, channel, nowMs, (reason) => void (gone = reason))
+  const context = planContextOf(trigger, by, channel, nowMs, (reason) => void (gone = reason))
   const plan = planRunSheet(trigger.sheet, context, trigger.id)
   if (plan.ok) return ok(plan.value)
   return err(gone ? `It cannot run: ${gone}.` : planWords[plan.error.type])
