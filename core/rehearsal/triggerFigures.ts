@@ -1,5 +1,5 @@
 import type { Refusal } from '../gate/askGate.ts'
-import type { RehearsedCall } from './rehearsedCalls.ts'
+import type { RehearsedCall } from './rehearsedCall.ts'
 
 /** What became of all who set a trigger off in a night. */
 export interface TriggerFigures {

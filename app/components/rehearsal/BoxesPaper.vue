@@ -31,8 +31,10 @@ const rows = computed(() =>
               >What would help here</NuxtLink
             >
           </th>
-          <td class="text-right align-top font-mono text-xs">{{ row.before ? lengthWords(row.before.p95Ms) : '—' }}</td>
-          <td class="pl-2 text-right align-top font-mono text-xs font-semibold">{{ lengthWords(row.p95Ms) }}</td>
+          <td class="pt-1.5 text-right align-top font-mono text-xs">
+            {{ row.before ? lengthWords(row.before.p95Ms) : '—' }}
+          </td>
+          <td class="pt-1.5 pl-2 text-right align-top font-mono text-xs font-semibold">{{ lengthWords(row.p95Ms) }}</td>
         </tr>
       </tbody>
     </table>

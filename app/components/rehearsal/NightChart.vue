@@ -8,7 +8,7 @@ import { edgePx, rightPx } from './chartPlace.ts'
 export interface NightSeries {
   name: string
   type: 'column' | 'area' | 'line' | 'scatter'
-  ink: 'sky' | 'mist' | 'glow' | 'wrong' | 'seam'
+  ink: 'sky' | 'mist' | 'glow' | 'wrong' | 'deep-sky'
   isDashed?: boolean
   points: readonly (readonly [atMs: number, value: number])[]
 }

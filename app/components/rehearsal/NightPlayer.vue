@@ -2,6 +2,7 @@
 import { Pause, Play, SkipBack, SkipForward, Volume2, VolumeX, X } from '@lucide/vue'
 import { useElementSize, watchThrottled } from '@vueuse/core'
 import { computed, onMounted, ref, toRef, type ComponentPublicInstance } from 'vue'
+import { kindNames } from '../../../core/events/kindNames.ts'
 import { manyOf } from '../../../core/queue/policyWords.ts'
 import type { StudioAtFirst } from '../../../core/rehearsal/rehearsedStudio.ts'
 import type { ResolvedScore } from '../../../core/score/resolved.ts'
@@ -174,7 +175,7 @@ onMounted(() => {
           <output class="w-20 text-center font-mono" aria-label="Moment">{{ clock(atMs) }}</output>
           <label class="flex items-center gap-1.5 text-mist"
             >at
-            <select v-model.number="rate" class="in-sentence" aria-label="How fast">
+            <select v-model.number="rate" class="in-sentence text-sky!" aria-label="How fast">
               <option v-for="each in rates" :key="each" :value="each">×{{ each }}</option>
             </select></label
           >
@@ -218,8 +219,8 @@ onMounted(() => {
             <li v-for="row in came" :key="row.at" class="flex items-baseline gap-2">
               <span class="font-mono text-2xs text-mist">{{ clock(row.atMs) }}</span>
               <span class="min-w-0 truncate"
-                ><bdi>{{ row.name || '—' }}</bdi>
-                <span class="text-mist">{{ row.detail || manyOf(row.kind) }}</span></span
+                ><bdi class="mr-1.5">{{ row.name || '—' }}</bdi
+                ><span class="text-mist">{{ row.detail || kindNames[row.kind].toLowerCase() }}</span></span
               >
             </li>
           </ol>

@@ -11,6 +11,8 @@ import type { Programme, ProgrammePlay } from '../../workers/rehearsalTalk.ts'
 /** How many times as fast as it would be. */
 export const rates = [1, 2, 4, 8, 16, 30, 60] as const
 
+export const usualRate = 8
+
 /** So many of what comes next are made ready, and so many at once. */
 const aheadCount = 5
 const atOnce = 2
@@ -42,7 +44,7 @@ export function useNightPlayer(
   programme: Ref<Programme | null>,
   scoreOf: (boxId: string, playId: string) => Promise<ResolvedScore | null>,
 ) {
-  const rate = ref<number>(8)
+  const rate = ref<number>(usualRate)
   const isPlaying = ref(false)
   const isHeard = ref(false)
   /** The moment, as often as somebody reads it. */

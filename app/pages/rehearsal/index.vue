@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead, useRoute } from '#imports'
 import { watchDebounced } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { toast } from 'vue-sonner'
 import type { BroadcastsView, BroadcastView } from '../../../contract/broadcasts.ts'
 import type { NightChannel } from '../../../contract/nights.ts'
@@ -9,9 +9,7 @@ import { caseNames } from '../../../core/edit/differences/describeDifferences.ts
 import { takePolicy } from '../../../core/edit/policyEdits.ts'
 import { isSame } from '../../../core/isSame.ts'
 import { withChanges, type AdviceStep } from '../../../core/rehearsal/advise.ts'
-import { localMoment, momentAt } from '../../../core/time/localMoment.ts'
 import { request, wordsOf } from '../../api/request.ts'
-import { whenWords } from '../../components/after/afterWords.ts'
 import BoxChoice from '../../components/frame/BoxChoice.vue'
 import ConflictDialog from '../../components/publish/ConflictDialog.vue'
 import AdvicePaper from '../../components/rehearsal/AdvicePaper.vue'
@@ -22,7 +20,11 @@ import NightCharts from '../../components/rehearsal/NightCharts.vue'
 import NightDialog, { type ChosenNight } from '../../components/rehearsal/NightDialog.vue'
 import NightPlayer from '../../components/rehearsal/NightPlayer.vue'
 import TwoPolicies from '../../components/rehearsal/TwoPolicies.vue'
+import { useChosenNight } from '../../components/rehearsal/useChosenNight.ts'
+import { useNightNames } from '../../components/rehearsal/useNightNames.ts'
+import { usePlaying } from '../../components/rehearsal/usePlaying.ts'
 import { useRehearsal } from '../../components/rehearsal/useRehearsal.ts'
+import { usualRate } from '../../components/rehearsal/useNightPlayer.ts'
 import { useSides } from '../../components/rehearsal/useSides.ts'
 import { useBoxOfAddress } from '../../composables/useBoxOfAddress.ts'
 import { useChannel } from '../../composables/useChannel.ts'
@@ -33,8 +35,6 @@ import { useBoxesStore } from '../../stores/boxes.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useSessionStore } from '../../stores/session.ts'
-import { useLiveStore } from '../../stores/live.ts'
-import type { NightChoice } from '../../workers/rehearsalTalk.ts'
 
 useHead({ title: 'Rehearsal · Thundercrest' })
 const boxes = useBoxesStore()
@@ -45,12 +45,11 @@ const channel = useChannel()
 const rehearsal = useRehearsal()
 const { night, compared, advice, looked, programme, progress } = rehearsal
 const route = useRoute()
-const live = useLiveStore()
 
 const isChoosing = ref(false)
 const broadcasts = ref<readonly BroadcastView[]>([])
 const known = shallowRef<NightChannel | null>(null)
-const chosen = shallowRef<ChosenNight>({ is: 'longQueue' })
+const { chosen, title, choiceOf } = useChosenNight()
 const targetS = ref(30)
 const isGivenUp = ref(false)
 
@@ -77,12 +76,6 @@ const share = computed(() => {
   return sentence?.rule === 'airtime' ? sentence.percent / 100 : null
 })
 
-const title = computed(() => {
-  const { value } = chosen
-  if (value.is === 'longQueue') return 'The night of the long queue'
-  if (value.is === 'broadcast') return whenWords(value.broadcast, channel.value)
-  return value.is === 'dials' ? 'A night that never was' : value.file.name
-})
 const number = (value: number) => new Intl.NumberFormat(channel.value.locale).format(value)
 const facts = computed(() => {
   if (!night.value) return ''
@@ -100,16 +93,6 @@ const facts = computed(() => {
     .join(' · ')
 })
 
-async function choiceOf(of: ChosenNight): Promise<NightChoice> {
-  const { timeZone } = channel.value
-  const beginMs = momentAt(localMoment(Date.now(), timeZone).day - 1, 22 * 60, timeZone)
-  if (of.is === 'longQueue') return { is: 'longQueue', beginMs }
-  if (of.is === 'dials') return { is: 'dials', dials: of.dials, beginMs }
-  if (of.is === 'file') return { is: 'file', text: await of.file.text() }
-  const answer = await fetch(`/api/nights/${of.broadcast.id}`)
-  if (!answer.ok) throw new Error('The broadcast could not be read. Try it once more.')
-  return { is: 'file', text: await answer.text() }
-}
 async function take(of: ChosenNight): Promise<void> {
   if (!known.value) return
   refusal.value = ''
@@ -138,7 +121,6 @@ watch(compared, (came) => {
   if (came) last.value = { worstMs: came.b.all.worstMs }
   // What is looked at has become of under these policies.
   if (came && looked.value) rehearsal.look(looked.value.at)
-  if (came && playFromMs.value !== null) rehearsal.askProgramme()
 })
 watch([compared, targetS], () => {
   const isLate = (compared.value?.b.all.p95Ms ?? 0) > targetS.value * 1000
@@ -151,38 +133,14 @@ watch(
     if (before?.[0] === undefined && own) beside.value = onAir && !isSame(own, onAir) ? 'air' : 'none'
   },
 )
-/** Where the night is played from; null: it is not. */
-const playFromMs = ref<number | null>(null)
-const playedMs = ref<number | null>(null)
+const { playFromMs, playedMs, fromWordsMs, playFrom, closePlayer } = usePlaying(rehearsal)
 const player = useTemplateRef('player')
-/** Before this moment somebody looked last, or the busiest one. */
-const fromWordsMs = computed(() => looked.value?.atMs ?? compared.value?.b.busiest.fromMs ?? night.value?.fromMs ?? 0)
-function playFrom(): void {
-  playFromMs.value = fromWordsMs.value - 5_000
-  rehearsal.askProgramme()
-}
-async function closePlayer(): Promise<void> {
-  playFromMs.value = null
-  playedMs.value = null
-  programme.value = null
-  await nextTick()
-  window.document.getElementById('play-night')?.focus()
-}
 /** Where the charts are pressed: what came then, and where it is played, from there on. */
 function lookNear(atMs: number): void {
   if (playFromMs.value !== null) player.value?.jump(atMs)
   rehearsal.lookNear(atMs)
 }
-watch(night, () => (playFromMs.value = null))
-const sourceOf = (boxId: string) => live.live?.calls.studio.sources.find(({ key }) => key === `box:${boxId}`) ?? null
-const boxNames = computed(() => new Map((boxes.boxes ?? []).map(({ id, name }) => [id, name])))
-const triggerNames = computed(() => new Map((known.value?.triggers ?? []).map(({ id, name }) => [id, name])))
-const asksPoints = computed(
-  () =>
-    known.value?.triggers.some(
-      ({ isArmed, gate, starts }) => isArmed && gate.cost > 0 && starts.some(({ by }) => by === 'command'),
-    ) ?? false,
-)
+const { sourceOf, boxNames, triggerNames, asksPoints } = useNightNames(known)
 const lookedBox = computed(() => sides.known.value.find(({ boxId }) => boxId === looked.value?.boxId))
 function cancel(): void {
   isGivenUp.value = rehearsal.cancel()
@@ -229,7 +187,7 @@ onMounted(async () => {
     <BoxChoice :box-id="isAll ? 'all' : (box?.id ?? null)" path="/rehearsal" with-all />
     <div
       v-if="box"
-      class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_25rem] lg:overflow-hidden"
+      class="grid min-h-0 flex-1 grid-cols-1 overflow-y-auto lg:grid-cols-[minmax(0,1fr)_27rem] lg:overflow-hidden"
     >
       <section class="flex min-h-0 flex-col px-6 py-4 lg:overflow-y-auto" aria-labelledby="night">
         <div class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2">
@@ -255,7 +213,7 @@ onMounted(async () => {
               class="button button-bolt"
               @click="playFrom"
             >
-              Play from {{ clock(fromWordsMs) }}
+              Play from {{ clock(fromWordsMs) }}, ×{{ usualRate }}
             </button>
           </div>
         </div>
