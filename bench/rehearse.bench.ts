@@ -45,6 +45,10 @@ const channel: ChannelOnAir = {
   },
   ...{ speech: usualSettings, flags: () => false, triggers: [], calls: usualCalls, goals: { basis: 0, counted: [] } },
 }
+const partOf = (decided: readonly DecidedEvent[], played: PlayedNight) => ({
+  items: itemsOf('', decided, noCalls),
+  played,
+})
 function timed<T>(work: () => T): [T, number] {
   const fromMs = performance.now()
   return [work(), performance.now() - fromMs]

@@ -3,7 +3,7 @@ import type { NightChannel } from '../../contract/nights.ts'
 import type { CanonicalEvent } from '../../core/events/schema.ts'
 import { makeNight } from '../../core/rehearsal/makeNight.ts'
 import type { NightEvent } from '../../core/rehearsal/night.ts'
-import { dialledNight, longQueue, type NightPlace } from '../../core/rehearsal/readyNights.ts'
+import { dialledNight, inputsFor, longQueue, type NightPlace } from '../../core/rehearsal/readyNights.ts'
 import type { NightChoice } from './rehearsalTalk.ts'
 
 /** What happens in a night that somebody chose. @throws with the line of a file that does not fit */
@@ -22,10 +22,10 @@ export function eventsOf(
 function placeOf(beginMs: number, { currency, platforms, triggers, calls }: NightChannel): NightPlace {
   const [first = 'feed:made-up', ...others] = Object.keys(platforms)
   const starts = triggers.flatMap(({ isArmed, starts: own, gate }) =>
-    isArmed ? own.map((start) => ({ start, costPoints: gate.cost })) : [],
+    isArmed ? own.map((start) => ({ start, costPoints: gate.cost, inputs: inputsFor(gate.asked) })) : [],
   )
-  const rewards = starts.flatMap(({ start, costPoints }) =>
-    start.by === 'reward' ? [{ id: start.rewardId, title: start.title, costPoints, source: start.source }] : [],
+  const rewards = starts.flatMap(({ start, costPoints, inputs }) =>
+    start.by === 'reward' ? [{ id: start.rewardId, title: start.title, costPoints, inputs, source: start.source }] : [],
   )
   const commands = starts.flatMap(({ start }) => (start.by === 'command' ? [`${calls.prefix}${start.word}`] : []))
   return { beginMs, currency, sources: [first, ...others], rewards, commands }

@@ -32,8 +32,14 @@ export interface NightWish {
   sources: readonly string[]
   names: readonly string[]
   messages: readonly string[]
-  /** What is redeemed; with a source: only there. */
-  rewards: readonly { id: string; title: string; costPoints: number; source?: string }[]
+  /** What is redeemed; with a source: only there; with inputs: one of them is typed with it. */
+  rewards: readonly {
+    id: string
+    title: string
+    costPoints: number
+    source?: string
+    inputs?: readonly string[]
+  }[]
   /** What is typed to set something off, with what stands in front of it; absent: nothing. */
   commands?: readonly string[]
   /** Which share of the viewers has which role; absent: nobody has any. */
@@ -100,8 +106,9 @@ export function makeNight(wish: NightWish): CanonicalEvent[] {
     }),
     redemption: () => {
       const by = viewer()
-      const { id, title, costPoints } = oneOf(rewards)
-      return { viewer: by, reward: { id, title, costPoints } }
+      const { id, title, costPoints, inputs = [] } = oneOf(rewards)
+      const typed = inputs.length > 0 ? { input: oneOf(inputs) } : {}
+      return { viewer: by, reward: { id, title, costPoints }, ...typed }
     },
     chatCommand: () => ({ viewer: viewer(), command: oneOf(wish.commands ?? []) }),
     applause: () => ({ viewer: viewer(), points: 100 * (1 + Math.floor(lot() * 20)), ...said(0.3) }),

@@ -1,3 +1,4 @@
+import type { Asked } from '../gate/schema.ts'
 import type { NightWish } from './makeNight.ts'
 
 const hourMs = 3_600_000
@@ -36,6 +37,15 @@ const ownRewards: NightWish['rewards'] = [
   { id: 'bell', title: 'Ring the oven bell', costPoints: 300 },
   { id: 'cloud', title: 'Flour cloud', costPoints: 150 },
 ]
+
+/** What viewers type where they are asked for something. */
+const typedWords = ['Old Rye', 'avó Maria', 'Midnight', 'crumb', 'the heel of the night']
+
+/** What is typed for what a gate asks: something that it takes, and now and then something that is too long for it. */
+export function inputsFor(asked: Asked | null): readonly string[] {
+  if (asked === null) return []
+  return asked.as === 'choice' ? asked.choices : typedWords
+}
 
 /** Who asks for things has a role more often than who only watches. */
 const usualRoles: NonNullable<NightWish['roles']> = [

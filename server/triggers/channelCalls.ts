@@ -83,6 +83,7 @@ export class ChannelCalls {
   private readonly plays = new Map<string, { runId: string; index: number }>()
   private channel: ChannelOnAir
   private isAsking = false
+  private asking: Promise<void> | null = null
   private isWoken = false
   private isClosed = false
   private timer: ReturnType<typeof setTimeout> | undefined
@@ -164,15 +165,17 @@ export class ChannelCalls {
     if (this.isAsking || this.isClosed) return
     this.isAsking = true
     clearTimeout(this.timer)
-    void this.askAll().finally(() => {
+    this.asking = this.askAll().finally(() => {
       this.isAsking = false
       if (this.isWoken) this.wake()
     })
   }
 
-  /** Resolves when everything that was asked for so far is decided, and all of that is written. */
+  /** Resolves when everything that was asked for so far is decided, its alerts are in their lines, and all of that is written. */
   async settled(): Promise<void> {
-    while (this.isAsking || this.isWoken) await new Promise((resolve) => setTimeout(resolve, 2))
+    while (this.isAsking || this.isWoken)
+      await (this.isAsking ? this.asking : new Promise((resolve) => setTimeout(resolve, 2)))
+    await this.steps.settled()
     await this.ledger.settled()
   }
 

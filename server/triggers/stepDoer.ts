@@ -71,6 +71,11 @@ export class Steps implements StepDoer {
     })
   }
 
+  /** Resolves when what was put into lines so far is in them. */
+  settled(): Promise<void> {
+    return this.turns.settled()
+  }
+
   private async enqueueOne(row: RunRow, step: StepOf<'play'>, index: number): Promise<void> {
     const { db, add, belongs } = this.deps
     const { play, speaks, isAwaiting } = this.playOf(row, step, index)

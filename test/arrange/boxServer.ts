@@ -1,6 +1,7 @@
 import pino from 'pino'
 import { expect } from 'vitest'
 import type { BoxDocument } from '../../core/composition/box.ts'
+import { laneOfBox, type Lane } from '../../core/response/lane.ts'
 import type { ToSource } from '../../contract/sourceMessages.ts'
 import { OnAirCache } from '../../server/channel/onAir.ts'
 import type { Database } from '../../server/db/handle.ts'
@@ -35,7 +36,11 @@ export async function serveBox(
   db: Database,
   { channelId, boxId }: { channelId: string; boxId: string },
   hear: (message: ToSource) => void,
-  of: { voice: () => Promise<object>; scene?: () => string | null },
+  of: {
+    voice: () => Promise<object>
+    scene?: () => string | null
+    onPlay?: (playId: string, is: 'started' | 'over', reason: string) => void
+  },
 ) {
   const onAir = new OnAirCache(db)
   const queues = new BoxQueues({
@@ -53,10 +58,12 @@ export async function serveBox(
     onChange: () => undefined,
     onPlayChanged: () => undefined,
     onStarted: () => undefined,
-    onPlay: () => undefined,
+    onPlay: (_channelId, playId, is, reason) => of.onPlay?.(playId, is, reason),
   })
   const row = await findBox(db, channelId, boxId)
-  for (const { hold, leftAt } of await claim(db, `node-${nodes++}`, [], true))
-    if (row) await queues.open(row, hold, leftAt)
-  return { onAir, queues, runtime: () => queues.find(boxId)! }
+  const claimed = await claim(db, `node-${nodes++}`, [], true)
+  for (const { hold, leftAt } of claimed)
+    if (row && hold.lane === laneOfBox(boxId)) await queues.open(row, hold, leftAt)
+  const holdOf = (lane: Lane) => claimed.find(({ hold }) => hold.lane === lane)?.hold
+  return { onAir, queues, holdOf, runtime: () => queues.find(boxId)! }
 }

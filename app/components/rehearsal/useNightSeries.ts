@@ -61,7 +61,7 @@ export function useNightSeries(
       ),
     )
   const loudness = computed<NightSeries[]>(() => [
-    { name: 'B', type: 'column', ink: 'glow', points: heardIn(props.b) },
+    { name: 'B', type: 'area', ink: 'glow', points: heardIn(props.b) },
     { name: 'A', type: 'line', ink: 'mist', isDashed: true, points: heardIn(props.a) },
     {
       ...{ name: 'as one is set', type: 'line', ink: 'sky', isDashed: true },

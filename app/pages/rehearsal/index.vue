@@ -250,7 +250,7 @@ onMounted(async () => {
           There is nothing to rehearse in this night. Choose another, or make one: under <b>Another night</b>.
         </p>
       </section>
-      <aside class="on-paper min-h-0 border-l border-seam px-5 py-5 lg:overflow-y-auto" aria-label="What it comes to">
+      <aside class="on-paper relative min-h-0 border-l border-seam px-5 py-5 lg:overflow-y-auto" aria-label="What it comes to">
         <EventLook
           v-if="looked && lookedBox && night"
           :looked="looked"
