@@ -70,6 +70,7 @@ interface KnownShortest extends Pick<ResolveContext, 'look' | 'media'> {
 }
 const shortests = new WeakMap<Composition, KnownShortest>()
 const shortestsKept = 200
+const lengthsKept = 200
 
 /** Names that differ by fewer letters are read in the same time, with what is added to it. */
 const lettersAlike = 3
@@ -111,13 +112,11 @@ export function shortestFor(request: ScoreRequest): number | null {
   return found
 }
 
-/** What a length was found with. In a flood one event after another has the same. */
-interface KnownLength extends Pick<ResolveContext, 'look' | 'media'> {
-  choice: string | undefined
-  readMs: number
-  length: Result<number, SolveError>
+/** Lengths of a composition, by all that they depend on beside its look and its files. In a flood one event after another has the same. */
+interface KnownLengths extends Pick<ResolveContext, 'look' | 'media'> {
+  of: Map<string, Result<number, SolveError>>
 }
-const lengths = new WeakMap<Composition, KnownLength>()
+const lengths = new WeakMap<Composition, KnownLengths>()
 
 /** How long that lasts, without settling it: all that is asked while it waits. */
 export function lengthFor(request: ScoreRequest): Result<number, SolveError> {
@@ -127,12 +126,19 @@ export function lengthFor(request: ScoreRequest): Result<number, SolveError> {
   const { choice, message } = request.event.data
   // All that a length depends on, but for voices and for files of a season.
   const readMs = readingMs(message?.text ?? '')
-  const known = lengths.get(composition)
-  if (known?.look === look && known.media === media && known.choice === choice && known.readMs === readMs)
-    return known.length
+  if (swaps.length > 0 || composition.parts.some(({ kind }) => kind === 'voice'))
+    return lengthOfScore(composition, context)
+  let known = lengths.get(composition)
+  if (known?.look !== look || known.media !== media) {
+    known = { look, media, of: new Map() }
+    lengths.set(composition, known)
+  }
+  const key = `${readMs} ${choice ?? ''}`
+  const kept = known.of.get(key)
+  if (kept) return kept
   const length = lengthOfScore(composition, context)
-  if (swaps.length === 0 && !composition.parts.some(({ kind }) => kind === 'voice'))
-    lengths.set(composition, { look, media, choice, readMs, length })
+  known.of.set(key, length)
+  dropOldest(known.of, lengthsKept)
   return length
 }
 
