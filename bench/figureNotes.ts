@@ -19,7 +19,7 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
     'The demo’s box with its cases over and over, in Chromium without a GPU, on a page that nobody works on, fonts and media at hand; two processors, of which the server has what it needs. The peer takes pictures of one alert that is mounted already, at the same size, without looking at any remark.',
   ],
   rehearse: [
-    'One thread, on the server’s engine; a browser’s worker takes about as long. The demo’s counter box with its own policy; cold, as a first run is. What is decided is decided once for all policies that are tried. Aims: 904 events with decisions and policy under 0.5 s, 100,000 under 20 s. The peer knows one length and one line.',
+    'One thread, on the server’s engine; a browser’s worker takes about as long. The demo’s counter box with its own policy; cold, as a first run is. What is decided is decided once for all policies that are tried. Aims: 904 events with decisions and policy under 0.5 s, 100,000 under 20 s. The peer knows one length and one line. What viewers set off is carried out with it: each gate is asked in turn, sheets play in the lines of their boxes and hold the studio; how loud it was and what each viewer waited is worked out as well.',
   ],
   queue: [
     'Six steps for each play that comes and goes, three of which change the line; one thread. Aim: 200,000 with 10,000 waiting, and that a step costs the same however many wait. The line is a tree that is shared between states, so that a step stays pure: what it costs more among many is memory that is not at hand. The peer sorts and copies an array, and does nothing but that: no sources, no policy.',

@@ -8,12 +8,15 @@ import { makeNight } from '../core/rehearsal/makeNight.ts'
 import { nightOf, type Night } from '../core/rehearsal/night.ts'
 import { itemsOf, noCalls } from '../core/rehearsal/itemsOf.ts'
 import { playNight, type PlayedNight } from '../core/rehearsal/playNight.ts'
-import { dialledNight, longQueue, usualDials } from '../core/rehearsal/readyNights.ts'
+import { dialledNight, inputsFor, longQueue, usualDials } from '../core/rehearsal/readyNights.ts'
+import { rehearse } from '../core/rehearsal/rehearse.ts'
+import { studioNamedBy } from '../core/rehearsal/rehearsedStudio.ts'
 import type { ChannelOnAir } from '../core/response/channelOnAir.ts'
 import { historyKindsOf } from '../core/rules/historyKinds.ts'
 import { usualSettings } from '../core/speech/settings.ts'
 import { usualCalls } from '../core/triggers/settings.ts'
 import { demoBoxes, demoChannel } from '../demo/scenario.ts'
+import { demoCalls, demoTriggers } from '../demo/triggers.ts'
 import { ms, report, type Measured } from './report.ts'
 
 const place = { beginMs: Date.UTC(2026, 10, 24, 22), currency: 'EUR', sources: ['feed:alder', 'feed:cedar'] }
@@ -30,7 +33,10 @@ const nights: [string, Night][] = [
     nightOf(makeNight(dialledNight(crowd, place)).map((event) => ({ event, atMs: event.occurredAtMs }))),
   ],
 ]
-const [counter] = demoBoxes((file) => file.padEnd(64, '0'))
+const media = (file: string) => file.padEnd(64, '0')
+const boxes = demoBoxes(media)
+const triggers = demoTriggers(media)
+const [counter] = boxes
 if (!counter) throw new Error('The demo has no box.')
 const { document } = counter
 const channel: ChannelOnAir = {
@@ -91,6 +97,18 @@ for (const [name, night] of nights) {
   measured.push({ what: `${name}: one bare line`, figures: { 'in all': ms(bareMs), 'longest wait': ms(worst) } })
 }
 const [, night] = nights[0] as [string, Night]
+const [, warmMs] = timed(() => {
+  const decided = decideNight(night, channel, { boxId: 'box', version: { id: 'version', document } })
+  const of = { timeZone: 'UTC', lengthOf: lengthsOf(night, channel, document) }
+  return figuresOf(night, [partOf(decided, playNight(decided, readyPolicy(document.policy), of))])
+})
+measured.push({
+  what: 'the night of the long queue once more, warm',
+  figures: {
+    'in all': ms(warmMs),
+    'events a second': Math.round((night.events.length / warmMs) * 1000).toLocaleString('en'),
+  },
+})
 for (const [what, policy] of [
   ['no policy at all', []],
   [
@@ -116,6 +134,37 @@ for (const [what, policy] of [
       '19 of 20 waited': ms(advice.now.p95Ms),
       '19 of 20 wait': ms(advice.steps.at(-1)?.after.p95Ms ?? advice.now.p95Ms),
       sentences: advice.steps.length,
+    },
+  })
+}
+const asked = triggers.flatMap((each) => each.starts.map((start) => ({ start, inputs: inputsFor(each.gate.asked) })))
+const rewards = asked.flatMap(({ start, inputs }) =>
+  start.by === 'reward'
+    ? [{ id: start.rewardId, title: start.title, costPoints: 1, source: start.source, inputs }]
+    : [],
+)
+const commands = asked.flatMap(({ start }) => (start.by === 'command' ? [`!${start.word}`] : []))
+for (const [what, dials] of [
+  ['three hours', usualDials],
+  ['six hours of a keen channel', { ...usualDials, hours: 6, redemptions: 300, commands: 300 }],
+] as const) {
+  const made = makeNight(dialledNight(dials, { ...place, rewards, commands }))
+  const busy = nightOf(made.map((event) => ({ event, atMs: event.occurredAtMs })))
+  const side = {
+    boxes: boxes.map(({ id, document: of }) => ({ boxId: id, document: of, policy: of.policy, isPlayed: true })),
+  }
+  const wish = { studio: studioNamedBy(triggers), startPoints: 1_000 }
+  const of = { ...channel, triggers, calls: demoCalls }
+  const [first, firstMs] = timed(() => rehearse(busy, side, of, wish))
+  const [, againMs] = timed(() => rehearse(busy, side, of, wish, [first]))
+  measured.push({
+    what: `${what}, all boxes, with what viewers set off: ${busy.events.length.toLocaleString('en')} events`,
+    figures: {
+      'in all': ms(firstMs),
+      'events a second': Math.round((busy.events.length / firstMs) * 1000).toLocaleString('en'),
+      'set off': first.played.calls.calls.length,
+      refused: first.played.calls.calls.filter(({ end }) => end === 'refused').length,
+      'under another policy': ms(againMs),
     },
   })
 }
