@@ -170,10 +170,15 @@ await viewer.close()
 // What a night makes of a box that has little to say about floods, and what would help.
 await page.goto(`${demo.url}/rehearsal?box=${demo.boxes[1]?.id}`)
 await page.getByRole('button', { name: 'Make it the draft' }).waitFor()
-const night = await page.getByRole('slider', { name: 'A moment of the night' }).boundingBox()
-await page.mouse.move((night?.x ?? 0) + (night?.width ?? 0) * 0.5, (night?.y ?? 0) + 80)
+// High enough for what is seen and for charts of it.
+await page.setViewportSize({ ...viewport, height: 1120 })
+await page.getByRole('button', { name: /^Play from/ }).click()
+await page.getByRole('region', { name: 'The night as it would be seen' }).locator('[data-part]').first().waitFor()
+await page.waitForTimeout(2_000)
+await page.getByRole('button', { name: 'Pause' }).click()
 await settle(page, 1500)
 await shoot(page, 'rehearsal')
+await page.setViewportSize(viewport)
 // Every case with its samples: all of them are drawn, and looked at for flashes.
 await page.goto(`${demo.url}/rehearsal/proofs?box=${box?.id}`)
 await page.getByText(/· drawn in \d+ s/).waitFor({ timeout: 600_000 })
