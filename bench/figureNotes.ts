@@ -12,6 +12,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   'history-list': [
     'The page as it is at 1280 × 800, without a GPU; its answers are made by the bench, so that the server is not measured. Forty pixels a frame are 2,400 a second, a fast turn of the wheel; twenty thousand are a bar that is dragged through the whole. The peer has a fifth of the rows, all of them in the document.',
   ],
+  'set-flashes': [
+    'Each set as a box of its own, opened by the page as it stands for everybody, in Chromium without a GPU, beside other work on two processors. All frames of each case over black and over white, thirty a second, with the everyday sample. Whether the meter finds what flashes is in `flashes`.',
+  ],
   flashes: [
     'Clips of three seconds at thirty frames, of 48 × 27 cells. They were made with what is looked for, so that all are found says only that it does what it is meant to; nobody else has tried it on theirs.',
   ],

@@ -12,7 +12,9 @@ await withPlayerPage(async (_page, server, browser) => {
   await page.request.post(`${server.url}/api/session`, { data: { email: account?.email, password: account?.password } })
   const { packs } = (await (await page.request.get(`${server.url}/api/packs`)).json()) as PackShelfView
   for (const { shelfId, name } of packs.filter(({ origin }) => origin === 'gallery')) {
-    const made = await page.request.post(`${server.url}/api/packs/${shelfId}/boxes`, { data: { name, withTriggers: false } })
+    const made = await page.request.post(`${server.url}/api/packs/${shelfId}/boxes`, {
+      data: { name, withTriggers: false },
+    })
     if (!made.ok()) throw new Error(await made.text())
     const { id } = (await made.json()) as { id: string }
     await page.goto(`${server.url}/rehearsal/proofs?box=${id}`)

@@ -68,6 +68,12 @@ export function useSides(boxId: Ref<string | null>, isAll: Ref<boolean>, channel
     return sideOf(({ draft: document }) => ({ document, policy: beside.value === 'usual' ? usualPolicy : null }))
   })
   const sideB = computed(() => sideOf(({ draft: document }) => ({ document, policy: document.policy })))
+  /** How much of a minute alerts may take under the draft, from 0 to 1; null: all of it, or each box has its own. */
+  const share = computed(() => {
+    const [only, ...more] = rehearsed.value
+    const sentence = more.length > 0 ? null : only?.draft.policy.find(({ rule, isOn }) => rule === 'airtime' && isOn)
+    return sentence?.rule === 'airtime' ? sentence.percent / 100 : null
+  })
   /** As the studio that is linked is now; without one, whatever the triggers name is there. */
   const studio = computed((): StudioAtFirst => {
     const linked = live.live?.calls.studio
@@ -79,5 +85,5 @@ export function useSides(boxId: Ref<string | null>, isAll: Ref<boolean>, channel
       sources: sources.map(({ name, isShown, scenes: of }) => ({ name, isShown, scenes: of })),
     }
   })
-  return { beside, known, rehearsed, hasAir, sideA, sideB, studio, load }
+  return { beside, known, rehearsed, hasAir, share, sideA, sideB, studio, load }
 }

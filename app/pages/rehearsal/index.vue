@@ -67,15 +67,9 @@ const sides = useSides(
   isAll,
   known,
 )
-const { beside, sideA, sideB, hasAir } = sides
+const { beside, sideA, sideB, hasAir, share } = sides
 const startPoints = ref(1_000)
 const nameOfA = computed(() => ({ air: 'on air', usual: 'as a new box', none: 'one by one' })[beside.value])
-const share = computed(() => {
-  if (isAll.value) return null
-  const sentence = document.value?.policy.find(({ rule, isOn }) => rule === 'airtime' && isOn)
-  return sentence?.rule === 'airtime' ? sentence.percent / 100 : null
-})
-
 const number = (value: number) => new Intl.NumberFormat(channel.value.locale).format(value)
 const facts = computed(() => {
   if (!night.value) return ''
@@ -250,7 +244,10 @@ onMounted(async () => {
           There is nothing to rehearse in this night. Choose another, or make one: under <b>Another night</b>.
         </p>
       </section>
-      <aside class="on-paper relative min-h-0 border-l border-seam px-5 py-5 lg:overflow-y-auto" aria-label="What it comes to">
+      <aside
+        class="on-paper relative min-h-0 border-l border-seam px-5 py-5 lg:overflow-y-auto"
+        aria-label="What it comes to"
+      >
         <EventLook
           v-if="looked && lookedBox && night"
           :looked="looked"
