@@ -8,6 +8,7 @@ import PersonMenu from '../components/frame/PersonMenu.vue'
 import RidgeLine from '../components/frame/RidgeLine.vue'
 import TroubleBar from '../components/frame/TroubleBar.vue'
 import ThunderMark from '../components/frame/ThunderMark.vue'
+import { useMembership } from '../composables/useMembership.ts'
 import { useScheme } from '../composables/useScheme.ts'
 import { useLiveStore } from '../stores/live.ts'
 import { useSessionStore } from '../stores/session.ts'
@@ -19,6 +20,7 @@ const route = useRoute()
 const isInRoom = computed(() => /^\/boxes\/(?!new$)/.test(route.path))
 const palette = ref<InstanceType<typeof CommandPalette>>()
 useScheme()
+useMembership()
 onMounted(() => live.open())
 onBeforeUnmount(() => live.close())
 </script>

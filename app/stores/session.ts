@@ -42,6 +42,11 @@ export const useSessionStore = defineStore('session', () => {
       await request('POST', '/api/welcome', body)
       await load()
     },
+    /** Works in another of one's channels: nothing of the one before stays on the page. */
+    async goTo(channelId: string): Promise<void> {
+      await request('PUT', '/api/session/channel', { channelId })
+      location.assign('/')
+    },
     async signOut(): Promise<void> {
       await request('DELETE', '/api/session')
       session.value = null

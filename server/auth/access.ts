@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { getHeader, type H3Event } from 'h3'
 import type { Role, SessionView } from '../../contract/views.ts'
 import { findBox, type BoxRow } from '../db/queries/boxes.ts'
-import { findApiKey, findSession } from '../db/queries/people.ts'
+import { findApiKey, findPersonOfSession, findSession } from '../db/queries/people.ts'
 import { problemError } from '../system/problemError.ts'
 import { useSignIn } from './port.ts'
 import { useDatabase } from '../db/port.ts'
@@ -22,6 +22,13 @@ export async function readSession(event: H3Event): Promise<SessionView | null> {
   const { database } = await useDatabase()
   const id = await sessionIdIn(event)
   return id ? findSession(database.db, id) : null
+}
+
+/** Who is signed in, whether or not they belong to any channel. */
+export async function readPersonOf(event: H3Event): Promise<{ id: string; name: string } | null> {
+  const { database } = await useDatabase()
+  const id = await sessionIdIn(event)
+  return id ? findPersonOfSession(database.db, id) : null
 }
 
 /** The signed-in member, who must be at least this. @throws 401 or 403 as a problem document. */

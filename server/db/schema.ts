@@ -68,6 +68,30 @@ export const session = pgTable('session', {
     .notNull()
     .references(() => person.id),
   expiresAt: at('expires_at').notNull(),
+  /** The channel that is worked in; null, or one that the person has left: whichever comes first. */
+  channelId: text('channel_id').references(() => channel.id),
+  madeAt: at('made_at').notNull().defaultNow(),
+  seenAt: at('seen_at').notNull().defaultNow(),
+  /** What it was begun with, as people know it: “Chromium on Linux”. Empty: nobody knows. */
+  browser: text().notNull().default(''),
+})
+
+/** Somebody is asked to join a channel: by a link that works once. `id` is the hash of its secret. */
+export const invitation = pgTable('invitation', {
+  id: text().primaryKey(),
+  channelId: text('channel_id')
+    .notNull()
+    .references(() => channel.id),
+  role: text().$type<Role>().notNull(),
+  /** Whom it is for, as whoever invited wrote it. */
+  note: text().notNull(),
+  madeBy: text('made_by')
+    .notNull()
+    .references(() => person.id),
+  madeAt: at('made_at').notNull(),
+  expiresAt: at('expires_at').notNull(),
+  usedBy: text('used_by').references(() => person.id),
+  usedAt: at('used_at'),
 })
 
 export const feed = pgTable('feed', {

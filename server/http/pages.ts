@@ -1,6 +1,7 @@
 /** The pages of the application, as `app/pages` has them. */
 const pages = [
   '',
+  'account',
   'after',
   'boards',
   'boards/[^/]+',
@@ -9,8 +10,10 @@ const pages = [
   'boxes/[^/]+',
   'desk',
   'feeds',
+  'join/[^/]+',
   'list/[^/]+',
   'media',
+  'people',
   'policy',
   'goals',
   'history',

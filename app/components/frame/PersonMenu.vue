@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown, CircleUserRound } from '@lucide/vue'
@@ -7,6 +8,11 @@ import { useSessionStore } from '../../stores/session.ts'
 
 const store = useSessionStore()
 const { scheme, toggleScheme } = useScheme()
+
+const pages = [
+  { to: '/account', name: 'Your account' },
+  { to: '/people', name: 'People' },
+]
 
 async function signOut(): Promise<void> {
   await store.signOut()
@@ -17,7 +23,7 @@ async function signOut(): Promise<void> {
 <template>
   <Menu as="div" class="relative">
     <MenuButton
-      :aria-label="`${store.session?.person.name}, ${store.session?.role}: scheme and sign-out`"
+      :aria-label="`${store.session?.person.name}, ${store.session?.role}: account, people, scheme and sign-out`"
       class="flex items-center gap-1.5 rounded-sm px-2 py-1.5 text-left hover:bg-ridge"
     >
       <span class="hidden md:block">
@@ -30,6 +36,11 @@ async function signOut(): Promise<void> {
     <MenuItems
       class="on-paper absolute right-0 z-40 mt-1 w-52 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"
     >
+      <MenuItem v-for="page in pages" :key="page.to" v-slot="{ active, close }">
+        <NuxtLink :to="page.to" class="block px-3 py-1.5" :class="active ? 'bg-rule/60' : ''" @click="close">{{
+          page.name
+        }}</NuxtLink>
+      </MenuItem>
       <MenuItem v-slot="{ active }">
         <button
           type="button"

@@ -31,25 +31,51 @@ export async function addMember(db: Database, channelId: string, personId: strin
   await db.insert(membership).values({ channelId, personId, role })
 }
 
-export async function addSession(db: Database, id: string, personId: string, expiresAt: Date): Promise<void> {
+export async function addSession(db: Database, row: typeof session.$inferInsert): Promise<void> {
   await db.delete(session).where(lt(session.expiresAt, new Date()))
-  await db.insert(session).values({ id, personId, expiresAt })
+  await db.insert(session).values(row)
 }
+
+/** So long nobody writes down again that a session was used. */
+const seenForMs = 5 * 60_000
 
 export async function endSession(db: Database, id: string): Promise<void> {
   await db.delete(session).where(eq(session.id, id))
 }
 
-/** Who is signed in with this session and what they are in their channel; null when it has ended. */
+/**
+ * Who is signed in with this session, and what they are in the channel that they work in: the one that they chose, while they
+ * belong to it, else the first of theirs. Null when it has ended, or they belong to no channel any more.
+ */
 export async function findSession(db: Database, id: string): Promise<SessionView | null> {
   const [row] = await db
-    .select({ person: { id: person.id, name: person.name }, channel, role: membership.role })
+    .select({
+      person: { id: person.id, name: person.name },
+      channel,
+      role: membership.role,
+      seenAt: session.seenAt,
+    })
     .from(session)
     .innerJoin(person, eq(person.id, session.personId))
     .innerJoin(membership, eq(membership.personId, person.id))
     .innerJoin(channel, eq(channel.id, membership.channelId))
     .where(and(eq(session.id, id), gt(session.expiresAt, new Date())))
+    .orderBy(sql`${membership.channelId} = ${session.channelId} desc nulls last`, membership.channelId)
     .limit(1)
+  if (!row) return null
+  const { seenAt, ...view } = row
+  if (seenAt.getTime() < Date.now() - seenForMs)
+    await db.update(session).set({ seenAt: new Date() }).where(eq(session.id, id))
+  return view
+}
+
+/** Whose a session is, whatever they belong to; null when it has ended. */
+export async function findPersonOfSession(db: Database, id: string): Promise<{ id: string; name: string } | null> {
+  const [row] = await db
+    .select({ id: person.id, name: person.name })
+    .from(session)
+    .innerJoin(person, eq(person.id, session.personId))
+    .where(and(eq(session.id, id), gt(session.expiresAt, new Date())))
   return row ?? null
 }
 

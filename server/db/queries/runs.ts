@@ -197,12 +197,7 @@ export async function readStandings(
       ),
     )
     .orderBy(asc(event.occurredAt))
-  return new Map(
-    rows.map(({ source, data }) => [
-      `${source}/${data.viewer?.id ?? ''}`,
-      standingOf({ data }),
-    ]),
-  )
+  return new Map(rows.map(({ source, data }) => [`${source}/${data.viewer?.id ?? ''}`, standingOf({ data })]))
 }
 
 /** How far the alerts of a run are. */
