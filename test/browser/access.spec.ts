@@ -35,6 +35,8 @@ for (const scheme of ['night', 'daybreak']) {
       ['/sponsors', 'Sponsors'],
       ['/boards', 'Boards'],
       ['/rates', 'Rates'],
+      ['/people', 'People'],
+      ['/account', 'Your account'],
       ['/triggers', 'What viewers can set off'],
       ['/triggers/points', 'crumbs'],
       ['/triggers/redemptions', 'Set off lately'],

@@ -95,8 +95,8 @@ describe.each(databases)('$name', ({ isHere, open }) => {
     })
     await addMember(db(), 'channel-1', 'person-1', 'owner')
     expect(await findPersonByEmail(db(), 'odalys@LANTERN-loaf.example')).toMatchObject({ id: 'person-1' })
-    await addSession(db(), 'live', 'person-1', new Date(Date.now() + 60_000))
-    await addSession(db(), 'over', 'person-1', new Date(Date.now() - 1))
+    await addSession(db(), { id: 'live', personId: 'person-1', expiresAt: new Date(Date.now() + 60_000) })
+    await addSession(db(), { id: 'over', personId: 'person-1', expiresAt: new Date(Date.now() - 1) })
     expect(await findSession(db(), 'live')).toMatchObject({
       role: 'owner',
       person: { name: 'Odalys Fenn' },

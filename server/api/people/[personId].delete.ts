@@ -1,4 +1,5 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
+import { findRole } from '../../db/queries/members.ts'
 import { pathId } from '../../http/pathId.ts'
 import { changeMembership } from '../../people/membership.ts'
 import { withPeople } from '../../people/surroundings.ts'
@@ -8,6 +9,8 @@ import { problemError } from '../../system/problemError.ts'
 export default defineEventHandler(async (event) => {
   const { db, session, retell } = await withPeople(event, 'moderator')
   const personId = pathId(event, 'personId')
+  if (!(await findRole(db, session.channel.id, personId)))
+    throw problemError(404, 'There is no such person in this channel.')
   if (personId !== session.person.id && session.role !== 'owner')
     throw problemError(403, `Only an owner takes others out; you are ${session.role} of ${session.channel.name}.`)
   await changeMembership(db, session.channel.id, personId, null)
