@@ -1,6 +1,6 @@
 const engines: readonly (readonly [RegExp, string])[] = [
   [/\bGecko\/\d|\bFirefox\//, 'Gecko'],
-  [/\bChrom(?:e|ium)\/\d/, 'Chromium'],
+  [/Chrom(?:e|ium)\/\d/, 'Chromium'],
   [/\bAppleWebKit\//, 'WebKit'],
 ]
 

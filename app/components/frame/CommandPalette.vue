@@ -14,6 +14,7 @@ import { useKeys } from '../../composables/useKeys.ts'
 import { useScheme } from '../../composables/useScheme.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { keyLabel, useCommandsStore } from '../../stores/commands.ts'
+import { pathsOf, stations } from './stations.ts'
 
 interface Listed {
   name: string
@@ -27,6 +28,18 @@ const boxesStore = useBoxesStore()
 const screen = useCommandsStore()
 const { toggleScheme } = useScheme()
 
+/** Pages that are named above in words of their own. */
+const named: ReadonlySet<string> = new Set(['/feeds', '/boxes', '/desk', '/speech', '/media'])
+const others = [
+  ...stations.flatMap((station) =>
+    pathsOf[station]
+      .filter(({ to }) => !named.has(to))
+      .map(({ to, name }) => ({ name: `Go to ${station}: ${name}`, key: '', run: () => navigateTo(to) })),
+  ),
+  { name: 'Go to People: who works on the channel', key: '', run: () => navigateTo('/people') },
+  { name: 'Go to your account', key: '', run: () => navigateTo('/account') },
+]
+
 const commands = computed<Listed[]>(() => [
   ...screen.all.map(({ name, keys, run }) => ({ name, key: keys ? keyLabel(keys) : '', run })),
   { name: 'Go to Feeds', key: '', run: () => navigateTo('/feeds') },
@@ -38,6 +51,7 @@ const commands = computed<Listed[]>(() => [
     run: () => navigateTo('/speech'),
   },
   { name: 'Go to Media: pictures, sounds and fonts', key: '', run: () => navigateTo('/media') },
+  ...others,
   ...(boxesStore.boxes ?? []).map((box) => ({
     name: `Open box ${box.name}`,
     key: '',
