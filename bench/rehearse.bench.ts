@@ -6,7 +6,8 @@ import { decideNight, lengthsOf, type DecidedEvent } from '../core/rehearsal/dec
 import { figuresOf, judgedBy } from '../core/rehearsal/figures.ts'
 import { makeNight } from '../core/rehearsal/makeNight.ts'
 import { nightOf, type Night } from '../core/rehearsal/night.ts'
-import { itemsOf, noCalls } from '../core/rehearsal/itemsOf.ts'
+import { itemsOf } from '../core/rehearsal/itemsOf.ts'
+import { nothingCalled } from '../core/rehearsal/rehearsedCall.ts'
 import { playNight, type PlayedNight } from '../core/rehearsal/playNight.ts'
 import { dialledNight, inputsFor, longQueue, usualDials } from '../core/rehearsal/readyNights.ts'
 import { rehearse } from '../core/rehearsal/rehearse.ts'
@@ -52,7 +53,7 @@ const channel: ChannelOnAir = {
   ...{ speech: usualSettings, flags: () => false, triggers: [], calls: usualCalls, goals: { basis: 0, counted: [] } },
 }
 const partOf = (decided: readonly DecidedEvent[], played: PlayedNight) => ({
-  items: itemsOf('', decided, noCalls),
+  items: itemsOf('', decided, nothingCalled),
   played,
 })
 function timed<T>(work: () => T): [T, number] {

@@ -32,7 +32,6 @@ export interface PeopleView {
 }
 
 export const invitationBody = z.object({ role: z.enum(roles), note: z.string().trim().max(80).default('') })
-export type InvitationBody = z.input<typeof invitationBody>
 
 /** The link is told once: only its hash is kept. */
 export interface MadeInvitation {

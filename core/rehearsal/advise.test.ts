@@ -7,12 +7,13 @@ import { advise, changesFor, withChanges, type Judged } from './advise.ts'
 import { playIdOf, type DecidedEvent } from './decideNight.ts'
 import { figuresOf, judgedBy } from './figures.ts'
 import { nightOf } from './night.ts'
-import { itemsOf, noCalls } from './itemsOf.ts'
+import { itemsOf } from './itemsOf.ts'
+import { nothingCalled } from './rehearsedCall.ts'
 import { playNight, type PlayedNight } from './playNight.ts'
 import { sampleEvent } from '../events/sampleEvent.ts'
 
 const partOf = (decided: readonly DecidedEvent[], played: PlayedNight) => ({
-  items: itemsOf('', decided, noCalls),
+  items: itemsOf('', decided, nothingCalled),
   played,
 })
 

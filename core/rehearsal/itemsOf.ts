@@ -1,7 +1,7 @@
 import { boxesPlayed } from '../triggers/calledEvent.ts'
 import type { Trigger } from '../triggers/schema.ts'
 import type { DecidedEvent } from './decideNight.ts'
-import type { PlayedChannel } from './playNight.ts'
+import type { CarriedOut } from './rehearsedCall.ts'
 
 /** One thing that came for a box: by itself, or because somebody set a trigger off that plays there. */
 export interface NightItem {
@@ -13,14 +13,11 @@ export interface NightItem {
   isRefused: boolean
 }
 
-/** Nobody sets anything off. */
-export const noCalls: Pick<PlayedChannel, 'calls'> = { calls: { calls: [], plays: new Map(), sounds: [], said: [] } }
-
 /** What came for a box: what it decided, and what sheets played there or would have, had their gates let it through. Linear. */
 export function itemsOf(
   boxId: string,
   decided: readonly DecidedEvent[],
-  { calls }: Pick<PlayedChannel, 'calls'>,
+  called: CarriedOut,
   triggers: readonly Trigger[] = [],
 ): NightItem[] {
   const bySheet = new Map<number, NightItem[]>()
@@ -29,10 +26,10 @@ export function itemsOf(
     if (known) known.push(item)
     else bySheet.set(item.at, [item])
   }
-  for (const [playId, play] of calls.plays)
+  for (const [playId, play] of called.plays)
     if (play.boxId === boxId) add({ at: play.at ?? -1, playId, isRefused: false })
   const played = new Map(triggers.map((each) => [each.id, boxesPlayed(each)]))
-  for (const { end, at, triggerId } of calls.calls)
+  for (const { end, at, triggerId } of called.calls)
     if (end === 'refused' && at !== null && played.get(triggerId)?.includes(boxId))
       add({ at, playId: null, isRefused: true })
   return decided.flatMap(({ at, arrival }) => {

@@ -6,8 +6,8 @@ import type { Ticket } from '../queue/ticket.ts'
 import type { ChannelOnAir } from '../response/channelOnAir.ts'
 import { localMoment } from '../time/localMoment.ts'
 import type { DecidedEvent, PlayedFor } from './decideNight.ts'
-import { noCalls } from './itemsOf.ts'
 import type { CalledMoment } from './nightCalls.ts'
+import { nothingCalled, type CarriedOut } from './rehearsedCall.ts'
 import { RehearsedCalls, type PlanMemory } from './rehearsedCalls.ts'
 import { RehearsedStudio, type StudioAtFirst, type StudioMoment } from './rehearsedStudio.ts'
 
@@ -46,7 +46,7 @@ export interface CalledIn {
 /** A night in a channel: what became of it in each box, and of what viewers set off. */
 export interface PlayedChannel {
   boxes: ReadonlyMap<string, PlayedNight>
-  calls: Pick<RehearsedCalls, 'calls' | 'plays' | 'sounds' | 'said'>
+  calls: CarriedOut
   studio: readonly StudioMoment[]
 }
 
@@ -162,7 +162,7 @@ export function playChannel(
         ]
       }),
     ),
-    calls: calls ?? noCalls.calls,
+    calls: calls ?? nothingCalled,
     studio: studio.track,
   }
 }

@@ -8,11 +8,12 @@ import type { DecidedEvent } from './decideNight.ts'
 import { placeOfPlay, playIdOf } from './decideNight.ts'
 import { figuresOf, screenShare, thinned } from './figures.ts'
 import { nearestTo, nightOf, type Night } from './night.ts'
-import { itemsOf, noCalls } from './itemsOf.ts'
+import { itemsOf } from './itemsOf.ts'
+import { nothingCalled } from './rehearsedCall.ts'
 import { playNight, type PlayedNight } from './playNight.ts'
 
 const partOf = (decided: readonly DecidedEvent[], played: PlayedNight) => ({
-  items: itemsOf('', decided, noCalls),
+  items: itemsOf('', decided, nothingCalled),
   played,
 })
 

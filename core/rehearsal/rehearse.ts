@@ -128,7 +128,7 @@ export function figuresUnder(rehearsed: Rehearsed, boxId: string, policy: BoxPol
 const partsOf = (boxes: readonly RehearsedBox[], played: PlayedChannel, { triggers }: ChannelOnAir): BoxPart[] =>
   boxes.flatMap(({ boxId, decided }) => {
     const of = played.boxes.get(boxId)
-    return of ? [{ items: itemsOf(boxId, decided, played, triggers), played: of }] : []
+    return of ? [{ items: itemsOf(boxId, decided, played.calls, triggers), played: of }] : []
   })
 
 type Before = Pick<Rehearsed, 'night' | 'side' | 'channel' | 'boxes' | 'called'>

@@ -52,3 +52,15 @@ export interface Said {
   atMs: number
   words: string
 }
+
+/** What became of all that viewers of a night set off. */
+export interface CarriedOut {
+  readonly calls: readonly RehearsedCall[]
+  /** By their ids in the lines. */
+  readonly plays: ReadonlyMap<string, SheetPlay>
+  readonly sounds: readonly SheetSound[]
+  readonly said: readonly Said[]
+}
+
+/** Nobody set anything off. */
+export const nothingCalled: CarriedOut = { calls: [], plays: new Map(), sounds: [], said: [] }

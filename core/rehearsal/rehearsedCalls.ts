@@ -49,7 +49,6 @@ interface Running {
 
 const sheetPlayPrefix = 'sheet-'
 const playIdOf = (runId: string, index: number) => `${sheetPlayPrefix}${runId}-${index}`
-export const isSheetPlay = (playId: string): boolean => playId.startsWith(sheetPlayPrefix)
 
 /**
  * What viewers of a night set off, carried out in the night's own time: gates are asked, points and stock are taken and given

@@ -25,7 +25,9 @@ export function stepWords(words: string, { event, called, counters, points, loca
   const counted: TemplateValues = Object.fromEntries([...counters].map(([name, value]) => [nameOfCounter(name), value]))
   const { name, cost, input } = called
   const values = { points, ...counted, ...valuesOf(event), reward: name, cost, input }
-  return plainText(fillTemplate(words, values, locale)).replace(/\s+/g, ' ').trim()
+  return plainText(fillTemplate(words, values, locale))
+    .replace(/\s+/g, ' ')
+    .trim()
 }
 
 /** A counter's name as words have it. */

@@ -82,7 +82,6 @@ export class ChannelCalls {
   private readonly runner: SheetRunner
   private readonly plays = new Map<string, { runId: string; index: number }>()
   private channel: ChannelOnAir
-  private isAsking = false
   private asking: Promise<void> | null = null
   private isWoken = false
   private isClosed = false
@@ -162,19 +161,17 @@ export class ChannelCalls {
   /** Something was asked for. */
   wake(): void {
     this.isWoken = true
-    if (this.isAsking || this.isClosed) return
-    this.isAsking = true
+    if (this.asking || this.isClosed) return
     clearTimeout(this.timer)
     this.asking = this.askAll().finally(() => {
-      this.isAsking = false
+      this.asking = null
       if (this.isWoken) this.wake()
     })
   }
 
   /** Resolves when everything that was asked for so far is decided, its alerts are in their lines, and all of that is written. */
   async settled(): Promise<void> {
-    while (this.isAsking || this.isWoken)
-      await (this.isAsking ? this.asking : new Promise((resolve) => setTimeout(resolve, 2)))
+    while (this.asking || this.isWoken) await (this.asking ?? new Promise((resolve) => setTimeout(resolve, 2)))
     await this.steps.settled()
     await this.ledger.settled()
   }

@@ -59,8 +59,6 @@ export async function listChannelsOf(db: Database, personId: string) {
     .orderBy(asc(sql`lower(${channel.name})`), asc(channel.id))
 }
 
-export type InvitationRow = typeof invitation.$inferSelect
-
 export async function addInvitation(db: Database, row: typeof invitation.$inferInsert): Promise<void> {
   await db.insert(invitation).values(row)
 }
