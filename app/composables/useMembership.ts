@@ -11,12 +11,15 @@ import { useSessionStore } from '../stores/session.ts'
 export function useMembership(): void {
   const session = useSessionStore()
   const live = useLiveStore()
+  let wasConnected = live.isConnected
   watch(
     () => live.isConnected,
-    async (_is, was) => {
+    async (isConnected) => {
       const before = session.session
+      const isFirst = !wasConnected
+      wasConnected ||= isConnected
       // The first connection is no news.
-      if (was === undefined || !before) return
+      if (isFirst || !before) return
       try {
         await session.load()
       } catch {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { useForm } from '@tanstack/vue-form'
-import { useTimeAgo } from '@vueuse/core'
+import { formatTimeAgo } from '@vueuse/core'
 import { onMounted, ref } from 'vue'
 import { toast } from 'vue-sonner'
 import { accountForm, passwordBody, type AccountView } from '../../contract/people.ts'
@@ -16,7 +16,7 @@ const account = ref<AccountView | null>(null)
 const refusal = ref('')
 const passwordRefusal = ref('')
 /** “2 minutes ago”, as it was when the page was opened. */
-const ago = (ms: number) => useTimeAgo(ms).value
+const ago = (ms: number) => formatTimeAgo(new Date(ms))
 
 async function tried(work: () => Promise<unknown>, into = refusal): Promise<void> {
   into.value = ''

@@ -16,7 +16,8 @@ export const usualRate = 8
 /** So many of what comes next are made ready, and so many at once. */
 const aheadCount = 5
 const atOnce = 2
-const preparedKept = 24
+/** Those of many boxes, and some that were just shown. */
+const preparedKept = 120
 /** What is said of the moment is said so often. */
 const toldEveryMs = 120
 /** A page that was hidden does not make up for it. */
@@ -166,8 +167,8 @@ export function useNightPlayer(
       drawn.add(keyOf(play))
       sound(play, prepared)
     }
-    for (const play of besides.slice(Math.max(0, lastBy(besides, exactMs) - aheadCount))) {
-      if (play.fromMs > exactMs) break
+    const lastBeside = lastBy(besides, exactMs)
+    for (const play of besides.slice(Math.max(0, lastBeside - aheadCount), lastBeside + 1)) {
       const prepared = ready.get(keyOf(play))
       if (prepared && play.untilMs > exactMs) sound(play, prepared)
     }
