@@ -7,6 +7,8 @@ import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
 import { restingBox } from './restingBox.ts'
 import { standsOnNothing } from './standsOnNothing.ts'
 
+/** Nobody reads to the quarter of a second: how long reading takes is about so much. */
+const hurriedFromMs = 250
 const longMs = 15_000
 const shortMs = 2000
 /** A sound may end so much after what is seen without anybody noticing. */
@@ -202,7 +204,7 @@ export function textTimeRemarks(context: RemarkContext): Remark[] {
     }
     const stayMs = leavingMs - part.entrance.ms
     const neededMs = part.kind === 'message' ? readingMs(messageText) : 0
-    if (neededMs > stayMs) {
+    if (neededMs - stayMs > hurriedFromMs) {
       remarks.push({
         type: 'messageHurried',
         partId: part.id,
