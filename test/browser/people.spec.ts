@@ -115,6 +115,7 @@ test('whoever is taken out is out at once, and comes back with the account they 
   await sconce.goto(url)
   await expect(sconce.getByText('who belongs to it already')).toBeVisible()
   await page.getByRole('button', { name: 'Take back: nobody yet' }).click()
+  await expect(page.getByRole('button', { name: 'Take back: nobody yet' })).toHaveCount(0)
   await sconce.reload()
   await expect(sconce.getByRole('alert')).toContainText('There is no such invitation')
 })
