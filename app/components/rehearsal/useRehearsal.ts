@@ -34,6 +34,8 @@ export function useRehearsal() {
   const scores = new Map<string, ((score: ResolvedScore | null) => void)[]>()
   let worker: Worker | null = null
   let asked: { night: NightChoice; channel: NightChannel } | null = null
+  /** What was under way was given up: the night has to be read once more before anything is asked of it. */
+  let isLeft = false
 
   function hear(answer: RehearsalAnswer): void {
     switch (answer.told) {
@@ -42,7 +44,8 @@ export function useRehearsal() {
         return
       // Reading a night is only the first half.
       case 'night':
-        night.value = answer.night
+        // Read once more it is the same.
+        night.value ??= answer.night
         return
       case 'score': {
         const key = playKey(answer.boxId, answer.playId)
@@ -90,27 +93,39 @@ export function useRehearsal() {
     close()
     ;[night.value, compared.value, advice.value, looked.value, programme.value] = [null, null, null, null, null]
     refusal.value = ''
+    isLeft = false
     asked = { night: choice, channel }
     progress.value = { words: 'Taking the night', share: 0 }
     ask({ ask: 'night', ...asked })
   }
   function compare(a: Side, b: Side, wish: RehearsalWish): void {
-    if (!asked || !night.value) return
+    if (!asked) return
+    if (isLeft) {
+      isLeft = false
+      progress.value = { words: 'Taking the night', share: 0 }
+      ask({ ask: 'night', ...asked })
+    }
+    // As soon as it is read, it is asked for again.
+    if (!night.value) return
     advice.value = null
     refusal.value = ''
     progress.value = { words: 'Deciding about each event', share: 0 }
     ask({ ask: 'sides', a, b, wish })
   }
   function adviseWithin(boxId: string, targetMs: number): void {
+    if (isLeft) return
     progress.value = { words: 'Trying policies', share: 0 }
     ask({ ask: 'advice', boxId, targetMs })
   }
-  const look = (at: number) => ask({ ask: 'look', at })
-  const lookNear = (atMs: number) => ask({ ask: 'lookNear', atMs })
-  const askProgramme = () => ask({ ask: 'programme' })
-  const askCame = (atMs: number) => ask({ ask: 'came', atMs })
+  /** Of a night that was given up nothing is known. */
+  const askOfNight = (question: RehearsalQuestion) => void (isLeft || ask(question))
+  const look = (at: number) => askOfNight({ ask: 'look', at })
+  const lookNear = (atMs: number) => askOfNight({ ask: 'lookNear', atMs })
+  const askProgramme = () => askOfNight({ ask: 'programme' })
+  const askCame = (atMs: number) => askOfNight({ ask: 'came', atMs })
   /** How a play of the second side is shown; null: it cannot be. */
   function scoreOf(boxId: string, playId: string): Promise<ResolvedScore | null> {
+    if (isLeft) return Promise.resolve(null)
     return new Promise((resolve) => {
       const key = playKey(boxId, playId)
       const waiting = scores.get(key) ?? []
@@ -123,7 +138,7 @@ export function useRehearsal() {
   function cancel(): boolean {
     if (progress.value === null) return false
     close()
-    if (asked) ask({ ask: 'night', ...asked })
+    isLeft = asked !== null
     return true
   }
   function close(): void {

@@ -101,7 +101,7 @@ async function take(of: ChosenNight): Promise<void> {
 /** More than so many are not tried again and again without being asked. */
 const manyEvents = 5_000
 function compare(): void {
-  if (!sideA.value || !sideB.value || !night.value) return
+  if (!sideA.value || !sideB.value) return
   isGivenUp.value = false
   rehearsal.compare(sideA.value, sideB.value, { studio: sides.studio.value, startPoints: startPoints.value })
 }
