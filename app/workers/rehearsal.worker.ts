@@ -2,7 +2,7 @@ import { describeEvent } from '../../core/events/describeEvent.ts'
 import { soundAlone } from '../../core/response/calledPlay.ts'
 import { advise, changesFor } from '../../core/rehearsal/advise.ts'
 import { burstsOf } from '../../core/rehearsal/bursts.ts'
-import { playIdOf } from '../../core/rehearsal/decideNight.ts'
+import { placeOfPlay, playIdOf } from '../../core/rehearsal/decideNight.ts'
 import { figuresOf, judgedBy, thinned } from '../../core/rehearsal/figures.ts'
 import { nearestTo, nightOf, type Night } from '../../core/rehearsal/night.ts'
 import {
@@ -168,12 +168,11 @@ const soundPrefix = 'sound-'
 
 function tellProgramme(rehearsed: Rehearsed): void {
   const { boxes, played } = rehearsed
-  const plays = boxes.flatMap(({ boxId, decided }): ProgrammePlay[] => {
+  const plays = boxes.flatMap(({ boxId }): ProgrammePlay[] => {
     const of = played.boxes.get(boxId)
-    const ats = new Map(decided.flatMap(({ at, arrival }) => (arrival ? [[arrival.ticket.playId, at] as const] : [])))
     return [...(of?.shown.values() ?? [])].map(({ playId, fromMs, untilMs, isBeside, together }) => {
-      const at = ats.get(playId) ?? played.calls.plays.get(playId)?.at ?? -1
-      const event = night.events[at]
+      const sheet = played.calls.plays.get(playId)
+      const event = night.events[sheet ? (sheet.at ?? -1) : placeOfPlay(playId)]
       return {
         ...{ boxId, playId, fromMs, untilMs, isBeside, kind: event?.event.kind ?? null },
         name: event?.event.data.viewer?.name ?? '',

@@ -8,7 +8,7 @@ import { shownScore } from '../response/shownAs.ts'
 import { historyKindsOf } from '../rules/historyKinds.ts'
 import type { ResolvedScore } from '../score/resolved.ts'
 import { boxesPlayed } from '../triggers/calledEvent.ts'
-import { decideNight, lengthsOf, type DecidedEvent } from './decideNight.ts'
+import { decideNight, lengthsOf, placeOfPlay } from './decideNight.ts'
 import { figuresOf, type BoxPart, type NightFigures } from './figures.ts'
 import { itemsOf } from './itemsOf.ts'
 import type { Night, NightEvent } from './night.ts'
@@ -173,22 +173,10 @@ function playOf(
     const { alertId, variation } = sheet.play
     return { of: sheet as Pick<NightEvent, 'event' | 'atMs'>, alertId, variationId: variation.id }
   }
-  const decided = boxes.find((each) => each.boxId === boxId)?.decided ?? []
-  const found = decidedOf(decided, playId)
+  const found = boxes.find((each) => each.boxId === boxId)?.decided[placeOfPlay(playId)]
   const facts = found?.arrival?.ticket.facts
   const of = found && night.events[found.at]
   return of && facts ? { of, alertId: facts.alertId, variationId: facts.variationId } : null
-}
-
-const byPlay = new WeakMap<readonly DecidedEvent[], Map<string, DecidedEvent>>()
-/** What was decided of a play. What a box decided is put in order by its plays once. */
-function decidedOf(decided: readonly DecidedEvent[], playId: string): DecidedEvent | undefined {
-  let known = byPlay.get(decided)
-  if (!known) {
-    known = new Map(decided.flatMap((each) => (each.arrival ? [[each.arrival.ticket.playId, each] as const] : [])))
-    byPlay.set(decided, known)
-  }
-  return known.get(playId)
 }
 
 const caseIdOf = (of: Pick<Rehearsed, 'night' | 'boxes' | 'played'>, boxId: string, playId: string): string =>
