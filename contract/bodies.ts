@@ -10,12 +10,17 @@ export const signInBody = z.object({
 })
 export type SignInBody = z.infer<typeof signInBody>
 
-export const welcomeBody = z.object({
-  code: z.string().min(1, 'the code is printed where the server was started').max(40),
-  channelName: z.string().trim().min(1, 'how is the channel called?').max(80),
+/** A new account. */
+export const newAccount = z.object({
   personName: z.string().trim().min(1, 'how are you called?').max(80),
   email: z.email('an e-mail address, please').max(200),
   password: z.string().min(10, 'ten characters or more').max(200),
+})
+
+export const welcomeBody = z.object({
+  code: z.string().min(1, 'the code is printed where the server was started').max(40),
+  channelName: z.string().trim().min(1, 'how is the channel called?').max(80),
+  ...newAccount.shape,
 })
 export type WelcomeBody = z.infer<typeof welcomeBody>
 

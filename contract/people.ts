@@ -1,9 +1,8 @@
 import * as z from 'zod'
+import { newAccount } from './bodies.ts'
 import { roles, type Role } from './views.ts'
 
-const personName = z.string().trim().min(1, 'how are you called?').max(80)
-const email = z.email('an e-mail address, please').max(200)
-const password = z.string().min(10, 'ten characters or more').max(200)
+const { personName, email, password } = newAccount.shape
 
 /** Somebody who belongs to a channel. */
 export interface MemberView {
@@ -54,10 +53,9 @@ export interface OpenedInvitation {
 /** `you`: whoever is signed in joins. `new`: with an account that is made now. */
 export const joinBody = z.discriminatedUnion('as', [
   z.object({ as: z.literal('you') }),
-  z.object({ as: z.literal('new'), personName, email, password }),
+  z.object({ as: z.literal('new'), ...newAccount.shape }),
 ])
 export type JoinBody = z.infer<typeof joinBody>
-export const newAccount = z.object({ personName, email, password })
 
 /** One's own account. */
 export interface AccountView {

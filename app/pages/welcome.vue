@@ -4,6 +4,7 @@ import { useForm } from '@tanstack/vue-form'
 import { ref } from 'vue'
 import { welcomeBody } from '../../contract/bodies.ts'
 import { wordsOf } from '../api/request.ts'
+import { accountFields } from '../components/fields/accountFields.ts'
 import FormField from '../components/fields/FormField.vue'
 import { firstError } from '../components/fields/firstError.ts'
 import { useSessionStore } from '../stores/session.ts'
@@ -36,21 +37,7 @@ const fields = [
     type: 'text',
     autocomplete: 'organization',
   },
-  { name: 'personName', label: 'Your name', hint: '', type: 'text', autocomplete: 'name' },
-  {
-    name: 'email',
-    label: 'E-mail address',
-    hint: 'To sign in with. Nothing is sent to it.',
-    type: 'email',
-    autocomplete: 'username',
-  },
-  {
-    name: 'password',
-    label: 'Password',
-    hint: 'Ten characters or more.',
-    type: 'password',
-    autocomplete: 'new-password',
-  },
+  ...accountFields,
 ] as const
 </script>
 

@@ -3,8 +3,10 @@ import { NuxtLink } from '#components'
 import { definePageMeta, useHead, useRoute } from '#imports'
 import { useForm } from '@tanstack/vue-form'
 import { onMounted, ref } from 'vue'
-import { newAccount, type JoinBody, type OpenedInvitation } from '../../../contract/people.ts'
+import { newAccount } from '../../../contract/bodies.ts'
+import type { JoinBody, OpenedInvitation } from '../../../contract/people.ts'
 import { request, wordsOf } from '../../api/request.ts'
+import { accountFields } from '../../components/fields/accountFields.ts'
 import FormField from '../../components/fields/FormField.vue'
 import { firstError } from '../../components/fields/firstError.ts'
 import { roleWords } from '../../format/roleWords.ts'
@@ -40,23 +42,6 @@ const form = useForm({
   validators: { onSubmit: newAccount },
   onSubmit: ({ value }) => join({ as: 'new', ...value }),
 })
-const fields = [
-  { name: 'personName', label: 'Your name', hint: '', type: 'text', autocomplete: 'name' },
-  {
-    name: 'email',
-    label: 'E-mail address',
-    hint: 'To sign in with. Nothing is sent to it.',
-    type: 'email',
-    autocomplete: 'username',
-  },
-  {
-    name: 'password',
-    label: 'Password',
-    hint: 'Ten characters or more.',
-    type: 'password',
-    autocomplete: 'new-password',
-  },
-] as const
 </script>
 
 <template>
@@ -80,7 +65,7 @@ const fields = [
       <p class="text-faded">Somebody else? Sign out first, then open the link again.</p>
     </template>
     <form v-else class="space-y-4" novalidate @submit.prevent="form.handleSubmit()">
-      <form.Field v-for="{ name, ...shown } in fields" :key="name" v-slot="{ field, state }" :name="name">
+      <form.Field v-for="{ name, ...shown } in accountFields" :key="name" v-slot="{ field, state }" :name="name">
         <FormField
           :model-value="state.value"
           v-bind="shown"
