@@ -4,6 +4,7 @@ export default defineConfig({
   dialect: 'postgresql',
   schema: [
     './server/db/schema.ts',
+    './server/db/peopleSchema.ts',
     './server/db/liveSchema.ts',
     './server/db/triggerSchema.ts',
     './server/db/goalSchema.ts',

@@ -44,7 +44,7 @@ const channel: ChannelOnAir = {
   ...{
     ...demoChannel,
     rates: {},
-    platforms: {},
+    ...{ platforms: {}, weekStart: 1, pageColours: null },
     historyKinds: historyKindsOf([document]),
     boxes: [],
     boards: [],

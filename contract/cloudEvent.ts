@@ -64,6 +64,32 @@ export function readCloudEvent(raw: unknown): Result<ReadCloudEvent, NonNullable
   })
 }
 
+/** What the headers of a binary request say, each as it was before it was put into a header; what cannot be read stays as it is. */
+function said(value: string): string {
+  try {
+    return decodeURIComponent(value)
+  } catch {
+    return value
+  }
+}
+
+/**
+ * The envelope of an event in binary mode: its attributes are headers that begin with `ce-`, percent-encoded where they are no plain
+ * ASCII (CloudEvents 1.0.2, HTTP protocol binding, 3.1.3); its data is the body.
+ */
+export function binaryEnvelope(
+  headers: Readonly<Record<string, string | string[] | undefined>>,
+  data: unknown,
+): object {
+  const attributes: Record<string, unknown> = {}
+  for (const [name, value] of Object.entries(headers))
+    if (name.startsWith('ce-') && typeof value === 'string') attributes[name.slice(3)] = said(value)
+  // Headers are text: the one attribute of ours that is no text is read as what it means.
+  const { istest } = attributes
+  if (istest === 'true' || istest === 'false') attributes['istest'] = istest === 'true'
+  return { ...attributes, data }
+}
+
 /** The most events in one batch. */
 export const batchMax = 500
 

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import type { Refusal } from '../core/gate/askGate.ts'
 import type { LaidStep } from '../core/sheet/laySheet.ts'
 import { callSettings, type CallSettings } from '../core/triggers/settings.ts'
+import type { PageColours } from '../core/tip/pageLook.ts'
 import { trigger, type Trigger, type TriggerStart } from '../core/triggers/schema.ts'
 
 /** How far a run is: asked for, waiting for its turn in a line or behind another run, running, or over. */
@@ -218,6 +219,8 @@ export interface ListedTrigger {
 }
 export interface ListView {
   channel: string
+  /** What the page is coloured after; null: as the product's own. */
+  colours: PageColours | null
   locale: string
   points: string
   triggers: ListedTrigger[]

@@ -84,3 +84,16 @@ export function wholeRates(rates: Rates, own: string): Record<string, number> {
 export function minorRates(rates: Rates, own: string): Record<string, number> {
   return scaled(rates, (currency) => 10 ** (minorDigits(own) - minorDigits(currency)))
 }
+
+/**
+ * What currencies are worth, told anew in another currency.
+ * @param rates what one minor unit of each other currency is worth in minor units of `from`
+ * @returns the same in minor units of `to`; nothing where it is not known what that is worth
+ */
+export function ratesIn(rates: Readonly<Record<string, number>>, from: string, to: string): Record<string, number> {
+  if (from === to) return { ...rates }
+  const worth = rates[to]
+  if (!worth) return {}
+  const told = Object.entries({ ...rates, [from]: 1 }).filter(([currency]) => currency !== to)
+  return Object.fromEntries(told.map(([currency, rate]) => [currency, rate / worth]))
+}

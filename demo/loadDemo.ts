@@ -1,12 +1,13 @@
 import { randomBytes } from 'node:crypto'
 import { readFile, rename, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import { hashApiKey } from '../server/auth/access.ts'
+import { hashApiKey, hintOf, newApiKey } from '../server/auth/keys.ts'
 import { hashPassword } from '../server/auth/password.ts'
 import { newAddress, pathOfSource } from '../server/boxes/createBox.ts'
 import { addBox, listBoxesAndBoards, publishVersion } from '../server/db/queries/boxes.ts'
 import { addFeed, listFeeds } from '../server/db/queries/feeds.ts'
-import { addApiKey, addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
+import { addApiKey } from '../server/db/queries/keys.ts'
+import { addChannel, addMember, addPerson, hasAnyPerson } from '../server/db/queries/people.ts'
 import { findStudio, setStudioSecret } from '../server/db/queries/runs.ts'
 import { addStandIn } from '../server/db/queries/standIns.ts'
 import { addGoal, setGoalEnded, tellGoal } from '../server/db/queries/goals.ts'
@@ -240,8 +241,13 @@ async function writeDemoFile({ database: { db }, dataFolder }: Services, url: st
     (text) => JSON.parse(text) as { apiKey?: string },
     () => null,
   )
-  const apiKey = kept?.apiKey ?? newSecret('tck')
-  if (!kept?.apiKey) await addApiKey(db, hashApiKey(apiKey), demoChannel.id, 'demo')
+  const apiKey = kept?.apiKey ?? newApiKey()
+  if (!kept?.apiKey)
+    await addApiKey(db, {
+      ...{ hash: hashApiKey(apiKey), hint: hintOf(apiKey), channelId: demoChannel.id, name: 'Demo scripts' },
+      // Floods of the demo's scripts are what it is for.
+      ...{ perMinute: 600_000, madeByName: 'the demo' },
+    })
   const sources = await listBoxesAndBoards(db, demoChannel.id)
   const sourceOf = (box: (typeof sources)[number]) => ({
     ...{ id: box.id, name: box.name, sourceUrl: url + pathOfSource(box) },

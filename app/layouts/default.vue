@@ -1,19 +1,16 @@
 <script setup lang="ts">
-import { NuxtLink } from '#components'
 import { useRoute } from '#imports'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import ChannelMenu from '../components/frame/ChannelMenu.vue'
 import CommandPalette from '../components/frame/CommandPalette.vue'
 import PathRow from '../components/frame/PathRow.vue'
 import PersonMenu from '../components/frame/PersonMenu.vue'
 import RidgeLine from '../components/frame/RidgeLine.vue'
 import TroubleBar from '../components/frame/TroubleBar.vue'
-import ThunderMark from '../components/frame/ThunderMark.vue'
 import { useMembership } from '../composables/useMembership.ts'
 import { useScheme } from '../composables/useScheme.ts'
 import { useLiveStore } from '../stores/live.ts'
-import { useSessionStore } from '../stores/session.ts'
 
-const session = useSessionStore()
 const live = useLiveStore()
 const route = useRoute()
 /** In the score room the roll of kinds stands where the paths are elsewhere. */
@@ -30,15 +27,7 @@ onBeforeUnmount(() => live.close())
     <header
       class="z-30 grid shrink-0 grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2 border-b border-seam bg-deep px-2 py-1 md:grid-cols-[minmax(0,1fr)_minmax(0,42rem)_minmax(0,1fr)] md:gap-4 md:px-4"
     >
-      <NuxtLink to="/" class="flex items-center gap-3 rounded-sm">
-        <ThunderMark />
-        <span class="hidden min-w-0 md:block">
-          <span class="block truncate font-display text-base font-semibold">{{ session.session?.channel.name }}</span>
-          <span class="block text-2xs" :class="live.isConnected ? 'text-mist' : 'text-wrong'">{{
-            live.isConnected ? 'Thundercrest' : 'no connection to the server'
-          }}</span>
-        </span>
-      </NuxtLink>
+      <ChannelMenu />
       <RidgeLine />
       <div class="flex items-center justify-end gap-2">
         <button

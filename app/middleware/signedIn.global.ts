@@ -6,7 +6,7 @@ const doors: ReadonlySet<string> = new Set(['/', '/sign-in', '/welcome'])
 
 /** Nobody sees a working screen without being signed in; a server without accounts begins with the welcome. */
 /** Pages for anybody: viewers are nobody's members. */
-const open = /^\/(?:join|list|stand-ins|tip)\//
+const open = /^\/(?:join|list|password|stand-ins|tip)\//
 
 export default defineNuxtRouteMiddleware(async (to) => {
   if (open.test(to.path)) return undefined

@@ -219,10 +219,12 @@ describe('what parts are told', () => {
   it('is counted from when it should be, on the channel’s clock', () => {
     const at = Date.UTC(2026, 10, 26, 23, 30)
     const zone = 'Europe/Berlin'
-    const since = (period: Parameters<typeof sinceOf>[0]) => sinceOf(period, at, zone, 7)
+    const since = (period: Parameters<typeof sinceOf>[0], weekStart = 1) => sinceOf(period, at, zone, 7, weekStart)
     // Past midnight there: a Friday.
     expect(since('day')).toBe(Date.UTC(2026, 10, 26, 23))
     expect(since('week')).toBe(Date.UTC(2026, 10, 22, 23))
+    // Where it begins on Sundays, and on the very day.
+    expect([since('week', 7), since('week', 5)]).toEqual([Date.UTC(2026, 10, 21, 23), Date.UTC(2026, 10, 26, 23)])
     expect(since('month')).toBe(Date.UTC(2026, 9, 31, 23))
     expect([since('stream'), since('ever')]).toEqual([7, null])
   })

@@ -3,6 +3,7 @@ import type { EventKind } from '../events/kinds.ts'
 import type { Goal } from '../goal/schema.ts'
 import type { MediaFacts } from '../score/mediaFacts.ts'
 import type { SpeechSettings } from '../speech/settings.ts'
+import type { PageColours } from '../tip/pageLook.ts'
 import type { Trigger } from '../triggers/schema.ts'
 import type { CallSettings } from '../triggers/settings.ts'
 
@@ -18,6 +19,10 @@ export interface ChannelOnAir {
   currency: string
   rates: Record<string, number>
   timeZone: string
+  /** The day that its week begins with: 1 Monday to 7 Sunday. */
+  weekStart: number
+  /** What its public pages are coloured after; null: as its alerts. */
+  pageColours: PageColours | null
   /** Platforms by what their events name as source. */
   platforms: Record<string, string>
   /** Kinds whose rules on air ask when the viewer was here last. */

@@ -29,6 +29,8 @@ const channel: ChannelOnAir = {
   currency: 'EUR',
   rates: {},
   timeZone: 'UTC',
+  weekStart: 1,
+  pageColours: null,
   platforms: {},
   historyKinds: new Set(),
   boxes: [onAir('shows', [tip]), { boxId: 'never', version: null }, onAir('other', []), onAir('speaks', [spoken])],

@@ -81,3 +81,17 @@ export function momentAt(day: number, minute: number, timeZone: string): number 
   const guess = wanted - (shown(wanted) - wanted)
   return guess - (shown(guess) - wanted)
 }
+
+const dayNumber = (date: string) => Math.round(Date.parse(`${date}T00:00:00Z`) / dayMs)
+
+/**
+ * The moments between which days of a calendar lie, the end not included; undefined where there is no such end.
+ * @param days as `YYYY-MM-DD`, both included
+ */
+export const daysOf = (
+  { from, until }: { from?: string | undefined; until?: string | undefined },
+  timeZone: string,
+): { fromMs: number | undefined; untilMs: number | undefined } => ({
+  fromMs: from === undefined ? undefined : momentAt(dayNumber(from), 0, timeZone),
+  untilMs: until === undefined ? undefined : momentAt(dayNumber(until) + 1, 0, timeZone),
+})

@@ -1,6 +1,6 @@
 import { defineEventHandler, getValidatedQuery } from 'h3'
 import * as z from 'zod'
-import { requireKeyOrMember } from '../auth/access.ts'
+import { requireActor } from '../auth/access.ts'
 import { listEvents } from '../db/queries/events.ts'
 import { problemError } from '../system/problemError.ts'
 import { useDatabase } from '../db/port.ts'
@@ -12,11 +12,11 @@ const query = z.object({
 
 /** The channel's events, oldest first, with the decision on each and what became of it in each box. `after` is the `seq` of the last one seen. */
 export default defineEventHandler(async (event) => {
-  const { channelId } = await requireKeyOrMember(event, 'moderator')
+  const { channel } = await requireActor(event, 'read', 'moderator')
   const asked = await getValidatedQuery(event, query.safeParse)
   if (!asked.success) throw problemError(422, 'Use ?after=<seq>&limit=<1 to 500>.')
   const { database } = await useDatabase()
-  const rows = await listEvents(database.db, channelId, asked.data.after, asked.data.limit)
+  const rows = await listEvents(database.db, channel.id, asked.data.after, asked.data.limit)
   const events = rows.map(({ channelId: _channel, occurredAt, receivedAt, decisions, ...rest }) => ({
     ...rest,
     occurredAt: occurredAt.toISOString(),

@@ -1,11 +1,12 @@
-import { createHash } from 'node:crypto'
 import { getHeader, type H3Event } from 'h3'
+import type { Scope } from '../../contract/keys.ts'
 import type { Role, SessionView } from '../../contract/views.ts'
 import { findBox, type BoxRow } from '../db/queries/boxes.ts'
-import { findApiKey, findPersonOfSession, findSession } from '../db/queries/people.ts'
+import { findPersonOfSession, findSession } from '../db/queries/people.ts'
 import { problemError } from '../system/problemError.ts'
 import { useSignIn } from './port.ts'
 import { useDatabase } from '../db/port.ts'
+import { actorOfKey } from './keys.ts'
 import { readSessionCookie, sessionIdOf } from './sessionCookie.ts'
 
 /** What each role may do; each includes what stands after it. */
@@ -44,13 +45,28 @@ export async function requireMember(event: H3Event, atLeast: Role): Promise<Sess
   return session
 }
 
-/** The box of the signed-in member's own channel. @throws 404 for a box of another channel, as if it did not exist. */
+/**
+ * Whoever acts: a program with a key that may do this, or a signed-in member who is at least that. A program stands for a moderator
+ * by the name of its key.
+ * @throws 401, 403 or 429 as a problem document
+ */
+export async function requireActor(event: H3Event, scope: Scope, atLeast: Role): Promise<SessionView> {
+  if (getHeader(event, 'authorization') !== undefined) return actorOfKey(event, scope)
+  return requireMember(event, atLeast)
+}
+
+/**
+ * The box of the signed-in member's own channel.
+ * @param scope what a program's key has to allow; without one, only people do this
+ * @throws 404 for a box of another channel, as if it did not exist.
+ */
 export async function requireBox(
   event: H3Event,
   id: string,
   atLeast: Role,
+  scope?: Scope,
 ): Promise<{ session: SessionView; box: BoxRow }> {
-  const session = await requireMember(event, atLeast)
+  const session = await (scope ? requireActor(event, scope, atLeast) : requireMember(event, atLeast))
   return { session, box: await ownBox(session.channel.id, id) }
 }
 
@@ -64,33 +80,4 @@ export async function ownBox(channelId: string, id: string): Promise<BoxRow> {
 /** @throws 409 for a board, where something is asked that only alerts have */
 export function refuseBoard({ isBoard }: Pick<BoxRow, 'isBoard'>): void {
   if (isBoard) throw problemError(409, 'This is a board: it stays on screen, and no alerts play on it.')
-}
-
-export function hashApiKey(key: string): string {
-  return createHash('sha256').update(key).digest('base64url')
-}
-
-/** The channel that a bearer API key belongs to; null when no key was sent. @throws 401 for a key that is not known. */
-export async function readApiKey(event: H3Event): Promise<{ channelId: string; locale: string } | null> {
-  const header = getHeader(event, 'authorization')
-  if (!header) return null
-  const { database } = await useDatabase()
-  const found = /^Bearer \S{20,200}$/.test(header) ? await findApiKey(database.db, hashApiKey(header.slice(7))) : null
-  if (!found)
-    throw problemError(
-      401,
-      'This API key is not known here. Send "Authorization: Bearer <key>" with a key of the channel.',
-    )
-  return found
-}
-
-/** A script with an API key, or a signed-in member who is at least this. */
-export async function requireKeyOrMember(
-  event: H3Event,
-  atLeast: Role,
-): Promise<{ channelId: string; locale: string }> {
-  const key = await readApiKey(event)
-  if (key) return key
-  const { channel } = await requireMember(event, atLeast)
-  return { channelId: channel.id, locale: channel.locale }
 }

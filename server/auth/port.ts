@@ -1,3 +1,4 @@
+import type { KeyLimits } from './keyLimits.ts'
 import type { SignInLimits } from './loginLimit.ts'
 import { definePort } from '../system/port.ts'
 
@@ -6,6 +7,7 @@ export interface SignInPort {
   /** Signs cookies and addresses; the same for all processes on one database. */
   secret: string
   signInLimits: SignInLimits
+  keyLimits: KeyLimits
 }
 
 export const { provide: provideSignIn, use: useSignIn } = definePort<SignInPort>('Signing in')

@@ -108,9 +108,9 @@ export class SliceReader {
     return [sponsorRow({ id: found.turn.id, words, pictureUrl }, found.turn.at.getTime())]
   }
 
-  private async since(channelId: string, { timeZone }: ChannelOnAir, period: Period): Promise<Date | null> {
+  private async since(channelId: string, { timeZone, weekStart }: ChannelOnAir, period: Period): Promise<Date | null> {
     const { now, streamMs } = this.deps
-    const sinceMs = sinceOf(period, now(), timeZone, period === 'stream' ? await streamMs(channelId) : 0)
+    const sinceMs = sinceOf(period, now(), timeZone, period === 'stream' ? await streamMs(channelId) : 0, weekStart)
     return sinceMs === null ? null : new Date(sinceMs)
   }
 

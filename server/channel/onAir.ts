@@ -79,7 +79,7 @@ export class OnAirCache {
     for (const file of await listPlayableMedia(this.db, channelId)) media[file.id] = factsOf(file)
     const platforms: Record<string, string> = {}
     for (const { id, platform } of await listFeeds(this.db, channelId)) platforms[feedSource(id)] = platform
-    const { locale, currency, rates, timeZone } = channel
+    const { locale, currency, rates, timeZone, weekStart, pageColours } = channel
     const calls = channel.calls ?? usualCalls
     const tips = (await findTipPage(this.db, channelId))?.page
     const triggers = [
@@ -93,6 +93,8 @@ export class OnAirCache {
       currency,
       rates,
       timeZone,
+      weekStart,
+      pageColours,
       platforms,
       speech,
       flags: flagger(speech, locale),

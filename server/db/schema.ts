@@ -14,8 +14,11 @@ import {
 import type { BoxDocument } from '../../core/composition/box.ts'
 import type { Manifest } from '../../core/pack/manifest.ts'
 import type { SpeechSettings } from '../../core/speech/settings.ts'
+import type { PageColours } from '../../core/tip/pageLook.ts'
 import type { CallSettings } from '../../core/triggers/settings.ts'
 import type { IntakeView, Measured } from '../../contract/media.ts'
+import type { Keeping } from '../../contract/channelSettings.ts'
+import type { Scope } from '../../contract/keys.ts'
 import type { Role } from '../../contract/views.ts'
 
 const at = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' })
@@ -38,6 +41,14 @@ export const channel = pgTable('channel', {
   hasStandIns: boolean('has_stand_ins'),
   /** When the stream began that goes on, or was the last. */
   streamBeganAt: at('stream_began_at'),
+  /** The day that its week begins with: 1 Monday to 7 Sunday. */
+  weekStart: integer('week_start').notNull().default(1),
+  /** The colours of its public pages; null: those that the product ships with. */
+  pageColours: jsonb('page_colours').$type<PageColours>(),
+  /** How much its media may take; null: as much as there is room. */
+  quotaBytes: bigint('quota_bytes', { mode: 'number' }),
+  /** How long it keeps what it keeps; null: for good. */
+  keeping: jsonb().$type<Keeping>(),
 })
 
 export const person = pgTable('person', {
@@ -148,13 +159,32 @@ export const heartbeat = pgTable('heartbeat', {
   at: at('at').notNull(),
 })
 
-export const apiKey = pgTable('api_key', {
-  hash: text().primaryKey(),
-  channelId: text('channel_id')
-    .notNull()
-    .references(() => channel.id),
-  name: text().notNull(),
-})
+/** A program's key: only its hash is kept. */
+export const apiKey = pgTable(
+  'api_key',
+  {
+    hash: text().primaryKey(),
+    /** What pages call it: says nothing of the key. */
+    id: text()
+      .notNull()
+      .default(sql`gen_random_uuid()::text`),
+    channelId: text('channel_id')
+      .notNull()
+      .references(() => channel.id),
+    name: text().notNull(),
+    /** How it begins, so that people tell theirs apart. */
+    hint: text().notNull().default(''),
+    scopes: jsonb().$type<Scope[]>().notNull().default(['send', 'test', 'read', 'desk']),
+    /** Requests that it may make in a minute. */
+    perMinute: integer('per_minute').notNull().default(6_000),
+    /** As they were called then. */
+    madeByName: text('made_by_name').notNull().default(''),
+    madeAt: at('made_at').notNull().defaultNow(),
+    /** To the minute; null: never. */
+    usedAt: at('used_at'),
+  },
+  (table) => [uniqueIndex('api_key_id').on(table.channelId, table.id)],
+)
 
 export const box = pgTable('box', {
   id: text().primaryKey(),

@@ -6,10 +6,12 @@ import { problemError } from '../system/problemError.ts'
 import { useChannels } from '../channel/port.ts'
 import { useScreens } from '../live/port.ts'
 import { useDatabase } from '../db/port.ts'
+import { noteDeed } from '../channel/trail.ts'
 
 /** Lets a feed of the member's own channel be heard, or not. */
 export async function setFeedLinked(event: H3Event, isLinked: boolean): Promise<null> {
-  const { channel } = await requireMember(event, 'owner')
+  const session = await requireMember(event, 'owner')
+  const { channel } = session
   const { database } = await useDatabase()
   const { feeds } = await useChannels()
   const { stream } = await useScreens()
@@ -18,6 +20,7 @@ export async function setFeedLinked(event: H3Event, isLinked: boolean): Promise<
   await updateFeed(database.db, feed.id, { unlinkedAt: isLinked ? null : new Date() })
   feeds.forget(feed.id)
   stream.changed(channel.id)
+  await noteDeed(session, isLinked ? 'linkedFeed' : 'unlinkedFeed', feed.name)
   setResponseStatus(event, 204)
   return null
 }

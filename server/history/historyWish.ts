@@ -1,9 +1,7 @@
 import type { HistoryFilter } from '../../contract/history.ts'
 import { searchQuery } from '../../core/history/searchWords.ts'
-import { momentAt } from '../../core/time/localMoment.ts'
+import { daysOf } from '../../core/time/localMoment.ts'
 import type { HistoryWish } from '../db/queries/history.ts'
-
-const dayOf = (date: string) => Math.round(Date.parse(`${date}T00:00:00Z`) / 86_400_000)
 
 /** What is asked of the database for what somebody wants to see: days by the channel's calendar, amounts by its rates. */
 export function historyWish(
@@ -17,8 +15,7 @@ export function historyWish(
       if (other !== currency && rate > 0) worth.push({ currency: other, atLeastMinor: Math.ceil(atLeast / rate) })
   return {
     ...{ kind, source, outcome, worth, viewerId: viewer, hasTests: tests === 'too' },
-    fromMs: from === undefined ? undefined : momentAt(dayOf(from), 0, timeZone),
-    untilMs: until === undefined ? undefined : momentAt(dayOf(until) + 1, 0, timeZone),
+    ...daysOf({ from, until }, timeZone),
     // Where nothing of it is a word, nothing has it.
     words: words === undefined ? undefined : (searchQuery(words) ?? "''''"),
   }

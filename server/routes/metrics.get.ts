@@ -1,13 +1,13 @@
 import { defineEventHandler, setResponseHeader } from 'h3'
-import { readApiKey, readSession } from '../auth/access.ts'
+import { isOperator } from '../auth/operator.ts'
 import { callerOf } from '../http/caller.ts'
 import { problemError } from '../system/problemError.ts'
 import { useRuntime } from '../system/runtimePort.ts'
 
-/** Prometheus text: for a collector on the same machine, or whoever shows an API key or is signed in. */
+/** Prometheus text: for a collector on the same machine, or one that shows the operator's token. */
 export default defineEventHandler(async (event) => {
-  if (!callerOf(event).isOfThisMachine && !(await readApiKey(event)) && !(await readSession(event)))
-    throw problemError(401, 'Send an API key as a bearer token.')
+  if (!callerOf(event).isOfThisMachine && !(await isOperator(event)))
+    throw problemError(401, 'Send the operator’s token as a bearer token: npm run doctor says where it is.')
   const { metrics } = await useRuntime()
   setResponseHeader(event, 'content-type', metrics.registry.contentType)
   return metrics.registry.metrics()

@@ -40,6 +40,7 @@ const environment = z
       .regex(/^postgres(ql)?:\/\//, 'must begin with postgres://')
       .optional(),
     THUNDERCREST_SECRET: z.string().min(32, 'must have at least 32 characters').optional(),
+    THUNDERCREST_OPERATOR_TOKEN: z.string().min(20, 'must have at least 20 characters').optional(),
     THUNDERCREST_DEMO: demo.default(false),
     THUNDERCREST_S3_URL: z.url('must be the address of a bucket').optional(),
     THUNDERCREST_S3_REGION: z.string().min(1).default('auto'),

@@ -1,5 +1,6 @@
 import { join, resolve } from 'node:path'
 import type { Logger } from 'pino'
+import { KeyLimits } from '../auth/keyLimits.ts'
 import { SignInLimits } from '../auth/loginLimit.ts'
 import { FeedDirectory } from '../channel/feedDirectory.ts'
 import { OnAirCache } from '../channel/onAir.ts'
@@ -278,7 +279,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
       onAir.forget(channelId)
       return goals.look(channelId)
     },
-    ...{ wakeVoices, metrics, signInLimits: new SignInLimits(limiterStore(db)) },
+    ...{ wakeVoices, metrics, signInLimits: new SignInLimits(limiterStore(db)), keyLimits: new KeyLimits() },
     async takeFreeLanes() {
       bus.publish({ type: 'left' })
       await lanes.lookNow()

@@ -8,6 +8,7 @@ import type { Goal } from '../../core/goal/schema.ts'
 import { mediaUses } from '../../core/library/mediaUses.ts'
 import { dressAt } from '../../core/look/seasons.ts'
 import type { Look } from '../../core/look/schema.ts'
+import { pageLook } from '../../core/tip/pageLook.ts'
 import type { ChannelOnAir } from '../../core/response/channelOnAir.ts'
 import { usualTipPage, type TipPage } from '../../core/tip/page.ts'
 import type { Database } from '../db/handle.ts'
@@ -111,7 +112,7 @@ export async function tipView(of: TipChannel): Promise<TipView> {
   return {
     ...{ channel: name, locale, currency, timeZone, page, goal },
     closed: whyClosed(page, till, canPay),
-    look: box?.look ?? null,
+    look: pageLook(box?.look ?? null, channel.pageColours),
     alert: box && source ? tipAlert(box.document, channel, source) : null,
     last: last.map((row) => ({
       name: row.data.viewer?.name ?? '',
@@ -147,7 +148,7 @@ export async function tipDeskView(of: TipChannel, url: string, before: number | 
   const command = page.word === '' ? '' : channel.calls.prefix + page.word
   return {
     ...{ page, revision, url, command, sums, receipts },
-    look: tipBox(channel, nowMs)?.look ?? null,
+    look: pageLook(tipBox(channel, nowMs)?.look ?? null, channel.pageColours),
     trouble: troubleOf(page, tills, till, canPay),
     nextBefore: rows.length > receiptsListed ? (receipts.at(-1)?.seq ?? null) : null,
   }

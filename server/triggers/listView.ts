@@ -13,7 +13,7 @@ export function listView(
   const { calls, triggers, locale } = channel
   const count = (points: number) => new Intl.NumberFormat(locale).format(points)
   return {
-    ...{ channel: name, locale, points: calls.points.name.many },
+    ...{ channel: name, colours: channel.pageColours, locale, points: calls.points.name.many },
     triggers: triggers.flatMap((trigger): ListedTrigger[] => {
       if (!trigger.isArmed || trigger.id in addressTriggers) return []
       const { gate } = trigger

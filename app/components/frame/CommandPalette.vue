@@ -14,7 +14,7 @@ import { useKeys } from '../../composables/useKeys.ts'
 import { useScheme } from '../../composables/useScheme.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { keyLabel, useCommandsStore } from '../../stores/commands.ts'
-import { pathsOf, stations } from './stations.ts'
+import { channelPaths, pathsOf, stations } from './stations.ts'
 
 interface Listed {
   name: string
@@ -36,7 +36,7 @@ const others = [
       .filter(({ to }) => !named.has(to))
       .map(({ to, name }) => ({ name: `Go to ${station}: ${name}`, key: '', run: () => navigateTo(to) })),
   ),
-  { name: 'Go to People: who works on the channel', key: '', run: () => navigateTo('/people') },
+  ...channelPaths.map(({ to, name }) => ({ name: `Go to the channel: ${name}`, key: '', run: () => navigateTo(to) })),
   { name: 'Go to your account', key: '', run: () => navigateTo('/account') },
 ]
 

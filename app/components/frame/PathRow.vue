@@ -2,12 +2,18 @@
 import { NuxtLink } from '#components'
 import { useRoute } from '#imports'
 import { computed } from 'vue'
-import { pathsOf, stationOf } from './stations.ts'
+import { useSessionStore } from '../../stores/session.ts'
+import { channelPaths, pathsOf, stationOf } from './stations.ts'
 
-/** Where the station leads, as a quiet row of links. In the score room the roll of kinds takes its place. */
+/** Where the station leads, or what the channel has of its own, as a quiet row of links. In the score room the roll of kinds takes its place. */
 const route = useRoute()
 const station = computed(() => stationOf(route.path))
-const paths = computed(() => (station.value ? pathsOf[station.value] : []))
+const session = useSessionStore()
+const ofChannel = computed(() => channelPaths.filter(({ isOwners }) => !isOwners || session.isOwner))
+const paths = computed<readonly { to: string; name: string }[]>(() => {
+  if (station.value) return pathsOf[station.value]
+  return channelPaths.some(({ to }) => to === route.path) ? ofChannel.value : []
+})
 /** The longest path that begins the page's own: `/boxes/new` is no page of `/boxes`. */
 const current = computed(
   () =>
@@ -20,7 +26,7 @@ const current = computed(
 <template>
   <nav
     v-if="paths.length > 1"
-    :aria-label="`Paths of ${station}`"
+    :aria-label="`Paths of ${station ?? 'the channel'}`"
     class="flex shrink-0 justify-center gap-1 border-b border-seam bg-night px-4 py-0.5"
   >
     <NuxtLink

@@ -9,10 +9,7 @@ import { useSessionStore } from '../../stores/session.ts'
 const store = useSessionStore()
 const { scheme, toggleScheme } = useScheme()
 
-const pages = [
-  { to: '/account', name: 'Your account' },
-  { to: '/people', name: 'People' },
-]
+const pages = [{ to: '/account', name: 'Your account' }]
 
 async function signOut(): Promise<void> {
   await store.signOut()
@@ -23,7 +20,7 @@ async function signOut(): Promise<void> {
 <template>
   <Menu as="div" class="relative">
     <MenuButton
-      :aria-label="`${store.session?.person.name}, ${store.session?.role}: account, people, scheme and sign-out`"
+      :aria-label="`${store.session?.person.name}, ${store.session?.role}: account, scheme and sign-out`"
       class="flex items-center gap-1.5 rounded-sm px-2 py-1.5 text-left hover:bg-ridge"
     >
       <span class="hidden md:block">

@@ -33,6 +33,15 @@ export const pathsOf = {
   ],
 } as const satisfies Record<string, readonly { to: string; name: string }[]>
 
+/** The channel's own matters: they lie behind its name. Those of owners are for owners alone. */
+export const channelPaths = [
+  { to: '/people', name: 'People', isOwners: false },
+  { to: '/channel', name: 'Settings', isOwners: false },
+  { to: '/keys', name: 'Keys', isOwners: true },
+  { to: '/trail', name: 'What happened here', isOwners: true },
+  { to: '/keeping', name: 'Backup and room', isOwners: true },
+] as const
+
 export type Station = keyof typeof pathsOf
 export const stations = Object.keys(pathsOf) as Station[]
 

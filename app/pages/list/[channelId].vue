@@ -3,6 +3,8 @@ import { definePageMeta, useHead, useRoute } from '#imports'
 import { Printer } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
 import type { ListView } from '../../../contract/triggers.ts'
+import { lanternLook } from '../../../core/look/lanternLook.ts'
+import { pageInks } from '../../../core/tip/pageInks.ts'
 import { request, wordsOf } from '../../api/request.ts'
 
 definePageMeta({ layout: false })
@@ -26,10 +28,20 @@ const listed = computed(() => {
   )
 })
 const print = () => window.print()
+/** The page's paper, as the channel has its pages coloured. */
+const paper = computed(() => {
+  const colours = view.value?.colours
+  if (!colours) return {}
+  const { light } = pageInks({ ...lanternLook.palette, ...colours })
+  return {
+    ...{ '--color-paper': light.ground, '--color-ink': light.ink, '--color-faded': light.faded },
+    ...{ '--color-rule': light.edge, '--color-sheet': light.field },
+  }
+})
 </script>
 
 <template>
-  <main class="on-paper h-full overflow-y-auto print:h-auto print:overflow-visible">
+  <main class="on-paper h-full overflow-y-auto print:h-auto print:overflow-visible" :style="paper">
     <div class="mx-auto max-w-3xl px-6 py-10">
       <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
       <template v-else-if="view">

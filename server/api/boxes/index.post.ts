@@ -3,10 +3,13 @@ import { newBoxBody } from '../../../contract/bodies.ts'
 import { requireMember } from '../../auth/access.ts'
 import { createBox } from '../../boxes/createBox.ts'
 import { readChecked } from '../../http/readChecked.ts'
+import { noteDeed } from '../../channel/trail.ts'
 
 export default defineEventHandler(async (event) => {
-  const { channel } = await requireMember(event, 'editor')
+  const session = await requireMember(event, 'editor')
   const { name, canvas } = await readChecked(event, newBoxBody)
+  const id = await createBox(session.channel.id, name, canvas)
+  await noteDeed(session, 'madeBox', name)
   setResponseStatus(event, 201)
-  return { id: await createBox(channel.id, name, canvas) }
+  return { id }
 })

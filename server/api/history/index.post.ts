@@ -11,10 +11,12 @@ import { uploadFolders } from '../../media/uploadFolders.ts'
 import { newId } from '../../system/ids.ts'
 import { problemError } from '../../system/problemError.ts'
 import { useRuntime } from '../../system/runtimePort.ts'
+import { noteDeed } from '../../channel/trail.ts'
 
 /** Brings the history of a channel back, from what `GET` gives as NDJSON. Only where nothing has happened yet. */
 export default defineEventHandler(async (event): Promise<BroughtBackView> => {
-  const { channel } = await requireMember(event, 'owner')
+  const session = await requireMember(event, 'owner')
+  const { channel } = session
   const type = (getHeader(event, 'content-type') ?? '').split(';')[0]?.trim()
   if (type !== 'application/x-ndjson')
     throw problemError(415, 'Send application/x-ndjson: one CloudEvent a line, as the history is saved.')
@@ -39,6 +41,7 @@ export default defineEventHandler(async (event): Promise<BroughtBackView> => {
   // Goals count what has happened, whenever that became known.
   await recountGoals(database.db, channel.id)
   onAir.forget(channel.id)
+  await noteDeed(session, 'broughtHistory', '', `${taken.value.events} events`)
   logger.info({ channelId: channel.id, ...taken.value }, 'a history was brought back')
   return taken.value
 })

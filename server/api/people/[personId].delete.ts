@@ -1,9 +1,10 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
-import { findRole } from '../../db/queries/members.ts'
+import { findPerson, findRole } from '../../db/queries/members.ts'
 import { pathId } from '../../http/pathId.ts'
 import { changeMembership } from '../../people/membership.ts'
 import { withPeople } from '../../people/surroundings.ts'
 import { problemError } from '../../system/problemError.ts'
+import { noteDeed } from '../../channel/trail.ts'
 
 /** Takes a member out of the channel; everybody may leave. It takes effect at once. */
 export default defineEventHandler(async (event) => {
@@ -14,6 +15,8 @@ export default defineEventHandler(async (event) => {
   if (personId !== session.person.id && session.role !== 'owner')
     throw problemError(403, `Only an owner takes others out; you are ${session.role} of ${session.channel.name}.`)
   await changeMembership(db, session.channel.id, personId, null)
+  if (personId === session.person.id) await noteDeed(session, 'left')
+  else await noteDeed(session, 'tookOut', (await findPerson(db, personId))?.name)
   await retell(personId)
   setResponseStatus(event, 204)
   return null

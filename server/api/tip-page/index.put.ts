@@ -9,10 +9,11 @@ import { newId } from '../../system/ids.ts'
 import { problemError } from '../../system/problemError.ts'
 import { withOwnTips } from '../../tips/surroundings.ts'
 import { tipDeskView } from '../../tips/tipViews.ts'
+import { noteDeed } from '../../channel/trail.ts'
 
 /** Changes the tip page. A channel that opens it for the first time is given the feed in which its tips happen. */
 export default defineEventHandler(async (event) => {
-  const { of, tips, channelId, channels, db } = await withOwnTips(event, 'editor')
+  const { of, session, tips, channelId, channels, db } = await withOwnTips(event, 'editor')
   const { page, revision } = await readChecked(event, changeTipPageBody)
   if (!(await keepTipPage(db, channelId, page, revision)))
     throw problemError(409, 'Somebody else has changed the tip page meanwhile. It is shown as it is now.')
@@ -24,5 +25,6 @@ export default defineEventHandler(async (event) => {
   channels.onAir.forget(channelId)
   const { stream } = await useScreens()
   stream.changed(channelId)
+  await noteDeed(session, 'changedTipPage', '', page.isOpen ? 'open' : 'closed')
   return tipDeskView(await of(), tips.tipUrl(channelId), null)
 })

@@ -6,6 +6,7 @@ import { readChecked } from '../../http/readChecked.ts'
 import { newId } from '../../system/ids.ts'
 import { checkRoomForTriggers } from '../../triggers/addTriggers.ts'
 import { answerTriggers, withCalls } from '../../triggers/surroundings.ts'
+import { noteDeed } from '../../channel/trail.ts'
 
 /** Makes a trigger: not armed, started by nothing, doing nothing yet. */
 export default defineEventHandler(async (event) => {
@@ -15,6 +16,7 @@ export default defineEventHandler(async (event) => {
   await checkRoomForTriggers(db, session.channel.id, 1)
   const id = newId('trigger')
   await addTrigger(db, session.channel.id, newTrigger(id, name))
+  await noteDeed(session, 'changedTriggers', name, 'made')
   changed()
   setResponseStatus(event, 201)
   return { id, view: await answerTriggers(event, around) }

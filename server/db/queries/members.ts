@@ -106,13 +106,13 @@ export async function takeInvitation(db: Database, id: string, personId: string)
   return taken.length > 0
 }
 
-/** Takes an invitation back. @returns whether there was one that was open */
-export async function removeInvitation(db: Database, channelId: string, id: string): Promise<boolean> {
+/** Takes an invitation back. @returns it, as far as there was one that was open */
+export async function removeInvitation(db: Database, channelId: string, id: string) {
   const gone = await db
     .delete(invitation)
     .where(and(eq(invitation.id, id), eq(invitation.channelId, channelId), isNull(invitation.usedAt)))
-    .returning({ id: invitation.id })
-  return gone.length > 0
+    .returning({ note: invitation.note, role: invitation.role })
+  return gone[0] ?? null
 }
 
 /** Where a person is signed in, the one seen last first. */

@@ -3,7 +3,7 @@ import type { SpeechSettings } from '../../../core/speech/settings.ts'
 import type { Role, SessionView } from '../../../contract/views.ts'
 import type { Database } from '../handle.ts'
 import { addChannelLane } from './lanes.ts'
-import { apiKey, channel, membership, person, session } from '../schema.ts'
+import { channel, membership, person, session } from '../schema.ts'
 
 export async function findPersonByEmail(db: Database, email: string) {
   const [found] = await db
@@ -76,20 +76,6 @@ export async function findPersonOfSession(db: Database, id: string): Promise<{ i
     .from(session)
     .innerJoin(person, eq(person.id, session.personId))
     .where(and(eq(session.id, id), gt(session.expiresAt, new Date())))
-  return row ?? null
-}
-
-export async function addApiKey(db: Database, hash: string, channelId: string, name: string): Promise<void> {
-  await db.insert(apiKey).values({ hash, channelId, name })
-}
-
-export async function findApiKey(db: Database, hash: string): Promise<{ channelId: string; locale: string } | null> {
-  const [row] = await db
-    .select({ channelId: apiKey.channelId, locale: channel.locale })
-    .from(apiKey)
-    .innerJoin(channel, eq(channel.id, apiKey.channelId))
-    .where(eq(apiKey.hash, hash))
-    .limit(1)
   return row ?? null
 }
 

@@ -1,6 +1,6 @@
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { testBody } from '../../../../contract/bodies.ts'
-import { ownBox, refuseBoard, requireKeyOrMember } from '../../../auth/access.ts'
+import { ownBox, refuseBoard, requireActor } from '../../../auth/access.ts'
 import { findDecision } from '../../../db/queries/events.ts'
 import { pathId } from '../../../http/pathId.ts'
 import { readChecked } from '../../../http/readChecked.ts'
@@ -14,7 +14,8 @@ import { useIngest } from '../../../ingest/port.ts'
 
 /** A test event: plays on the box's sources as it would on air, is marked as a test and never counts. */
 export default defineEventHandler(async (event) => {
-  const { channelId } = await requireKeyOrMember(event, 'moderator')
+  const { channel: of } = await requireActor(event, 'test', 'moderator')
+  const channelId = of.id
   const box = await ownBox(channelId, pathId(event, 'boxId'))
   refuseBoard(box)
   const asked = await readChecked(event, testBody)

@@ -12,6 +12,7 @@ import { useScreens } from '../../../live/port.ts'
 import { useDatabase } from '../../../db/port.ts'
 import { useLines } from '../../../queue/port.ts'
 import { useVoices } from '../../../speech/port.ts'
+import { noteDeed } from '../../../channel/trail.ts'
 
 /** Puts the draft on air, if it is still the one that the person saw. */
 export default defineEventHandler(async (event) => {
@@ -33,6 +34,7 @@ export default defineEventHandler(async (event) => {
   await lines.actNow(box.id, { do: 'takePolicy' })
   wakeVoices(session.channel.id)
   stream.changed(session.channel.id)
+  await noteDeed(session, 'putOnAir', box.name)
   const now = await findBox(database.db, session.channel.id, box.id)
   setResponseStatus(event, 201)
   return boxView(database.db, now ?? box)

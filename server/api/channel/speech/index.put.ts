@@ -7,10 +7,12 @@ import { useChannels } from '../../../channel/port.ts'
 import { useScreens } from '../../../live/port.ts'
 import { useDatabase } from '../../../db/port.ts'
 import { useVoices } from '../../../speech/port.ts'
+import { noteDeed } from '../../../channel/trail.ts'
 
 /** Sets how the channel reads aloud, from the next message on. */
 export default defineEventHandler(async (event) => {
-  const { channel } = await requireMember(event, 'editor')
+  const session = await requireMember(event, 'editor')
+  const { channel } = session
   const settings = await readChecked(event, speechSettingsBody, 256 * 1024)
   const { database } = await useDatabase()
   const { onAir } = await useChannels()
@@ -20,5 +22,6 @@ export default defineEventHandler(async (event) => {
   onAir.forget(channel.id)
   wakeVoices(channel.id)
   stream.changed(channel.id)
+  await noteDeed(session, 'changedSpeech')
   return { settings }
 })

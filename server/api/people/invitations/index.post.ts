@@ -7,6 +7,7 @@ import { invitationIdOf, invitationView, withPeople } from '../../../people/surr
 import { newSecret } from '../../../system/ids.ts'
 import { problemError } from '../../../system/problemError.ts'
 import { useRuntime } from '../../../system/runtimePort.ts'
+import { noteDeed } from '../../../channel/trail.ts'
 
 const lastsMs = 7 * 86_400_000
 /** More than so many are open at no time. */
@@ -27,6 +28,7 @@ export default defineEventHandler(async (event): Promise<MadeInvitation> => {
     expiresAt: new Date(madeAt.getTime() + lastsMs),
   }
   await addInvitation(db, row)
+  await noteDeed(session, 'invited', note || 'somebody', `as ${role}`)
   setResponseStatus(event, 201)
   return {
     invitation: invitationView({ ...row, madeByName: person.name }),

@@ -5,6 +5,7 @@ import { changeTrigger, listTriggers } from '../../../db/queries/triggers.ts'
 import { readChecked } from '../../../http/readChecked.ts'
 import { problemError } from '../../../system/problemError.ts'
 import { answerTriggers, ownTrigger, withCalls } from '../../../triggers/surroundings.ts'
+import { noteDeed } from '../../../channel/trail.ts'
 
 const maxBytes = 256 * 1024
 
@@ -28,5 +29,6 @@ export default defineEventHandler(async (event) => {
   if (trigger.gate.stock !== before.document.gate.stock)
     await calls.act(channelId, { do: 'setStock', triggerId: trigger.id, left: trigger.gate.stock })
   changed()
+  await noteDeed(session, 'changedTriggers', trigger.name)
   return answerTriggers(event, around)
 })

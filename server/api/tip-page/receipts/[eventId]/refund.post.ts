@@ -6,10 +6,11 @@ import { withOwnTips } from '../../../../tips/surroundings.ts'
 import { checkoutOfTip } from '../../../../tips/tipEvents.ts'
 import { readTipPage, tipDeskView } from '../../../../tips/tipViews.ts'
 import { feedSource } from '../../../../../core/events/feedSource.ts'
+import { noteDeed } from '../../../../channel/trail.ts'
 
 /** Gives a tip back: at the provider where it was paid there; whatever is derived from it goes. Again, it changes nothing. */
 export default defineEventHandler(async (event) => {
-  const { of, tips, channelId, db } = await withOwnTips(event, 'owner')
+  const { of, session, tips, channelId, db } = await withOwnTips(event, 'owner')
   const about = await of()
   const { tills } = await readTipPage(about)
   const tip = await findReceipt(db, channelId, pathId(event, 'eventId'))
@@ -24,5 +25,6 @@ export default defineEventHandler(async (event) => {
     if (!(await tips.tipDesk.provider.refund(till.id, checkoutId)))
       throw problemError(409, 'The payment provider knows of nothing paid here, so nothing was given back.')
   }
+  await noteDeed(session, 'gaveBack', 'a tip')
   return tipDeskView(await of(), tips.tipUrl(channelId), null)
 })
