@@ -81,3 +81,12 @@ export const accountBody = accountForm
   .refine((body) => Object.values(body).some((value) => value !== undefined), 'nothing is to change')
 export const passwordBody = z.object({ now: z.string().min(1, 'the password as it is').max(200), then: password })
 export const hereBody = z.object({ channelId: z.string().min(1).max(60) })
+
+/** Whose password a link sets. */
+export interface OpenedPasswordLink {
+  name: string
+  email: string
+}
+export const newPasswordBody = z.object({ password })
+/** Whose password was forgotten, as an operator says it. */
+export const forgottenBody = z.object({ email: z.string().trim().min(3).max(254) })

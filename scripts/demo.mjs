@@ -29,7 +29,7 @@ const { ensureBuilt } = await import('./freshBuild.mjs')
 ensureBuilt()
 if (flags.reset) {
   // Only ever what Thundercrest itself laid there: --data may name a folder with other things in it.
-  for (const name of ['database', 'media', 'speech', 'emotes', 'uploads', 'demo.json', 'secret'])
+  for (const name of ['database', 'media', 'speech', 'emotes', 'uploads', 'demo.json', 'operator.json', 'secret'])
     rmSync(join(data, name), { recursive: true, force: true })
 }
 const { serve } = await import('./serve.mjs')

@@ -75,6 +75,23 @@ const trial = computed(() => {
         Programs that work with {{ session.session?.channel.name }} without anybody signed in: a bot, a script, a shop.
       </p>
       <p v-if="refusal" role="alert" class="mt-3 text-wrong">{{ refusal }}</p>
+      <div v-if="made" class="on-paper mt-4 rounded-sm border-l-4 border-bolt p-4">
+        <p>
+          This is the key of <b>{{ made.key.name }}</b>. It is shown only now: put it where the program reads it.
+        </p>
+        <div class="mt-2 flex gap-2">
+          <output class="field block flex-1 truncate font-mono text-xs leading-6" aria-label="The key">{{
+            made.secret
+          }}</output>
+          <button type="button" class="button" @click="copy(made.secret)">{{ copied ? 'Copied' : 'Copy' }}</button>
+        </div>
+        <p class="mt-3 text-faded">To see it work, in a terminal:</p>
+        <pre
+          class="mt-1 rounded-sm bg-rule/40 p-2 text-2xs break-words whitespace-pre-wrap"
+          aria-label="To see it work"
+          tabindex="0"
+          >{{ trial }}</pre>
+      </div>
       <ul v-if="keys?.length" class="on-paper mt-4 divide-y divide-rule rounded-sm px-5" aria-label="Keys of programs">
         <li v-for="key in keys" :key="key.id" class="py-3">
           <div class="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -146,19 +163,6 @@ const trial = computed(() => {
         <button type="submit" class="button button-bolt w-full" :disabled="isMaking || chosen.length === 0">
           Make the key
         </button>
-        <div v-if="made" class="border-t border-rule pt-3">
-          <p>This is the key of {{ made.key.name }}. It is shown only now: put it where the program reads it.</p>
-          <div class="mt-2 flex gap-2">
-            <output class="field block flex-1 truncate font-mono text-xs leading-6" aria-label="The key">{{
-              made.secret
-            }}</output>
-            <button type="button" class="button" @click="copy(made.secret)">{{ copied ? 'Copied' : 'Copy' }}</button>
-          </div>
-          <p class="mt-3 text-faded">To see it work, in a terminal:</p>
-          <pre class="mt-1 rounded-sm bg-rule/40 p-2 text-2xs break-all whitespace-pre-wrap" tabindex="0">{{
-            trial
-          }}</pre>
-        </div>
       </form>
     </section>
   </main>

@@ -33,7 +33,17 @@ const triggerOf = (
   ...fields,
 })
 const channelOf = (triggers: readonly Trigger[]): RehearsedChannel => ({
-  ...{ locale: 'en', currency: 'EUR', rates: {}, timeZone: 'UTC', weekStart: 1, pageColours: null, platforms: {}, media: {}, triggers },
+  ...{
+    locale: 'en',
+    currency: 'EUR',
+    rates: {},
+    timeZone: 'UTC',
+    weekStart: 1,
+    pageColours: null,
+    platforms: {},
+    media: {},
+    triggers,
+  },
   ...{ speech: usualSettings, flags: () => false, goals: { basis: 0, counted: [] } },
   calls: {
     ...usualCalls,

@@ -11,7 +11,15 @@ import { factsOf, severalCase } from './playFacts.ts'
 
 const document = demoBoxes((file) => file.padEnd(64, '0'))[0]!.document
 const channel = {
-  ...{ locale: 'en', currency: 'EUR', rates: { GBP: 1.2 }, timeZone: 'Europe/Lisbon', weekStart: 1, pageColours: null, platforms: {} },
+  ...{
+    locale: 'en',
+    currency: 'EUR',
+    rates: { GBP: 1.2 },
+    timeZone: 'Europe/Lisbon',
+    weekStart: 1,
+    pageColours: null,
+    platforms: {},
+  },
   ...{ historyKinds: new Set(), boxes: [], boards: [], triggers: [], goals: { basis: 0, counted: [] } },
   media: {},
   speech: usualSettings,

@@ -16,6 +16,13 @@ export interface Migration {
  * @throws Error when a migration that was applied has been edited since: migrations only ever go forward
  */
 export async function migrate(handle: DatabaseHandle, migrations: readonly Migration[]): Promise<string[]> {
+  const applied = await applyMigrations(handle, migrations)
+  await makeRoutines(handle)
+  return applied
+}
+
+/** The same without what the server asks afterwards: for a database that is to be as it was at some time. */
+export async function applyMigrations(handle: DatabaseHandle, migrations: readonly Migration[]): Promise<string[]> {
   await handle.execute(
     'create table if not exists thundercrest_migration (name text primary key, hash text not null, applied_at timestamptz not null default now())',
   )
@@ -38,7 +45,6 @@ export async function migrate(handle: DatabaseHandle, migrations: readonly Migra
       applied.push(migration.name)
     })
   }
-  await makeRoutines(handle)
   return applied
 }
 

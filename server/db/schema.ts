@@ -45,8 +45,6 @@ export const channel = pgTable('channel', {
   weekStart: integer('week_start').notNull().default(1),
   /** The colours of its public pages; null: those that the product ships with. */
   pageColours: jsonb('page_colours').$type<PageColours>(),
-  /** How much its media may take; null: as much as there is room. */
-  quotaBytes: bigint('quota_bytes', { mode: 'number' }),
   /** How long it keeps what it keeps; null: for good. */
   keeping: jsonb().$type<Keeping>(),
 })

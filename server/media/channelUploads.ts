@@ -5,7 +5,12 @@ import type { MediaLibrary } from './library.ts'
 import { Uploads } from './uploads.ts'
 
 /** Files on their way into the libraries of channels: each is measured as soon as it is all there. */
-export function mediaUploads(folder: string, library: MediaLibrary): Uploads {
+/** @param full why nothing more may come of a channel; null: it may */
+export function mediaUploads(
+  folder: string,
+  library: MediaLibrary,
+  full: (channelId: string) => Promise<string | null>,
+): Uploads {
   return new Uploads({
     path: '/api/channel/uploads',
     folder,
@@ -14,7 +19,7 @@ export function mediaUploads(folder: string, library: MediaLibrary): Uploads {
     refusalFor: async (channelId) =>
       (await library.waitingCount(channelId)) >= mediaLimits.waitingFiles
         ? 'Too many files wait to be measured. Send the rest in a minute.'
-        : null,
+        : full(channelId),
     onArrived: (file) => library.accept({ ...file, name: fileName(file.name) }),
   })
 }

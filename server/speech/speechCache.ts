@@ -67,6 +67,25 @@ export class SpeechCache {
     return keyPattern.test(key) ? readFile(this.pathOf(key, 'wav')).catch(() => null) : null
   }
 
+  /** Forgets all recordings: what is read again is spoken again. @returns how many there were */
+  async clear(): Promise<number> {
+    const files = await this.files()
+    for (const { key } of files) await this.remove(key)
+    this.bytes = null
+    return files.length
+  }
+
+  private async remove(key: string): Promise<void> {
+    await rm(this.pathOf(key, 'json'), { force: true })
+    await rm(this.pathOf(key, 'wav'), { force: true })
+  }
+
+  /** What all recordings take. */
+  async taken(): Promise<{ count: number; bytes: number }> {
+    const files = await this.files()
+    return { count: files.length, bytes: files.reduce((sum, { bytes }) => sum + bytes, 0) }
+  }
+
   private async write(key: string, kind: 'wav' | 'json', content: Uint8Array | string): Promise<void> {
     const path = this.pathOf(key, kind)
     const half = `${path}.${newId('half')}.new`
@@ -84,9 +103,7 @@ export class SpeechCache {
     )
   }
 
-  private async size(): Promise<number> {
-    return (await this.files()).reduce((sum, { bytes }) => sum + bytes, 0)
-  }
+  private size = async (): Promise<number> => (await this.taken()).bytes
 
   /** Lets a tenth of the room go, the longest unasked first. */
   private async makeRoom(): Promise<void> {
@@ -94,8 +111,7 @@ export class SpeechCache {
     let left = files.reduce((sum, { bytes }) => sum + bytes, 0)
     for (const { key, bytes } of files) {
       if (left <= this.bytesMost * 0.9) break
-      await rm(this.pathOf(key, 'json'), { force: true })
-      await rm(this.pathOf(key, 'wav'), { force: true })
+      await this.remove(key)
       left -= bytes
     }
     this.bytes = left

@@ -54,6 +54,7 @@ const environment = z
       proxyAddress as unknown as z.ZodType<string>,
       'must be addresses of proxies, e.g. 10.0.0.2 or 10.0.0.0/8',
     ).default([]),
+    THUNDERCREST_CHANNEL_MEDIA_MB: z.coerce.number().int().min(1).optional(),
     THUNDERCREST_VOICES: voiceAddresses.default({}),
     THUNDERCREST_LOG: z.enum(['debug', 'info', 'warn', 'error', 'silent']).default('info'),
   })

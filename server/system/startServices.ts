@@ -5,12 +5,12 @@ import { SignInLimits } from '../auth/loginLimit.ts'
 import { FeedDirectory } from '../channel/feedDirectory.ts'
 import { OnAirCache } from '../channel/onAir.ts'
 import { ViewerHistory } from '../channel/viewerHistory.ts'
-import { Housekeeping } from '../db/housekeeping.ts'
 import { limiterStore } from '../db/limiterStore.ts'
 import { bringUpToDate } from '../db/bringUpToDate.ts'
 import type { Migration } from '../db/migrate.ts'
 import { probeDatabase } from '../db/probe.ts'
 import { isMediaUsed } from '../db/queries/boxes.ts'
+import { mediaTaken } from '../db/queries/keeping.ts'
 import { DatabaseTrouble } from '../db/trouble.ts'
 import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
 import { EmoteShelf } from '../emotes/emoteShelf.ts'
@@ -25,6 +25,7 @@ import { mediaUploads, uploadsOfPacks } from '../media/channelUploads.ts'
 import { HeldFiles } from '../media/heldFiles.ts'
 import { MediaLibrary } from '../media/library.ts'
 import { Measurer } from '../media/measurer.ts'
+import { quotaOf, quotaRefusal } from '../media/quota.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { storeOf } from '../media/storeOf.ts'
 import { uploadFolders } from '../media/uploadFolders.ts'
@@ -45,6 +46,7 @@ import { createMetrics } from './metrics.ts'
 import type { ProcessEntry } from './processEntry.ts'
 import type { Services } from './services.ts'
 import { startLive } from './startLive.ts'
+import { startUpkeep } from './startUpkeep.ts'
 
 const keepAwakeEveryMs = 4 * 60_000
 /** A goal begins and ends by the clock. */
@@ -238,9 +240,13 @@ export async function startServices(options: StartOptions): Promise<Services> {
     },
     isUsed: (channelId, mediaId) => isMediaUsed(db, channelId, mediaId),
   })
-  const uploads = mediaUploads(folders.files, library)
+  const quota = quotaOf(config)
+  const uploads = mediaUploads(folders.files, library, async (channelId) =>
+    quota === null ? null : quotaRefusal((await mediaTaken(db, channelId)).bytes, quota),
+  )
   const packUploads = uploadsOfPacks(folders.packs)
-  const housekeeping = new Housekeeping(database, () => rooms.count() === 0, noteError('a table could not be tidied'))
+  const isQuiet = () => rooms.count() === 0
+  const upkeep = await startUpkeep({ database, media, dataFolder, config, logger, secret, isQuiet, noteError })
   const callsClock = new CallsClock({
     calls,
     now,
@@ -299,7 +305,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
       callsClock.close()
       closeStandIns()
       sponsors.close()
-      for (const each of [engines, languages, stream, boards, library, uploads, packUploads, trouble, housekeeping])
+      for (const each of [engines, languages, stream, boards, library, uploads, packUploads, trouble, upkeep])
         each.close()
       await live.close()
       await bus.close()

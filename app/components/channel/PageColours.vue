@@ -13,8 +13,8 @@ const inks = computed(() => pageInks({ ...lanternLook.palette, ...shown.value })
 const sides = computed(() => [inks.value.light, inks.value.dark])
 const read = (event: Event) => (event.target as HTMLInputElement).value.toUpperCase()
 const pickers = [
-  { role: 'plate', label: 'What pages stand on' },
-  { role: 'accent', label: 'What stands out' },
+  { role: 'plate', label: 'under it all' },
+  { role: 'accent', label: 'what stands out' },
 ] as const
 </script>
 

@@ -4,7 +4,7 @@ defineProps<{ label: string; says: string }>()
 </script>
 
 <template>
-  <div class="grid items-start gap-x-8 gap-y-1 py-4 md:grid-cols-[minmax(0,1fr)_20rem]">
+  <div class="grid items-start gap-x-8 gap-y-1 py-3 md:grid-cols-[minmax(0,1fr)_20rem]">
     <div>
       <h2 class="font-display text-lg font-semibold">{{ label }}</h2>
       <p class="max-w-xl text-faded">{{ says }}</p>

@@ -11,7 +11,7 @@ import { problemError } from '../../system/problemError.ts'
 import { useDatabase } from '../../db/port.ts'
 import { useSignIn } from '../../auth/port.ts'
 
-/** A hash that nothing matches: an unknown e-mail address takes as long as a wrong password. */
+/** A hash that nothing matches: an unknown e-mail address, or an account without a password, takes as long as a wrong password. */
 const nobody = `scrypt$${2 ** 17}$8$1$${Buffer.alloc(16).toString('base64')}$${Buffer.alloc(32).toString('base64')}`
 
 export default defineEventHandler(async (event) => {
@@ -22,7 +22,7 @@ export default defineEventHandler(async (event) => {
   const browserId = person && (await knownBrowserOf(event, person.id, secret))
   const tried = { email, address: callerOf(event).address, browserId }
   await signInLimits.count(tried)
-  const isRight = await verifyPassword(password, person?.passwordHash ?? nobody)
+  const isRight = await verifyPassword(password, person?.passwordHash || nobody)
   if (!person || !isRight) throw problemError(401, 'This e-mail address and password do not belong together.')
   await signInLimits.forget(tried)
   if ((await listChannelsOf(database.db, person.id)).length === 0)

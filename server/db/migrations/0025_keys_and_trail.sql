@@ -35,7 +35,6 @@ ALTER TABLE "api_key" ADD COLUMN "made_at" timestamp with time zone DEFAULT now(
 ALTER TABLE "api_key" ADD COLUMN "used_at" timestamp with time zone;--> statement-breakpoint
 ALTER TABLE "channel" ADD COLUMN "week_start" integer DEFAULT 1 NOT NULL;--> statement-breakpoint
 ALTER TABLE "channel" ADD COLUMN "page_colours" jsonb;--> statement-breakpoint
-ALTER TABLE "channel" ADD COLUMN "quota_bytes" bigint;--> statement-breakpoint
 ALTER TABLE "channel" ADD COLUMN "keeping" jsonb;--> statement-breakpoint
 ALTER TABLE "passkey" ADD CONSTRAINT "passkey_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "password_link" ADD CONSTRAINT "password_link_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

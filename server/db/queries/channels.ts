@@ -13,3 +13,5 @@ export async function setChannelSettings(db: Database, id: string, settings: Cha
 export async function setKeeping(db: Database, id: string, keeping: Keeping): Promise<void> {
   await db.update(channel).set({ keeping }).where(eq(channel.id, id))
 }
+
+export const listKeeping = (db: Database) => db.select({ id: channel.id, keeping: channel.keeping }).from(channel)

@@ -1,0 +1,195 @@
+import { createHash, type Hash } from 'node:crypto'
+import { Transform, type Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { sql, type SQL } from 'drizzle-orm'
+import { pack, type Pack } from 'tar-stream'
+import type { Database } from '../db/handle.ts'
+import { rowsOf } from '../db/rowsOf.ts'
+import type { MediaStore } from '../media/mediaStore.ts'
+import { endName, formName, formVersion, manifestName, type ArchiveEnd, type ArchiveManifest } from './archiveForm.ts'
+import { keptEvent } from './keptEvents.ts'
+import { historyTable, keptTables, type KeptTable } from './keptTables.ts'
+
+/** Rows that are read at once: a question that others do not notice. */
+const rowsAtOnce = 1_000
+/** A part is written when it has grown to so much. */
+const partBytes = 2 * 1024 * 1024
+
+/** What is backed up. */
+export interface ArchiveSubject {
+  db: Database
+  media: MediaStore
+  /** The channel; null: everything of the server, secrets of people included. */
+  channel: { id: string; name: string } | null
+  hasMedia: boolean
+  madeAt: Date
+  /** Between any two questions; rejects to give up. */
+  breathe?: () => Promise<void>
+}
+
+/**
+ * Writes a backup while the server runs, a piece at a time: what it takes of memory does not depend on how much there is.
+ * @returns the bytes of a tar; destroyed with the reason where something fails, so that nobody takes it for whole
+ */
+export function writeArchive(subject: ArchiveSubject): Readable {
+  const tar = pack()
+  new Writer(tar, subject).write().then(
+    () => tar.finalize(),
+    (error: unknown) => tar.destroy(error instanceof Error ? error : new Error('the backup failed')),
+  )
+  return tar as unknown as Readable
+}
+
+class Writer {
+  private readonly end: ArchiveEnd = { entries: [] }
+
+  constructor(
+    private readonly tar: Pack,
+    private readonly subject: ArchiveSubject,
+  ) {}
+
+  async write(): Promise<void> {
+    const { channel, hasMedia, madeAt, db } = this.subject
+    const [newest] = rowsOf<{ name: string }>(
+      await db.execute(sql`select name from thundercrest_migration order by name desc limit 1`),
+    )
+    const about: ArchiveManifest = {
+      ...{ form: formName, version: formVersion, schema: newest?.name ?? '', madeAt: madeAt.toISOString() },
+      ...{ channel, hasMedia },
+    }
+    await this.entry(manifestName, Buffer.from(`${JSON.stringify(about, null, 2)}\n`))
+    for (const table of keptTables) {
+      if (!table.isSecret || channel === null) await this.rows(table)
+      // What plays are of, after them: see the order of the tables.
+      if (table.name === 'effect') await this.history()
+    }
+    if (hasMedia) await this.media()
+    await this.put(endName, Buffer.from(`${JSON.stringify(this.end)}\n`))
+  }
+
+  private async rows(table: KeptTable): Promise<void> {
+    const parts = new Parts(this, `tables/${table.name}`)
+    const hidden = this.subject.channel === null && table.name === 'person' ? {} : table.instead
+    const columns = sql.join(
+      Object.entries(hidden).map(([column, value]) => sql`, ${value} as ${sql.identifier(column)}`),
+      sql``,
+    )
+    // Later columns of the same name win in JSON objects that are put together.
+    const row =
+      Object.keys(hidden).length === 0
+        ? sql`to_jsonb(of)`
+        : sql`to_jsonb(of) || to_jsonb((select hidden from (select 1 as "-" ${columns}) hidden)) - '-'`
+    for await (const page of this.pages<{ line: string }>(table, sql`(${row})::text as line`))
+      for (const { line } of page) await parts.add(line)
+    await parts.close()
+  }
+
+  private async history(): Promise<void> {
+    const parts = new Parts(this, 'history/events')
+    for await (const page of this.pages<Record<string, unknown>>(historyTable, sql`of.*`))
+      for (const row of page) await parts.add(JSON.stringify(keptEvent(row)))
+    await parts.close()
+  }
+
+  /** All rows of a table that are wanted, by what they are told apart by. */
+  private async *pages<Row extends object>(table: KeptTable, what: SQL): AsyncGenerator<Row[]> {
+    const { db, channel, breathe } = this.subject
+    const key = sql.join(
+      table.key.map((column) => sql`of.${sql.identifier(column)}`),
+      sql`, `,
+    )
+    const wanted = channel === null ? sql`true` : table.of(channel.id)
+    for (let behind: unknown[] | null = null; ;) {
+      await breathe?.()
+      const further: SQL = behind
+        ? sql`and (${key}) > (${sql.join(
+            behind.map((value) => sql`${value}`),
+            sql`, `,
+          )})`
+        : sql``
+      const rows: (Row & { key: unknown[] })[] = rowsOf(
+        await db.execute(
+          sql`select ${what}, jsonb_build_array(${key}) as key from ${table.table} of where ${wanted} ${further} order by ${key} limit ${rowsAtOnce}`,
+        ),
+      )
+      yield rows
+      if (rows.length < rowsAtOnce) return
+      behind = rows.at(-1)?.key ?? null
+    }
+  }
+
+  /** Every file that a row of the media names, once. */
+  private async media(): Promise<void> {
+    const { db, channel, media, breathe } = this.subject
+    const table = keptTables.find(({ name }) => name === 'media')
+    const wanted = channel === null || !table ? sql`true` : table.of(channel.id)
+    const found = rowsOf<{ id: string }>(
+      await db.execute(sql`select distinct file as id from (
+        select unnest(array[of.id, of.poster_id, of.strip_id]) as file from media of where ${wanted}
+      ) files where file is not null order by 1`),
+    )
+    for (const { id } of found) {
+      await breathe?.()
+      const size = await media.size(id)
+      // What is gone is gone: the backup says what there is.
+      if (size !== null) await this.stream(`media/${id}`, size, await media.stream(id, null))
+    }
+  }
+
+  /** An entry of its own. @param bytes all of it */
+  async entry(name: string, bytes: Buffer): Promise<void> {
+    await this.put(name, bytes)
+    this.note(name, createHash('sha256').update(bytes), bytes.length)
+  }
+
+  private put(name: string, bytes: Buffer): Promise<void> {
+    const header = { name, mtime: this.subject.madeAt, mode: 0o600 }
+    return new Promise((resolve, reject) => {
+      this.tar.entry(header, bytes, (error) => (error ? reject(error) : resolve()))
+    })
+  }
+
+  private async stream(name: string, size: number, from: Readable): Promise<void> {
+    const hash = createHash('sha256')
+    const hashed = new Transform({
+      transform(chunk: Buffer, _encoding, done) {
+        hash.update(chunk)
+        done(null, chunk)
+      },
+    })
+    const entry = this.tar.entry({ name, size, mtime: this.subject.madeAt, mode: 0o600 })
+    await pipeline(from, hashed, entry as unknown as NodeJS.WritableStream)
+    this.note(name, hash, size)
+  }
+
+  private note(name: string, hash: Hash, bytes: number): void {
+    this.end.entries.push({ name, sha256: hash.digest('hex'), bytes })
+  }
+}
+
+/** Lines that become entries of some size, however many there are. */
+class Parts {
+  private lines: string[] = []
+  private bytes = 0
+  private count = 0
+
+  constructor(
+    private readonly writer: { entry(name: string, bytes: Buffer): Promise<void> },
+    private readonly name: string,
+  ) {}
+
+  async add(line: string): Promise<void> {
+    this.lines.push(line)
+    this.bytes += line.length
+    if (this.bytes >= partBytes) await this.close()
+  }
+
+  async close(): Promise<void> {
+    if (this.lines.length === 0) return
+    this.count += 1
+    const bytes = Buffer.from(`${this.lines.join('\n')}\n`)
+    this.lines = []
+    this.bytes = 0
+    await this.writer.entry(`${this.name}.${this.count}.ndjson`, bytes)
+  }
+}
