@@ -4,6 +4,9 @@ import { roles, type Role } from './views.ts'
 
 const { personName, email, password } = newAccount.shape
 
+/** What a role is called. */
+export const roleName = (role: Role): string => (role === 'desk' ? 'desk only' : role)
+
 /** Somebody who belongs to a channel. */
 export interface MemberView {
   personId: string
@@ -90,3 +93,5 @@ export interface OpenedPasswordLink {
 export const newPasswordBody = z.object({ password })
 /** Whose password was forgotten, as an operator says it. */
 export const forgottenBody = z.object({ email: z.string().trim().min(3).max(254) })
+
+export const newChannelBody = z.object({ name: z.string().trim().min(1, 'your viewers know it by a name').max(200) })

@@ -9,7 +9,7 @@ import type { EventKind } from '../core/events/kinds.ts'
 
 /** What the interface shows, as the server sends it. Times are epoch milliseconds. */
 
-export const roles = ['owner', 'editor', 'moderator'] as const
+export const roles = ['owner', 'editor', 'moderator', 'desk'] as const
 export type Role = (typeof roles)[number]
 
 export interface SessionView {
@@ -71,6 +71,8 @@ export interface BoxesView {
   boxes: BoxSummary[]
   boards: BoxSummary[]
   putAway: PutAwayBox[]
+  /** Whether any of its alerts was ever shown by a source. */
+  hasShown: boolean
 }
 
 export interface BoxView extends BoxSummary {

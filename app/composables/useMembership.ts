@@ -1,6 +1,7 @@
 import { navigateTo } from '#imports'
 import { watch } from 'vue'
 import { toast } from 'vue-sonner'
+import { roleName } from '../../contract/people.ts'
 import { useLiveStore } from '../stores/live.ts'
 import { useSessionStore } from '../stores/session.ts'
 
@@ -31,7 +32,11 @@ export function useMembership(): void {
         toast.error('You are signed out: your session ended, or you belong to the channel no more.')
         await navigateTo('/sign-in')
       } else if (now.channel.id !== before.channel.id) location.assign('/')
-      else if (now.role !== before.role) toast(`You are ${now.role} of ${now.channel.name} now.`)
+      else if (now.role !== before.role) {
+        toast(`You are ${roleName(now.role)} of ${now.channel.name} now.`)
+        // What they do not see any more is left.
+        if (session.isDeskOnly) await navigateTo('/desk')
+      }
     },
   )
 }

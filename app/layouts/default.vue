@@ -10,8 +10,10 @@ import TroubleBar from '../components/frame/TroubleBar.vue'
 import { useMembership } from '../composables/useMembership.ts'
 import { useScheme } from '../composables/useScheme.ts'
 import { useLiveStore } from '../stores/live.ts'
+import { useSessionStore } from '../stores/session.ts'
 
 const live = useLiveStore()
+const session = useSessionStore()
 const route = useRoute()
 /** In the score room the roll of kinds stands where the paths are elsewhere. */
 const isInRoom = computed(() => /^\/boxes\/(?!new$)/.test(route.path))
@@ -28,7 +30,8 @@ onBeforeUnmount(() => live.close())
       class="z-30 grid shrink-0 grid-cols-[auto_minmax(0,1fr)_auto] items-center gap-2 border-b border-seam bg-deep px-2 py-1 md:grid-cols-[minmax(0,1fr)_minmax(0,42rem)_minmax(0,1fr)] md:gap-4 md:px-4"
     >
       <ChannelMenu />
-      <RidgeLine />
+      <RidgeLine v-if="!session.isDeskOnly" />
+      <span v-else />
       <div class="flex items-center justify-end gap-2">
         <button
           type="button"

@@ -4,7 +4,7 @@ import { useForm } from '@tanstack/vue-form'
 import { formatTimeAgo } from '@vueuse/core'
 import { onMounted, ref } from 'vue'
 import { toast } from 'vue-sonner'
-import { accountForm, passwordBody, type AccountView } from '../../contract/people.ts'
+import { accountForm, passwordBody, roleName, type AccountView } from '../../contract/people.ts'
 import { request, wordsOf } from '../api/request.ts'
 import FormField from '../components/fields/FormField.vue'
 import { firstError } from '../components/fields/firstError.ts'
@@ -56,6 +56,13 @@ const load = () =>
 onMounted(load)
 const end = (id: string) =>
   tried(async () => void (account.value = await request<AccountView>('DELETE', `/api/account/sessions/${id}`)))
+const another = ref('')
+const begin = () =>
+  tried(async () => {
+    await request('POST', '/api/channels', { name: another.value })
+    // Nothing of the channel before stays on the page.
+    location.assign('/')
+  })
 const isSaving = own.useStore((state) => state.isSubmitting)
 const isChanging = password.useStore((state) => state.isSubmitting)
 </script>
@@ -150,12 +157,23 @@ const isChanging = password.useStore((state) => state.isSubmitting)
           <li v-for="each in account.channels" :key="each.id" class="flex items-center gap-3 py-2">
             <span class="min-w-0 flex-1"
               ><span class="block truncate font-medium">{{ each.name }}</span
-              ><span class="block text-faded">{{ each.role }}</span></span
+              ><span class="block text-faded">{{ roleName(each.role) }}</span></span
             >
             <span v-if="each.isHere" class="text-moss">you are here</span>
             <button v-else type="button" class="button" @click="tried(() => session.goTo(each.id))">Work here</button>
           </li>
         </ul>
+        <form v-if="session.isOwner" class="mt-3 flex gap-2 border-t border-rule pt-3" @submit.prevent="begin">
+          <input
+            v-model="another"
+            class="field"
+            maxlength="200"
+            placeholder="another channel’s name"
+            aria-label="Name of another channel"
+            required
+          />
+          <button type="submit" class="button shrink-0">Begin it</button>
+        </form>
       </section>
     </div>
     <p v-else-if="!refusal" class="mt-4 text-mist">Loading…</p>

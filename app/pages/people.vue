@@ -3,7 +3,13 @@ import { navigateTo, useHead } from '#imports'
 import { useClipboard } from '@vueuse/core'
 import { computed, onMounted, ref } from 'vue'
 import { toast } from 'vue-sonner'
-import type { InvitationView, MadeInvitation, MemberView, PeopleView } from '../../contract/people.ts'
+import {
+  roleName,
+  type InvitationView,
+  type MadeInvitation,
+  type MemberView,
+  type PeopleView,
+} from '../../contract/people.ts'
 import { roles, type Role } from '../../contract/views.ts'
 import { request, wordsOf } from '../api/request.ts'
 import { useChannel } from '../composables/useChannel.ts'
@@ -46,7 +52,7 @@ const give = (member: MemberView, to: Role) =>
     people.value = await request<PeopleView>('PATCH', `/api/people/${member.personId}`, { role: to })
     if (member.isYou) await session.load()
     else
-      toast.success(`${member.name} is ${to} now. It holds at once, on every screen of theirs.`, {
+      toast.success(`${member.name} is ${roleName(to)} now. It holds at once, on every screen of theirs.`, {
         action: { label: 'Undo', onClick: () => void give({ ...member, role: to }, before) },
       })
   })
@@ -109,10 +115,10 @@ const takeOut = (member: MemberView) =>
                 :aria-label="`Role of ${member.name}`"
                 @change="choose(member, $event)"
               >
-                <option v-for="each in roles" :key="each" :value="each">{{ each }}</option>
+                <option v-for="each in roles" :key="each" :value="each">{{ roleName(each) }}</option>
               </select>
             </template>
-            <span v-else>{{ member.role }}</span>
+            <span v-else>{{ roleName(member.role) }}</span>
             <button
               v-if="(session.isOwner || member.isYou) && !isLastOwner(member)"
               type="button"
@@ -152,7 +158,7 @@ const takeOut = (member: MemberView) =>
         <label class="block">
           <span class="mb-1 block font-medium">They will be</span>
           <select v-model="role" class="field">
-            <option v-for="each in roles" :key="each" :value="each">{{ each }}: {{ roleWords[each] }}</option>
+            <option v-for="each in roles" :key="each" :value="each">{{ roleName(each) }}: {{ roleWords[each] }}</option>
           </select>
         </label>
         <label class="block">
@@ -177,7 +183,7 @@ const takeOut = (member: MemberView) =>
         <ul class="mt-1 divide-y divide-seam border-y border-seam" aria-label="Open invitations">
           <li v-for="each in people.invitations" :key="each.id" class="flex items-center gap-3 py-2">
             <span class="min-w-0 flex-1"
-              ><span class="block truncate">{{ each.note || 'Somebody' }}, as {{ each.role }}</span
+              ><span class="block truncate">{{ each.note || 'Somebody' }}, as {{ roleName(each.role) }}</span
               ><span class="block text-mist">until {{ day(each.expiresAtMs) }}</span></span
             >
             <button

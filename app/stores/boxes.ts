@@ -9,12 +9,14 @@ export const useBoxesStore = defineStore('boxes', () => {
   const boxes = ref<BoxSummary[] | null>(null)
   const boards = ref<BoxSummary[] | null>(null)
   const putAway = ref<PutAwayBox[]>([])
+  const hasShown = ref(false)
 
   async function load(): Promise<void> {
     const answer = await request<BoxesView>('GET', '/api/boxes')
     boxes.value = answer.boxes
     boards.value = answer.boards
     putAway.value = answer.putAway
+    hasShown.value = answer.hasShown
   }
 
   async function change(id: string, body: ChangeBoxBody): Promise<void> {
@@ -27,6 +29,8 @@ export const useBoxesStore = defineStore('boxes', () => {
     boxes,
     boards,
     putAway,
+    /** Whether any alert of the channel was ever shown by a source. */
+    hasShown,
     load,
     async create(body: NewBoxBody): Promise<string> {
       return (await request<{ id: string }>('POST', '/api/boxes', body)).id

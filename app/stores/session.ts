@@ -4,8 +4,8 @@ import type { Role, SessionAnswer, SessionView } from '../../contract/views.ts'
 import type { SignInBody, WelcomeBody } from '../../contract/bodies.ts'
 import { request } from '../api/request.ts'
 
-/** Where somebody's work begins: a moderator's at the desk. */
-export const firstPageOf = (role: Role): string => (role === 'moderator' ? '/desk' : '/boxes')
+/** Where somebody's work begins: a moderator's at the desk, and so does whoever has nothing else. */
+export const firstPageOf = (role: Role): string => (role === 'moderator' || role === 'desk' ? '/desk' : '/boxes')
 
 /** Who is signed in. */
 export const useSessionStore = defineStore('session', () => {
@@ -31,6 +31,8 @@ export const useSessionStore = defineStore('session', () => {
     needsWelcome,
     demoAccounts,
     canEdit: computed(() => session.value?.role === 'owner' || session.value?.role === 'editor'),
+    /** They see the desk and nothing else. */
+    isDeskOnly: computed(() => session.value?.role === 'desk'),
     isOwner: computed(() => session.value?.role === 'owner'),
     load,
     ensureLoaded: async () => void (isLoaded || (await load())),

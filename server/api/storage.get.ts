@@ -6,7 +6,7 @@ import { useRuntime } from '../system/runtimePort.ts'
 
 /** How much room there is where everything is kept. */
 export default defineEventHandler(async (event): Promise<StorageView> => {
-  await requireMember(event, 'moderator')
+  await requireMember(event, 'desk')
   const { dataFolder } = await useRuntime()
   const { bavail, bsize } = await statfs(dataFolder)
   return { freeBytes: bavail * bsize }

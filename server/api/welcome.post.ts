@@ -3,10 +3,10 @@ import { welcomeBody } from '../../contract/bodies.ts'
 import { hashPassword } from '../auth/password.ts'
 import { startSession } from '../auth/startSession.ts'
 import { isWelcomeCode } from '../auth/welcomeCode.ts'
-import { addChannel, addMember, addPerson, hasAnyPerson } from '../db/queries/people.ts'
+import { makeChannel } from '../channel/makeChannel.ts'
+import { addPerson, hasAnyPerson } from '../db/queries/people.ts'
 import { callerOf } from '../http/caller.ts'
 import { readChecked } from '../http/readChecked.ts'
-import { addReadyFiles } from '../media/readyShelf.ts'
 import { newId } from '../system/ids.ts'
 import { problemError } from '../system/problemError.ts'
 import { useDatabase } from '../db/port.ts'
@@ -28,11 +28,8 @@ export default defineEventHandler(async (event) => {
   const personId = newId('person')
   await database.db.transaction(async (tx) => {
     if (await hasAnyPerson(tx)) throw problemError(409, 'The first account was already made. Sign in instead.')
-    const channelId = newId('channel')
-    await addChannel(tx, { id: channelId, name: body.channelName, locale: 'en', timeZone: 'UTC', currency: 'EUR' })
     await addPerson(tx, { id: personId, email: body.email, name: body.personName, passwordHash })
-    await addMember(tx, channelId, personId, 'owner')
-    await addReadyFiles(tx, media, channelId, readShippedFile)
+    await makeChannel(tx, { media, readShippedFile }, body.channelName, personId)
   })
   await startSession(event, personId)
   setResponseStatus(event, 201)

@@ -1,5 +1,6 @@
 import { getHeader, type H3Event } from 'h3'
 import type { Scope } from '../../contract/keys.ts'
+import { roleName } from '../../contract/people.ts'
 import type { Role, SessionView } from '../../contract/views.ts'
 import { findBox, type BoxRow } from '../db/queries/boxes.ts'
 import { findPersonOfSession, findSession } from '../db/queries/people.ts'
@@ -10,7 +11,7 @@ import { actorOfKey } from './keys.ts'
 import { readSessionCookie, sessionIdOf } from './sessionCookie.ts'
 
 /** What each role may do; each includes what stands after it. */
-const rank: Record<Role, number> = { owner: 3, editor: 2, moderator: 1 }
+const rank: Record<Role, number> = { owner: 3, editor: 2, moderator: 1, desk: 0 }
 
 /** What the session that the cookie names is called in the database; null without one. */
 export async function sessionIdIn(event: H3Event): Promise<string | null> {
@@ -39,7 +40,7 @@ export async function requireMember(event: H3Event, atLeast: Role): Promise<Sess
   if (rank[session.role] < rank[atLeast]) {
     throw problemError(
       403,
-      `This needs the role ${atLeast}; you are ${session.role} of ${session.channel.name}. Ask an owner to do it or to change your role.`,
+      `This needs the role ${roleName(atLeast)}; you are ${roleName(session.role)} of ${session.channel.name}. Ask an owner to do it or to change your role.`,
     )
   }
   return session

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { testBody } from '../../contract/bodies.ts'
+import { clearedBody, heldBody, panicBody, soundBody, testBody } from '../../contract/bodies.ts'
 import { batchMax, eventTypeOf } from '../../contract/cloudEvent.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
 
@@ -46,6 +46,44 @@ const components = {
       required: ['accepted', 'repeated', 'rejected'],
       properties: { accepted: whole, repeated: whole, rejected: whole },
     },
+    EventsPage: {
+      type: 'object',
+      required: ['events', 'nextAfter'],
+      properties: {
+        events: {
+          type: 'array',
+          items: {
+            type: 'object',
+            required: ['id', 'seq', 'kind', 'source', 'data'],
+            properties: {
+              id: { type: 'string' },
+              seq: whole,
+              kind: { enum: eventKinds },
+              source: { type: 'string' },
+              data: { type: 'object' },
+            },
+          },
+        },
+        nextAfter: whole,
+      },
+    },
+    Boxes: {
+      type: 'object',
+      required: ['boxes', 'boards'],
+      properties: Object.fromEntries(
+        ['boxes', 'boards'].map((name) => [
+          name,
+          {
+            type: 'array',
+            items: {
+              type: 'object',
+              required: ['id', 'name'],
+              properties: { id: { type: 'string' }, name: { type: 'string' } },
+            },
+          },
+        ]),
+      ),
+    },
     CloudEvent: {
       type: 'object',
       required: ['specversion', 'id', 'source', 'type', 'data'],
@@ -60,6 +98,18 @@ const components = {
     },
   },
 }
+
+const deskActs = [
+  { path: 'held', operationId: 'hold', summary: 'Holds the line of a box, or lets it go on.', body: heldBody },
+  {
+    path: 'panic',
+    operationId: 'panic',
+    summary: 'Empties the screen and holds, or takes that back.',
+    body: panicBody,
+  },
+  { path: 'cleared', operationId: 'clear', summary: 'Takes out all that waits, or puts it back.', body: clearedBody },
+  { path: 'sound', operationId: 'silence', summary: 'Has nothing of a box be heard, or all again.', body: soundBody },
+] as const
 
 /** The HTTP contract that scripts, operators and other programs may rely on, as OpenAPI 3.1. */
 export function openApi(origin: string): Record<string, unknown> {
@@ -120,8 +170,15 @@ export function openApi(origin: string): Record<string, unknown> {
       },
       '/api/events': {
         post: {
-          summary: 'One CloudEvents 1.0 event, or a batch of them',
+          operationId: 'sendEvents',
+          summary:
+            'CloudEvents 1.0 in structured, batched or binary mode: one event, a batch of them, or one whose attributes are headers. For keys that may send events',
           security: [{ apiKey: [] }],
+          parameters: ['specversion', 'id', 'source', 'type', 'time'].map((name) => ({
+            ...parameter(`ce-${name}`, 'header'),
+            required: false,
+            description: 'In binary mode',
+          })),
           requestBody: {
             required: true,
             content: {
@@ -129,35 +186,67 @@ export function openApi(origin: string): Record<string, unknown> {
               'application/cloudevents-batch+json': {
                 schema: { type: 'array', items: event, minItems: 1, maxItems: batchMax },
               },
+              'application/json': { schema: { type: 'object', description: 'The data of an event in binary mode' } },
             },
           },
-          responses: { 202: answer, ...problems(400, 401, 413, 415, 422, 503) },
+          responses: { 202: answer, ...problems(400, 401, 403, 413, 415, 422, 429, 503) },
         },
         get: {
-          summary: 'The channel’s events, oldest first, with the decision on each',
+          operationId: 'readEvents',
+          summary: 'The channel’s events, oldest first, with the decision on each. For keys that may read events',
           security: [{ apiKey: [] }],
           parameters: [
             parameter('after', 'query', whole),
             parameter('limit', 'query', { type: 'integer', minimum: 1, maximum: 500 }),
           ],
           responses: {
-            200: { description: '`{ events, nextAfter }`', ...json({ type: 'object' }) },
-            ...problems(401, 422),
+            200: { description: 'A page of them', ...json({ $ref: '#/components/schemas/EventsPage' }) },
+            ...problems(401, 403, 422, 429),
           },
         },
       },
       '/api/boxes/{boxId}/tests': {
         post: {
-          summary: 'A test event: plays on sources, is marked as a test, never counts',
+          operationId: 'sendTest',
+          summary: 'A test event: plays on sources, is marked as a test, never counts. For keys that may send tests',
           security: [{ apiKey: [] }],
           parameters: [parameter('boxId', 'path')],
           requestBody: { required: true, ...json(z.toJSONSchema(testBody)) },
           responses: {
             202: { description: '`{ eventId, playId, reason, sources }`', ...json({ type: 'object' }) },
-            ...problems(401, 403, 404, 422),
+            ...problems(401, 403, 404, 422, 429),
           },
         },
       },
+      '/api/boxes': {
+        get: {
+          operationId: 'readBoxes',
+          summary: 'The boxes and boards of the channel. For keys that may act at the desk',
+          security: [{ apiKey: [] }],
+          responses: {
+            200: { description: 'Each with its id', ...json({ $ref: '#/components/schemas/Boxes' }) },
+            ...problems(401, 403, 429),
+          },
+        },
+      },
+      ...Object.fromEntries(
+        deskActs.map(({ path, operationId, summary, body }) => [
+          `/api/boxes/{boxId}/${path}`,
+          {
+            put: {
+              operationId,
+              summary: `${summary} For keys that may act at the desk`,
+              security: [{ apiKey: [] }],
+              parameters: [parameter('boxId', 'path')],
+              requestBody: { required: true, ...json(z.toJSONSchema(body)) },
+              responses: {
+                200: { description: 'As it is now', ...json({ type: 'object' }) },
+                ...problems(401, 403, 404, 409, 422, 429),
+              },
+            },
+          },
+        ]),
+      ),
       '/api/list/{channelId}': {
         get: {
           summary: 'What viewers of a channel can set off, for what, and who may: what `/list/{channelId}` shows',

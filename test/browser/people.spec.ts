@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import type { APIRequestContext, Browser, Page } from '@playwright/test'
 import type { MadeInvitation, PeopleView } from '../../contract/people.ts'
-import { roles, type Role } from '../../contract/views.ts'
+import type { Role } from '../../contract/views.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
 import { mutatingRoutes } from '../arrange/mutatingRoutes.ts'
@@ -196,19 +196,56 @@ function routeFiles(folder = ''): string[] {
   })
 }
 
+/** Something of the demo's channel for each name in an address. */
+async function namesOf(request: APIRequestContext, demo: DemoFile): Promise<Record<string, string>> {
+  const read = async <T>(path: string) => (await (await request.get(`${demo.url}/api/${path}`)).json()) as T
+  const { members } = await read<PeopleView>('people')
+  const { goals } = await read<{ goals: { goal: { id: string } }[] }>('goals')
+  const { triggers } = await read<{ triggers: { trigger: { id: string } }[] }>('triggers')
+  const { campaigns } = await read<{ campaigns: { campaign: { id: string } }[] }>('sponsors')
+  return {
+    ...{ boxId: demo.boxes[0]?.id ?? '', boardId: demo.boards[0]?.id ?? '', feedId: demo.feeds[0]?.id ?? '' },
+    ...{ personId: members.find(({ isYou }) => !isYou)?.personId ?? '', goalId: goals[0]?.goal.id ?? '' },
+    ...{ triggerId: triggers[0]?.trigger.id ?? '', campaignId: campaigns[0]?.campaign.id ?? '' },
+  }
+}
+/** What a channel says of itself. */
+async function everything(request: APIRequestContext, demo: DemoFile): Promise<unknown[]> {
+  const paths = [
+    'boxes',
+    'people',
+    'goals',
+    'triggers',
+    'sponsors',
+    'channel/media',
+    'channel/feeds',
+    'channel/settings',
+  ]
+  return Promise.all(
+    paths.map(async (path) => (await request.get(`${demo.url}/api/${path}`)).json() as Promise<unknown>),
+  )
+}
+
 test('every route that changes something asks who one is, as its line in the table says', async ({
   demo,
   playwright,
 }) => {
   expect(routeFiles().sort()).toEqual(Object.keys(mutatingRoutes).sort())
   const by: Partial<Record<Role | 'nobody', APIRequestContext>> = { nobody: await playwright.request.newContext() }
-  for (const role of roles) {
+  for (const role of ['owner', 'editor', 'moderator'] as const) {
     const account = demo.accounts.find((each) => each.role === role)
     const request = await playwright.request.newContext()
     await request.post(`${demo.url}/api/session`, { data: { email: account?.email, password: account?.password } })
     by[role] = request
   }
-  const ranks = ['moderator', 'editor', 'owner'] as const
+  // Nobody of the demo has only the desk: somebody is invited to it.
+  const made = await by.owner?.post(`${demo.url}/api/people/invitations`, { data: { role: 'desk', note: '' } })
+  const { url } = (await made?.json()) as MadeInvitation
+  by.desk = await playwright.request.newContext()
+  const account = { personName: 'Hand', email: 'hand@lantern.example', password }
+  const joining = await by.desk.post(url.replace('/join/', '/api/invitations/'), { data: { as: 'new', ...account } })
+  expect(joining.status()).toBe(201)
+  const ranks = ['desk', 'moderator', 'editor', 'owner'] as const
   for (const [file, least] of Object.entries(mutatingRoutes)) {
     if (least === 'anybody') continue
     const method = /\.(post|put|patch|delete)\.ts$/.exec(file)?.[1] ?? 'post'
@@ -226,4 +263,31 @@ test('every route that changes something asks who one is, as its line in the tab
     if (path.includes('none')) expect([400, 404, 405, 409, 410, 412, 415, 422]).toContain(await ask(least))
   }
   for (const request of Object.values(by)) await request.dispose()
+})
+
+test('whoever owns another channel changes nothing of this one, by any route', async ({ demo, playwright, signIn }) => {
+  const page = await signIn()
+  const before = await everything(page.request, demo)
+  const other = await playwright.request.newContext()
+  const [owner] = demo.accounts
+  await other.post(`${demo.url}/api/session`, { data: { email: owner?.email, password: owner?.password } })
+  expect((await other.post(`${demo.url}/api/channels`, { data: { name: 'The other oven' } })).status()).toBe(201)
+  const named = await namesOf(page.request, demo)
+  for (const [file, least] of Object.entries(mutatingRoutes)) {
+    const asked = /\[(\w+)\]/.exec(file)?.[1]
+    if (least === 'anybody' || !asked || !(asked in named)) continue
+    const method = /\.(post|put|patch|delete)\.ts$/.exec(file)?.[1] ?? 'patch'
+    const path = file
+      .replace(/(?:\.(?:post|put|patch|delete))?\.ts$/, '')
+      .replace(/\/?index$/, '')
+      .replace(/\[(\w+)\]/g, (_whole, name: string) => named[name] ?? 'none')
+    const answer = await other.fetch(`${demo.url}/api/${path}`, { method, data: {} })
+    expect([file, answer.status(), answer.ok()]).toEqual([file, answer.status(), false])
+    expect([file, [400, 403, 404, 405, 409, 410, 412, 415, 422].includes(answer.status())]).toEqual([file, true])
+  }
+  // What can be read by its name cannot be read, either.
+  for (const path of [`boxes/${named.boxId}`, `boxes/${named.boxId}/acts`, `goals/${named.goalId}/contributions`])
+    expect((await other.get(`${demo.url}/api/${path}`)).status()).toBe(404)
+  expect(await everything(page.request, demo)).toEqual(before)
+  await other.dispose()
 })

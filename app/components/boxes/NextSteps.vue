@@ -5,12 +5,21 @@ import { computed } from 'vue'
 import type { BoxSummary } from '../../../contract/views.ts'
 import { useLiveStore } from '../../stores/live.ts'
 
-/** What is left to do until viewers see an alert, with what is done already. */
-const props = defineProps<{ boxes: readonly BoxSummary[] }>()
+/** What is left to do until viewers see an alert, with what is done already. It stays until all of it is. */
+const props = defineProps<{ boxes: readonly BoxSummary[]; hasShown: boolean }>()
 const live = useLiveStore()
 const desks = computed(() => props.boxes.flatMap((box) => live.deskOf(box.id) ?? []))
 const first = computed(() => props.boxes[0])
+/** Now or before: what was shown once was added once. */
+const wasShown = computed(
+  () => props.hasShown || desks.value.some((desk) => desk.log.some((play) => play.state === 'played')),
+)
 const steps = computed(() => [
+  {
+    name: 'Make a box',
+    note: 'What one browser source shows. Begin with a set: it brings an alert for each kind.',
+    isDone: props.boxes.length > 0,
+  },
   {
     name: 'Tune an alert',
     note: 'Words, picture, sound, timing. The stage plays it as viewers will see it.',
@@ -20,12 +29,12 @@ const steps = computed(() => [
   {
     name: 'Add the source',
     note: 'Open a box, press Source, and enter the address in your broadcast program.',
-    isDone: desks.value.some((desk) => desk.sources.length > 0),
+    isDone: wasShown.value || desks.value.some((desk) => desk.sources.length > 0),
   },
   {
     name: 'Send a test',
     note: 'It says on how many sources it was shown.',
-    isDone: desks.value.some((desk) => desk.log.some((play) => play.isTest && play.state === 'played')),
+    isDone: wasShown.value,
   },
 ])
 const nextIndex = computed(() => steps.value.findIndex((step) => !step.isDone))
@@ -36,7 +45,7 @@ function inkOf(isDone: boolean, index: number): string {
 </script>
 
 <template>
-  <section class="on-paper rounded-sm p-6 md:col-span-2 xl:col-span-1" aria-label="From here to air">
+  <section v-if="nextIndex >= 0" class="on-paper rounded-sm p-6" aria-label="From here to air">
     <h2 class="font-display text-xl font-semibold">From here to air</h2>
     <ol class="mt-4 space-y-4">
       <li v-for="(step, index) in steps" :key="step.name" class="grid grid-cols-[1.5rem_minmax(0,1fr)] gap-3">
@@ -53,8 +62,6 @@ function inkOf(isDone: boolean, index: number): string {
         </div>
       </li>
     </ol>
-    <NuxtLink v-if="first && nextIndex >= 0" :to="`/boxes/${first.id}`" class="button mt-5"
-      >Go on with {{ first.name }}</NuxtLink
-    >
+    <NuxtLink v-if="first" :to="`/boxes/${first.id}`" class="button mt-5">Go on with {{ first.name }}</NuxtLink>
   </section>
 </template>

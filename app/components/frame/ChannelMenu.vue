@@ -11,13 +11,16 @@ import ThunderMark from './ThunderMark.vue'
 /** The channel's name, and behind it what is the channel's own. */
 const session = useSessionStore()
 const live = useLiveStore()
-const pages = computed(() => channelPaths.filter(({ isOwners }) => !isOwners || session.isOwner))
+const pages = computed(() =>
+  session.isDeskOnly ? [] : channelPaths.filter(({ isOwners }) => !isOwners || session.isOwner),
+)
 </script>
 
 <template>
   <Menu as="div" class="relative min-w-0">
     <MenuButton
-      class="flex max-w-full items-center gap-3 rounded-sm py-0.5 pr-2 text-left hover:bg-ridge"
+      class="flex max-w-full items-center gap-3 rounded-sm py-0.5 pr-2 text-left enabled:hover:bg-ridge"
+      :disabled="pages.length === 0"
       :aria-label="`${session.session?.channel.name}: people, settings and what else is the channel’s own`"
     >
       <ThunderMark />
@@ -27,7 +30,7 @@ const pages = computed(() => channelPaths.filter(({ isOwners }) => !isOwners || 
           live.isConnected ? 'Thundercrest' : 'no connection to the server'
         }}</span>
       </span>
-      <ChevronDown :size="14" class="hidden shrink-0 text-mist md:block" aria-hidden="true" />
+      <ChevronDown v-if="pages.length > 0" :size="14" class="hidden shrink-0 text-mist md:block" aria-hidden="true" />
     </MenuButton>
     <MenuItems
       class="on-paper absolute left-0 z-40 mt-1 w-56 rounded-sm border border-rule py-1 shadow-lg focus:outline-none"

@@ -14,6 +14,7 @@ import { useKeys } from '../../composables/useKeys.ts'
 import { useScheme } from '../../composables/useScheme.ts'
 import { useBoxesStore } from '../../stores/boxes.ts'
 import { keyLabel, useCommandsStore } from '../../stores/commands.ts'
+import { useSessionStore } from '../../stores/session.ts'
 import { channelPaths, pathsOf, stations } from './stations.ts'
 
 interface Listed {
@@ -26,6 +27,7 @@ const isOpen = ref(false)
 const asked = ref('')
 const boxesStore = useBoxesStore()
 const screen = useCommandsStore()
+const session = useSessionStore()
 const { toggleScheme } = useScheme()
 
 /** Pages that are named above in words of their own. */
@@ -40,8 +42,7 @@ const others = [
   { name: 'Go to your account', key: '', run: () => navigateTo('/account') },
 ]
 
-const commands = computed<Listed[]>(() => [
-  ...screen.all.map(({ name, keys, run }) => ({ name, key: keys ? keyLabel(keys) : '', run })),
+const pages = computed<Listed[]>(() => [
   { name: 'Go to Feeds', key: '', run: () => navigateTo('/feeds') },
   { name: 'Go to Boxes', key: '', run: () => navigateTo('/boxes') },
   { name: 'Go to Desk', key: '', run: () => navigateTo('/desk') },
@@ -57,6 +58,10 @@ const commands = computed<Listed[]>(() => [
     key: '',
     run: () => navigateTo(`/boxes/${box.id}`),
   })),
+])
+const commands = computed<Listed[]>(() => [
+  ...screen.all.map(({ name, keys, run }) => ({ name, key: keys ? keyLabel(keys) : '', run })),
+  ...(session.isDeskOnly ? [] : pages.value),
   ...(boxesStore.boxes ?? []).map((box) => ({
     name: `Desk of ${box.name}`,
     key: '',

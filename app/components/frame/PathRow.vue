@@ -11,6 +11,7 @@ const station = computed(() => stationOf(route.path))
 const session = useSessionStore()
 const ofChannel = computed(() => channelPaths.filter(({ isOwners }) => !isOwners || session.isOwner))
 const paths = computed<readonly { to: string; name: string }[]>(() => {
+  if (session.isDeskOnly) return []
   if (station.value) return pathsOf[station.value]
   return channelPaths.some(({ to }) => to === route.path) ? ofChannel.value : []
 })

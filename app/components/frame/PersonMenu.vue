@@ -3,6 +3,7 @@ import { NuxtLink } from '#components'
 import { navigateTo } from '#imports'
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown, CircleUserRound } from '@lucide/vue'
+import { roleName } from '../../../contract/people.ts'
 import { useScheme } from '../../composables/useScheme.ts'
 import { useSessionStore } from '../../stores/session.ts'
 
@@ -25,7 +26,7 @@ async function signOut(): Promise<void> {
     >
       <span class="hidden md:block">
         <span class="block max-w-36 truncate font-medium">{{ store.session?.person.name }}</span>
-        <span class="block text-2xs text-mist">{{ store.session?.role }}</span>
+        <span class="block text-2xs text-mist">{{ store.session ? roleName(store.session.role) : '' }}</span>
       </span>
       <CircleUserRound :size="20" class="text-mist md:hidden" aria-hidden="true" />
       <ChevronDown :size="14" class="text-mist" aria-hidden="true" />

@@ -5,7 +5,7 @@ import { mediaLimits, type IntakeView } from '../../../contract/media.ts'
 import { useArrivalSound } from '../../library/arrivalSound.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useUploadsStore } from '../../stores/uploads.ts'
-import { bytesInWords } from './mediaWords.ts'
+import { bytesInWords } from '../../format/bytesInWords.ts'
 
 /** Files on their way: being sent, being measured, and those that were refused with why and what to do. */
 const media = useMediaStore()

@@ -3,7 +3,8 @@ import { computed } from 'vue'
 import type { MediaView } from '../../../contract/views.ts'
 import { counted } from '../../format/counted.ts'
 import { seconds } from '../../format/time.ts'
-import { bytesInWords, channelWords, formatOf } from './mediaWords.ts'
+import { bytesInWords } from '../../format/bytesInWords.ts'
+import { channelWords, formatOf } from './mediaWords.ts'
 
 /** What was measured of a file. */
 const props = defineProps<{ file: MediaView }>()

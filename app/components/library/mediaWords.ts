@@ -23,13 +23,6 @@ const formats: Record<string, string> = {
 
 export const formatOf = ({ mime }: Pick<MediaView, 'mime'>) => formats[mime] ?? mime
 
-/** Bytes in the unit that a person would choose. */
-export function bytesInWords(bytes: number): string {
-  if (bytes < 1000) return `${bytes} B`
-  if (bytes < 1_000_000) return `${(bytes / 1000).toFixed(bytes < 10_000 ? 1 : 0)} kB`
-  return `${(bytes / 1_000_000).toFixed(1)} MB`
-}
-
 /** What a file is in a few words: "400 × 400, 1.20 s", "2.40 s, stereo". */
 export function gist(file: MediaView): string {
   const { measured } = file

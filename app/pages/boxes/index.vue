@@ -41,14 +41,17 @@ onMounted(async () => {
       >
     </div>
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
-    <div
-      v-else-if="boxes.boxes?.length"
-      class="grid grid-cols-1 items-start gap-6 md:grid-cols-2 xl:grid-cols-[repeat(2,minmax(0,1fr))_20rem]"
-    >
+    <div v-else-if="boxes.boxes?.length" class="grid grid-cols-1 items-start gap-6 md:grid-cols-2 xl:grid-cols-3">
       <BoxTile v-for="box in boxes.boxes" :key="box.id" :box="box" />
-      <NextSteps :boxes="boxes.boxes" />
+      <NextSteps :boxes="boxes.boxes" :has-shown="boxes.hasShown" />
     </div>
-    <FirstSets v-else-if="boxes.boxes && session.canEdit" />
+    <div
+      v-else-if="boxes.boxes && session.canEdit"
+      class="grid grid-cols-1 items-start gap-6 xl:grid-cols-[minmax(0,1fr)_20rem]"
+    >
+      <FirstSets />
+      <NextSteps :boxes="[]" :has-shown="false" />
+    </div>
     <p v-else-if="boxes.boxes" class="text-mist">No box yet. Ask an owner or an editor to make the first one.</p>
     <p v-else class="text-mist">Loading…</p>
     <PutAwayList v-if="session.canEdit" />

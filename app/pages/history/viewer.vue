@@ -9,13 +9,16 @@ import { request, wordsOf } from '../../api/request.ts'
 import WhyDialog, { type AskedEvent } from '../../components/desk/WhyDialog.vue'
 import KindMark from '../../components/frame/KindMark.vue'
 import HistoryList from '../../components/history/HistoryList.vue'
+import ForgetViewer from '../../components/history/ForgetViewer.vue'
 import { useHistory } from '../../components/history/useHistory.ts'
 import { useChannel } from '../../composables/useChannel.ts'
+import { useSessionStore } from '../../stores/session.ts'
 import { useTriggersStore } from '../../stores/triggers.ts'
 
 const route = useRoute()
 const channel = useChannel()
 const triggers = useTriggersStore()
+const session = useSessionStore()
 const asked = ref<AskedEvent | null>(null)
 const view = ref<ViewerView | null>(null)
 const refusal = ref('')
@@ -94,6 +97,7 @@ const given = computed(() => {
         </li>
       </ul>
       <p class="text-faded">Tests are left out, and so is what was given back.</p>
+      <ForgetViewer v-if="session.isOwner" :about="filter" :name="view.name" />
     </aside>
     <WhyDialog :asked="asked" @close="asked = null" />
   </main>

@@ -4,7 +4,7 @@ import { definePageMeta, useHead, useRoute } from '#imports'
 import { useForm } from '@tanstack/vue-form'
 import { onMounted, ref } from 'vue'
 import { newAccount } from '../../../contract/bodies.ts'
-import type { JoinBody, OpenedInvitation } from '../../../contract/people.ts'
+import { roleName, type JoinBody, type OpenedInvitation } from '../../../contract/people.ts'
 import { request, wordsOf } from '../../api/request.ts'
 import { accountFields } from '../../components/fields/accountFields.ts'
 import FormField from '../../components/fields/FormField.vue'
@@ -48,7 +48,7 @@ const form = useForm({
   <div v-if="invitation" class="space-y-4">
     <h1 class="font-display text-3xl font-semibold">Join {{ invitation.channelName }}</h1>
     <p class="text-faded">
-      {{ invitation.madeByName }} invites you as <b class="font-semibold text-char">{{ invitation.role }}</b>:
+      {{ invitation.madeByName }} invites you as <b class="font-semibold text-char">{{ roleName(invitation.role) }}</b>:
       {{ roleWords[invitation.role] }}.
     </p>
     <template v-if="invitation.you">

@@ -9,7 +9,7 @@ import { problemError } from '../../system/problemError.ts'
 
 /** Changes one's own name or address. */
 export default defineEventHandler(async (event): Promise<AccountView> => {
-  const { db, session, sessionId } = await withPeople(event, 'moderator')
+  const { db, session, sessionId } = await withPeople(event, 'desk')
   const { name, email } = await readChecked(event, accountBody)
   const { person } = session
   if (email !== undefined) {

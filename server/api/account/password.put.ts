@@ -10,7 +10,7 @@ import { problemError } from '../../system/problemError.ts'
 
 /** Changes one's password. Whoever is signed in elsewhere with the old one is signed out there. */
 export default defineEventHandler(async (event) => {
-  const { db, session, sessionId, endSessionScreens } = await withPeople(event, 'moderator')
+  const { db, session, sessionId, endSessionScreens } = await withPeople(event, 'desk')
   const { now, then } = await readChecked(event, passwordBody)
   const { signInLimits } = await useSignIn()
   const person = await findPerson(db, session.person.id)

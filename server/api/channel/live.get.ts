@@ -5,7 +5,7 @@ import { useScreens } from '../../live/port.ts'
 
 /** A stream of server-sent events with the state of the channel: whole, then what changes of it. It ends with the session. */
 export default defineEventHandler(async (event) => {
-  const { channel } = await requireMember(event, 'moderator')
+  const { channel } = await requireMember(event, 'desk')
   const sessionId = (await sessionIdIn(event)) ?? ''
   const { stream } = await useScreens()
   const out: EventStream = new EventStream(

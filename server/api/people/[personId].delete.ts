@@ -8,7 +8,7 @@ import { noteDeed } from '../../channel/trail.ts'
 
 /** Takes a member out of the channel; everybody may leave. It takes effect at once. */
 export default defineEventHandler(async (event) => {
-  const { db, session, retell } = await withPeople(event, 'moderator')
+  const { db, session, retell } = await withPeople(event, 'desk')
   const personId = pathId(event, 'personId')
   if (!(await findRole(db, session.channel.id, personId)))
     throw problemError(404, 'There is no such person in this channel.')

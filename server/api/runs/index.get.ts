@@ -8,6 +8,6 @@ const listed = 100
 
 /** What was set off lately, the newest first. */
 export default defineEventHandler(async (event): Promise<{ runs: RunView[] }> => {
-  const { session, db } = await withCalls(event, 'moderator')
+  const { session, db } = await withCalls(event, 'desk')
   return { runs: (await listRuns(db, session.channel.id, listed)).map(runView) }
 })

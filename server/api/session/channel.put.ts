@@ -7,7 +7,7 @@ import { problemError } from '../../system/problemError.ts'
 
 /** Works in another of one's channels from now on, on this browser. */
 export default defineEventHandler(async (event) => {
-  const { db, session, sessionId, endSessionScreens } = await withPeople(event, 'moderator')
+  const { db, session, sessionId, endSessionScreens } = await withPeople(event, 'desk')
   const { channelId } = await readChecked(event, hereBody)
   if (!(await findRole(db, channelId, session.person.id)))
     throw problemError(404, 'You belong to no such channel (any more).')

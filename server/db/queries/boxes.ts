@@ -1,8 +1,9 @@
-import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
+import { and, asc, count, desc, eq, gt, isNotNull, isNull, max, sql } from 'drizzle-orm'
 import type { BoxDocument } from '../../../core/composition/box.ts'
 import { isSame } from '../../../core/isSame.ts'
 import { migrateBox } from '../../../core/composition/migrateBox.ts'
 import type { Database } from '../handle.ts'
+import { play } from '../liveSchema.ts'
 import { box, boxVersion, person } from '../schema.ts'
 import { addLane } from './lanes.ts'
 
@@ -168,6 +169,17 @@ export async function isMediaUsed(db: Database, channelId: string, mediaId: stri
     )
     .limit(1)
   return row !== undefined
+}
+
+/** Whether anything of a channel was ever shown by a source. */
+export async function hasEverShown(db: Database, channelId: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: play.id })
+    .from(box)
+    .innerJoin(play, eq(play.boxId, box.id))
+    .where(and(eq(box.channelId, channelId), gt(play.shownCount, 0)))
+    .limit(1)
+  return rows.length > 0
 }
 
 type NewVersion = Omit<BoxVersionRow, 'number'>

@@ -11,7 +11,7 @@ export async function listMembers(db: Database, channelId: string) {
     .innerJoin(person, eq(person.id, membership.personId))
     .where(eq(membership.channelId, channelId))
     .orderBy(
-      sql`case ${membership.role} when 'owner' then 0 when 'editor' then 1 else 2 end`,
+      sql`case ${membership.role} when 'owner' then 0 when 'editor' then 1 when 'moderator' then 2 else 3 end`,
       asc(sql`lower(${person.name})`),
       asc(person.id),
     )

@@ -8,7 +8,7 @@ import { problemError } from '../../../system/problemError.ts'
 
 /** Signs oneself out where one is signed in: on one other browser (its id), or on all others (`others`). */
 export default defineEventHandler(async (event): Promise<AccountView> => {
-  const { db, session, sessionId, endSessionScreens } = await withPeople(event, 'moderator')
+  const { db, session, sessionId, endSessionScreens } = await withPeople(event, 'desk')
   const asked = pathId(event, 'sessionId')
   const one = (await listSessions(db, session.person.id)).find(({ id }) => browserIdOf(id) === asked)
   if (asked !== 'others' && !one) throw problemError(404, 'You are not signed in there any more.')

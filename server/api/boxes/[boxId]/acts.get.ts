@@ -9,7 +9,7 @@ import { canonicalOf } from '../../../ingest/decideEvents.ts'
 
 /** What was done at the desk of this box, and by whom, newest first. */
 export default defineEventHandler(async (event): Promise<{ acts: ActView[] }> => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk')
   const { database } = await useDatabase()
   const rows = await listActs(database.db, box.channelId, box.id)
   return {

@@ -8,7 +8,7 @@ import { useLines } from '../../../queue/port.ts'
 
 /** Takes out all that waits, or puts it back: within ten seconds, it is as if nothing had been. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   refuseBoard(box)
   const { isCleared } = await readChecked(event, clearedBody)
   const { lines } = await useLines()

@@ -10,7 +10,7 @@ import { useLines } from '../../../queue/port.ts'
 
 /** Holds the queue, or lets it go on. What plays now plays to its end; what comes in is kept. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   refuseBoard(box)
   const { isHeld } = await readChecked(event, heldBody)
   const { database } = await useDatabase()

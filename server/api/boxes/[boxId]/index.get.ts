@@ -5,7 +5,7 @@ import { pathId } from '../../../http/pathId.ts'
 import { useDatabase } from '../../../db/port.ts'
 
 export default defineEventHandler(async (event) => {
-  const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { box } = await requireBox(event, pathId(event, 'boxId'), 'desk')
   const { database } = await useDatabase()
   return boxView(database.db, box)
 })

@@ -10,7 +10,7 @@ import { useLines } from '../../../queue/port.ts'
 
 /** Empties the screen and holds the line, or lets it go on. What was cut off stays in the log and can be replayed. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   refuseBoard(box)
   const { isOn } = await readChecked(event, panicBody)
   const { lines } = await useLines()

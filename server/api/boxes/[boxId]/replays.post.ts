@@ -8,7 +8,7 @@ import { useIngest } from '../../../ingest/port.ts'
 
 /** Plays all once more that was let go within the last hour and not shown since, in the order in which it came. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   refuseBoard(box)
   const { database } = await useDatabase()
   const { ingest } = await useIngest()

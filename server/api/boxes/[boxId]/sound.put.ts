@@ -10,7 +10,7 @@ import { useSources } from '../../../realtime/port.ts'
 
 /** Has nothing of a box be heard, on any source, or all of it again. Alerts play on meanwhile. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   refuseBoard(box)
   const { isHeard } = await readChecked(event, soundBody)
   const [{ database }, { tellSources }] = await Promise.all([useDatabase(), useSources()])

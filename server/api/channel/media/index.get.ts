@@ -7,7 +7,7 @@ import { useMedia } from '../../../media/port.ts'
 
 /** The channel's library, and what is on its way into it. */
 export default defineEventHandler(async (event) => {
-  const { channel } = await requireMember(event, 'moderator')
+  const { channel } = await requireMember(event, 'desk')
   const { database } = await useDatabase()
   const { library } = await useMedia()
   const [media, intake] = await Promise.all([listMedia(database.db, channel.id), library.listIntake(channel.id)])

@@ -15,7 +15,7 @@ import { useVoices } from '../../../speech/port.ts'
  * minds the desk.
  */
 export default defineEventHandler(async (event) => {
-  const session = await requireMember(event, 'moderator')
+  const session = await requireMember(event, 'desk')
   const { channel, person } = session
   const { isOn } = await readChecked(event, voicesOnBody)
   const { database } = await useDatabase()

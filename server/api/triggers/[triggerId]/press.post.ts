@@ -8,7 +8,7 @@ import { ownTrigger, withCalls } from '../../../triggers/surroundings.ts'
 
 /** Somebody presses its button or its key on the desk. The same request twice is one press. */
 export default defineEventHandler(async (event) => {
-  const { session } = await withCalls(event, 'moderator')
+  const { session } = await withCalls(event, 'desk')
   const { document } = await ownTrigger(event, session.channel)
   const { requestId, input } = await readChecked(event, pressBody)
   if (!document.starts.some(({ by }) => by === 'hand'))

@@ -15,7 +15,7 @@ import { useDatabase } from '../../../../../db/port.ts'
  * Why an event got what it got in a box, as it was decided when it came, and what the box's draft would do with it now.
  */
 export default defineEventHandler(async (event): Promise<WhyView> => {
-  const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { box } = await requireBox(event, pathId(event, 'boxId'), 'desk')
   const { database } = await useDatabase()
   const { onAir } = await useChannels()
   const found = await findDecision(database.db, box.channelId, box.id, pathId(event, 'eventId'))

@@ -6,7 +6,7 @@ import { useLines } from '../../../../../queue/port.ts'
 
 /** Skips a play, whether it is on screen or still waiting. It stays in the log and can be replayed. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   const { lines } = await useLines()
   const reason = `skipped by ${session.person.name}`
   const playId = pathId(event, 'playId')

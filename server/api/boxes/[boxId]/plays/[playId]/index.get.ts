@@ -8,7 +8,7 @@ import { useLines } from '../../../../../queue/port.ts'
 
 /** What the sources were given to show, for the desk's live miniature. */
 export default defineEventHandler(async (event) => {
-  const { box } = await requireBox(event, pathId(event, 'boxId'), 'moderator')
+  const { box } = await requireBox(event, pathId(event, 'boxId'), 'desk')
   const { database } = await useDatabase()
   const { lines } = await useLines()
   const play = await findPlay(database.db, pathId(event, 'playId'))

@@ -7,7 +7,7 @@ import { problemError } from '../../../../../system/problemError.ts'
 
 /** Has a play that waits be the next, before all others. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   const { lines } = await useLines()
   const playId = pathId(event, 'playId')
   if ((await lines.act(box.id, { do: 'moveUp', playId })) !== 'done')

@@ -8,7 +8,7 @@ import { useDatabase } from '../../../../../db/port.ts'
 import { useIngest } from '../../../../../ingest/port.ts'
 
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   const { database } = await useDatabase()
   const { ingest } = await useIngest()
   const play = await findPlay(database.db, pathId(event, 'playId'))

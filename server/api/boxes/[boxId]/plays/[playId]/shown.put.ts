@@ -9,7 +9,7 @@ import { problemError } from '../../../../../system/problemError.ts'
 
 /** Lets a play be shown that the box's policy has wait for somebody, or does not. What it says may be read then, too. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   const { isLet } = await readChecked(event, shownBody)
   const { lines } = await useLines()
   const act = { do: 'judge' as const, playId: pathId(event, 'playId'), isLet, by: session.person.name }

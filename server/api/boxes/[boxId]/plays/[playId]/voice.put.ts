@@ -9,7 +9,7 @@ import { useLines } from '../../../../../queue/port.ts'
 
 /** Lets what a viewer wrote be read, or not; what is being read goes silent at once. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   const { isRead } = await readChecked(event, voiceBody)
   const { lines } = await useLines()
   const said = { by: session.person.name }

@@ -8,7 +8,7 @@ import { useSources } from '../../../../../realtime/port.ts'
 
 /** Has one source be silent, or be heard: of two scenes that are shown in turn one is enough. It remembers that over a reload. */
 export default defineEventHandler(async (event) => {
-  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'moderator', 'desk')
+  const { box, session } = await requireBox(event, pathId(event, 'boxId'), 'desk', 'desk')
   refuseBoard(box)
   const { isHeard } = await readChecked(event, soundBody)
   const { tellSources } = await useSources()
