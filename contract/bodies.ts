@@ -77,6 +77,12 @@ export const testBody = z
     { path: ['kind'], message: 'a test is for a kind, for a case (variationId), or of a past event (eventId)' },
   )
 
+/** Which alert of another box is brought, or which case of it; null: all of them. */
+export const bringAlertBody = z.object({
+  fromBoxId: z.string().min(1).max(60),
+  alertId: z.string().min(1).max(60),
+  variationId: z.string().min(1).max(60).nullable(),
+})
 export const heldBody = z.object({ isHeld: z.boolean() })
 /** Whether all that waits is taken out; false puts it back. */
 export const clearedBody = z.object({ isCleared: z.boolean() })

@@ -3,6 +3,9 @@ import type { Canvas } from '../composition/canvas.ts'
 import { copyOf } from '../copyOf.ts'
 
 const places = new Set(['xPx', 'yPx'])
+/** How large letters are, and how small they may become. */
+const letters = new Set(['sizePx', 'floorPx'])
+const leastLetterPx = 8
 
 /**
  * A box for another canvas. Where things stand keeps its ratio of the canvas, and everything is as much larger or
@@ -15,13 +18,16 @@ export function fitToCanvas(box: BoxDocument, canvas: Canvas): BoxDocument {
   const ratio = Math.min(acrossRatio, downRatio)
   const ratioOf: Record<string, number> = { xPx: acrossRatio, yPx: downRatio }
   const scaled = (field: string, px: number) => Math.round(px * (ratioOf[field] ?? ratio) * 100) / 100
+  const scaledLetters = (field: string, px: number) => Math.max(leastLetterPx, scaled(field, px))
   const fit = (node: unknown, isShadow: boolean): void => {
     if (typeof node !== 'object' || node === null) return
     for (const [field, value] of Object.entries(node)) {
       const record = node as Record<string, unknown>
       // A shadow falls as far as letters are large, wherever they stand.
       if (typeof value === 'number' && isPx(field))
-        record[field] = scaled(isShadow && places.has(field) ? 'widthPx' : field, value)
+        record[field] = letters.has(field)
+          ? scaledLetters(field, value)
+          : scaled(isShadow && places.has(field) ? 'widthPx' : field, value)
       else if (Array.isArray(value) && isPx(field))
         record[field] = value.map((px) => (typeof px === 'number' ? scaled(field, px) : px))
       else if (field === 'frames' && isOffset(record))

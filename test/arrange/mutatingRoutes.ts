@@ -12,6 +12,7 @@ export const mutatingRoutes: Readonly<Record<string, Role | 'anybody'>> = {
   'boards/[boardId]/tests.post.ts': 'moderator',
   'boards/index.post.ts': 'editor',
   'boxes/[boxId]/address.post.ts': 'owner',
+  'boxes/[boxId]/alerts.post.ts': 'editor',
   'boxes/[boxId]/cleared.put.ts': 'desk',
   'boxes/[boxId]/copies.post.ts': 'editor',
   'boxes/[boxId]/draft.patch.ts': 'editor',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp, Plus, Trash2 } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { mainKind, playedBy, type PlayedBy, type Variation } from '../../../core/composition/box.ts'
 import {
   addVariation,
@@ -20,6 +20,7 @@ import { kindNames } from '../../../core/events/kindNames.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import BringDialog from '../apply/BringDialog.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import TickBox from '../fields/TickBox.vue'
@@ -33,6 +34,7 @@ import { startOf } from './comparisonStart.ts'
 defineProps<{ disabled: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
+const isBringing = ref(false)
 const view = useRoomViewStore()
 const covered = useCoverageStore()
 const channel = useChannel()
@@ -221,5 +223,9 @@ const setShare = (variation: Variation, isOn: boolean) =>
       Nothing plays where {{ gapWords }}. An everyday case at the end would take {{ gaps.length > 1 ? 'these' : 'it' }}.
     </p>
     <OfferSection :alert="room.alert" :disabled="disabled" />
+    <template v-if="!disabled">
+      <button type="button" class="button" @click="isBringing = true">To another box…</button>
+      <BringDialog v-model:open="isBringing" />
+    </template>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Cast } from '@lucide/vue'
+import { saveFile } from '../../format/saveFile.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import UndoRedo from '../frame/UndoRedo.vue'
 import RollOfKinds from './RollOfKinds.vue'
@@ -7,6 +8,12 @@ import RollOfKinds from './RollOfKinds.vue'
 defineProps<{ canEdit: boolean }>()
 defineEmits<{ publish: []; source: [] }>()
 const draft = useDraftStore()
+
+/** What the server does not take is not lost: whoever edited has it as a file, and it stays in this browser. */
+function keep(): void {
+  const text = JSON.stringify(draft.document, null, 2)
+  saveFile(new Blob([text], { type: 'application/json' }), `${draft.view?.name ?? 'box'}, my edit.json`)
+}
 </script>
 
 <template>
@@ -17,7 +24,8 @@ const draft = useDraftStore()
     <RollOfKinds v-else :can-edit="canEdit" />
     <div class="flex shrink-0 items-center gap-2">
       <template v-if="draft.saveState === 'refused'">
-        <span role="alert" class="text-wrong">The last edits were refused. Undo them, or</span>
+        <span role="alert" class="text-wrong">The last edits were refused.</span>
+        <button type="button" class="button" @click="keep">Keep them as a file</button>
         <button type="button" class="button" @click="draft.loadSaved()">Load what is saved</button>
       </template>
       <template v-if="canEdit">
