@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { PasskeyView } from './passkeys.ts'
 import { newAccount } from './bodies.ts'
 import { roles, type Role } from './views.ts'
 
@@ -66,6 +67,7 @@ export interface AccountView {
   email: string
   channels: { id: string; name: string; role: Role; isHere: boolean }[]
   sessions: BrowserView[]
+  passkeys: PasskeyView[]
 }
 
 /** Where somebody is signed in. */

@@ -6,6 +6,7 @@ import { onMounted, ref } from 'vue'
 import { toast } from 'vue-sonner'
 import { accountForm, passwordBody, roleName, type AccountView } from '../../contract/people.ts'
 import { request, wordsOf } from '../api/request.ts'
+import PasskeyList from '../components/account/PasskeyList.vue'
 import FormField from '../components/fields/FormField.vue'
 import { firstError } from '../components/fields/firstError.ts'
 import { useSessionStore } from '../stores/session.ts'
@@ -151,6 +152,7 @@ const isChanging = password.useStore((state) => state.isSubmitting)
           Sign out everywhere else
         </button>
       </section>
+      <PasskeyList :passkeys="account.passkeys" @change="account = $event" />
       <section class="on-paper rounded-sm p-5" aria-labelledby="channels">
         <h2 id="channels" class="font-display text-xl font-semibold">Your channels</h2>
         <ul class="mt-2 divide-y divide-rule" aria-label="Channels">

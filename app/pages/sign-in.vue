@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { definePageMeta, navigateTo, useHead, useRoute } from '#imports'
+import { KeyRound } from '@lucide/vue'
 import { useForm } from '@tanstack/vue-form'
 import { ref } from 'vue'
 import { signInBody } from '../../contract/bodies.ts'
 import { wordsOf } from '../api/request.ts'
+import { passkeyTrouble, passkeyWords } from '../components/account/passkeyTrouble.ts'
 import FormField from '../components/fields/FormField.vue'
 import { firstError } from '../components/fields/firstError.ts'
 import { useSessionStore } from '../stores/session.ts'
@@ -14,6 +16,11 @@ const session = useSessionStore()
 const route = useRoute()
 const refusal = ref('')
 
+async function goOn(): Promise<void> {
+  const wanted = typeof route.query.to === 'string' ? route.query.to : ''
+  // Only a path of this application: "//elsewhere" would be another site.
+  await navigateTo(/^\/(?!\/)/.test(wanted) ? wanted : '/')
+}
 const form = useForm({
   defaultValues: { email: '', password: '' },
   validators: { onSubmit: signInBody },
@@ -21,9 +28,7 @@ const form = useForm({
     try {
       refusal.value = ''
       await session.signIn(value)
-      const wanted = typeof route.query.to === 'string' ? route.query.to : ''
-      // Only a path of this application: "//elsewhere" would be another site.
-      await navigateTo(/^\/(?!\/)/.test(wanted) ? wanted : '/')
+      await goOn()
     } catch (error) {
       refusal.value = wordsOf(error)
     }
@@ -33,6 +38,16 @@ function comeIn({ email, password }: { email: string; password: string }): void 
   form.setFieldValue('email', email)
   form.setFieldValue('password', password)
   void form.handleSubmit()
+}
+const canUsePasskey = passkeyTrouble() === ''
+async function usePasskey(): Promise<void> {
+  refusal.value = ''
+  try {
+    await session.signInByPasskey()
+    await goOn()
+  } catch (error) {
+    refusal.value = passkeyWords(error)
+  }
 }
 const isSubmitting = form.useStore((state) => state.isSubmitting)
 </script>
@@ -63,6 +78,9 @@ const isSubmitting = form.useStore((state) => state.isSubmitting)
     <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
     <button type="submit" class="button button-bolt w-full" :disabled="isSubmitting">
       {{ isSubmitting ? 'Signing in…' : 'Sign in' }}
+    </button>
+    <button v-if="canUsePasskey" type="button" class="button w-full" @click="usePasskey">
+      <KeyRound :size="16" aria-hidden="true" />Sign in with a passkey
     </button>
     <section v-if="session.demoAccounts.length > 0" class="border-t border-rule pt-4" aria-label="Demo accounts">
       <h2 class="caps text-faded">This is the demo. Come in as</h2>

@@ -40,6 +40,14 @@ export const useSessionStore = defineStore('session', () => {
       await request('POST', '/api/session', body)
       await load()
     },
+    /** Asks the device who its owner is. @throws what the device or the server refuses */
+    async signInByPasskey(): Promise<void> {
+      const { startAuthentication } = await import('@simplewebauthn/browser')
+      type Options = Parameters<typeof startAuthentication>[0]['optionsJSON']
+      const optionsJSON = await request<Options>('POST', '/api/session/passkey-options')
+      await request('POST', '/api/session/passkey', { answer: await startAuthentication({ optionsJSON }) })
+      await load()
+    },
     async welcome(body: WelcomeBody): Promise<void> {
       await request('POST', '/api/welcome', body)
       await load()

@@ -7,6 +7,9 @@ import type { Role } from '../../contract/views.ts'
  */
 export const mutatingRoutes: Readonly<Record<string, Role | 'anybody'>> = {
   'account/index.patch.ts': 'desk',
+  'account/passkeys/[passkeyId].delete.ts': 'desk',
+  'account/passkeys/index.post.ts': 'desk',
+  'account/passkeys/options.post.ts': 'desk',
   'account/password.put.ts': 'desk',
   'account/sessions/[sessionId].delete.ts': 'desk',
   'boards/[boardId]/tests.post.ts': 'moderator',
@@ -91,6 +94,8 @@ export const mutatingRoutes: Readonly<Record<string, Role | 'anybody'>> = {
   'session/channel.put.ts': 'desk',
   'session/index.delete.ts': 'anybody',
   'session/index.post.ts': 'anybody',
+  'session/passkey-options.post.ts': 'anybody',
+  'session/passkey.post.ts': 'anybody',
   'sponsors/[campaignId]/index.put.ts': 'editor',
   'sponsors/[campaignId]/removed.put.ts': 'editor',
   'sponsors/index.post.ts': 'editor',

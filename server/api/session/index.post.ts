@@ -2,8 +2,8 @@ import { defineEventHandler, setResponseStatus } from 'h3'
 import { signInBody } from '../../../contract/bodies.ts'
 import { knownBrowserOf, rememberBrowser } from '../../auth/knownBrowser.ts'
 import { verifyPassword } from '../../auth/password.ts'
+import { requireAnyChannel } from '../../auth/requireAnyChannel.ts'
 import { startSession } from '../../auth/startSession.ts'
-import { listChannelsOf } from '../../db/queries/members.ts'
 import { findPersonByEmail } from '../../db/queries/people.ts'
 import { callerOf } from '../../http/caller.ts'
 import { readChecked } from '../../http/readChecked.ts'
@@ -25,11 +25,7 @@ export default defineEventHandler(async (event) => {
   const isRight = await verifyPassword(password, person?.passwordHash || nobody)
   if (!person || !isRight) throw problemError(401, 'This e-mail address and password do not belong together.')
   await signInLimits.forget(tried)
-  if ((await listChannelsOf(database.db, person.id)).length === 0)
-    throw problemError(
-      403,
-      'You belong to no channel any more. Ask for an invitation: its link lets you in with this account.',
-    )
+  await requireAnyChannel(database.db, person.id)
   await rememberBrowser(event, person.id, secret)
   await startSession(event, person.id)
   setResponseStatus(event, 204)
