@@ -3,6 +3,12 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   'player-size': [
     '`npm test` holds the script of the source page below 20 kB and to our own rooms alone. Of the editor’s scripts the words’ editor is loaded when words are edited, and vector animations when one is shown.',
   ],
+  backup: [
+    'The embedded database in the bench’s own process, so that its memory counts, too: in the server it has a thread. Media are random bytes, which nothing makes smaller. Whoever asks meanwhile asks a hundred times a second for the newest event. A restore makes every index while rows come in. The peers need the server to stand still, and cannot be put into another one.',
+  ],
+  'sign-in': [
+    'One server, tries in turns, handed on by a proxy that it believes, so that no address tries too often. Both compute one scrypt of 128 MiB; what differs is chance.',
+  ],
   boards: [
     'The page is a board of the demo with a bar, a list and a chat at 1920 × 1080, without a GPU, in Chromium on the machine that serves it. What comes within 30 ms is told together; a line is drawn in the frame after it came. 49 of the 50 boards are sockets that draw nothing. The heap is what is left after a collection.',
   ],

@@ -25,7 +25,6 @@ export const keyBody = z.object({
     .transform((list) => scopes.filter((each) => list.includes(each))),
   perMinute: z.union(paces.map((pace) => z.literal(pace))).default(600),
 })
-export type KeyBody = z.infer<typeof keyBody>
 
 export interface KeyView {
   id: string

@@ -1,4 +1,3 @@
-import type { AuthenticationResponseJSON, RegistrationResponseJSON } from '@simplewebauthn/server'
 import * as z from 'zod'
 
 /** A key that a device of a person keeps, as they see it. */
@@ -9,17 +8,14 @@ export interface PasskeyView {
   usedAtMs: number | null
 }
 
-/** What a device answers is checked by the library that asked; here only that it is an answer, and how large. */
+/** What a device answers: whether it holds is checked where it was asked; here only that it is an answer, and how large. */
 const answer = z.object({
   id: z.string().min(1).max(2_000),
   rawId: z.string().max(2_000),
   type: z.literal('public-key'),
   response: z.record(z.string(), z.unknown()),
   clientExtensionResults: z.record(z.string(), z.unknown()).default({}),
-  authenticatorAttachment: z.string().max(40).optional(),
+  authenticatorAttachment: z.enum(['cross-platform', 'platform']).optional(),
 })
-export const passkeyBody = z.object({
-  name: z.string().trim().min(1, 'say which device it is').max(80),
-  answer: answer as unknown as z.ZodType<RegistrationResponseJSON>,
-})
-export const passkeySignInBody = z.object({ answer: answer as unknown as z.ZodType<AuthenticationResponseJSON> })
+export const passkeyBody = z.object({ name: z.string().trim().min(1, 'say which device it is').max(80), answer })
+export const passkeySignInBody = z.object({ answer })

@@ -11,7 +11,10 @@ const person = { id: 'tallow', name: 'tallowmoth', pictureUrl: 'https://pictures
 function eventOf(kind: CanonicalEvent['kind']): CanonicalEvent['data'] {
   const { data } = sampleEvent(kind, 'everyday')
   const written = { message: { text: 'warm loaf of tallowmoth' } }
-  const typed = kind === 'redemption' ? { input: 'tallow' } : kind === 'chatCommand' ? { arguments: 'tallow' } : {}
+  const typed = {
+    ...(kind === 'redemption' && { input: 'tallow' }),
+    ...(kind === 'chatCommand' && { arguments: 'tallow' }),
+  }
   return dataSchemaOf(kind).parse({ ...data, ...written, ...typed, viewer: person })
 }
 

@@ -1,4 +1,5 @@
 import { getHeader, type H3Event } from 'h3'
+import { listChannelsOf } from '../db/queries/members.ts'
 import { addSession } from '../db/queries/people.ts'
 import { newSecret } from '../system/ids.ts'
 import { useDatabase } from '../db/port.ts'
@@ -11,8 +12,10 @@ export async function startSession(event: H3Event, personId: string, channelId: 
   const { database } = await useDatabase()
   const { secret } = await useSignIn()
   const key = newSecret()
+  // Where they work is settled now: a channel that comes to them later does not take its place.
+  const here = channelId ?? (await listChannelsOf(database.db, personId))[0]?.id ?? null
   await addSession(database.db, {
-    ...{ id: sessionIdOf(key), personId, channelId },
+    ...{ id: sessionIdOf(key), personId, channelId: here },
     expiresAt: new Date(Date.now() + sessionLastsMs),
     browser: browserWords(getHeader(event, 'user-agent') ?? ''),
   })

@@ -1,6 +1,5 @@
-import { cloudEventOf } from '../../contract/cloudEvent.ts'
+import { cloudEventOf, eventTypeOf } from '../../contract/cloudEvent.ts'
 import { eventKinds, type EventKind } from '../../core/events/kinds.ts'
-import { eventTypeOf } from '../../contract/cloudEvent.ts'
 
 /** A row of the history as the database has it. */
 type HistoryRow = Record<string, unknown>

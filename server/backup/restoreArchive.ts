@@ -1,14 +1,13 @@
 import { createReadStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { createInterface } from 'node:readline'
-import { getTableName, sql } from 'drizzle-orm'
 import type { Database, DatabaseHandle } from '../db/handle.ts'
 import { applyMigrations, migrate, type Migration } from '../db/migrate.ts'
-import { rowsOf } from '../db/rowsOf.ts'
+import { historyTable, keptTables } from '../db/keptTables.ts'
+import { countOn, currentSchema, endWhatWaits, hasAnything, putRows } from '../db/queries/backup.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
 import type { ArchiveManifest } from './archiveForm.ts'
 import { rowOfEvent } from './keptEvents.ts'
-import { historyTable, keptTables } from './keptTables.ts'
 import { BackupFault, mediaOf, readArchive } from './readArchive.ts'
 
 /** Rows go in a few at a time: the embedded database reads what it is given whole. */
@@ -62,7 +61,7 @@ export async function restoreArchive(path: string, into: RestoreInto): Promise<R
     const counts = await database.db.transaction(async (tx) => {
       await refuseWhatIsThere(tx)
       const filled = await fill(tx, lines, onStep)
-      await settle(tx)
+      await endWhatWaits(tx, whyOver)
       return filled
     })
     onStep('Bringing it up to date…')
@@ -75,18 +74,13 @@ export async function restoreArchive(path: string, into: RestoreInto): Promise<R
 
 /** @throws BackupFault where a channel or an account is there */
 async function refuseWhatIsThere(db: Database): Promise<void> {
-  const tables = rowsOf<{ there: boolean }>(
-    await db.execute(sql`select to_regclass('channel') is not null and to_regclass('person') is not null as there`),
-  )
-  if (!tables[0]?.there) return
-  const [found] = rowsOf<{ any: boolean }>(
-    await db.execute(sql`select exists (select 1 from channel) or exists (select 1 from person) as any`),
-  )
-  if (found?.any)
+  if (await hasAnything(db))
     throw new BackupFault(
       'This server is not empty, and a backup is restored only where nothing is: nothing was changed. Choose another data folder with THUNDERCREST_DATA or --data.',
     )
 }
+
+const whyOver = 'It waited when the backup was taken that this was restored from.'
 
 type Lines = ReadonlyMap<string, string>
 interface Counts {
@@ -97,13 +91,11 @@ interface Counts {
 /** Fills the tables, each after what it refers to. */
 async function fill(db: Database, lines: Lines, onStep: (words: string) => void): Promise<Counts> {
   const counts = { rows: 0, leftOut: 0 }
-  const [{ schema } = { schema: 'public' }] = rowsOf<{ schema: string }>(
-    await db.execute(sql`select current_schema() as schema`),
-  )
+  const schema = await currentSchema(db)
   const inOrder: { name: string; isHistory: boolean }[] = []
   for (const { name } of keptTables) {
     inOrder.push({ name, isHistory: false })
-    if (name === 'effect') inOrder.push({ name: getTableName(historyTable.table), isHistory: true })
+    if (name === 'effect') inOrder.push({ name: historyTable.name, isHistory: true })
   }
   for (const { name, isHistory } of inOrder.reverse()) {
     const file = lines.get(name)
@@ -134,65 +126,4 @@ async function* batches(file: string, isHistory: boolean): AsyncGenerator<string
     bytes = 0
   }
   if (rows.length > 0) yield rows
-}
-
-/** What refers to nothing: it was taken away between two questions of the backup. */
-const refersToNothing = '23503'
-
-/** Puts rows into a table; those that refer to nothing are left out. @returns how many are in it */
-async function putRows(db: Database, schema: string, table: string, rows: readonly string[]): Promise<number> {
-  const [first] = rows
-  if (first === undefined) return 0
-  // Columns that came later are as they are of themselves.
-  const columns = sql.join(
-    Object.keys(JSON.parse(first) as object).map((column) => sql.identifier(column)),
-    sql`, `,
-  )
-  // With its schema: PostgreSQL has types of its own that are called as tables are.
-  const name = sql`${sql.identifier(schema)}.${sql.identifier(table)}`
-  try {
-    // A way back of its own: what fails is not all that there is.
-    await db.transaction((tx) =>
-      tx.execute(
-        sql`insert into ${name} (${columns}) select ${columns} from jsonb_populate_recordset(null::${name}, ${`[${rows.join(',')}]`}::jsonb) on conflict do nothing`,
-      ),
-    )
-    return rows.length
-  } catch (error) {
-    const { code } = ((error as { cause?: unknown }).cause ?? error) as { code?: string }
-    if (code !== refersToNothing) throw error
-    if (rows.length === 1) return 0
-    const half = Math.ceil(rows.length / 2)
-    return (
-      (await putRows(db, schema, table, rows.slice(0, half))) + (await putRows(db, schema, table, rows.slice(half)))
-    )
-  }
-}
-
-/** What counts up goes on behind what is there. */
-async function countOn(db: Database, table: string): Promise<void> {
-  const name = sql.identifier(table)
-  const counted = rowsOf<{ column: string; sequence: string }>(
-    await db.execute(sql`
-      select column_name as column, pg_get_serial_sequence(${table}, column_name) as sequence
-      from information_schema.columns
-      where table_name = ${table} and pg_get_serial_sequence(${table}, column_name) is not null`),
-  )
-  for (const { column, sequence } of counted)
-    await db.execute(
-      sql`select setval(${sequence}, greatest((select coalesce(max(${sql.identifier(column)}), 0) from ${name}), 1))`,
-    )
-}
-
-const whyOver = 'It waited when the backup was taken that this was restored from.'
-
-/** What waited or played then is over: nothing of an evening long ago begins by itself. */
-async function settle(db: Database): Promise<void> {
-  await db.execute(
-    sql`update effect set outcome = 'expired', reason = ${whyOver}, outcome_at = now() where outcome is null`,
-  )
-  await db.execute(sql`update play set state = 'over', approval = 'none' where state <> 'over'`)
-  await db.execute(
-    sql`update run set progress = 'over', "end" = 'released', reason = ${whyOver}, ended_at = now(), reserved = null where progress <> 'over'`,
-  )
 }

@@ -1,14 +1,13 @@
 import { createHash, type Hash } from 'node:crypto'
 import { Transform, type Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { sql, type SQL } from 'drizzle-orm'
 import { pack, type Pack } from 'tar-stream'
 import type { Database } from '../db/handle.ts'
-import { rowsOf } from '../db/rowsOf.ts'
+import { historyTable, keptTables, type KeptTable } from '../db/keptTables.ts'
+import { listKeptFiles, newestMigration, pageOfEvents, pageOfRows, type KeptPage } from '../db/queries/backup.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
 import { endName, formName, formVersion, manifestName, type ArchiveEnd, type ArchiveManifest } from './archiveForm.ts'
 import { keptEvent } from './keptEvents.ts'
-import { historyTable, keptTables, type KeptTable } from './keptTables.ts'
 
 /** Rows that are read at once: a question that others do not notice. */
 const rowsAtOnce = 1_000
@@ -50,11 +49,8 @@ class Writer {
 
   async write(): Promise<void> {
     const { channel, hasMedia, madeAt, db } = this.subject
-    const [newest] = rowsOf<{ name: string }>(
-      await db.execute(sql`select name from thundercrest_migration order by name desc limit 1`),
-    )
     const about: ArchiveManifest = {
-      ...{ form: formName, version: formVersion, schema: newest?.name ?? '', madeAt: madeAt.toISOString() },
+      ...{ form: formName, version: formVersion, schema: await newestMigration(db), madeAt: madeAt.toISOString() },
       ...{ channel, hasMedia },
     }
     await this.entry(manifestName, Buffer.from(`${JSON.stringify(about, null, 2)}\n`))
@@ -68,67 +64,36 @@ class Writer {
   }
 
   private async rows(table: KeptTable): Promise<void> {
+    const { db, channel } = this.subject
     const parts = new Parts(this, `tables/${table.name}`)
-    const hidden = this.subject.channel === null && table.name === 'person' ? {} : table.instead
-    const columns = sql.join(
-      Object.entries(hidden).map(([column, value]) => sql`, ${value} as ${sql.identifier(column)}`),
-      sql``,
-    )
-    // Later columns of the same name win in JSON objects that are put together.
-    const row =
-      Object.keys(hidden).length === 0
-        ? sql`to_jsonb(of)`
-        : sql`to_jsonb(of) || to_jsonb((select hidden from (select 1 as "-" ${columns}) hidden)) - '-'`
-    for await (const page of this.pages<{ line: string }>(table, sql`(${row})::text as line`))
-      for (const { line } of page) await parts.add(line)
+    const page = (behind: unknown[] | null) => pageOfRows(db, table, channel?.id ?? null, behind, rowsAtOnce)
+    for await (const line of this.all(page)) await parts.add(line)
     await parts.close()
   }
 
   private async history(): Promise<void> {
+    const { db, channel } = this.subject
     const parts = new Parts(this, 'history/events')
-    for await (const page of this.pages<Record<string, unknown>>(historyTable, sql`of.*`))
-      for (const row of page) await parts.add(JSON.stringify(keptEvent(row)))
+    const page = (behind: unknown[] | null) => pageOfEvents(db, historyTable, channel?.id ?? null, behind, rowsAtOnce)
+    for await (const row of this.all(page)) await parts.add(JSON.stringify(keptEvent(row)))
     await parts.close()
   }
 
-  /** All rows of a table that are wanted, by what they are told apart by. */
-  private async *pages<Row extends object>(table: KeptTable, what: SQL): AsyncGenerator<Row[]> {
-    const { db, channel, breathe } = this.subject
-    const key = sql.join(
-      table.key.map((column) => sql`of.${sql.identifier(column)}`),
-      sql`, `,
-    )
-    const wanted = channel === null ? sql`true` : table.of(channel.id)
+  /** All of what comes in pages, one after another. */
+  private async *all<Each>(pageBehind: (behind: unknown[] | null) => Promise<KeptPage<Each>>): AsyncGenerator<Each> {
     for (let behind: unknown[] | null = null; ;) {
-      await breathe?.()
-      const further: SQL = behind
-        ? sql`and (${key}) > (${sql.join(
-            behind.map((value) => sql`${value}`),
-            sql`, `,
-          )})`
-        : sql``
-      const rows: (Row & { key: unknown[] })[] = rowsOf(
-        await db.execute(
-          sql`select ${what}, jsonb_build_array(${key}) as key from ${table.table} of where ${wanted} ${further} order by ${key} limit ${rowsAtOnce}`,
-        ),
-      )
-      yield rows
-      if (rows.length < rowsAtOnce) return
-      behind = rows.at(-1)?.key ?? null
+      await this.subject.breathe?.()
+      const page: KeptPage<Each> = await pageBehind(behind)
+      yield* page.rows
+      if (page.rows.length < rowsAtOnce) return
+      behind = page.last
     }
   }
 
   /** Every file that a row of the media names, once. */
   private async media(): Promise<void> {
     const { db, channel, media, breathe } = this.subject
-    const table = keptTables.find(({ name }) => name === 'media')
-    const wanted = channel === null || !table ? sql`true` : table.of(channel.id)
-    const found = rowsOf<{ id: string }>(
-      await db.execute(sql`select distinct file as id from (
-        select unnest(array[of.id, of.poster_id, of.strip_id]) as file from media of where ${wanted}
-      ) files where file is not null order by 1`),
-    )
-    for (const { id } of found) {
+    for (const id of await listKeptFiles(db, channel?.id ?? null)) {
       await breathe?.()
       const size = await media.size(id)
       // What is gone is gone: the backup says what there is.

@@ -1,3 +1,4 @@
+import { feedSource } from '../../core/events/feedSource.ts'
 import type { DeliveryAnswer } from '../../contract/deliveryAnswer.ts'
 import type { TestAnswer } from '../../contract/views.ts'
 import type { OnAirCache } from '../channel/onAir.ts'
@@ -90,6 +91,11 @@ export class Ingest {
     if (!heard) return null
     const understood = heard.events.map(({ source: _source, ...event }) => event)
     return { raw: heard.raw, understood: JSON.stringify(understood, null, 2).slice(0, heardMax) }
+  }
+
+  /** Forgets the newest delivery of a feed: somebody in it is to be forgotten. @param source as its events name it */
+  forgetHeard(source: string): void {
+    for (const feedId of this.heard.keys()) if (feedSource(feedId) === source) this.heard.delete(feedId)
   }
 
   /** Keeps a signed delivery of which nothing was understood, for inspection. */

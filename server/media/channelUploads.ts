@@ -2,15 +2,14 @@ import { mediaLimits } from '../../contract/media.ts'
 import { packLimits } from '../packs/packLimits.ts'
 import { fileName } from './fileName.ts'
 import type { MediaLibrary } from './library.ts'
+import { quotaRefusal } from './quota.ts'
 import { Uploads } from './uploads.ts'
 
-/** Files on their way into the libraries of channels: each is measured as soon as it is all there. */
-/** @param full why nothing more may come of a channel; null: it may */
-export function mediaUploads(
-  folder: string,
-  library: MediaLibrary,
-  full: (channelId: string) => Promise<string | null>,
-): Uploads {
+/**
+ * Files on their way into the libraries of channels: each is measured as soon as it is all there.
+ * @param quotaBytes how much the media of a channel may take; null: as much as there is room
+ */
+export function mediaUploads(folder: string, library: MediaLibrary, quotaBytes: number | null): Uploads {
   return new Uploads({
     path: '/api/channel/uploads',
     folder,
@@ -19,7 +18,7 @@ export function mediaUploads(
     refusalFor: async (channelId) =>
       (await library.waitingCount(channelId)) >= mediaLimits.waitingFiles
         ? 'Too many files wait to be measured. Send the rest in a minute.'
-        : full(channelId),
+        : quotaRefusal(quotaBytes === null ? 0 : await library.takenBytes(channelId), quotaBytes),
     onArrived: (file) => library.accept({ ...file, name: fileName(file.name) }),
   })
 }

@@ -24,6 +24,7 @@ import {
   listUnmeasured,
   type MediaRow,
 } from '../db/queries/media.ts'
+import { mediaTaken } from '../db/queries/keeping.ts'
 import type { MeasureAnswer, Measurement } from './measure/measurement.ts'
 import type { Measurer } from './measurer.ts'
 import type { HeldFiles } from './heldFiles.ts'
@@ -84,6 +85,11 @@ export class MediaLibrary {
 
   waitingCount(channelId: string): Promise<number> {
     return countWaiting(this.options.db, channelId)
+  }
+
+  /** What all files of a channel take together. */
+  async takenBytes(channelId: string): Promise<number> {
+    return (await mediaTaken(this.options.db, channelId)).bytes
   }
 
   /** Takes a file whose bytes are all there. Kept before this returns. */

@@ -26,7 +26,7 @@ export async function openDatabase(
   if (url) return { database: await openServer(url), unlock: () => Promise.resolve() }
   const unlock = await lockFolder(dataFolder)
   const folder = join(dataFolder, 'database')
-  if (!isRestoring) await refuseDamage(dataFolder, folder).catch(unlocking(unlock))
+  await refuseDamage(dataFolder, folder, isRestoring).catch(unlocking(unlock))
   const onGone = () => {
     // Nothing can be kept any more: whoever watches over this program starts it again, and it takes up what is kept.
     logger.fatal('the embedded database has ended')
@@ -54,15 +54,16 @@ const damaged = (folder: string) =>
 
 /**
  * Tells what is damaged from what is empty: nothing is ever made where something was.
+ * @param isRestoring what is gone is about to be put back
  * @throws Error with one clear line
  */
-async function refuseDamage(dataFolder: string, folder: string): Promise<void> {
+async function refuseDamage(dataFolder: string, folder: string, isRestoring: boolean): Promise<void> {
   if (existsSync(folder)) {
     // Every folder of a database has this; one without it would be taken for one to be made.
     if (!existsSync(join(folder, 'PG_VERSION')) && (await readdir(folder)).length > 0) throw damaged(folder)
     return
   }
-  if ((await readOperatorFile(dataFolder))?.hasDatabase)
+  if (!isRestoring && (await readOperatorFile(dataFolder))?.hasDatabase)
     throw new Error(
       `The database that was in ${folder} is gone. Put it back, or restore a backup: npm run restore -- FILE. To begin anew, choose another data folder with THUNDERCREST_DATA.`,
     )

@@ -10,7 +10,6 @@ import { bringUpToDate } from '../db/bringUpToDate.ts'
 import type { Migration } from '../db/migrate.ts'
 import { probeDatabase } from '../db/probe.ts'
 import { isMediaUsed } from '../db/queries/boxes.ts'
-import { mediaTaken } from '../db/queries/keeping.ts'
 import { DatabaseTrouble } from '../db/trouble.ts'
 import { ownEmoteUrl, withOwnEmotes } from '../emotes/emoteAddress.ts'
 import { EmoteShelf } from '../emotes/emoteShelf.ts'
@@ -25,7 +24,7 @@ import { mediaUploads, uploadsOfPacks } from '../media/channelUploads.ts'
 import { HeldFiles } from '../media/heldFiles.ts'
 import { MediaLibrary } from '../media/library.ts'
 import { Measurer } from '../media/measurer.ts'
-import { quotaOf, quotaRefusal } from '../media/quota.ts'
+import { quotaOf } from '../media/quota.ts'
 import type { ReadShippedFile } from '../media/readyShelf.ts'
 import { storeOf } from '../media/storeOf.ts'
 import { uploadFolders } from '../media/uploadFolders.ts'
@@ -240,10 +239,7 @@ export async function startServices(options: StartOptions): Promise<Services> {
     },
     isUsed: (channelId, mediaId) => isMediaUsed(db, channelId, mediaId),
   })
-  const quota = quotaOf(config)
-  const uploads = mediaUploads(folders.files, library, async (channelId) =>
-    quota === null ? null : quotaRefusal((await mediaTaken(db, channelId)).bytes, quota),
-  )
+  const uploads = mediaUploads(folders.files, library, quotaOf(config))
   const packUploads = uploadsOfPacks(folders.packs)
   const isQuiet = () => rooms.count() === 0
   const upkeep = await startUpkeep({ database, media, dataFolder, config, logger, secret, isQuiet, noteError })

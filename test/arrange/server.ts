@@ -37,6 +37,13 @@ export class TestServer {
     return server
   }
 
+  /** On a data folder that is there already. */
+  static async on(dataFolder: string, env: Record<string, string>): Promise<TestServer> {
+    const server = new TestServer(await freePort(), dataFolder, env)
+    await server.run()
+    return server
+  }
+
   /** Another process on the same database and data folder. */
   async beside(): Promise<TestServer> {
     const server = new TestServer(await freePort(), this.dataFolder, this.env)

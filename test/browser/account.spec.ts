@@ -1,17 +1,10 @@
-import { execFile } from 'node:child_process'
-import { fileURLToPath } from 'node:url'
-import { promisify } from 'node:util'
 import type { Page } from '@playwright/test'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
+import { operate } from '../arrange/operate.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'account' })
-
-const root = fileURLToPath(new URL('../../', import.meta.url))
-/** Runs a command of whoever runs the server. */
-export const operate = async (...args: string[]): Promise<string> =>
-  (await promisify(execFile)(process.execPath, ['scripts/operate.mjs', ...args], { cwd: root })).stdout
 
 /** By a name: passkeys know sites by their names, and 127.0.0.1 is none. */
 const named = ({ url }: DemoFile) => url.replace('127.0.0.1', 'localhost')

@@ -1,6 +1,6 @@
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
-import { deliverNotices } from '../arrange/cedar.ts'
+import { deliverNotices, followNotice } from '../arrange/cedar.ts'
 
 test.use({ serverFor: 'channel' })
 
@@ -90,9 +90,7 @@ test('a moderator sees how it is and changes nothing; bad values are refused by 
 
 test('somebody is forgotten: nobody finds them any more, and what they gave stays', async ({ page, demo, signIn }) => {
   await signIn()
-  await deliverNotices(demo, [
-    { what: 'new_follow', at: new Date().toISOString(), who: { ref: 'cu-forget', shown_as: 'Forget Me' } },
-  ])
+  await deliverNotices(demo, followNotice('Forget Me', 'cu-forget'))
   await page.goto(`${demo.url}/history`)
   await page.getByRole('link', { name: 'Forget Me' }).first().click()
   await expect(page.getByRole('heading', { name: 'Forget Me' })).toBeVisible()

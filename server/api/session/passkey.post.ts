@@ -1,4 +1,4 @@
-import { verifyAuthenticationResponse } from '@simplewebauthn/server'
+import { verifyAuthenticationResponse, type AuthenticationResponseJSON } from '@simplewebauthn/server'
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { passkeySignInBody } from '../../../contract/passkeys.ts'
 import { siteOf, takeQuestion } from '../../auth/passkeys.ts'
@@ -25,7 +25,12 @@ export default defineEventHandler(async (event) => {
     problemError(401, 'This passkey is not known here: it may have been taken away. Sign in with your password.')
   if (!known) throw refused()
   const { verified, authenticationInfo } = await verifyAuthenticationResponse({
-    ...{ response: answer, expectedChallenge, expectedRPID: rpID, expectedOrigin: origin },
+    ...{
+      response: answer as unknown as AuthenticationResponseJSON,
+      expectedChallenge,
+      expectedRPID: rpID,
+      expectedOrigin: origin,
+    },
     credential: {
       ...{ id: known.id, counter: known.counter },
       publicKey: new Uint8Array(Buffer.from(known.publicKey, 'base64url')),

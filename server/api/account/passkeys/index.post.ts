@@ -1,4 +1,4 @@
-import { verifyRegistrationResponse } from '@simplewebauthn/server'
+import { verifyRegistrationResponse, type RegistrationResponseJSON } from '@simplewebauthn/server'
 import { defineEventHandler, setResponseStatus } from 'h3'
 import { passkeyBody } from '../../../../contract/passkeys.ts'
 import type { AccountView } from '../../../../contract/people.ts'
@@ -23,7 +23,12 @@ export default defineEventHandler(async (event): Promise<AccountView> => {
   const expectedChallenge = await takeQuestion(event, secret)
   const refused = () => problemError(422, 'The device’s answer does not fit what was asked. Begin again.')
   const { verified, registrationInfo } = await verifyRegistrationResponse({
-    ...{ response: answer, expectedChallenge, expectedRPID: rpID, expectedOrigin: origin },
+    ...{
+      response: answer as unknown as RegistrationResponseJSON,
+      expectedChallenge,
+      expectedRPID: rpID,
+      expectedOrigin: origin,
+    },
   }).catch(() => {
     throw refused()
   })

@@ -1,24 +1,14 @@
 import { getTableName, sql, type SQL } from 'drizzle-orm'
 import { getTableConfig, type PgTable } from 'drizzle-orm/pg-core'
-import { broadcast, broadcastMark, broadcastsTold } from '../db/broadcastSchema.ts'
-import { goal, goalCorrection, refund } from '../db/goalSchema.ts'
-import { deskAct, effect, event, lane, play, removal } from '../db/liveSchema.ts'
-import { passkey, trail } from '../db/peopleSchema.ts'
-import { galleryChannel } from '../db/queries/packs.ts'
-import * as base from '../db/schema.ts'
-import { campaign, campaignClicks, campaignRotation, campaignTurn } from '../db/sponsorSchema.ts'
-import { checkout, tipPage } from '../db/tipSchema.ts'
-import {
-  balance,
-  counter,
-  gateState,
-  gateUses,
-  pointsEntry,
-  run,
-  standIn,
-  studio,
-  trigger,
-} from '../db/triggerSchema.ts'
+import { broadcast, broadcastMark, broadcastsTold } from './broadcastSchema.ts'
+import { goal, goalCorrection, refund } from './goalSchema.ts'
+import { deskAct, effect, event, lane, play, removal } from './liveSchema.ts'
+import { passkey, trail } from './peopleSchema.ts'
+import { galleryChannel } from './queries/packs.ts'
+import * as base from './schema.ts'
+import { campaign, campaignClicks, campaignRotation, campaignTurn } from './sponsorSchema.ts'
+import { checkout, tipPage } from './tipSchema.ts'
+import { balance, counter, gateState, gateUses, pointsEntry, run, standIn, studio, trigger } from './triggerSchema.ts'
 
 /** A table that a backup keeps. */
 export interface KeptTable {
