@@ -20,8 +20,8 @@ export async function addDeed(db: Database, row: Omit<typeof trail.$inferInsert,
     newest?.did === row.did &&
     row.did.startsWith('changed') &&
     newest.byName === row.byName &&
-    newest.about === row.about &&
-    newest.detail === row.detail &&
+    newest.about === (row.about ?? '') &&
+    newest.detail === (row.detail ?? '') &&
     row.at.getTime() - newest.at.getTime() < sameForMs
   if (isSame) await db.update(trail).set({ at: row.at }).where(eq(trail.seq, newest.seq))
   else await db.insert(trail).values(row)
