@@ -130,11 +130,6 @@ await page.goto(`${demo.url}/boxes/new`)
 await page.getByRole('radio', { name: /Jelly parade/ }).click()
 await page.waitForTimeout(2600)
 await shoot(page, 'gallery')
-await page.getByRole('button', { name: 'Make the box' }).click()
-await page.getByRole('button', { name: 'Packs and dials' }).click()
-await page.getByLabel(/^Main colour/).fill('#5ac8fa')
-await settle(page, 2000)
-await shoot(page, 'pack-dials')
 await page.goto(`${demo.url}/media`)
 await page.getByRole('button', { name: /^Rush-hour brass/ }).click()
 await dropFiles(page, 'main input[type=search]', [
@@ -195,6 +190,8 @@ for (const [path, heading] of [
   ['/tips', 'Tips'],
   ['/boxes', 'Boxes'],
   ['/feeds', 'Feeds'],
+  ['/people', 'People'],
+  ['/channel', 'Settings'],
 ] as const) {
   await low.goto(demo.url + path)
   await low.getByRole('heading', { name: heading, exact: true }).waitFor()
@@ -204,7 +201,8 @@ for (const [path, heading] of [
 await low.close()
 const below = { left: 0, top: viewport.height / 2 }
 await joined(stacked.slice(0, 2), below, 'goals-and-tips')
-await joined(stacked.slice(2), below, 'boxes-and-feeds')
+await joined(stacked.slice(2, 4), below, 'boxes-and-feeds')
+await joined(stacked.slice(4), below, 'people-and-settings')
 
 // What has been: the night, and what is found in it.
 await page.goto(`${demo.url}/after`)

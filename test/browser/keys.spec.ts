@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { promisify } from 'node:util'
 import { CloudEvent, HTTP, type Message } from 'cloudevents'
 import openapiTS, { astToString } from 'openapi-typescript'
-import type { MadeKey, Scope } from '../../contract/keys.ts'
+import { keysMost, type MadeKey, type Scope } from '../../contract/keys.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
 
@@ -166,4 +166,26 @@ console.log(JSON.stringify({ accepted, count: names.length, held: held.response.
     ...{ accepted: 1, count: expect.any(Number) as unknown, held: 200 },
     refused: expect.stringContaining('may not do this') as unknown,
   })
+})
+
+test('ten thousand keys are not made: a channel has as many as somebody can look over', async ({
+  page,
+  demo,
+  signIn,
+}) => {
+  await signIn()
+  const statuses: number[] = []
+  for (let at = 0; at < keysMost + 1; at++)
+    statuses.push(
+      (await page.request.post(`${demo.url}/api/keys`, { data: { name: `${at}`, scopes: ['read'] } })).status(),
+    )
+  expect(statuses.at(-1)).toBe(409)
+  await page.goto(`${demo.url}/keys`)
+  await expect(page.getByRole('list', { name: 'Keys of programs' }).getByRole('listitem')).toHaveCount(keysMost)
+  for (const body of [
+    { name: 'x', scopes: [] },
+    { name: '', scopes: ['read'] },
+    { name: 'x', scopes: ['rule'] },
+  ])
+    expect((await page.request.post(`${demo.url}/api/keys`, { data: body })).status()).toBe(422)
 })

@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import type { APIRequestContext, Browser, Page } from '@playwright/test'
 import type { MadeInvitation, PeopleView } from '../../contract/people.ts'
 import type { Role } from '../../contract/views.ts'
@@ -91,6 +91,64 @@ test('somebody is invited, joins on a browser of their own, is given another rol
   await expect(wick.getByRole('alert')).toContainText('You belong to no channel any more')
   await page.reload()
   await expect(member(page, 'Wick')).toHaveCount(0)
+})
+
+test('an edit that was on its way when its author became a moderator is offered to be kept', async ({
+  page,
+  demo,
+  signIn,
+  browser,
+}) => {
+  test.slow()
+  await signIn()
+  const wick = await joined(browser, await invite(page, demo, 'editor', 'Wren'), 'Wren')
+  await page.reload()
+  await wick.goto(`${demo.url}/boxes/${demo.boxes[0]?.id}`)
+  await wick.getByRole('button', { name: 'Follow', exact: true }).click()
+  await wick.getByRole('region', { name: 'Score' }).getByRole('button', { name: 'Headline', exact: true }).click()
+  await expect(wick.getByLabel('Words of Headline')).toBeVisible()
+  // It is held on its way until the role is another.
+  let letGo: () => void = () => undefined
+  const isLet = new Promise<void>((resolve) => (letGo = resolve))
+  await wick.route('**/draft', async (route) => {
+    await isLet
+    await route.continue()
+  })
+  await setWords(wick, 'Headline', 'nothing of this is lost')
+  await member(page, 'Wren').getByLabel('Role of Wren').selectOption('moderator')
+  await expect(member(page, 'Wren').getByLabel('Role of Wren')).toHaveValue('moderator')
+  letGo()
+  const kept = wick.waitForEvent('download')
+  await wick.getByRole('button', { name: 'Keep them as a file' }).click()
+  const path = await (await kept).path()
+  expect(readFileSync(path, 'utf8')).toContain('nothing of this is lost')
+})
+
+test('whoever has only the desk runs it, and sees and is told nothing else', async ({
+  page,
+  demo,
+  signIn,
+  browser,
+}) => {
+  await signIn()
+  const url = await invite(page, demo, 'desk', 'Taper')
+  await expect(page.getByRole('list', { name: 'Open invitations' })).toContainText('as desk only')
+  const taper = await joined(browser, url, 'Taper')
+  await expect(taper.getByRole('heading', { name: 'Waiting' })).toBeVisible()
+  await expect(taper.getByRole('navigation', { name: 'Stations' })).toHaveCount(0)
+  await taper.getByRole('button', { name: /^Hold/ }).click()
+  await expect(taper.getByRole('button', { name: /^(Go on|Let it go on|Go)/ })).toBeVisible()
+  await expectNoFaults(taper, artwork)
+  for (const elsewhere of ['/boxes', '/history', '/people', '/triggers']) {
+    await taper.goto(demo.url + elsewhere)
+    await expect(taper).toHaveURL(/\/desk$/)
+  }
+  for (const path of ['history', 'people', 'triggers', 'points', 'tip-page', 'trail', 'channel/feeds'])
+    expect([path, (await taper.request.get(`${demo.url}/api/${path}`)).status()]).toEqual([path, 403])
+  // Raised while the desk is open: the rest is there at once.
+  await page.reload()
+  await member(page, 'Taper').getByLabel('Role of Taper').selectOption('editor')
+  await expect(taper.getByRole('navigation', { name: 'Stations' })).toBeVisible()
 })
 
 test('whoever is taken out is out at once, and comes back with the account they have', async ({

@@ -45,7 +45,7 @@ test('a backup that is taken while the server runs goes into an empty server, an
     const source = await (await browser.newContext()).newPage()
     const plays = await watchPlays(source)
     await source.goto(restored.url + new URL(box?.sourceUrl ?? '').pathname)
-    await untilState(source, 'idle')
+    await untilState(source, 'waiting')
     const sent = await fetch(`${restored.url}/api/events`, {
       method: 'POST',
       headers: { authorization: `Bearer ${demo.apiKey}`, 'content-type': 'application/cloudevents+json' },
