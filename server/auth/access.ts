@@ -52,7 +52,8 @@ export async function requireMember(event: H3Event, atLeast: Role): Promise<Sess
  * @throws 401, 403 or 429 as a problem document
  */
 export async function requireActor(event: H3Event, scope: Scope, atLeast: Role): Promise<SessionView> {
-  if (getHeader(event, 'authorization') !== undefined) return actorOfKey(event, scope)
+  // Another scheme is some proxy's in front, and none of ours.
+  if (/^Bearer /i.test(getHeader(event, 'authorization') ?? '')) return actorOfKey(event, scope)
   return requireMember(event, atLeast)
 }
 

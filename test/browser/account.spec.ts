@@ -1,3 +1,5 @@
+import { readFileSync, statSync } from 'node:fs'
+import { join } from 'node:path'
 import type { Page } from '@playwright/test'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
@@ -101,7 +103,7 @@ test('whoever forgot their password gets a link from whoever runs the server, on
   await expect(operate('password', 'nobody@lantern.example', '--data', server.dataFolder)).rejects.toThrow('no account')
 })
 
-test('the operator’s doors open to nobody else', async ({ page, demo, signIn }) => {
+test('the operator’s doors open to nobody else', async ({ page, demo, signIn, server }) => {
   await signIn()
   const shown: Record<string, string>[] = [
     {},
@@ -121,4 +123,14 @@ test('the operator’s doors open to nobody else', async ({ page, demo, signIn }
         ).status(),
       ).toBe(401)
   }
+  // Figures of the server: from elsewhere with the operator's token, and with nothing else.
+  const { token } = JSON.parse(readFileSync(join(server.dataFolder, 'operator.json'), 'utf8')) as { token: string }
+  expect(statSync(join(server.dataFolder, 'operator.json')).mode & 0o077).toBe(0)
+  const ask = async (shown: string) =>
+    (
+      await fetch(`${demo.url}/metrics`, {
+        headers: { 'x-forwarded-for': '203.0.113.9', authorization: `Bearer ${shown}` },
+      })
+    ).status
+  expect([await ask(demo.apiKey), await ask(token)]).toEqual([401, 200])
 })
