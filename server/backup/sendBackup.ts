@@ -23,10 +23,7 @@ export async function sendBackup(event: H3Event, channel: { id: string; name: st
   const archive = writeArchive({ db: database.db, media, channel: { id, name }, hasMedia: true, madeAt })
   archive.on('error', (error) => logger.warn({ err: error, channelId: id }, 'a backup was cut off'))
   archive.on('close', () => (isSending = false))
-  await noteDeed(
-    { channel: { ...channel, locale: '', currency: '', timeZone: '' }, person: { id: '', name: byName } },
-    'tookBackup',
-  )
+  await noteDeed({ channel, person: { name: byName } }, 'tookBackup')
   setResponseHeaders(event, {
     'content-type': 'application/x-tar',
     'content-disposition': `attachment; filename="${fileNameOf(name, madeAt)}"`,

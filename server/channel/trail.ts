@@ -1,5 +1,4 @@
 import type { Deed } from '../../contract/trail.ts'
-import type { SessionView } from '../../contract/views.ts'
 import { useDatabase } from '../db/port.ts'
 import { addDeed } from '../db/queries/trail.ts'
 import { useRuntime } from '../system/runtimePort.ts'
@@ -11,7 +10,7 @@ const most = 200
  * @param about what it was done to, as it is called now
  */
 export async function noteDeed(
-  { channel, person }: Pick<SessionView, 'person' | 'channel'>,
+  { channel, person }: { channel: { id: string }; person: { name: string } },
   did: Deed,
   about = '',
   detail = '',

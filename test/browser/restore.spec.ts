@@ -15,7 +15,8 @@ test('a backup that is taken while the server runs goes into an empty server, an
   page,
   browser,
 }) => {
-  test.slow()
+  // Several commands, each of which opens a database.
+  test.setTimeout(420_000)
   const data = beside()
   const file = join(data, 'loaf.tar')
   const { demo } = server
@@ -69,7 +70,8 @@ test('a backup that is taken while the server runs goes into an empty server, an
 test('a database that is damaged or gone is never made anew; what was there is kept where another is put in its place', async ({
   server,
 }) => {
-  test.slow()
+  // Several commands, each of which opens a database.
+  test.setTimeout(420_000)
   const { dataFolder } = server
   const database = join(dataFolder, 'database')
   const file = join(dataFolder, 'loaf.tar')
