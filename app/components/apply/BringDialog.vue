@@ -42,6 +42,8 @@ const hasOtherSize = computed(
 )
 watch(isOpen, async (open) => {
   refusal.value = ''
+  // The less of the two, whatever was brought before.
+  what.value = 'case'
   if (open) await boxes.load().catch((error: unknown) => (refusal.value = wordsOf(error)))
 })
 async function bring(isMoved: boolean): Promise<void> {

@@ -41,7 +41,10 @@ onMounted(async () => {
       >
     </div>
     <p v-if="refusal" role="alert" class="text-wrong">{{ refusal }}</p>
-    <div v-else-if="boxes.boxes?.length" class="grid grid-cols-1 items-start gap-6 md:grid-cols-2 xl:grid-cols-3">
+    <div
+      v-else-if="boxes.boxes?.length"
+      class="grid grid-cols-1 items-start gap-6 md:grid-cols-[repeat(auto-fit,minmax(22rem,1fr))] md:*:max-w-176"
+    >
       <BoxTile v-for="box in boxes.boxes" :key="box.id" :box="box" />
       <NextSteps :boxes="boxes.boxes" :has-shown="boxes.hasShown" />
     </div>
