@@ -18,7 +18,7 @@ import { addChannel } from '../server/db/queries/people.ts'
 import { media } from '../server/db/schema.ts'
 import { FolderStore } from '../server/media/folderStore.ts'
 import { fillMixedHistory } from '../test/arrange/history.ts'
-import { readMigrations } from '../test/arrange/migrations.ts'
+import { readMigrations } from '../server/operate/readMigrations.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
 const events = Number(process.env.EVENTS ?? 1_000_000)

@@ -7,7 +7,7 @@ import { unusedByViewer, unusedGate } from '../core/gate/state.ts'
 import { migrate } from '../server/db/migrate.ts'
 import { CallsRoom, triggerOf, typedBy } from '../test/arrange/callsRoom.ts'
 import { databases } from '../test/arrange/databases.ts'
-import { readMigrations } from '../test/arrange/migrations.ts'
+import { readMigrations } from '../server/operate/readMigrations.ts'
 import { report, type Measured } from './report.ts'
 import { perSecond, whole } from './timing.ts'
 

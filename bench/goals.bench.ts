@@ -9,7 +9,7 @@ import { rowsOf } from '../server/db/rowsOf.ts'
 import { decideEvents } from '../server/ingest/decideEvents.ts'
 import { keepDecided } from '../server/ingest/keepDecided.ts'
 import { databases } from '../test/arrange/databases.ts'
-import { readMigrations } from '../test/arrange/migrations.ts'
+import { readMigrations } from '../server/operate/readMigrations.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
 const events = 1_000_000

@@ -10,7 +10,7 @@ import { addChannel } from '../server/db/queries/people.ts'
 import { rowsOf } from '../server/db/rowsOf.ts'
 import { databases } from '../test/arrange/databases.ts'
 import { fillMixedHistory } from '../test/arrange/history.ts'
-import { readMigrations } from '../test/arrange/migrations.ts'
+import { readMigrations } from '../server/operate/readMigrations.ts'
 import { ms, percentile, report, type Measured } from './report.ts'
 
 const events = Number(process.env.EVENTS ?? 1_000_000)

@@ -12,7 +12,8 @@ import type { Problem } from './problem.ts'
 export const eventTypeOf = (kind: EventKind) => `thundercrest.event.${kind}.v1`
 
 const label = (maximum: number) => z.string().min(1).max(maximum).transform(cleanText)
-const typeNames = new Map<string, EventKind>(eventKinds.map((kind) => [eventTypeOf(kind), kind]))
+/** The kind that events of a `type` are of; none for a type that is not ours. */
+export const kindOfType: ReadonlyMap<string, EventKind> = new Map(eventKinds.map((kind) => [eventTypeOf(kind), kind]))
 const moment = z.iso
   .datetime({ offset: true })
   .transform((text) => Date.parse(text))
@@ -24,7 +25,7 @@ const envelope = z.object({
   id: label(200),
   source: label(400),
   type: z.string().transform((type, context) => {
-    const kind = typeNames.get(type)
+    const kind = kindOfType.get(type)
     if (kind) return kind
     context.addIssue({
       code: 'custom',

@@ -12,7 +12,7 @@ export interface RoomView {
   media: RoomPart
   /** Files that are out of the library and that nothing uses any more: they can go. */
   unused: RoomPart & { names: string[] }
-  history: RoomPart & { sinceMs: number | null }
+  history: RoomPart
   versions: RoomPart
   /** Recordings of what was read aloud, of all channels: the oldest go by themselves. */
   recordings: RoomPart

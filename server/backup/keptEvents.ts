@@ -1,10 +1,9 @@
-import { cloudEventOf, eventTypeOf } from '../../contract/cloudEvent.ts'
-import { eventKinds, type EventKind } from '../../core/events/kinds.ts'
+import { cloudEventOf, kindOfType } from '../../contract/cloudEvent.ts'
+import type { EventKind } from '../../core/events/kinds.ts'
 
 /** A row of the history as the database has it. */
 type HistoryRow = Record<string, unknown>
 
-const kindOfType = new Map<string, EventKind>(eventKinds.map((kind) => [eventTypeOf(kind), kind]))
 const moment = (at: unknown): Date => (at instanceof Date ? at : new Date(String(at)))
 
 /**

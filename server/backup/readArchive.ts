@@ -20,7 +20,7 @@ export class BackupFault extends Error {}
 
 /** The most that an entry which is kept in memory may be. */
 const smallMost = 512 * 1024 * 1024
-const knownParts = 100_000_000
+const jsonMost = 100_000_000
 
 /** A backup that was read to its end and found whole. */
 export interface CheckedArchive {
@@ -132,7 +132,7 @@ async function whole(entry: Readable, { size = 0 }: Header, hash: ReturnType<typ
 }
 
 function parsed(bytes: Buffer, name: string): unknown {
-  if (bytes.length > knownParts) throw new BackupFault(`The backup’s ${name} is too large to be one.`)
+  if (bytes.length > jsonMost) throw new BackupFault(`The backup’s ${name} is too large to be one.`)
   try {
     return JSON.parse(bytes.toString('utf8')) as unknown
   } catch {

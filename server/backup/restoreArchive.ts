@@ -3,7 +3,7 @@ import { rm } from 'node:fs/promises'
 import { createInterface } from 'node:readline'
 import type { Database, DatabaseHandle } from '../db/handle.ts'
 import { applyMigrations, migrate, type Migration } from '../db/migrate.ts'
-import { historyTable, keptTables } from '../db/keptTables.ts'
+import { keptTables } from '../db/keptTables.ts'
 import { countOn, currentSchema, endWhatWaits, hasAnything, putRows } from '../db/queries/backup.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
 import type { ArchiveManifest } from './archiveForm.ts'
@@ -92,12 +92,7 @@ interface Counts {
 async function fill(db: Database, lines: Lines, onStep: (words: string) => void): Promise<Counts> {
   const counts = { rows: 0, leftOut: 0 }
   const schema = await currentSchema(db)
-  const inOrder: { name: string; isHistory: boolean }[] = []
-  for (const { name } of keptTables) {
-    inOrder.push({ name, isHistory: false })
-    if (name === 'effect') inOrder.push({ name: historyTable.name, isHistory: true })
-  }
-  for (const { name, isHistory } of inOrder.reverse()) {
+  for (const { name, isHistory } of [...keptTables].reverse()) {
     const file = lines.get(name)
     if (file === undefined) continue
     onStep(`Putting back ${isHistory ? 'the history' : name.replaceAll('_', ' ')}…`)
@@ -108,7 +103,7 @@ async function fill(db: Database, lines: Lines, onStep: (words: string) => void)
     }
     await countOn(db, name)
   }
-  const unknown = [...lines.keys()].find((name) => !inOrder.some((each) => each.name === name))
+  const unknown = [...lines.keys()].find((name) => !keptTables.some((each) => each.name === name))
   if (unknown !== undefined) throw new BackupFault(`The backup has a table that is not known here: ${unknown}.`)
   return counts
 }

@@ -3,7 +3,7 @@ import { Transform, type Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { pack, type Pack } from 'tar-stream'
 import type { Database } from '../db/handle.ts'
-import { historyTable, keptTables, type KeptTable } from '../db/keptTables.ts'
+import { keptTables, type KeptTable } from '../db/keptTables.ts'
 import { listKeptFiles, newestMigration, pageOfEvents, pageOfRows, type KeptPage } from '../db/queries/backup.ts'
 import type { MediaStore } from '../media/mediaStore.ts'
 import { endName, formName, formVersion, manifestName, type ArchiveEnd, type ArchiveManifest } from './archiveForm.ts'
@@ -54,11 +54,8 @@ class Writer {
       ...{ channel, hasMedia },
     }
     await this.entry(manifestName, Buffer.from(`${JSON.stringify(about, null, 2)}\n`))
-    for (const table of keptTables) {
-      if (!table.isSecret || channel === null) await this.rows(table)
-      // What plays are of, after them: see the order of the tables.
-      if (table.name === 'effect') await this.history()
-    }
+    for (const table of keptTables)
+      if (!table.isSecret || channel === null) await (table.isHistory ? this.history(table) : this.rows(table))
     if (hasMedia) await this.media()
     await this.put(endName, Buffer.from(`${JSON.stringify(this.end)}\n`))
   }
@@ -71,10 +68,10 @@ class Writer {
     await parts.close()
   }
 
-  private async history(): Promise<void> {
+  private async history(table: KeptTable): Promise<void> {
     const { db, channel } = this.subject
     const parts = new Parts(this, 'history/events')
-    const page = (behind: unknown[] | null) => pageOfEvents(db, historyTable, channel?.id ?? null, behind, rowsAtOnce)
+    const page = (behind: unknown[] | null) => pageOfEvents(db, table, channel?.id ?? null, behind, rowsAtOnce)
     for await (const row of this.all(page)) await parts.add(JSON.stringify(keptEvent(row)))
     await parts.close()
   }

@@ -22,6 +22,8 @@ export interface KeptTable {
   instead: Record<string, SQL>
   /** It holds nothing but what people keep to themselves: only the backup of a whole server has it. */
   isSecret: boolean
+  /** It is the history, which has a form that other programs read. */
+  isHistory: boolean
 }
 
 const inChannel = (channelId: string) => sql`of.channel_id = ${channelId}`
@@ -43,18 +45,18 @@ const people = (channelId: string) => sql`of.id in (
 function kept(
   table: PgTable,
   of: KeptTable['of'] = inChannel,
-  more: Partial<Pick<KeptTable, 'instead' | 'isSecret'>> = {},
+  more: Partial<Pick<KeptTable, 'instead' | 'isSecret' | 'isHistory'>> = {},
 ): KeptTable {
   const { columns, primaryKeys } = getTableConfig(table)
   const key = primaryKeys[0]?.columns ?? columns.filter(({ primary }) => primary)
   return {
     ...{ name: getTableName(table), table, of, key: key.map(({ name }) => name) },
-    ...{ instead: {}, isSecret: false, ...more },
+    ...{ instead: {}, isSecret: false, isHistory: false, ...more },
   }
 }
 
 /**
- * Everything of a channel but its history, which has a form of its own. Each stands before what it refers to: a backup is taken in
+ * Everything of a channel. Each stands before what it refers to: a backup is taken in
  * this order while the server runs, so that whatever a row refers to is in it, and put back in the other.
  *
  * Left out is what holds only while a server runs or a day lasts: sessions, linkings that were begun, files on their way, counts of
@@ -70,6 +72,7 @@ export const keptTables: readonly KeptTable[] = [
   ...[kept(trail), kept(deskAct), kept(removal)],
   kept(play, (id) => sql`of.box_id in ${boxes(id)}`),
   kept(effect),
+  kept(event, inChannel, { isHistory: true }),
   kept(lane, inChannel, { instead: { owner: sql`null`, left_at: sql`null` } }),
   kept(base.delivery, (id) => sql`of.feed_id in ${feeds(id)}`),
   kept(base.feed),
@@ -85,6 +88,3 @@ export const keptTables: readonly KeptTable[] = [
   kept(base.person, people, { instead: { password_hash: sql`''` } }),
   kept(base.channel, (id) => sql`of.id = ${id}`),
 ]
-
-/** The history: it has a form that other programs read. */
-export const historyTable = kept(event)

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, it } from 'vitest'
 import type { Database, DatabaseHandle } from '../../server/db/handle.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { databases, type OpenDatabase } from './databases.ts'
-import { readMigrations } from './migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 /**
  * The same tests on both databases that the product runs on, each fresh and brought up to date; on a server only where there is

@@ -25,7 +25,7 @@ import * as sponsors from '../../server/db/sponsorSchema.ts'
 import * as tips from '../../server/db/tipSchema.ts'
 import * as triggers from '../../server/db/triggerSchema.ts'
 import { demoBoards } from '../../demo/boards.ts'
-import { historyTable, keptTables } from '../../server/db/keptTables.ts'
+import { keptTables } from '../../server/db/keptTables.ts'
 import { Nightly, listNights, nightsFolder } from '../../server/backup/nightly.ts'
 import { BackupFault } from '../../server/backup/readArchive.ts'
 import { restoreArchive } from '../../server/backup/restoreArchive.ts'
@@ -41,7 +41,7 @@ import { rowsOf } from '../../server/db/rowsOf.ts'
 import { FolderStore } from '../../server/media/folderStore.ts'
 import { openEmbedded } from '../../server/db/openEmbedded.ts'
 import { onEachDatabase } from '../arrange/onEachDatabase.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'thundercrest-backup-'))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
@@ -160,7 +160,7 @@ describe('what a backup keeps', () => {
       .flatMap((room) => Object.values(room) as unknown[])
       .filter((each): each is PgTable => each instanceof PgTable)
       .map((table) => getTableName(table))
-    const kept = new Set([...keptTables.map(({ name }) => name), historyTable.name])
+    const kept = new Set(keptTables.map(({ name }) => name))
     expect([...new Set(tables)].filter((name) => !kept.has(name)).sort()).toEqual([
       // What lasts a day, or as long as a server runs.
       ...[

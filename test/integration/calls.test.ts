@@ -8,7 +8,7 @@ import { addTrigger } from '../../server/db/queries/triggers.ts'
 import { rowsOf } from '../../server/db/rowsOf.ts'
 import { CallsRoom, triggerOf, typedBy } from '../arrange/callsRoom.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 const play = (channelId: string) => ({
   ...{ do: 'play' as const, boxId: `box-${channelId}`, alertId: 'redemption', variationId: null },

@@ -34,7 +34,7 @@ import { ViewerHistory } from '../../server/channel/viewerHistory.ts'
 import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEvents.ts'
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 import { plainBox } from '../../core/composition/plainBox.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }

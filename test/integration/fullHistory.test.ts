@@ -17,7 +17,7 @@ import { decideEvents, type IncomingEvent } from '../../server/ingest/decideEven
 import { keepDecided } from '../../server/ingest/keepDecided.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
 import { fillHistory } from '../arrange/history.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const draft = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])

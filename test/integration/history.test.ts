@@ -27,7 +27,7 @@ import { viewerWords } from '../../core/speech/sayings.ts'
 import { canonicalOf } from '../../server/ingest/decideEvents.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
 import { fillMixedHistory } from '../arrange/history.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 const events = 4_000
 const channelId = 'channel-1'

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { migrate } from '../../server/db/migrate.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 /** The last one that counted in the units of whoever wrote prices. */
 const before = readMigrations().filter(({ name }) => name < '0009')

@@ -16,7 +16,7 @@ import {
 import { recordPlays } from '../../server/db/queries/playRecords.ts'
 import { findPlay, listEndedIds, listOpenPlays } from '../../server/db/queries/plays.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const document = JSON.stringify(plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })]))

@@ -11,7 +11,7 @@ import { OnAirCache } from '../../server/channel/onAir.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { bakeryStudio, scenesOf } from '../../stand-ins/studio/studioScene.ts'
 import { databases } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 import { throughServer, type ServedChannel } from '../arrange/servedNight.ts'
 
 const beginMs = Date.UTC(2026, 10, 24, 22)

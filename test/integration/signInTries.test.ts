@@ -3,7 +3,7 @@ import { SignInLimits, type SignInTry } from '../../server/auth/loginLimit.ts'
 import { limiterStore } from '../../server/db/limiterStore.ts'
 import { migrate } from '../../server/db/migrate.ts'
 import { databases, type OpenDatabase } from '../arrange/databases.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 describe.each(databases)('tries to sign in, counted in $name', ({ isHere, open }) => {
   let opened: OpenDatabase

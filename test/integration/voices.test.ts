@@ -28,7 +28,7 @@ import { Clock } from '../../server/system/clock.ts'
 import { waitingIn } from '../arrange/queueRun.ts'
 import { Speaker } from '../../server/speech/speaker.ts'
 import { SpeechCache } from '../../server/speech/speechCache.ts'
-import { readMigrations } from '../arrange/migrations.ts'
+import { readMigrations } from '../../server/operate/readMigrations.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const alert = starterAlert('tip', canvas, { pictureId: null, soundId: null })

@@ -25,9 +25,9 @@ export default defineEventHandler(async (event) => {
   const isRight = await verifyPassword(password, person?.passwordHash || nobody)
   if (!person || !isRight) throw problemError(401, 'This e-mail address and password do not belong together.')
   await signInLimits.forget(tried)
-  await requireAnyChannel(database.db, person.id)
+  const channelId = await requireAnyChannel(database.db, person.id)
   await rememberBrowser(event, person.id, secret)
-  await startSession(event, person.id)
+  await startSession(event, person.id, channelId)
   setResponseStatus(event, 204)
   return null
 })

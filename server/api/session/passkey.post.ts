@@ -40,9 +40,9 @@ export default defineEventHandler(async (event) => {
   })
   if (!verified) throw refused()
   await signInLimits.forget(tried)
-  await requireAnyChannel(database.db, known.personId)
+  const channelId = await requireAnyChannel(database.db, known.personId)
   await notePasskeyUse(database.db, known.id, authenticationInfo.newCounter, new Date())
-  await startSession(event, known.personId)
+  await startSession(event, known.personId, channelId)
   setResponseStatus(event, 204)
   return null
 })

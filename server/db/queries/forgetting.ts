@@ -1,8 +1,8 @@
-import { and, eq, inArray, or, sql } from 'drizzle-orm'
+import { and, eq, inArray, isNotNull, or, sql } from 'drizzle-orm'
 import type { Forgotten } from '../../../core/events/forgetViewer.ts'
 import type { CanonicalEvent } from '../../../core/events/schema.ts'
 import type { Database } from '../handle.ts'
-import { event, play } from '../liveSchema.ts'
+import { effect, event, play } from '../liveSchema.ts'
 
 const isAbout = (channelId: string, source: string, viewer: string) =>
   and(
@@ -43,12 +43,10 @@ export async function setEventForgotten(db: Database, eventIds: readonly string[
     .update(play)
     .set({ speech: null })
     .where(inArray(play.eventId, [...eventIds]))
-  await db.execute(
-    sql`update effect set decided = 'Somebody who was forgotten.', why = null where event_id in (${sql.join(
-      eventIds.map((id) => sql`${id}`),
-      sql`, `,
-    )}) and outcome is not null`,
-  )
+  await db
+    .update(effect)
+    .set({ decided: 'Somebody who was forgotten.', why: null })
+    .where(and(inArray(effect.eventId, [...eventIds]), isNotNull(effect.outcome)))
 }
 
 /** Where else somebody is named: runs, points, what was taken away in chat, raw deliveries, payments, what platforms simulate. */

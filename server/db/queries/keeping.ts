@@ -1,6 +1,9 @@
-import { sql, type SQL } from 'drizzle-orm'
+import { and, eq, inArray, sql, type SQL } from 'drizzle-orm'
+import { refund } from '../goalSchema.ts'
 import type { Database } from '../handle.ts'
+import { effect, event, play } from '../liveSchema.ts'
 import { rowsOf } from '../rowsOf.ts'
+import { run } from '../triggerSchema.ts'
 
 /** So many go at once: nobody waits for it. */
 const atOnce = 500
@@ -29,29 +32,22 @@ export const countOldVersions = (db: Database, channelId: string, before: Date):
   countOf(db, 'box_version', olderVersions(channelId, before))
 
 /** Removes what happened before a moment, with what became of it. Points, goals as they were counted and broadcasts stay. */
-export async function removeOldEvents(db: Database, channelId: string, before: Date): Promise<number> {
-  for (let removed = 0; ;) {
-    const gone = await db.transaction(async (tx) => {
+export async function removeOldEvents(db: Database, channelId: string, before: Date): Promise<void> {
+  for (let gone = atOnce; gone === atOnce;)
+    gone = await db.transaction(async (tx) => {
       const ids = rowsOf<{ id: string }>(
         await tx.execute(
           sql`select id from event where ${olderEvents(channelId, before)} order by seq limit ${atOnce}`,
         ),
       ).map(({ id }) => id)
       if (ids.length === 0) return 0
-      const those = sql`(${sql.join(
-        ids.map((id) => sql`${id}`),
-        sql`, `,
-      )})`
-      await tx.execute(sql`delete from refund where event_id in ${those}`)
-      await tx.execute(sql`delete from play where event_id in ${those}`)
-      await tx.execute(sql`delete from effect where event_id in ${those}`)
-      await tx.execute(sql`delete from run where event_id in ${those} and progress = 'over'`)
-      await tx.execute(sql`delete from event where id in ${those}`)
+      await tx.delete(refund).where(inArray(refund.eventId, ids))
+      await tx.delete(play).where(inArray(play.eventId, ids))
+      await tx.delete(effect).where(inArray(effect.eventId, ids))
+      await tx.delete(run).where(and(inArray(run.eventId, ids), eq(run.progress, 'over')))
+      await tx.delete(event).where(inArray(event.id, ids))
       return ids.length
     })
-    removed += gone
-    if (gone < atOnce) return removed
-  }
 }
 
 export async function removeOldVersions(db: Database, channelId: string, before: Date): Promise<void> {
@@ -119,18 +115,16 @@ export async function removeMedia(db: Database, channelId: string, ids: readonly
 }
 
 /** What the history takes. Its bytes are this channel’s share of the table: to weigh each row would take as long as reading it. */
-export async function historyTaken(db: Database, channelId: string): Promise<Taken & { sinceMs: number | null }> {
-  const [row] = rowsOf<{ count: unknown; total: unknown; bytes: unknown; since: unknown }>(
+export async function historyTaken(db: Database, channelId: string): Promise<Taken> {
+  const [row] = rowsOf<{ count: unknown; total: unknown; bytes: unknown }>(
     await db.execute(sql`
       select (select count(*) from event where channel_id = ${channelId}) as count,
         (select count(*) from event) as total,
-        pg_total_relation_size('event') + pg_total_relation_size('effect') + pg_total_relation_size('play') as bytes,
-        (select extract(epoch from min(received_at)) * 1000 from event where channel_id = ${channelId}) as since`),
+        pg_total_relation_size('event') + pg_total_relation_size('effect') + pg_total_relation_size('play') as bytes`),
   )
   const count = Number(row?.count ?? 0)
   const share = count / Math.max(1, Number(row?.total ?? 0))
-  const sinceMs = row?.since === null || row?.since === undefined ? null : Number(row.since)
-  return { count, bytes: Math.round(Number(row?.bytes ?? 0) * share), sinceMs }
+  return { count, bytes: Math.round(Number(row?.bytes ?? 0) * share) }
 }
 
 export async function versionsTaken(db: Database, channelId: string): Promise<Taken> {

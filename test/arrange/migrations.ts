@@ -1,1 +1,0 @@
-export { readMigrations } from '../../server/operate/readMigrations.ts'
