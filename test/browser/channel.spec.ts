@@ -31,6 +31,11 @@ test('what a channel goes by is changed by hand, holds at once for viewers, and 
   await page.getByLabel('colours of their own').check()
   await expect(page.getByText('under it all')).toBeVisible()
   await page.getByLabel('under it all').fill('#103a2b')
+  await page.getByLabel('under it all').blur()
+  await expect(page.getByText('Viewers see these colours now.').first()).toBeVisible()
+  // Looked at while no notice comes or goes: half seen, none has enough contrast.
+  await page.reload()
+  await expect(page.getByLabel('under it all')).toHaveValue('#103a2b')
   await expectNoFaults(page, artwork)
 
   // A viewer, who is nobody's member.
