@@ -22,6 +22,16 @@ export const seen = z.object({
 })
 export type Seen = z.infer<typeof seen>
 
+/** The sound of a video. */
+export interface OwnSound {
+  /** When its first sample is heard on the video's clock, in milliseconds. */
+  startsMs: number
+  /** Null where nothing decodes it, and while only browsers do and none has. */
+  heard: SoundMeasured | null
+  /** Why it is not heard, and what to do instead; null where it is, or where a browser has still to try. */
+  fault: string | null
+}
+
 export interface PictureMeasured {
   of: 'picture'
   widthPx: number
@@ -31,32 +41,38 @@ export interface PictureMeasured {
   frameMs: number[]
   /** One round of it; null for stills. */
   durationMs: number | null
-  hasSound: boolean
+  /** Null where it has none; absent in what was measured before it was looked for. */
+  ownSound?: OwnSound | null
   codec: string | null
   /** Null until a browser has looked at it: only browsers decode videos and vector animations here. */
   seen: Seen | null
 }
 
-export interface SoundMeasured {
-  of: 'sound'
-  durationMs: number
-  rateHz: number
-  channelCount: number
-  leadingSilenceMs: number
-  trailingSilenceMs: number
+const decibels = z.number().min(-1000).max(1000)
+/** What is measured of a sound, by the server or by a browser for what only browsers decode. */
+export const soundMeasured = z.object({
+  of: z.literal('sound'),
+  durationMs: whole.max(600_000),
+  rateHz: z.number().min(8000).max(192_000),
+  channelCount: z.int().min(1).max(8),
+  leadingSilenceMs: whole,
+  trailingSilenceMs: whole,
   /** LUFS, LU and dBTP to a hundredth; null for silence. */
-  loudness: {
-    integratedLufs: number
-    momentaryMaxLufs: number
-    shortTermMaxLufs: number
-    rangeLu: number
-    truePeakDbtp: number
-    /** How loud it counts for levelling; absent in what was measured before there was such a number. */
-    levelLufs?: number | undefined
-  } | null
+  loudness: z
+    .object({
+      integratedLufs: decibels,
+      momentaryMaxLufs: decibels,
+      shortTermMaxLufs: decibels,
+      rangeLu: decibels,
+      truePeakDbtp: decibels,
+      /** How loud it counts for levelling; absent in what was measured before there was such a number. */
+      levelLufs: decibels.optional(),
+    })
+    .nullable(),
   /** Amplitudes 0…255 of each stretch in Base64, finest first. */
-  waveform: { stretchMs: number; peaks: string }[]
-}
+  waveform: z.array(z.object({ stretchMs: z.int().min(1).max(60_000), peaks: z.base64().max(100_000) })).max(12),
+})
+export type SoundMeasured = z.infer<typeof soundMeasured>
 
 export interface FontMeasured {
   of: 'font'
@@ -75,6 +91,8 @@ export const browserSight = z.object({
   /** PNG or WebP as Base64. */
   poster: z.base64().max(200_000),
   strip: z.base64().max(400_000),
+  /** What a browser measured of a video's own sound; null: it cannot decode it either. Absent: it was not asked to. */
+  sound: soundMeasured.nullable().optional(),
 })
 export type BrowserSight = z.infer<typeof browserSight>
 

@@ -33,6 +33,11 @@ export function factsOf({
 }): MediaFacts {
   const facts: MediaFacts = { url: mediaUrl(id), mime, durationMs }
   if (measured?.of === 'sound') facts.level = levelOf(measured)
+  if (measured?.of === 'picture' && measured.ownSound?.heard) {
+    const { heard, startsMs } = measured.ownSound
+    facts.level = levelOf(heard)
+    facts.ownSound = { startsMs, durationMs: heard.durationMs }
+  }
   if (measured?.of === 'picture' && measured.seen?.ink) facts.margin = marginOf(measured.seen.ink, measured)
   if (measured?.of === 'font') {
     facts.family = ownFamily(measured.family)

@@ -20,6 +20,7 @@ import { paintTicker } from './painters/ticker.ts'
 import { loadPicture, loadStill } from './preload/pictures.ts'
 import type { FontUse } from './preload/fonts.ts'
 import type { PlayedKind, PreparedScore } from './preparedScore.ts'
+import { roundOf } from './sound/roundOf.ts'
 
 const noFonts = (): FontUse[] => []
 
@@ -82,14 +83,15 @@ const drawnKind = <R extends ResolvedPart>(paint: (part: R) => unknown): PlayedK
 })
 
 const sound: PlayedKind<ResolvedKinds['sound']> = {
-  load({ mediaId, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats }, { score, sounds }, output) {
+  load({ mediaId, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats, round }, { score, sounds }, output) {
     if (!output) return []
     return [
       addressOf(score, mediaId)
         .then(({ url }) => output.load(url))
-        .then((buffer) =>
-          sounds.push({ buffer, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats, isVoice: false }),
-        ),
+        .then((file) => {
+          const buffer = round ? roundOf(file, round) : file
+          sounds.push({ buffer, startMs, endMs, gainDb, fadeInMs, fadeOutMs, repeats, isVoice: false })
+        }),
     ]
   },
   fonts: noFonts,

@@ -1,5 +1,7 @@
 import type { BrowserSight } from '../../contract/media.ts'
 import type { MediaView } from '../../contract/views.ts'
+import { awaitsHearing } from './awaitsHearing.ts'
+import { decodeSound } from './decodeSound.ts'
 import { loadPicture, openVideo } from '../../player/preload/pictures.ts'
 import type { SightRequest } from '../workers/sight.worker.ts'
 
@@ -16,6 +18,10 @@ export async function lookAt(file: MediaView): Promise<BrowserSight | null> {
   const worker = new Worker(new URL('../workers/sight.worker.ts', import.meta.url), { type: 'module' })
   try {
     for await (const frame of framesOf(file)) worker.postMessage({ frame } satisfies SightRequest, [frame])
+    if (file.measured?.of === 'picture' && awaitsHearing(file.measured)) {
+      const sound = await soundOf(file)
+      worker.postMessage({ sound } satisfies SightRequest, sound?.channels.map(({ buffer }) => buffer) ?? [])
+    }
     const answer = new Promise<BrowserSight | null>((resolve, reject) => {
       worker.addEventListener('message', ({ data }: MessageEvent<BrowserSight | null>) => resolve(data), { once: true })
       worker.addEventListener('error', () => reject(new Error('The file could not be looked at')), { once: true })
@@ -24,6 +30,19 @@ export async function lookAt(file: MediaView): Promise<BrowserSight | null> {
     return await answer
   } finally {
     worker.terminate()
+  }
+}
+
+/** The sound of a video, decoded; null where this browser cannot. */
+async function soundOf({ url }: MediaView): Promise<{ channels: Float32Array<ArrayBuffer>[]; rateHz: number } | null> {
+  try {
+    const buffer = await decodeSound(await (await fetch(url)).arrayBuffer())
+    return {
+      channels: Array.from({ length: buffer.numberOfChannels }, (_, channel) => buffer.getChannelData(channel).slice()),
+      rateHz: buffer.sampleRate,
+    }
+  } catch {
+    return null
   }
 }
 

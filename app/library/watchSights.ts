@@ -3,6 +3,7 @@ import type { MediaView } from '../../contract/views.ts'
 import { request } from '../api/request.ts'
 import { useMediaStore } from '../stores/media.ts'
 import { useSessionStore } from '../stores/session.ts'
+import { awaitsHearing } from './awaitsHearing.ts'
 import { lookAt } from './sight.ts'
 
 const tried = new Set<string>()
@@ -20,7 +21,12 @@ export function watchSights(): void {
     (files) => {
       if (!session.canEdit) return
       for (const file of files) {
-        if (file.measured?.of !== 'picture' || file.measured.seen !== null || tried.has(file.id)) continue
+        if (
+          file.measured?.of !== 'picture' ||
+          (file.measured.seen !== null && !awaitsHearing(file.measured)) ||
+          tried.has(file.id)
+        )
+          continue
         tried.add(file.id)
         last = last.then(() => tell(file))
       }

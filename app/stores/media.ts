@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { IntakeView, MediaChange, PictureMeasured, SoundMeasured } from '../../contract/media.ts'
+import type { IntakeView, Measured, MediaChange, PictureMeasured, SoundMeasured } from '../../contract/media.ts'
 import { factsOf, levelOf } from '../../contract/mediaFacts.ts'
 import type { MediaView } from '../../contract/views.ts'
 import type { WaveformLevel } from '../../core/audio/soundMeter.ts'
@@ -46,9 +46,10 @@ export const useMediaStore = defineStore('media', () => {
   const sounds = computed(
     () =>
       new Map(
-        files.value.flatMap((file) =>
-          file.measured?.of === 'sound' ? [[file.id, soundOf(file.measured)] as const] : [],
-        ),
+        files.value.flatMap(({ id, measured }) => {
+          const sound = measured && soundIn(measured)
+          return sound ? [[id, soundOf(sound)] as const] : []
+        }),
       ),
   )
   const put = (changed: MediaView) =>
@@ -75,7 +76,7 @@ export const useMediaStore = defineStore('media', () => {
         ),
       ),
     ),
-    /** What was measured of sounds, by file. */
+    /** What was measured of sounds and of those of videos, by file. */
     measuredSounds: sounds,
     /** What was measured of a picture; null while it is not. */
     pictureOf: (id: string | null): PictureMeasured | null => {
@@ -116,6 +117,11 @@ export const useMediaStore = defineStore('media', () => {
     },
   }
 })
+
+function soundIn(measured: Measured): SoundMeasured | null {
+  if (measured.of === 'sound') return measured
+  return (measured.of === 'picture' && measured.ownSound?.heard) || null
+}
 
 function soundOf(measured: SoundMeasured): MeasuredSound {
   const [shown] = measured.waveform

@@ -1,10 +1,13 @@
 import { coloursOf } from '../../core/colour/coloursOf.ts'
 import { dominantColour } from '../../core/colour/dominantColour.ts'
 import { growInk, inkAlpha, type Ink } from '../../core/colour/inkBox.ts'
-import type { BrowserSight } from '../../contract/media.ts'
+import { SoundMeter } from '../../core/audio/soundMeter.ts'
+import { measuredSound } from '../../contract/measuredSound.ts'
+import type { BrowserSight, SoundMeasured } from '../../contract/media.ts'
 
 /** Frames of one file, one after another; the last message asks for the result. */
-export type SightRequest = { frame: ImageBitmap } | { isEnd: true }
+export type SightRequest =
+  { frame: ImageBitmap } | { sound: { channels: Float32Array[]; rateHz: number } | null } | { isEnd: true }
 
 const smallHeight = 64
 const posterSidePx = 360
@@ -19,6 +22,7 @@ interface Small {
 let ink: Ink | null = null
 let hasAlpha = false
 let smalls: Small[] = []
+let sound: BrowserSight['sound'] = undefined
 let poster: OffscreenCanvas | null = null
 let posterInked = -1
 
@@ -54,6 +58,13 @@ function take(frame: ImageBitmap): void {
   frame.close()
 }
 
+/** Measured as the server measures every other sound. */
+function heard({ channels, rateHz }: { channels: Float32Array[]; rateHz: number }): SoundMeasured {
+  const meter = new SoundMeter(rateHz, channels.length)
+  meter.push(channels)
+  return measuredSound(meter.end())
+}
+
 async function base64Of(canvas: OffscreenCanvas): Promise<string> {
   const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/webp', quality: 0.82 })).arrayBuffer())
   let letters = ''
@@ -81,14 +92,16 @@ async function result(): Promise<BrowserSight | null> {
     seen: { hasAlpha, ink, dominant: dominantColour(all), colours: coloursOf(all) },
     poster: await base64Of(poster),
     strip: await base64Of(strip),
+    ...(sound === undefined ? {} : { sound }),
   }
 }
 
 self.addEventListener('message', ({ data }: MessageEvent<SightRequest>) => {
   if ('frame' in data) take(data.frame)
+  else if ('sound' in data) sound = data.sound && heard(data.sound)
   else {
     void result().then((sight) => {
-      ;[ink, hasAlpha, smalls, poster, posterInked] = [null, false, [], null, -1]
+      ;[ink, hasAlpha, smalls, poster, posterInked, sound] = [null, false, [], null, -1, undefined]
       self.postMessage(sight)
     })
   }

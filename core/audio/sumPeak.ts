@@ -1,3 +1,4 @@
+import type { SoundRound } from '../score/soundRound.ts'
 import { envelopeAt, type EnvelopePoint } from './ducking.ts'
 import type { WaveformLevel } from './soundMeter.ts'
 
@@ -7,6 +8,8 @@ export interface SoundInSum {
   endMs: number
   gainDb: number
   repeats: boolean
+  /** How long a round of what repeats is, and how far into it the file begins; absent: as long as the file. */
+  round?: SoundRound | undefined
   /** How far its file's true peak lies above the highest of its samples' stretches, at least 1. */
   overshoot: number
   waveform: WaveformLevel
@@ -45,7 +48,7 @@ export function sumPeak(sounds: readonly SoundInSum[]): { amplitude: number; atM
 
 /** The highest stretch that a moment of the score may fall into, 0…255. */
 function peakWithin(
-  { startMs, endMs, repeats, waveform: { stretchMs, peaks } }: SoundInSum,
+  { startMs, endMs, repeats, round, waveform: { stretchMs, peaks } }: SoundInSum,
   fromMs: number,
   toMs: number,
 ): number {
@@ -53,7 +56,11 @@ function peakWithin(
   let highest = 0
   const last = Math.ceil((Math.min(toMs, endMs) - startMs) / stretchMs) - 1
   for (let stretch = Math.max(0, Math.floor((fromMs - startMs) / stretchMs)); stretch <= last; stretch++) {
-    highest = Math.max(highest, peaks[repeats ? stretch % peaks.length : stretch] ?? 0)
+    if (round) {
+      // Rounds end between stretches: whichever of two it falls into may be heard.
+      const at = Math.floor((((stretch * stretchMs) % round.ms) - round.leadMs) / stretchMs)
+      highest = Math.max(highest, peaks[at] ?? 0, peaks[at + 1] ?? 0)
+    } else highest = Math.max(highest, peaks[repeats ? stretch % peaks.length : stretch] ?? 0)
   }
   return highest
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { sampleEvent } from '../events/sampleEvent.ts'
 import { lanternLook } from '../look/lanternLook.ts'
 import { resolveScore } from '../score/resolve.ts'
-import { boxDocument } from './box.ts'
+import { boxDocument, boxVersion } from './box.ts'
 import { migrateBox } from './migrateBox.ts'
 
 const phase = (motion: string, ms: number) => ({ motion, ms })
@@ -228,5 +228,32 @@ describe('a box of today', () => {
     const today = migrateBox(stored)
     expect(migrateBox(today)).toBe(today)
   })
-  it('of tomorrow is refused by name', () => expect(() => migrateBox({ version: 10 })).toThrow('version 10'))
+  it('of tomorrow is refused by name', () =>
+    expect(() => migrateBox({ version: boxVersion + 1 })).toThrow(`version ${boxVersion + 1}`))
+  it('was made before videos were heard: none of it is heard now', () => {
+    const today = migrateBox(stored)
+    const older = {
+      ...today,
+      version: 9,
+      alerts: today.alerts.map((alert) => ({
+        ...alert,
+        variations: alert.variations.map((variation) => ({
+          ...variation,
+          composition: {
+            ...variation.composition,
+            parts: variation.composition.parts.map((part) =>
+              Object.fromEntries(Object.entries(part).filter(([field]) => field !== 'ownSound')),
+            ),
+          },
+        })),
+      })),
+    }
+    const migrated = migrateBox(older as never)
+    expect(boxDocument.safeParse(migrated).error).toBeUndefined()
+    const pictures = migrated.alerts.flatMap(({ variations }) =>
+      variations.flatMap(({ composition }) => composition.parts.filter((part) => part.kind === 'picture')),
+    )
+    expect(pictures.length).toBeGreaterThan(0)
+    expect(pictures.every(({ ownSound }) => ownSound.isMuted)).toBe(true)
+  })
 })

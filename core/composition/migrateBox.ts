@@ -231,6 +231,17 @@ const migrations: readonly Migration[] = [
   },
   // Version 9: a box says how it behaves when much comes at once. What was made before has what a new one begins with.
   { from: 8, migrate: (document) => ({ ...document, version: 9, policy: policyOfVersion9 }) },
+  // Version 10: a video's own sound may be heard. It never was: what was made before stays as silent as it was.
+  {
+    from: 9,
+    migrate: (document) => ({
+      ...document,
+      version: 10,
+      alerts: mapParts(document, (part) =>
+        part.kind === 'picture' ? { ...part, ownSound: { isMuted: true, isLevelled: true, trimDb: 0 } } : part,
+      ),
+    }),
+  },
 ]
 
 /**

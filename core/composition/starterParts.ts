@@ -49,6 +49,7 @@ export function starterPicture(canvas: Canvas, mediaId: string | null): Picture 
     isMirrored: false,
     repeats: 'loop',
     colour: { mode: 'asIs' },
+    ownSound: { isMuted: false, isLevelled: true, trimDb: 0 },
   }
 }
 

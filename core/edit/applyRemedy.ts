@@ -2,7 +2,7 @@ import type { LengthRule } from '../composition/clip.ts'
 import { untilTheEnd } from '../composition/untilTheEnd.ts'
 import { usualDuckDb } from '../score/parts/voice/schema.ts'
 import type { Remedy } from '../remarks/remark.ts'
-import { isTextPart, isVisiblePart } from '../score/parts/part.ts'
+import { heardAs, isTextPart, isVisiblePart } from '../score/parts/part.ts'
 import { waitingForVoice } from './addPart.ts'
 import { calmed } from './calmed.ts'
 import type { Edit } from './change.ts'
@@ -51,11 +51,13 @@ export function applyRemedy(address: VariationAddress, remedy: Remedy): Edit {
       if (remedy.type === 'startWhenEntered') part.clip.start = { at: `${remedy.of}.entered`, offsetMs: 0 }
       else if (remedy.type === 'lastUntilEnd') part.clip.end = untilTheEnd()
       else if (remedy.type === 'setTrim') {
-        if (!isVisiblePart(part)) part.trimDb = remedy.trimDb
+        const heard = heardAs(part)
+        if (heard) heard.trimDb = remedy.trimDb
       } else if (remedy.type === 'duckSounds') {
         if (part.kind === 'voice') part.duckDb = usualDuckDb
       } else if (remedy.type === 'levelSound') {
-        if (part.kind === 'sound') Object.assign(part, { isLevelled: true, trimDb: 0 })
+        const heard = heardAs(part)
+        if (heard && 'isLevelled' in heard) Object.assign(heard, { isLevelled: true, trimDb: 0 })
       } else if (remedy.type === 'moveBy') {
         if (!isVisiblePart(part)) return
         part.place.xPx += remedy.dxPx

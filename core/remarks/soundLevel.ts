@@ -1,16 +1,18 @@
 import { levellingOf } from '../audio/level.ts'
-import { isVisiblePart, type HeardPart } from '../score/parts/part.ts'
+import { heardAs } from '../score/parts/part.ts'
 import type { ResolvedSound } from '../score/parts/sound/resolveSound.ts'
-import { nameOf, type Remark, type RemarkContext, type Remedy } from './remark.ts'
+import { nameOf, ownerOf, type Remark, type RemarkContext, type Remedy } from './remark.ts'
 
 /** What is further from its target than this is heard as too quiet or too loud beside the others. */
 const audibleLu = 3
 
 /** Turns a sound by so much, in steps of half a decibel and rather lower than higher. */
 export function trimTo(context: RemarkContext, sound: { id: string }, byDb: number, label: string): Remedy | null {
-  const part = context.composition.parts.find((each): each is HeardPart => each.id === sound.id && !isVisiblePart(each))
-  return part
-    ? { type: 'setTrim', partId: sound.id, trimDb: Math.max(-60, Math.floor((part.trimDb + byDb) * 2) / 2), label }
+  const partId = ownerOf(sound.id)
+  const part = context.composition.parts.find((each) => each.id === partId)
+  const heard = part && heardAs(part)
+  return heard
+    ? { type: 'setTrim', partId, trimDb: Math.max(-60, Math.floor((heard.trimDb + byDb) * 2) / 2), label }
     : null
 }
 
@@ -22,8 +24,10 @@ export function soundLevelRemarks(context: RemarkContext): Remark[] {
 function remarksOfOne(context: RemarkContext, sound: ResolvedSound): Remark[] {
   const { targetLufs, ceilingDbtp } = context.soundLevel
   const level = context.sounds[sound.mediaId]?.level
-  const part = context.composition.parts.find((each) => each.id === sound.id)
-  if (!level || part?.kind !== 'sound') return []
+  const partId = ownerOf(sound.id)
+  const part = context.composition.parts.find((each) => each.id === partId)
+  const heard = part && heardAs(part)
+  if (!level || !heard || !('isLevelled' in heard)) return []
   const name = `“${nameOf(context, sound.id)}”`
   const peakDb = level.truePeakDbtp + sound.gainDb
   const lufs = level.lufs + sound.gainDb
@@ -31,27 +35,27 @@ function remarksOfOne(context: RemarkContext, sound: ResolvedSound): Remark[] {
   if (peakDb > ceilingDbtp + 0.05) {
     remarks.push({
       type: 'soundOverCeiling',
-      partId: sound.id,
+      partId,
       level: 'wrong',
       words: `${name} peaks at ${peakDb.toFixed(1)} dBTP; over ${ceilingDbtp} dBTP it distorts.`,
       remedy: trimTo(context, sound, ceilingDbtp - peakDb, 'Turn it down under the ceiling'),
     })
   }
-  if (!part.isLevelled && Math.abs(lufs - targetLufs) > audibleLu) {
+  if (!heard.isLevelled && Math.abs(lufs - targetLufs) > audibleLu) {
     remarks.push({
       type: 'notLevelled',
-      partId: sound.id,
+      partId,
       level: 'advice',
       words: `${name} is not levelled: at ${lufs.toFixed(1)} LUFS it is ${Math.abs(lufs - targetLufs).toFixed(1)} LU ${lufs > targetLufs ? 'louder' : 'quieter'} than this box wants.`,
-      remedy: { type: 'levelSound', partId: sound.id, label: 'Level it' },
+      remedy: { type: 'levelSound', partId, label: 'Level it' },
     })
   }
   const levelled = levellingOf(level, context.soundLevel)
-  if (part.isLevelled && levelled.heldBy !== null && targetLufs - level.lufs - levelled.gainDb > audibleLu) {
+  if (heard.isLevelled && levelled.heldBy !== null && targetLufs - level.lufs - levelled.gainDb > audibleLu) {
     const why = levelled.heldBy === 'ceiling' ? 'its peaks are at the ceiling' : 'it was recorded very quietly'
     remarks.push({
       type: 'soundBelowTarget',
-      partId: sound.id,
+      partId,
       level: 'advice',
       words: `${name} comes to ${(level.lufs + levelled.gainDb).toFixed(1)} LUFS instead of ${targetLufs}: ${why}. A recording with less difference between loud and quiet would do.`,
       remedy: null,

@@ -1,4 +1,5 @@
 import { overshootOf, sumPeak } from '../audio/sumPeak.ts'
+import type { SoundRound } from '../score/soundRound.ts'
 import { inSeconds, nameOf, ownerOf, type Remark, type RemarkContext } from './remark.ts'
 import { trimTo } from './soundLevel.ts'
 
@@ -51,6 +52,7 @@ interface Heard {
   endMs: number
   gainDb: number
   repeats: boolean
+  round?: SoundRound | undefined
   file: string
   isVoice: boolean
 }
@@ -76,6 +78,7 @@ function heardIn({ score }: RemarkContext): Heard[] {
             endMs: part.endMs,
             gainDb: part.gainDb,
             repeats: part.repeats,
+            round: part.round,
             file: part.mediaId,
             isVoice: false,
           },

@@ -3,7 +3,7 @@ import { readingMs } from '../score/parts/message/readingMs.ts'
 import { isSeenPart, isTextPart, type ResolvedVisiblePart } from '../score/resolved.ts'
 import { arrivedAfterMs } from '../motion/lettersAt.ts'
 import { scrollNeedsMs } from '../text/evaluateText.ts'
-import { inSeconds, nameOf, type Remark, type RemarkContext } from './remark.ts'
+import { inSeconds, nameOf, ownerOf, type Remark, type RemarkContext } from './remark.ts'
 import { restingBox } from './restingBox.ts'
 import { standsOnNothing } from './standsOnNothing.ts'
 
@@ -96,7 +96,8 @@ export function soundLengthRemarks(context: RemarkContext): Remark[] {
   const seenFromMs = Math.min(...seen.map((part) => part.startMs))
   const seenToMs = Math.max(...seen.map((part) => part.endMs))
   return score.parts.flatMap((part): Remark[] => {
-    if (part.kind !== 'sound') return []
+    // What belongs to a picture ends with it.
+    if (part.kind !== 'sound' || ownerOf(part.id) !== part.id) return []
     const name = nameOf(context, part.id)
     if (part.endMs > seenToMs + soundGraceMs) {
       return [

@@ -17,8 +17,10 @@ export interface Sides {
 /** What is known of a media file. `durationMs` is null for stills. */
 export interface MediaFacts extends MediaAddress {
   durationMs: number | null
-  /** How loud a sound is; null for silence, absent while it has not been measured. */
+  /** How loud a sound is, or the sound of a video; null for silence, absent while it has not been measured. */
   level?: MeasuredLevel | null
+  /** When the sound of a video begins on the video's clock, and how long it lasts; absent where none can be heard. */
+  ownSound?: { startsMs: number; durationMs: number }
   /** How much of each side of a picture is empty in every frame; absent where nothing is or where that is not known. */
   margin?: Sides
   /** What a font is called where it is chosen, and its lightest and heaviest weight. */

@@ -169,13 +169,14 @@ export function resolveScore(composed: Composition, context: ResolveContext): Re
 function heardOf(part: Part, resolved: ResolvedPart, times: SolvedClip | undefined, context: PartContext) {
   const { heard } = kindOfPart(part)
   if (!times || !heard) return []
-  return heard(part, resolved, times, context).map(({ name, ...sound }) => ({
+  return heard(part, resolved, times, context).map(({ name, round, ...sound }) => ({
     kind: 'sound' as const,
     id: `${part.id}.${name}`,
-    ...sound,
     fadeInMs: 0,
     fadeOutMs: 0,
-    repeats: false,
+    ...sound,
+    repeats: round !== undefined,
+    ...(round ? { round } : {}),
   }))
 }
 

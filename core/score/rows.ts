@@ -1,8 +1,9 @@
 import { readAnchor, type AnchorPoint } from '../composition/anchor.ts'
 import type { Composition } from '../composition/schema.ts'
-import type { Part } from './parts/part.ts'
+import { heardCaption } from '../settle/heardCaption.ts'
+import type { MediaFacts } from './mediaFacts.ts'
+import { isVisiblePart, type Part, type PartOf } from './parts/part.ts'
 import { kindOfPart } from './parts/partKinds.ts'
-import { isVisiblePart } from './parts/part.ts'
 import type { SolvedClip } from './solve.ts'
 
 /** A tie from an edge of a clip to a moment of another clip (`row`) or of the score (`row: null`). */
@@ -15,7 +16,11 @@ export interface RowTie {
 
 /** One lane of the score as it is drawn: everything computed, nothing left to the component but pixels. */
 export interface ScoreRow extends SolvedClip {
+  /** The part's own; of the sound of a video, one behind it. */
+  id: string
   partId: string
+  /** The sound of the video in the row above: it lasts as long, and moves with it. */
+  ownSound: OwnSoundRow | null
   kind: Part['kind']
   name: string
   /** What stands on the clip. */
@@ -36,6 +41,13 @@ export interface ScoreRow extends SolvedClip {
   keyedMs: number[]
 }
 
+/** How the sound of a video lies in the clip of its picture. */
+export interface OwnSoundRow {
+  startsMs: number
+  /** How long a round of the picture is, where it begins again. */
+  roundMs: number | null
+}
+
 /** A tick of the ruler; every second, or every few where the score is long. */
 export interface RulerTick {
   atMs: number
@@ -49,12 +61,18 @@ export function scoreRows(
   composition: Composition,
   clips: Readonly<Record<string, SolvedClip>>,
   lengthMs: number,
+  media: Readonly<Record<string, MediaFacts>> = {},
 ): ScoreRow[] {
   const ordered = [
     ...composition.parts.filter(isVisiblePart).reverse(),
     ...composition.parts.filter((part) => !isVisiblePart(part)),
-  ]
-  const rowOf = new Map(ordered.map((part, row) => [part.id, row]))
+  ].filter((part) => clips[part.id] !== undefined)
+  const rowOf = new Map<string, number>()
+  let rows = 0
+  for (const part of ordered) {
+    rowOf.set(part.id, rows)
+    rows += ownSoundOf(part, media) ? 2 : 1
+  }
   const tieTo = (at: string): RowTie | null => {
     const { id, point } = readAnchor(at)
     if (id === 'score') return point === 'end' ? { row: null, atMs: lengthMs, at } : null
@@ -66,9 +84,12 @@ export function scoreRows(
     const times = clips[part.id]
     if (!times) return []
     const { clip } = part
+    const sound = ownSoundOf(part, media)
     return [
       {
+        id: part.id,
         partId: part.id,
+        ownSound: null,
         kind: part.kind,
         name: part.name,
         caption: kindOfPart(part).caption(part),
@@ -82,8 +103,41 @@ export function scoreRows(
         endTie: clip.end.length === 'until' ? tieTo(clip.end.edge.at) : null,
         keyedMs: keyedMomentsOf(part, times.startMs),
       },
+      ...(sound && part.kind === 'picture' ? [ownSoundRow(part, times, sound, media)] : []),
     ]
   })
+}
+
+const ownSoundOf = (part: Part, media: Readonly<Record<string, MediaFacts>>) =>
+  part.kind === 'picture' && part.mediaId !== null ? media[part.mediaId]?.ownSound : undefined
+
+function ownSoundRow(
+  part: PartOf<'picture'>,
+  times: SolvedClip,
+  { startsMs }: { startsMs: number },
+  media: Readonly<Record<string, MediaFacts>>,
+): ScoreRow {
+  const { isMuted, isLevelled, trimDb } = part.ownSound
+  const roundMs = part.repeats === 'loop' && part.mediaId !== null ? (media[part.mediaId]?.durationMs ?? null) : null
+  return {
+    id: `${part.id}.own`,
+    partId: part.id,
+    ownSound: { startsMs, roundMs },
+    kind: 'sound',
+    name: `Sound of ${part.name}`,
+    caption: heardCaption({ isMuted, isLevelled, trimDb }),
+    ...times,
+    entranceMs: 0,
+    exitMs: 0,
+    isLocked: true,
+    isHeard: true,
+    isOff: isMuted || part.isHidden,
+    mediaId: part.mediaId,
+    endMode: part.clip.end.length,
+    startTie: null,
+    endTie: null,
+    keyedMs: [],
+  }
 }
 
 /** When a moment of a solved clip is. */

@@ -1,12 +1,14 @@
 import { filterFor } from '../washFilter.ts'
 import type { PictureState } from '../../core/score/parts/picture/evaluatePicture.ts'
+import { lateBy, paceOf } from '../../core/score/parts/picture/videoPace.ts'
 import type { ResolvedPicture } from '../../core/score/parts/picture/resolvePicture.ts'
 import type { LoadedPicture } from '../preload/pictures.ts'
 import { boxWriter, styleWriter, type Painter } from './paint.ts'
 import { makeWindow } from './pictureWindow.ts'
 
 /**
- * While it runs, a video may be so far from its moment before it is set right: setting it costs more than this is seen.
+ * While it runs, a video that is further from its moment is set right; nearer ones run a little faster or slower until they are
+ * there. Setting it costs some frames.
  */
 const driftMs = 90
 /** Two moments so close are one. */
@@ -78,7 +80,10 @@ export function paintVideo(
         seekTo(state.frameMs)
         return
       }
-      if (Math.abs(video.currentTime * 1000 - state.frameMs) > driftMs) seekTo(state.frameMs)
+      const lateMs = lateBy(state.frameMs, video.currentTime * 1000, video.loop ? part.naturalMs : null)
+      if (Math.abs(lateMs) > driftMs) seekTo(state.frameMs)
+      const pace = video.paused || video.seeking ? 1 : paceOf(lateMs)
+      if (pace !== video.playbackRate) video.playbackRate = pace
       if (!video.paused || video.ended) return
       isSought = false
       void video.play().catch(() => {})

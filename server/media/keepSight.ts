@@ -1,5 +1,5 @@
 import sharp from 'sharp'
-import type { BrowserSight } from '../../contract/media.ts'
+import type { BrowserSight, OwnSound, PictureMeasured } from '../../contract/media.ts'
 import type { MediaRow } from '../db/queries/media.ts'
 import { problemError } from '../system/problemError.ts'
 import type { MediaStore } from './mediaStore.ts'
@@ -14,7 +14,7 @@ const maxPixels = 2_000_000
 export async function keepSight(
   store: MediaStore,
   { measured }: MediaRow,
-  { seen, poster, strip }: BrowserSight,
+  { seen, poster, strip, sound }: BrowserSight,
 ): Promise<Pick<MediaRow, 'measured' | 'posterId' | 'stripId'>> {
   if (measured?.of !== 'picture')
     throw problemError(409, 'Only pictures and videos that were measured can be looked at.')
@@ -29,5 +29,14 @@ export async function keepSight(
     if (!webp) throw problemError(422, 'A picture of the file cannot be read.')
     return store.put(webp)
   }
-  return { measured: { ...measured, seen }, posterId: await drawn(poster), stripId: await drawn(strip) }
+  const ownSound = heardBy(measured, sound)
+  return { measured: { ...measured, seen, ownSound }, posterId: await drawn(poster), stripId: await drawn(strip) }
+}
+
+/** A video's own sound with what a browser measured of it, where it was to measure it. */
+function heardBy({ ownSound = null }: PictureMeasured, sound: BrowserSight['sound']): OwnSound | null {
+  if (!ownSound || ownSound.heard || ownSound.fault !== null || sound === undefined) return ownSound
+  return sound
+    ? { ...ownSound, heard: sound }
+    : { ...ownSound, fault: 'No browser here decodes its sound. Save the video with Opus sound.' }
 }

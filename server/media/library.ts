@@ -31,7 +31,7 @@ import type { HeldFiles } from './heldFiles.ts'
 import type { MediaStore } from './mediaStore.ts'
 
 /** Raised when measuring finds out more or otherwise: what was measured before is then measured again. */
-export const measuringVersion = 1
+export const measuringVersion = 2
 
 const sideBySide = 2
 const readyIsListedMs = 10 * 60_000
@@ -282,10 +282,19 @@ export class MediaLibrary {
 
 /** What a browser saw of a file stays: measuring here does not see it. */
 function keepingSight(changes: Partial<MediaRow>, now: MediaRow | null): Partial<MediaRow> {
-  const seen = now?.measured?.of === 'picture' ? now.measured.seen : null
-  if (now === null || changes.measured?.of !== 'picture' || changes.measured.seen !== null || seen === null)
-    return changes
-  return { ...changes, measured: { ...changes.measured, seen }, posterId: now.posterId, stripId: now.stripId }
+  const was = now?.measured?.of === 'picture' ? now.measured : null
+  const { measured } = changes
+  if (!now || !was?.seen || measured?.of !== 'picture' || measured.seen !== null) return changes
+  const ownSound = measured.ownSound && {
+    ...measured.ownSound,
+    heard: measured.ownSound.heard ?? was.ownSound?.heard ?? null,
+  }
+  return {
+    ...changes,
+    measured: { ...measured, seen: was.seen, ownSound: ownSound ?? null },
+    posterId: now.posterId,
+    stripId: now.stripId,
+  }
 }
 
 /** What is known of a stored file before a channel has it. */

@@ -1,4 +1,4 @@
-import type { Measured } from '../../contract/media.ts'
+import type { Measured, SoundMeasured } from '../../contract/media.ts'
 import { mediaUrl } from '../../contract/mediaFacts.ts'
 import type { MediaView } from '../../contract/views.ts'
 import type { MediaRow } from '../db/queries/media.ts'
@@ -33,7 +33,12 @@ export function mediaView({
 }
 
 function forScreens(measured: Measured): Measured {
-  if (measured.of !== 'sound') return measured
+  if (measured.of === 'picture' && measured.ownSound?.heard)
+    return { ...measured, ownSound: { ...measured.ownSound, heard: shownSound(measured.ownSound.heard) } }
+  return measured.of === 'sound' ? shownSound(measured) : measured
+}
+
+function shownSound(measured: SoundMeasured): SoundMeasured {
   const level =
     measured.waveform.find(({ peaks }) => (peaks.length * 3) / 4 <= shownStretches) ?? measured.waveform.at(-1)
   return { ...measured, waveform: level ? [level] : [] }

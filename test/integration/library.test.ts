@@ -147,7 +147,7 @@ describe('a file on its way into the library', () => {
         frameCount: 1,
         frameMs: [],
         durationMs: null,
-        hasSound: false,
+        ownSound: null,
         codec: null,
         seen,
       },

@@ -82,4 +82,38 @@ ffmpeg(...pictures, '-c:v', 'libx264', '-pix_fmt', 'yuv420p', 'moving-h264.mp4')
 ffmpeg(...pictures, '-c:v', 'libx265', '-x265-params', 'log-level=none', '-pix_fmt', 'yuv420p', 'moving-h265.mp4')
 ffmpeg(...pictures, '-c:v', 'prores_ks', '-pix_fmt', 'yuva444p10le', '-profile:v', '4', 'moving-prores.mov')
 ffmpeg(...sound, '-c:a', 'libopus', 'tone-only.webm')
+
+// A video that is white for a tenth of a second at 0.5 and 1.5 s, and sounds there: transparent otherwise.
+const shown = (lengthS: number) => [
+  '-f',
+  'lavfi',
+  '-i',
+  `color=c=black@0.0:s=64x36:r=30:d=${lengthS},format=yuva420p,drawbox=c=white@1.0:t=fill:replace=1:enable='between(mod(t\\,1)\\,0.499\\,0.599)'`,
+]
+const heard = (lengthS: number, channels = 'stereo') => [
+  '-f',
+  'lavfi',
+  '-i',
+  `aevalsrc='0.5*sin(2*PI*1000*t)*between(mod(t\\,1)\\,0.5\\,0.52)':s=48000:d=${lengthS},aformat=channel_layouts=${channels}`,
+]
+const vp9 = ['-c:v', 'libvpx-vp9', '-pix_fmt', 'yuva420p', '-auto-alt-ref', '0', '-g', '8', '-b:v', '80k']
+const opus = ['-c:a', 'libopus', '-b:a', '64k']
+ffmpeg(...shown(2), ...heard(2), ...vp9, ...opus, 'flash-click.webm')
+ffmpeg(...shown(2), '-itsoffset', '0.3', ...heard(1.7), ...vp9, ...opus, 'late-sound.webm')
+ffmpeg(...shown(1), ...heard(3), ...vp9, ...opus, 'long-sound.webm')
+ffmpeg(...shown(2), ...heard(2, '5.1'), ...vp9, '-c:a', 'libopus', '-b:a', '96k', 'six-channels.webm')
+ffmpeg(...shown(2), ...heard(2), ...vp9, '-c:a', 'libvorbis', '-q:a', '2', 'vorbis-sound.webm')
+ffmpeg(
+  ...shown(2),
+  ...heard(2),
+  '-c:v',
+  'libx264',
+  '-pix_fmt',
+  'yuv420p',
+  '-c:a',
+  'aac',
+  '-b:a',
+  '64k',
+  'aac-sound.mp4',
+)
 execFileSync('rm', ['tone.wav', ...frames.map((_, index) => `frame-${index}.png`)], { cwd: folder })

@@ -10,6 +10,7 @@ import NumberField from '../fields/NumberField.vue'
 import MediaField from '../library/MediaField.vue'
 import CheckRow from './CheckRow.vue'
 import ChosenRow from './ChosenRow.vue'
+import HeardSection from './HeardSection.vue'
 import InspectorSection from './InspectorSection.vue'
 import PictureColourSection from './PictureColourSection.vue'
 import SizeRow from './SizeRow.vue'
@@ -20,6 +21,7 @@ const edit = usePartEdit(() => props.part)
 const media = useMediaStore()
 const file = computed(() => media.find(props.part.mediaId))
 const seen = computed(() => media.pictureOf(props.part.mediaId)?.seen ?? null)
+const ownSound = computed(() => media.pictureOf(props.part.mediaId)?.ownSound ?? null)
 /** What of the file is laid out, in its pixels. */
 const extent = computed(() => (props.part.extent === 'ink' && seen.value?.ink) || file.value)
 const fitWords = { contain: 'whole inside the box', cover: 'fills the box', stretch: 'stretched to the box' }
@@ -84,6 +86,19 @@ function actualSize(): void {
       :disabled="disabled"
       @change="(loops) => edit('repeats', (draft) => void (draft.repeats = loops ? 'loop' : 'hold'))"
     />
+    <HeardSection
+      v-if="ownSound?.heard"
+      title="Its sound"
+      path="ownSound."
+      :heard="part.ownSound"
+      :media-id="part.mediaId"
+      :look="look"
+      :disabled="disabled"
+      @change="(what, changes) => edit(`its sound: ${what}`, (draft) => void Object.assign(draft.ownSound, changes))"
+    />
+    <p v-else-if="ownSound" class="text-faded">
+      {{ ownSound.fault ?? 'A browser has not heard its sound yet; it is heard as soon as one has.' }}
+    </p>
     <PictureColourSection :part="part" :look="look" :disabled="disabled" />
     <InspectorSection title="Crop" is-folded :note="sides.some((side) => part.crop[side] > 0) ? 'cropped' : 'whole'">
       <FieldRow label="Cut away">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { OwnSound } from '../../../contract/media.ts'
 import type { MediaView } from '../../../contract/views.ts'
 import { counted } from '../../format/counted.ts'
 import { seconds } from '../../format/time.ts'
@@ -50,13 +51,21 @@ const rows = computed<[string, string][]>(() => {
   const picture: [string, string][] = [['Size', `${measured.widthPx} × ${measured.heightPx}`]]
   if (measured.durationMs !== null)
     picture.push(['Length', `${seconds(measured.durationMs)} s, ${counted(measured.frameCount, 'frame')}`])
-  if (measured.hasSound) picture.push(['Its sound', 'is not heard: add it as a sound of its own'])
+  if (measured.ownSound) picture.push(['Its sound', ownSoundWords(measured.ownSound)])
   if (!measured.seen) return [...common, ...picture, ['Artwork', 'a browser has not looked at it yet']]
   const { ink, hasAlpha } = measured.seen
   picture.push(['Artwork', artworkWords(ink, measured)])
   return [...common, ...picture, ['Background', hasAlpha ? 'transparent' : 'opaque']]
 })
 const colours = computed(() => (props.file.measured?.of === 'picture' ? (props.file.measured.seen?.colours ?? []) : []))
+function ownSoundWords({ heard, fault }: OwnSound): string {
+  if (!heard) return fault === null ? 'a browser has not heard it yet' : `is not heard. ${fault}`
+  const { durationMs, channelCount, loudness } = heard
+  return [
+    `${seconds(durationMs)} s, ${channelWords(channelCount)}`,
+    loudness ? `${words(loudness.integratedLufs)} LUFS` : 'silent from beginning to end',
+  ].join(', ')
+}
 function artworkWords(ink: Size | null, file: Size): string {
   if (!ink) return 'nothing is to be seen'
   const fills = ink.widthPx === file.widthPx && ink.heightPx === file.heightPx

@@ -27,7 +27,7 @@ const waveform = computed(() => (props.row.mediaId ? media.measuredSounds.get(pr
   <div
     class="absolute inset-y-1"
     :style="{ left: scale.at(row.startMs), width: `max(6px, ${scale.at(lengthMs)})` }"
-    :data-clip="row.partId"
+    :data-clip="row.id"
   >
     <div
       class="absolute inset-0 flex items-center overflow-hidden rounded-sm text-left select-none"
@@ -41,7 +41,13 @@ const waveform = computed(() => (props.row.mediaId ? media.measuredSounds.get(pr
       @pointerdown="emit('drag', $event, 'whole')"
     >
       <ClipVoice v-if="row.kind === 'voice'" :part-id="row.partId" :length-ms="lengthMs" />
-      <ClipWave v-else-if="waveform" :waveform="waveform" :length-ms="lengthMs" class="absolute inset-0 size-full" />
+      <ClipWave
+        v-else-if="waveform && row.isHeard"
+        :waveform="waveform"
+        :length-ms="lengthMs"
+        :own-sound="row.ownSound"
+        class="absolute inset-0 size-full"
+      />
       <ClipFilm
         v-else-if="row.kind === 'picture' && row.mediaId"
         :media-id="row.mediaId"

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { CircleAlert, Info, Lock } from '@lucide/vue'
 import { computed, ref, toRef } from 'vue'
 import type { Remark } from '../../../core/remarks/remark.ts'
+import { editParts } from '../../../core/edit/editParts.ts'
 import { rulerTicks, type ScoreRow } from '../../../core/score/rows.ts'
-import { seconds } from '../../format/time.ts'
+import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import ClipBar from './ClipBar.vue'
-import { partKindLooks } from '../../kinds/partKinds.ts'
+import LaneName from './LaneName.vue'
 import ScoreRuler from './ScoreRuler.vue'
 import TieLines from './TieLines.vue'
 import { timeScale } from './timeScale.ts'
@@ -40,6 +40,15 @@ const drag = useClipDrag({
   rowHeightPx,
   settle: (composition) => props.settle(composition),
 })
+const draft = useDraftStore()
+function mute(partId: string, isMuted: boolean): void {
+  if (!room.address) return
+  draft.edit(
+    editParts(room.address, [partId], isMuted ? 'its sound muted' : 'its sound heard', (part) => {
+      if (part.kind === 'picture') part.ownSound.isMuted = isMuted
+    }),
+  )
+}
 const remarksOf = (partId: string) => props.remarks.filter((remark) => remark.partId === partId)
 </script>
 
@@ -64,46 +73,17 @@ const remarksOf = (partId: string) => props.remarks.filter((remark) => remark.pa
       @seek="emit('seek', $event)"
     />
     <div class="border-r border-seam">
-      <button
+      <LaneName
         v-for="row in rows"
-        :key="row.partId"
-        type="button"
-        class="flex w-full items-center gap-2 border-b border-seam pr-2 pl-4 text-left -outline-offset-2"
-        :class="room.partIds.includes(row.partId) ? 'bg-clip-dim text-snow' : 'text-snow/90 hover:bg-night/40'"
+        :key="row.id"
+        :row="row"
+        :remarks="row.ownSound ? [] : remarksOf(row.partId)"
+        :is-chosen="room.partIds.includes(row.partId)"
+        :can-edit="canEdit"
         :style="{ height: `${rowHeightPx}px` }"
-        :aria-pressed="room.partIds.includes(row.partId)"
-        :aria-label="row.name"
-        :aria-description="
-          [
-            `${seconds(row.startMs)} to ${seconds(row.endMs)} seconds.`,
-            ...remarksOf(row.partId).map((remark) => remark.words),
-          ].join(' ')
-        "
-        @click="room.select(row.partId, $event.shiftKey || $event.ctrlKey || $event.metaKey)"
-      >
-        <component :is="partKindLooks[row.kind].mark" :size="14" class="shrink-0 text-mist" aria-hidden="true" /><span
-          class="min-w-0 flex-1 truncate"
-          :class="row.isOff ? 'line-through opacity-70' : ''"
-          >{{ row.name }}</span
-        >
-        <Lock v-if="row.isLocked" :size="12" class="shrink-0 text-mist" aria-label="locked" />
-        <span
-          v-if="remarksOf(row.partId).length > 0"
-          class="flex shrink-0 items-center gap-0.5"
-          :class="remarksOf(row.partId).some((remark) => remark.level === 'wrong') ? 'text-wrong' : 'text-mist'"
-          :title="
-            remarksOf(row.partId)
-              .map((remark) => remark.words)
-              .join('\n')
-          "
-        >
-          <component
-            :is="remarksOf(row.partId).some((remark) => remark.level === 'wrong') ? CircleAlert : Info"
-            :size="14"
-            aria-hidden="true"
-          />
-        </span>
-      </button>
+        @choose="(event) => room.select(row.partId, event.shiftKey || event.ctrlKey || event.metaKey)"
+        @mute="(isMuted) => mute(row.partId, isMuted)"
+      />
     </div>
     <div ref="field" class="relative overflow-hidden">
       <div
@@ -120,7 +100,7 @@ const remarksOf = (partId: string) => props.remarks.filter((remark) => remark.pa
       <div class="pointer-events-none absolute inset-y-0 right-0 bg-deep/50" :style="{ left: scale.at(lengthMs) }" />
       <div
         v-for="(row, index) in rows"
-        :key="row.partId"
+        :key="row.id"
         class="relative border-b border-seam"
         :style="{ height: `${rowHeightPx}px` }"
       >

@@ -9,7 +9,7 @@ defineProps<{ rows: readonly ScoreRow[]; scale: TimeScale; rowHeightPx: number; 
 
 <template>
   <svg class="pointer-events-none absolute inset-0 size-full overflow-visible" aria-hidden="true">
-    <template v-for="(row, index) in rows" :key="row.partId">
+    <template v-for="(row, index) in rows" :key="row.id">
       <template
         v-for="[which, tie, edgeMs] in [
           ['start', row.startTie, row.startMs],

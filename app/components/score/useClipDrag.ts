@@ -148,7 +148,9 @@ export function useClipDrag({ field, rows, scale, tMs, lengthMs, canEdit, rowHei
 
   function targetAt(partId: string, toMs: number, toY: number): DrawnTie['target'] {
     const index = Math.floor(toY / rowHeightPx)
-    const row = rows.value[index]
+    const under = rows.value[index]
+    // The sound of a video has no edges of its own.
+    const row = under?.ownSound ? rows.value[index - 1] : under
     const reachMs = catchPx * 2 * msPerPx()
     if (!row || row.partId === partId) {
       const ends = [

@@ -72,7 +72,7 @@ const remarks = useRemarks(
   toRef(() => (ownScene.hasPixels.value && view.showsScene ? ownScene.coloursUnder : null)),
 )
 const rows = computed(() =>
-  worn.value && score.value ? scoreRows(worn.value, score.value.clips, score.value.lengthMs) : [],
+  worn.value && score.value ? scoreRows(worn.value, score.value.clips, score.value.lengthMs, media.facts) : [],
 )
 /** Where words, pictures and forms stand while they stay: something new goes beside them. */
 const taken = computed<CanvasBox[]>(() => {

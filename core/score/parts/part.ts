@@ -62,6 +62,12 @@ export function isVisiblePart(candidate: Part): candidate is VisiblePart {
   return 'place' in candidate
 }
 
+/** How a part is heard: by itself, or with the picture of a video; null for what nobody hears in any case. */
+export function heardAs(part: Part): HeardPart | PartOf<'picture'>['ownSound'] | null {
+  if (part.kind === 'picture') return part.ownSound
+  return isVisiblePart(part) ? null : part
+}
+
 /** The words of a part that are filled from the event; null where it has none. */
 export function templateOf(part: Part): string | null {
   if ('template' in part) return part.template

@@ -3,6 +3,7 @@ import type { Look } from '../../look/schema.ts'
 import type { PartContext } from '../../settle/partContext.ts'
 import type { MediaFacts } from '../mediaFacts.ts'
 import type { ResolvedBase } from '../resolvedBase.ts'
+import type { SoundRound } from '../soundRound.ts'
 import type { SolvedClip } from '../solve.ts'
 
 /** What a part's own length depends on. */
@@ -30,6 +31,10 @@ export interface MomentSound {
   startMs: number
   endMs: number
   gainDb: number
+  /** Over how long it goes down at its end; absent: not at all. */
+  fadeOutMs?: number
+  /** It begins again with each round of what is seen; absent: it is heard once. */
+  round?: SoundRound
 }
 
 /** All that the program knows of a kind of part while it is composed, beside its schema. */

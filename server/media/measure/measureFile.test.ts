@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
+import { BufferSource, EncodedPacketSink, Input, WEBM } from 'mediabunny'
 import { describe, expect, it } from 'vitest'
 import type { PictureMeasured, SoundMeasured } from '../../../contract/media.ts'
 import { hostileFiles } from '../../../test/media/hostile.ts'
@@ -69,6 +70,41 @@ describe('pictures are measured', () => {
   })
 })
 
+/** Where a measured sound is loud: the moments at which that begins, in milliseconds. */
+function loudFrom({ waveform }: SoundMeasured): number[] {
+  const peaks = [...Buffer.from(waveform[0]?.peaks ?? '', 'base64')]
+  return peaks.flatMap((peak, at) => (peak > 40 && (peaks[at - 1] ?? 0) <= 40 ? [at * 10] : []))
+}
+
+describe('the sound of a video is measured like every sound', () => {
+  const ownSoundOf = async (bytes: Uint8Array) => ((await measureFile(bytes)).measured as PictureMeasured).ownSound
+  it.each([
+    ['flash-click.webm', 0, 2, [500, 1500]],
+    ['late-sound.webm', 294, 2, [500, 1500]],
+    ['long-sound.webm', 0, 2, [500, 1500, 2500]],
+    ['six-channels.webm', 0, 6, [500, 1500]],
+    ['vorbis-sound.webm', 0, 2, [500, 1500]],
+  ])('%s', async (name, startsMs, channelCount, loudMs) => {
+    const sound = await ownSoundOf(await golden(name))
+    expect(sound).toMatchObject({ startsMs, fault: null, heard: { channelCount, rateHz: 48_000 } })
+    expect(sound?.heard && loudFrom(sound.heard)).toEqual(loudMs)
+    expect(Math.abs((sound?.heard?.loudness?.integratedLufs ?? 0) + 22)).toBeLessThan(1)
+  })
+  it('is left to a browser where only browsers decode it', async () =>
+    expect(await ownSoundOf(await golden('aac-sound.mp4'))).toEqual({ startsMs: 0, heard: null, fault: null }))
+  it('broken in the middle, it is not heard and said why; the picture is taken', async () => {
+    const bytes = Buffer.from(await golden('long-sound.webm'))
+    const input = new Input({ source: new BufferSource(Uint8Array.from(bytes)), formats: [WEBM] })
+    const track = await input.getPrimaryAudioTrack()
+    if (!track) throw new Error('it has one')
+    for await (const { data, timestamp } of new EncodedPacketSink(track).packets())
+      if (timestamp > 1 && timestamp < 2) bytes.fill(0xff, bytes.indexOf(data), bytes.indexOf(data) + data.length)
+    expect(await ownSoundOf(bytes)).toMatchObject({ heard: null, fault: expect.stringMatching(/damaged/) as string })
+    const half = await measureFile(bytes.subarray(0, bytes.length / 2)).catch((error: Refusal) => error)
+    expect(half).toMatchObject({ reason: expect.stringMatching(/damaged or incomplete/) as string })
+  })
+})
+
 describe('videos and vector animations are measured, and left for a browser to look at', () => {
   it.each([
     ['moving-vp9.webm', 'video/webm', 'vp9', true],
@@ -81,8 +117,9 @@ describe('videos and vector animations are measured, and left for a browser to l
       kind: 'picture',
       mime,
       poster: null,
-      measured: { ...drawnSides, frameCount: 4, hasSound, codec, seen: null },
+      measured: { ...drawnSides, frameCount: 4, codec, seen: null },
     })
+    expect((found.measured as PictureMeasured).ownSound !== null).toBe(hasSound)
     expect(Math.abs(((found.measured as PictureMeasured).durationMs ?? 0) - 400)).toBeLessThanOrEqual(30)
   })
   it('a vector animation without what would be fetched or styled with it', async () => {

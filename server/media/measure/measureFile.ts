@@ -34,7 +34,7 @@ const soundKind = (mime: string): Kind => ({
 })
 const videoKind = (mime: string): Kind => ({
   maxBytes: limits.videoBytes,
-  deadlineMs: 15_000,
+  deadlineMs: 30_000,
   measure: (bytes) => measureVideo(bytes, mime),
 })
 const fontKind = (mime: string): Kind => ({

@@ -45,7 +45,7 @@ export function checkExtent(widthPx: number, heightPx: number, frames: number): 
 /** What was found out about a picture, with the pictures of it. */
 export function pictureMeasurement(
   mime: string,
-  facts: Omit<PictureMeasured, 'of' | 'hasSound' | 'codec' | 'seen'>,
+  facts: Omit<PictureMeasured, 'of' | 'ownSound' | 'codec' | 'seen'>,
   seen: Seen,
   poster: Buffer,
   strip: Buffer,
@@ -53,7 +53,7 @@ export function pictureMeasurement(
   return {
     kind: 'picture',
     mime,
-    measured: { of: 'picture', hasSound: false, codec: null, seen, ...facts },
+    measured: { of: 'picture', ownSound: null, codec: null, seen, ...facts },
     poster,
     strip,
     converted: null,

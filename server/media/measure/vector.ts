@@ -67,7 +67,7 @@ export async function measureVector(bytes: Uint8Array): Promise<Measurement> {
       frameCount: Math.max(1, Math.round(op - ip)),
       frameMs: [],
       durationMs,
-      hasSound: false,
+      ownSound: null,
       codec: 'lottie',
       seen: null,
     },

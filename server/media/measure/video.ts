@@ -3,6 +3,7 @@ import { limits } from './limits.ts'
 import type { Measurement } from './measurement.ts'
 import { Refusal } from './refusal.ts'
 import { areBoxesWhole } from './isoBoxes.ts'
+import { measureVideoSound } from './videoSound.ts'
 import { looksLikeFrame } from './videoFrame.ts'
 
 const asWebm = 'Save it as WebM (VP9, with transparency if you need it) or as MP4 (H.264).'
@@ -13,9 +14,9 @@ export async function measureVideo(bytes: Uint8Array, mime: string): Promise<Mea
   const input = new Input({ source: new BufferSource(bytes), formats: [WEBM, MP4] })
   try {
     const track = await input.getPrimaryVideoTrack()
-    const hasSound = (await input.getPrimaryAudioTrack()) !== null
+    const soundTrack = await input.getPrimaryAudioTrack()
     if (!track) {
-      if (hasSound)
+      if (soundTrack)
         throw new Refusal(
           'There is sound in this file, but no picture, and in a form that only browsers decode.',
           'Save it as MP3, Ogg or WAV.',
@@ -42,12 +43,15 @@ export async function measureVideo(bytes: Uint8Array, mime: string): Promise<Mea
     if (!(endMs > 0) || frameCount === 0) throw new Refusal('There is nothing to see in this video.', asWebm)
     if (endMs > limits.videoMs)
       throw new Refusal('The video is longer than five minutes.', 'Cut out the part that an alert should play.')
-    // As long as something is seen: sound that goes on is not heard anyway.
+    // As long as something is seen: sound that goes on is heard where the last picture stays.
     const durationMs = Math.round(endMs)
     return {
       kind: 'picture',
       mime,
-      measured: { of: 'picture', widthPx, heightPx, frameCount, frameMs: [], durationMs, hasSound, codec, seen: null },
+      measured: {
+        ...{ of: 'picture', widthPx, heightPx, frameCount, frameMs: [], durationMs, codec, seen: null },
+        ownSound: soundTrack && (await measureVideoSound(soundTrack)),
+      },
       poster: null,
       strip: null,
       converted: null,

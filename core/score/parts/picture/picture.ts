@@ -1,9 +1,11 @@
 import { fileMs, oneFile, unseen, type PartDefinition } from '../partDefinition.ts'
+import { heardOfVideo } from './heardOfVideo.ts'
 import { resolvePicture, type ResolvedPicture } from './resolvePicture.ts'
 import type { Picture } from './schema.ts'
 
 export const picturePart: PartDefinition<Picture, ResolvedPicture> = {
   resolve: resolvePicture,
+  heard: heardOfVideo,
   naturalMs: fileMs,
   letters: () => '',
   files: oneFile(),

@@ -33,5 +33,13 @@ export const picture = z.object({
   /** What an animation does when it has been through: it begins again, or its last frame stays. */
   repeats: z.enum(['loop', 'hold']),
   colour: pictureColour,
+  /** How the sound of a video is heard; without effect on files that have none. */
+  ownSound: z.object({
+    isMuted: z.boolean(),
+    /** Brought to the box's loudness; else it is heard as it was recorded. */
+    isLevelled: z.boolean(),
+    /** Added to what the leveller does, in decibels. */
+    trimDb: z.number().min(-60).max(12),
+  }),
 })
 export type Picture = z.infer<typeof picture>

@@ -2,8 +2,8 @@ import type { SoundState } from '../../sceneState.ts'
 import type { ResolvedSound } from './resolveSound.ts'
 
 /**
- * The sound at a moment inside its clip: which moment of its file is heard, and how loud. Fades are straight in
- * amplitude.
+ * The sound at a moment inside its clip: which moment of its file is heard (outside the file: none, there is silence), and how
+ * loud. Fades are straight in amplitude.
  */
 export function evaluateSound(part: ResolvedSound, tMs: number): SoundState {
   const up = part.fadeInMs > 0 ? Math.min(1, (tMs - part.startMs) / part.fadeInMs) : 1
@@ -12,7 +12,7 @@ export function evaluateSound(part: ResolvedSound, tMs: number): SoundState {
   return {
     partId: part.id,
     mediaId: part.mediaId,
-    sourceOffsetMs: tMs - part.startMs,
+    sourceOffsetMs: part.round ? ((tMs - part.startMs) % part.round.ms) - part.round.leadMs : tMs - part.startMs,
     gainDb: part.gainDb + (ratio === 1 ? 0 : 20 * Math.log10(ratio)),
   }
 }

@@ -1,4 +1,6 @@
 import type { ResolvedBase } from '../../resolvedBase.ts'
+import type { SoundRound } from '../../soundRound.ts'
+import { cutFadeMs } from '../../cutFade.ts'
 import type { SolvedClip } from '../../solve.ts'
 import { soundGainDb } from '../../../settle/soundGain.ts'
 import type { PartContext } from '../../../settle/partContext.ts'
@@ -13,10 +15,9 @@ export interface ResolvedSound extends ResolvedBase {
   fadeOutMs: number
   /** It begins again until its clip ends. */
   repeats: boolean
+  /** Of what repeats: how long a round is, with silence around its file; absent: as long as the file. */
+  round?: SoundRound
 }
-
-/** A sound that is cut off by the end of the score fades at least so long. */
-const cutFadeMs = 400
 
 /** Settles a sound; null for one that cannot be heard (muted, or without a file). */
 export function resolveSound(part: Sound, times: SolvedClip, { look, media }: PartContext): ResolvedSound | null {

@@ -1,3 +1,4 @@
+import { heardCaption } from '../../../settle/heardCaption.ts'
 import { fileMs, oneFile, type PartDefinition } from '../partDefinition.ts'
 import { resolveSound, type ResolvedSound } from './resolveSound.ts'
 import type { Sound } from './schema.ts'
@@ -7,12 +8,7 @@ export const soundPart: PartDefinition<Sound, ResolvedSound> = {
   naturalMs: fileMs,
   letters: () => '',
   files: oneFile(),
-  caption({ mediaId, isMuted, isLevelled, trimDb }) {
-    if (mediaId === null) return 'no sound yet'
-    if (isMuted) return 'muted'
-    const trim = trimDb === 0 && isLevelled ? '' : `${trimDb > 0 ? '+' : ''}${trimDb.toFixed(1)} dB`
-    return [isLevelled ? 'levelled' : '', trim].filter(Boolean).join(' ')
-  },
+  caption: (part) => (part.mediaId === null ? 'no sound yet' : heardCaption(part)),
   unnoticed: ({ isMuted }) => (isMuted ? 'muted' : null),
   hasOwnPlace: () => false,
   usualSize: () => null,

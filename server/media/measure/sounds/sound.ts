@@ -1,4 +1,4 @@
-import type { SoundMeasured } from '../../../../contract/media.ts'
+import { measuredSound } from '../../../../contract/measuredSound.ts'
 import { SoundMeter, type SoundMeasurement } from '../../../../core/audio/soundMeter.ts'
 import { limits } from '../limits.ts'
 import type { Measurement } from '../measurement.ts'
@@ -21,7 +21,7 @@ export async function measureSound(bytes: Uint8Array, mime: string): Promise<Mea
   const decode = decoders[mime]
   if (!decode) throw new Refusal('Sounds of this kind are not known here.', 'Save it as WAV, MP3, Ogg, Opus or FLAC.')
   const measurement = await meter(decode(bytes))
-  return { kind: 'sound', mime, measured: soundMeasured(measurement), poster: null, strip: null, converted: null }
+  return { kind: 'sound', mime, measured: measuredSound(measurement), poster: null, strip: null, converted: null }
 }
 
 async function meter(pieces: AsyncIterable<DecodedPiece>): Promise<SoundMeasurement> {
@@ -46,35 +46,4 @@ async function meter(pieces: AsyncIterable<DecodedPiece>): Promise<SoundMeasurem
   }
   if (!meter) throw new Refusal('There is no sound in the file: it is empty or damaged.', 'Export it again.')
   return meter.end()
-}
-
-const rounded = (value: number) => Math.round(value * 100) / 100
-
-export function soundMeasured({
-  waveform,
-  integratedLufs,
-  momentaryMaxLufs,
-  shortTermMaxLufs,
-  rangeLu,
-  truePeakDbtp,
-  levelLufs,
-  ...facts
-}: SoundMeasurement): SoundMeasured {
-  // A click in silence may have a peak and no loudness above the gate; it is levelled by its loudest moment.
-  const isSilent = !Number.isFinite(truePeakDbtp) || !Number.isFinite(momentaryMaxLufs)
-  return {
-    of: 'sound',
-    ...facts,
-    loudness: isSilent
-      ? null
-      : {
-          integratedLufs: rounded(Number.isFinite(integratedLufs) ? integratedLufs : momentaryMaxLufs),
-          momentaryMaxLufs: rounded(momentaryMaxLufs),
-          shortTermMaxLufs: rounded(shortTermMaxLufs),
-          rangeLu: rounded(rangeLu),
-          truePeakDbtp: rounded(truePeakDbtp),
-          levelLufs: rounded(Number.isFinite(levelLufs) ? levelLufs : momentaryMaxLufs),
-        },
-    waveform: waveform.map(({ stretchMs, peaks }) => ({ stretchMs, peaks: Buffer.from(peaks).toString('base64') })),
-  }
 }
