@@ -43,6 +43,10 @@ export interface PictureMeasured {
   durationMs: number | null
   /** Null where it has none; absent in what was measured before it was looked for. */
   ownSound?: OwnSound | null
+  /** Something in it goes on for good: it never has to begin again. */
+  isEndless?: boolean
+  /** Why it stands still though its file moves. */
+  standsStill?: string
   codec: string | null
   /** Null until a browser has looked at it: only browsers decode videos and vector animations here. */
   seen: Seen | null

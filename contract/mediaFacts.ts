@@ -38,6 +38,7 @@ export function factsOf({
     facts.level = levelOf(heard)
     facts.ownSound = { startsMs, durationMs: heard.durationMs }
   }
+  if (measured?.of === 'picture' && measured.isEndless) facts.isEndless = true
   if (measured?.of === 'picture' && measured.seen?.ink) facts.margin = marginOf(measured.seen.ink, measured)
   if (measured?.of === 'font') {
     facts.family = ownFamily(measured.family)

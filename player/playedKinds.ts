@@ -6,6 +6,7 @@ import {
   type ResolvedScore,
   type ResolvedTextPart,
 } from '../core/score/resolved.ts'
+import { lettersOfCode } from '../core/score/parts/code/lettersOfCode.ts'
 import { lettersOfDraw } from '../core/score/parts/draw/lettersOfDraw.ts'
 import type { MediaAddress } from '../core/score/mediaFacts.ts'
 import { plainText } from '../core/text/textPiece.ts'
@@ -131,10 +132,36 @@ const draw: PlayedKind<ResolvedKinds['draw']> = {
   ],
 }
 
+/** Few alerts have code of their own: what draws it comes when one does. */
+let paintCode: typeof import('./painters/code.ts').paintCode | null = null
+
+const fontsOfCode = (part: ResolvedKinds['code']): FontUse[] =>
+  Object.values(part.types).map((type) => ({ ...type, letters: lettersOfCode(part) }))
+
+const code: PlayedKind<ResolvedKinds['code']> = {
+  load: (part, { score, frameFonts }) => [
+    import('./painters/code.ts').then(async (painter) => {
+      paintCode = painter.paintCode
+      const uses = fontsOfCode(part).flatMap((use) => [
+        use,
+        ...score.fallbackFamilies.map((family) => ({ ...use, family })),
+      ])
+      frameFonts.set(part.id, await painter.loadFrameFonts(uses, score))
+    }),
+  ],
+  fonts: fontsOfCode,
+  paint: (part, { frameFonts }) => (paintCode?.(part, frameFonts.get(part.id) ?? []) as Painter | undefined) ?? null,
+  builtFrom: (part, { frameFonts }) => [
+    paintCode !== null,
+    frameFonts.get(part.id)?.map(({ family, unicodeRange }) => [family, unicodeRange]),
+  ],
+}
+
 const playedKinds: { [K in Exclude<keyof ResolvedKinds, ResolvedLivePart['kind']>]: PlayedKind<ResolvedKinds[K]> } = {
   picture,
   particles,
   draw,
+  code,
   sound,
   voice,
   line: textKind(paintText),

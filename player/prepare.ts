@@ -21,6 +21,7 @@ export async function prepareScore(
     layouts: new Map(),
     pictures: new Map(),
     sprites: new Map(),
+    frameFonts: new Map(),
     sounds: [],
     missing: [],
   }

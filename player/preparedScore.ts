@@ -3,6 +3,7 @@ import type { ShowLive } from '../core/score/sceneAt.ts'
 import type { TextLayout } from '../core/text/textLayout.ts'
 import type { LoadedPicture } from './preload/pictures.ts'
 import type { Painter } from './painters/paint.ts'
+import type { FrameFont } from './frame/frameFonts.ts'
 import type { FontUse } from './preload/fonts.ts'
 import type { LoadedSound, SoundOutput } from './sound/output.ts'
 
@@ -37,6 +38,8 @@ export interface PreparedScore {
   pictures: Map<string, LoadedPicture>
   /** What particles are made of, by media id or address. */
   sprites: Map<string, HTMLImageElement>
+  /** Typefaces of documents of their own, by part id. */
+  frameFonts: Map<string, FrameFont[]>
   sounds: LoadedSound[]
   /** Names of parts and families whose files could not be loaded. The rest plays without them. */
   missing: string[]

@@ -1,5 +1,6 @@
 import {
   Clock,
+  CodeXml,
   Gauge,
   Gift,
   Handshake,
@@ -25,6 +26,7 @@ import BackdropInspector from '../components/inspector/BackdropInspector.vue'
 import BarInspector from '../components/inspector/BarInspector.vue'
 import ChatInspector from '../components/inspector/ChatInspector.vue'
 import ClockInspector from '../components/inspector/ClockInspector.vue'
+import CodeInspector from '../components/inspector/CodeInspector.vue'
 import DrawInspector from '../components/inspector/DrawInspector.vue'
 import LineInspector from '../components/inspector/LineInspector.vue'
 import ListInspector from '../components/inspector/ListInspector.vue'
@@ -84,5 +86,6 @@ export const partKindLooks: Record<PartKind, PartKindLooks> = {
   tally: { name: 'count', mark: Hash, clip: drawn, inspector: TallyInspector, takes: [] },
   sponsor: { name: 'sponsor’s line', mark: Handshake, clip: drawn, inspector: SponsorInspector, takes: [] },
   clock: { name: 'clock', mark: Clock, clip: drawn, inspector: ClockInspector, takes: [] },
+  code: { name: 'code', mark: CodeXml, clip: drawn, inspector: CodeInspector, takes: ['kinds'] },
   voice: { name: 'voice', mark: Speech, clip: 'bg-deep-sky text-white', inspector: VoiceInspector, takes: ['kinds'] },
 }

@@ -2,7 +2,7 @@ import type { Composition } from '../composition/schema.ts'
 import type { EventKind } from '../events/kinds.ts'
 import { togetherVariables } from '../events/together.ts'
 import { variablesOf } from '../events/variables.ts'
-import { templateOf } from '../score/parts/part.ts'
+import { templatesOf, type Part } from '../score/parts/part.ts'
 import { variablesIn } from '../score/valuesIn.ts'
 import { kindOfPart } from '../score/parts/partKinds.ts'
 import { parseTemplate, type TemplateNode } from '../text/template.ts'
@@ -12,37 +12,39 @@ import { standsOnNothing } from './standsOnNothing.ts'
 
 /** Words that cannot come out as meant: braces that do not close, variables that this kind of event never carries. */
 export function templateRemarks({ composition, kinds }: RemarkContext): Remark[] {
-  return composition.parts.flatMap((part): Remark[] => {
-    const template = templateOf(part)
-    if (template === null) return []
-    const { nodes, problems } = parseTemplate(template)
-    const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({
-      type: 'templateProblem',
-      partId: part.id,
-      level: 'wrong',
-      words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`,
-      remedy: null,
-    }))
-    const mistakes = templateMistakes(nodes, known(kinds, composition))
-    for (const { type, reason } of mistakes)
-      if (type === 'otherCurrency')
-        remarks.push({
-          type: 'templateProblem',
-          partId: part.id,
-          level: 'wrong',
-          words: `“${part.name}”: ${reason}.`,
-          remedy: null,
-        })
-    for (const name of neverCarried(mistakes))
+  return composition.parts.flatMap((part) =>
+    templatesOf(part).flatMap((template) => remarksOnWords(part, template, composition, kinds)),
+  )
+}
+
+function remarksOnWords(part: Part, template: string, composition: Composition, kinds: readonly EventKind[]): Remark[] {
+  const { nodes, problems } = parseTemplate(template)
+  const remarks: Remark[] = problems.slice(0, 1).map(({ at, reason }) => ({
+    type: 'templateProblem',
+    partId: part.id,
+    level: 'wrong',
+    words: `“${part.name}”, letter ${at + 1}: ${reason}. It is ${part.kind === 'voice' ? 'read' : 'shown'} as typed.`,
+    remedy: null,
+  }))
+  const mistakes = templateMistakes(nodes, known(kinds, composition))
+  for (const { type, reason } of mistakes)
+    if (type === 'otherCurrency')
       remarks.push({
-        type: 'unknownVariable',
+        type: 'templateProblem',
         partId: part.id,
         level: 'wrong',
-        words: `${kinds.length > 1 ? 'None of these events ever carries' : 'This kind of event never carries'} {${name}}: “${part.name}” leaves it empty.`,
+        words: `“${part.name}”: ${reason}.`,
         remedy: null,
       })
-    return remarks
-  })
+  for (const name of neverCarried(mistakes))
+    remarks.push({
+      type: 'unknownVariable',
+      partId: part.id,
+      level: 'wrong',
+      words: `${kinds.length > 1 ? 'None of these events ever carries' : 'This kind of event never carries'} {${name}}: “${part.name}” leaves it empty.`,
+      remedy: null,
+    })
+  return remarks
 }
 
 /** What can be said. Whatever an event sets off can be shown with others. */

@@ -21,6 +21,7 @@ export const remarkTypes = [
   'overZone',
   'unknownVariable',
   'templateProblem',
+  'codeProblem',
   'noMedia',
   'unusedPart',
   'soundsTooLoud',

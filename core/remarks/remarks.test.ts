@@ -3,6 +3,7 @@ import type { Composition } from '../composition/schema.ts'
 import { starterComposition } from '../composition/starter.ts'
 import {
   starterBackdrop,
+  starterCode,
   starterDraw,
   starterMessage,
   starterParticles,
@@ -357,6 +358,15 @@ const cases: Record<
     },
     nearMiss: ({ headline }) => {
       headline.template = "'{'{name}"
+    },
+  },
+  codeProblem: {
+    partId: 'code',
+    triggers: (_parts, composition) => {
+      composition.parts.push({ ...starterCode(canvas), html: '<script>1</script>' })
+    },
+    nearMiss: (_parts, composition) => {
+      composition.parts.push({ ...starterCode(canvas), html: '<b>&lt;script></b>', css: 'b { color: red }' })
     },
   },
   noMedia: {

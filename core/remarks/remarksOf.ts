@@ -1,4 +1,5 @@
 import { templateRemarks, unusedRemarks } from './content.ts'
+import { codeRemarks } from './code.ts'
 import { contrastRemarks } from './contrastRemarks.ts'
 import { drawnContrastRemarks } from './drawnContrast.ts'
 import { placeRemarks, textSizeRemarks } from './place.ts'
@@ -21,6 +22,7 @@ const makers: readonly ((context: RemarkContext) => Remark[])[] = [
   drawnContrastRemarks,
   flashRemarks,
   templateRemarks,
+  codeRemarks,
   unusedRemarks,
   soundLevelRemarks,
   soundSumRemarks,

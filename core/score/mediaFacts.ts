@@ -17,6 +17,8 @@ export interface Sides {
 /** What is known of a media file. `durationMs` is null for stills. */
 export interface MediaFacts extends MediaAddress {
   durationMs: number | null
+  /** Something in it moves for good: it goes on where others begin again. */
+  isEndless?: boolean
   /** How loud a sound is, or the sound of a video; null for silence, absent while it has not been measured. */
   level?: MeasuredLevel | null
   /** When the sound of a video begins on the video's clock, and how long it lasts; absent where none can be heard. */

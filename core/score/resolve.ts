@@ -10,7 +10,7 @@ import { mediaOfPart } from '../library/partMedia.ts'
 import type { Season } from '../look/seasons.ts'
 import type { Look } from '../look/schema.ts'
 import { readingMs } from './parts/message/readingMs.ts'
-import { templateOf, type Part } from './parts/part.ts'
+import { templatesOf, type Part } from './parts/part.ts'
 import { kindOfPart } from './parts/partKinds.ts'
 import { ok, type Result } from '../result.ts'
 import type { PartContext } from '../settle/partContext.ts'
@@ -95,8 +95,8 @@ export function shortestOfScore(composed: Composition, context: ResolveContext):
 function readingOf(composition: Composition, { event, locale }: Pick<ResolveContext, 'event' | 'locale'>): number[] {
   const values = valuesIn(composition, event)
   return composition.parts.map((part) => {
-    const template = templateOf(part)
-    const ms = template === null ? 0 : readingMs(plainText(fillTemplate(template, values, locale)))
+    const words = templatesOf(part).map((template) => plainText(fillTemplate(template, values, locale)))
+    const ms = readingMs(words.join(' '))
     return ms === 0 ? 0 : Math.ceil(ms / readingStepMs + 1) * readingStepMs
   })
 }
@@ -193,9 +193,14 @@ function lightWords(parts: readonly ResolvedPart[]): EnvelopePoint[] {
   )
 }
 
+function familiesOf(part: ResolvedPart): string[] {
+  if (part.kind === 'code') return Object.values(part.types).map(({ family }) => family)
+  return 'family' in part ? [part.family] : []
+}
+
 /** Where the families come from that do not ship with the product; null where all do. */
 function ownFonts(parts: readonly ResolvedPart[], media: ResolveContext['media']): Record<string, FontAddress> | null {
-  const families = new Set(parts.flatMap((part) => ('family' in part && !isShelved(part.family) ? [part.family] : [])))
+  const families = new Set(parts.flatMap(familiesOf).filter((family) => !isShelved(family)))
   if (families.size === 0) return null
   const fonts: Record<string, FontAddress> = {}
   for (const { family, weights, url } of Object.values(media))

@@ -1,6 +1,7 @@
 import type { Canvas } from '../composition/canvas.ts'
 import type { ResolvedBar } from './parts/bar/resolveBar.ts'
 import type { ResolvedChat } from './parts/chat/resolveChat.ts'
+import type { ResolvedCode } from './parts/code/resolveCode.ts'
 import type { ResolvedClock } from './parts/clock/resolveClock.ts'
 import type { ResolvedSponsor } from './parts/sponsor/resolveSponsor.ts'
 import type { ResolvedList } from './parts/list/resolveList.ts'
@@ -42,6 +43,7 @@ export interface ResolvedKinds {
   tally: ResolvedTally
   clock: ResolvedClock
   sponsor: ResolvedSponsor
+  code: ResolvedCode
 }
 export type ResolvedPart = ResolvedKinds[keyof ResolvedKinds]
 export type ResolvedVisiblePart = Extract<ResolvedPart, ResolvedVisible>

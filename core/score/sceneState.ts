@@ -1,5 +1,6 @@
 import type { BarState } from './parts/bar/evaluateBar.ts'
 import type { ChatState } from './parts/chat/evaluateChat.ts'
+import type { CodeState } from './parts/code/evaluateCode.ts'
 import type { ClockState } from './parts/clock/evaluateClock.ts'
 import type { SponsorState } from './parts/sponsor/evaluateSponsor.ts'
 import type { ListState } from './parts/list/evaluateList.ts'
@@ -34,6 +35,7 @@ export interface VisualStates {
   shape: ShapeState
   particles: ParticlesState
   draw: DrawState
+  code: CodeState
 }
 /** A text that was fitted into its room. */
 export type FittedTextState = VisualStates['line' | 'message']

@@ -2,6 +2,7 @@ import { duckedDb } from '../audio/ducking.ts'
 import { evaluateText } from '../text/evaluateText.ts'
 import type { TextLayout } from '../text/textLayout.ts'
 import { evaluateBackdrop, type Hugged } from './parts/backdrop/evaluateBackdrop.ts'
+import { evaluateCode } from './parts/code/evaluateCode.ts'
 import { evaluateDraw } from './parts/draw/evaluateDraw.ts'
 import { evaluateParticles } from './parts/particles/evaluateParticles.ts'
 import { evaluatePicture } from './parts/picture/evaluatePicture.ts'
@@ -57,6 +58,7 @@ const seenKinds: { [K in keyof VisualStates]: SeenKind<ResolvedKinds[K], VisualS
   },
   shape: { at: (part, tMs, { canvas }) => evaluateShape(part, tMs, canvas), hugged: (part) => part, isBounded: true },
   draw: { at: (part, tMs, { canvas }) => evaluateDraw(part, tMs, canvas), hugged: null, isBounded: true },
+  code: { at: (part, tMs, { canvas }) => evaluateCode(part, tMs, canvas), hugged: (part) => part, isBounded: true },
   line: textKind(),
   message: textKind(),
   ticker: {

@@ -1,6 +1,7 @@
 import type { Canvas } from '../../core/composition/canvas.ts'
 import { drawnAttribute } from '../textNodes.ts'
 import { blank } from './blank.ts'
+import { flattened } from './flattened.ts'
 import { stillFrom } from './stills.ts'
 import { drawEmoji, emoji } from './emojiPictures.ts'
 import { isSame } from '../../core/isSame.ts'
@@ -137,6 +138,8 @@ function markupOf(element: HTMLElement, state: VisualState): string {
 
 /** What the browser draws of a part, as XHTML that asks for no file: what is painted or fetched in it stands in it as data. */
 function writtenOut(element: HTMLElement): string {
+  const frame = element.querySelector('iframe')
+  if (frame) return withoutFrame(element, frame)
   const held = element.querySelectorAll('canvas, img')
   const hasEmoji =
     emoji.test(element.textContent) ||
@@ -155,6 +158,13 @@ function writtenOut(element: HTMLElement): string {
     })
   }
   if (hasEmoji) drawEmoji(element, shown, drawnAttribute)
+  return asXhtml(shown)
+}
+
+/** A part with a document of its own: as it stands right now. */
+function withoutFrame(element: HTMLElement, frame: HTMLIFrameElement): string {
+  const shown = element.cloneNode(true) as HTMLElement
+  shown.querySelector('iframe')?.replaceWith(flattened(frame))
   return asXhtml(shown)
 }
 

@@ -66,8 +66,15 @@ function rulesOf(sheet: CSSStyleSheet): Iterable<CSSRule> {
   }
 }
 
-/** The files that these letters are drawn with, each with its letters in their order. */
-export function fontFilesOf(uses: readonly FontUse[], own: Readonly<Record<string, FontAddress>> = {}): FontFile[] {
+/**
+ * The files that these letters are drawn with, each with its letters in their order.
+ * @param emojiAre drawn by themselves, as in pictures, or letters like others
+ */
+export function fontFilesOf(
+  uses: readonly FontUse[],
+  own: Readonly<Record<string, FontAddress>> = {},
+  emojiAre: 'drawn' | 'letters' = 'drawn',
+): FontFile[] {
   const files = new Map<string, { face: Face; letters: Set<string> }>()
   for (const { family, letters } of uses) {
     const address = own[family]
@@ -78,7 +85,7 @@ export function fontFilesOf(uses: readonly FontUse[], own: Readonly<Record<strin
       const key = [face.url, face.weight, face.style].join(' ')
       const file = files.get(key) ?? { face, letters: new Set<string>() }
       for (const letter of letters) {
-        if (emoji.test(letter)) continue
+        if (emojiAre === 'drawn' && emoji.test(letter)) continue
         const code = letter.codePointAt(0) ?? 0
         if (face.spans.some(([from, to]) => code >= from && code <= to)) file.letters.add(letter)
       }

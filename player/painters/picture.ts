@@ -2,6 +2,7 @@ import { filterFor } from '../washFilter.ts'
 import type { PictureState } from '../../core/score/parts/picture/evaluatePicture.ts'
 import { pictureRects } from '../../core/score/parts/picture/pictureRects.ts'
 import type { ResolvedPicture } from '../../core/score/parts/picture/resolvePicture.ts'
+import type { LoadedDrawing } from '../frame/drawing.ts'
 import { frameAt } from '../preload/frames.ts'
 import type { LoadedPicture } from '../preload/pictures.ts'
 import type { LoadedVector, VectorAnimation } from '../preload/vector.ts'
@@ -14,6 +15,7 @@ const longestSidePx = 4096
 /** A picture of whatever kind its file is. One that could not be loaded leaves its box empty. */
 export function paintPicture(part: ResolvedPicture, picture: LoadedPicture | undefined): Painter<PictureState> {
   if (picture?.kind === 'video') return paintVideo(part, picture)
+  if (picture?.kind === 'drawing') return paintDrawing(part, picture)
   if (picture?.kind === 'selfRunning') return paintSelfRunning(part, picture)
   return paintOnCanvas(part, picture)
 }
@@ -89,6 +91,24 @@ function openVector(
     longestSidePx / Math.max(picture.widthPx, picture.heightPx),
   )
   return picture.open(picture.widthPx * scale, picture.heightPx * scale, onShown)
+}
+
+/** A window onto a document of its own, whose animations are brought to each moment. */
+function paintDrawing(part: ResolvedPicture, picture: LoadedDrawing): Painter<PictureState> {
+  const own = picture.open()
+  const element = makeWindow(part, picture, own.element)
+  const writeBox = boxWriter(element)
+  const write = styleWriter(own.element)
+  return {
+    element,
+    draw(state) {
+      writeBox(state)
+      write('filter', filterFor(state.tint) || 'none')
+      // What is not shown has no animations: they begin when it is.
+      if (element.style.display !== 'block') element.style.display = 'block'
+      own.seek(state.frameMs)
+    },
+  }
 }
 
 function paintSelfRunning(

@@ -1,3 +1,4 @@
+import type { LoadedDrawing } from '../frame/drawing.ts'
 import { decodeFrames, type PictureFrame } from './frames.ts'
 import { rememberLately } from './remember.ts'
 import { loadVector, type LoadedVector } from './vector.ts'
@@ -9,12 +10,14 @@ export type LoadedPicture =
   /** The whole file: whoever shows it makes an address of it, and gives that back. */
   | { kind: 'video'; file: Blob; widthPx: number; heightPx: number }
   | LoadedVector
+  | LoadedDrawing
   /**
    * An animation on a page that may not decode it itself (plain http from another host): it runs by itself from when it
    * appears.
    */
   | { kind: 'selfRunning'; url: string; widthPx: number; heightPx: number }
 
+const drawingMime = 'image/svg+xml'
 const vectorMime = 'video/lottie+json'
 
 async function decodeStill(url: string): Promise<HTMLImageElement> {
@@ -75,6 +78,8 @@ const load = rememberLately(async (key: string): Promise<LoadedPicture> => {
   const url = key.slice(space + 1)
   if (what === vectorMime) return loadVector(url)
   if (what === 'video') return loadVideo(url)
+  // Few alerts have drawings that move: what draws them comes when one does.
+  if (what === drawingMime) return (await import('../frame/drawing.ts')).loadDrawing(url)
   if (what !== 'still') return loadAnimation(url, what)
   const image = await decodeStill(url)
   return { kind: 'still', image, widthPx: image.naturalWidth, heightPx: image.naturalHeight }

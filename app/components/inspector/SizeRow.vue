@@ -6,11 +6,11 @@ import { usePartEdit } from './usePartEdit.ts'
 
 /** The width and height of a part that has both. */
 const props = defineProps<{
-  part: PartOf<'picture' | 'shape' | 'backdrop' | 'draw' | LivePartKind>
+  part: PartOf<'picture' | 'shape' | 'backdrop' | 'draw' | 'code' | LivePartKind>
   label: string
   disabled: boolean
 }>()
-const edit = usePartEdit<'picture' | 'shape' | 'backdrop' | 'draw' | LivePartKind>(() => props.part)
+const edit = usePartEdit<'picture' | 'shape' | 'backdrop' | 'draw' | 'code' | LivePartKind>(() => props.part)
 </script>
 
 <template>

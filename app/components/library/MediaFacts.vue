@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { OwnSound } from '../../../contract/media.ts'
+import type { OwnSound, PictureMeasured } from '../../../contract/media.ts'
 import type { MediaView } from '../../../contract/views.ts'
 import { counted } from '../../format/counted.ts'
 import { seconds } from '../../format/time.ts'
@@ -49,8 +49,8 @@ const rows = computed<[string, string][]>(() => {
     ]
   }
   const picture: [string, string][] = [['Size', `${measured.widthPx} × ${measured.heightPx}`]]
-  if (measured.durationMs !== null)
-    picture.push(['Length', `${seconds(measured.durationMs)} s, ${counted(measured.frameCount, 'frame')}`])
+  if (measured.durationMs !== null) picture.push(['Length', lengthWords(measured, measured.durationMs)])
+  if (measured.standsStill) picture.push(['Stands still', `${measured.standsStill}.`])
   if (measured.ownSound) picture.push(['Its sound', ownSoundWords(measured.ownSound)])
   if (!measured.seen) return [...common, ...picture, ['Artwork', 'a browser has not looked at it yet']]
   const { ink, hasAlpha } = measured.seen
@@ -58,6 +58,13 @@ const rows = computed<[string, string][]>(() => {
   return [...common, ...picture, ['Background', hasAlpha ? 'transparent' : 'opaque']]
 })
 const colours = computed(() => (props.file.measured?.of === 'picture' ? (props.file.measured.seen?.colours ?? []) : []))
+function lengthWords({ codec, frameCount, isEndless }: PictureMeasured, durationMs: number): string {
+  const moves =
+    codec === 'svg'
+      ? `${counted(frameCount, 'thing')} in it ${frameCount === 1 ? 'moves' : 'move'}`
+      : counted(frameCount, 'frame')
+  return `${seconds(durationMs)} s${isEndless ? ', over and over' : ''}, ${moves}`
+}
 function ownSoundWords({ heard, fault }: OwnSound): string {
   if (!heard) return fault === null ? 'a browser has not heard it yet' : `is not heard. ${fault}`
   const { durationMs, channelCount, loudness } = heard

@@ -8,6 +8,7 @@ const formats: Record<string, string> = {
   'image/avif': 'AVIF',
   'image/gif': 'GIF',
   'image/apng': 'animated PNG',
+  'image/svg+xml': 'moving SVG',
   'video/webm': 'WebM',
   'video/mp4': 'MP4',
   'video/lottie+json': 'Lottie',

@@ -23,6 +23,7 @@ export const remarkNames: Record<RemarkType, string> = {
   overZone: 'Over a kept-free zone',
   unknownVariable: 'Unknown variable',
   templateProblem: 'Words that do not add up',
+  codeProblem: 'Code that is left out',
   noMedia: 'No file',
   unusedPart: 'Part without use',
   soundsTooLoud: 'Too loud together',

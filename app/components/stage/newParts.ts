@@ -1,6 +1,7 @@
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import {
   starterBackdrop,
+  starterCode,
   starterDraw,
   starterLine,
   starterMessage,
@@ -58,6 +59,7 @@ export const newParts: readonly NewPart[] = [
     make: (canvas) => starterTicker(canvas, '{name} · {name} · {name}'),
   },
   { name: 'Add a prize draw', short: 'Prize draw', kind: 'draw', make: (canvas) => starterDraw(canvas) },
+  { name: 'Add code of your own', short: 'Code', kind: 'code', make: (canvas) => starterCode(canvas) },
 ]
 
 /** What can be added to a board: what stays, and what is kept up to date. */

@@ -16,6 +16,8 @@ import { picture } from './picture/schema.ts'
 import { shape } from './shape/schema.ts'
 import { sound } from './sound/schema.ts'
 import { ticker } from './ticker/schema.ts'
+import { codeTemplates } from './code/codeTemplates.ts'
+import { code } from './code/schema.ts'
 import { voice } from './voice/schema.ts'
 
 /**
@@ -40,6 +42,7 @@ export const part = z.discriminatedUnion('kind', [
   tally,
   clock,
   sponsor,
+  code,
 ])
 export type Part = z.infer<typeof part>
 export type PartKind = Part['kind']
@@ -72,6 +75,13 @@ export function heardAs(part: Part): HeardPart | PartOf<'picture'>['ownSound'] |
 export function templateOf(part: Part): string | null {
   if ('template' in part) return part.template
   return 'face' in part ? part.face.template : null
+}
+
+/** All words of a part that are filled from the event. */
+export function templatesOf(part: Part): string[] {
+  if (part.kind === 'code') return codeTemplates(part)
+  const template = templateOf(part)
+  return template === null ? [] : [template]
 }
 
 /** Gives a part other words; nothing happens where it has none. */

@@ -5,6 +5,7 @@ import { linePart } from './line/line.ts'
 import { messagePart } from './message/message.ts'
 import { barPart } from './bar/bar.ts'
 import { chatPart } from './chat/chat.ts'
+import { codePart } from './code/code.ts'
 import { clockPart } from './clock/clock.ts'
 import { sponsorPart } from './sponsor/sponsor.ts'
 import { listPart } from './list/list.ts'
@@ -37,6 +38,7 @@ const partKinds: { [K in PartKind]: PartDefinition<PartOf<K>, ResolvedKinds[K]> 
   tally: tallyPart,
   clock: clockPart,
   sponsor: sponsorPart,
+  code: codePart,
 }
 
 /** All that is known of a part's kind. The table pairs each kind with its own parts; the compiler cannot follow that. */

@@ -22,7 +22,8 @@ export function evaluatePicture(part: ResolvedPicture, tMs: number, canvas: Canv
   return state
 }
 
-function frameMsAt({ naturalMs, repeats }: ResolvedPicture, intoMs: number): number {
+function frameMsAt({ naturalMs, repeats, isEndless }: ResolvedPicture, intoMs: number): number {
   if (naturalMs === null || naturalMs <= 0) return 0
+  if (isEndless) return intoMs
   return repeats === 'loop' ? intoMs % naturalMs : Math.min(intoMs, naturalMs - 1)
 }

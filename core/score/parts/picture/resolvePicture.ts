@@ -30,6 +30,8 @@ export interface ResolvedPicture extends ResolvedVisible {
   tint: Tint | null
   /** How long one round of the file lasts; null for stills. */
   naturalMs: number | null
+  /** It goes on after a round, and does not begin again. */
+  isEndless?: true
 }
 
 export function resolvePicture(part: Picture, times: SolvedClip, context: PartContext): ResolvedPicture {
@@ -49,5 +51,6 @@ export function resolvePicture(part: Picture, times: SolvedClip, context: PartCo
     repeats,
     tint: resolveColour(part.colour, context.look),
     naturalMs,
+    ...(facts?.isEndless ? { isEndless: true } : {}),
   }
 }
