@@ -9,8 +9,9 @@ const coreIsPure = {
       {
         patterns: [
           {
-            regex: '^(?!\\.{1,2}/|zod$|mutative$|tlds$)',
-            message: 'The core is pure: it imports itself, zod, mutative and the list of top-level domains only.',
+            regex: '^(?!\\.{1,2}/|zod$|mutative$|tlds$|htmlparser2$|@csstools/css-tokenizer$)',
+            message:
+              'The core is pure: it imports itself, zod, mutative, the list of top-level domains, and what reads markup and style sheets only.',
           },
           { regex: '(\\.\\./)+(app|server|player|contract|demo)/', message: 'The core knows no other room.' },
         ],

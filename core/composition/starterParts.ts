@@ -6,7 +6,6 @@ import type { Sound } from '../score/parts/sound/schema.ts'
 import type { Message } from '../score/parts/message/schema.ts'
 import { particlePresets, type PresetName } from '../score/parts/particles/presets.ts'
 import type { Particles } from '../score/parts/particles/schema.ts'
-import type { Code } from '../score/parts/code/schema.ts'
 import type { Shape } from '../score/parts/shape/schema.ts'
 import type { Ticker } from '../score/parts/ticker/schema.ts'
 import { usualDuckDb, type Voice } from '../score/parts/voice/schema.ts'
@@ -16,17 +15,17 @@ import type { Edge } from './clip.ts'
 import { untilTheEnd } from './untilTheEnd.ts'
 import { plainVisible } from './visiblePart.ts'
 
-const fromTheStart: Edge = { at: 'score.start', offsetMs: 0 }
+export const fromTheStart: Edge = { at: 'score.start', offsetMs: 0 }
 
 /** Text is sized for a canvas 1080 on its shorter side. */
-function reach(canvas: Canvas): number {
+export function reach(canvas: Canvas): number {
   return Math.min(canvas.widthPx, canvas.heightPx) / 1080
 }
 
-const leaves = { role: 'leave' as const }
+export const leaves = { role: 'leave' as const }
 const pictureSidePx = 460
 /** Where the picture's middle lies, as a ratio of the canvas height. */
-const pictureAt = 0.37
+export const pictureAt = 0.37
 
 /** A picture in the upper middle, ready to be given a file. */
 export function starterPicture(canvas: Canvas, mediaId: string | null): Picture {
@@ -248,64 +247,6 @@ export function starterShape(canvas: Canvas): Shape {
     stroke: { widthPx: Math.round(8 * reach(canvas)), ink: { role: 'accent' } },
   }
 }
-
-/** A badge of one's own making, so that there is something to change: it says who came, and its rays turn with the score. */
-export function starterCode(canvas: Canvas): Code {
-  const size = Math.round(520 * reach(canvas))
-  return {
-    kind: 'code',
-    id: 'code',
-    name: 'Code',
-    clip: { start: fromTheStart, end: untilTheEnd() },
-    place: { xPx: canvas.widthPx / 2, yPx: Math.round(canvas.heightPx * pictureAt), origin: 'centre' },
-    ...plainVisible,
-    motion: { entrance: { role: 'enter' }, exit: leaves },
-    opacity: 1,
-    widthPx: size,
-    heightPx: size,
-    html: starterHtml,
-    css: starterCss,
-    properties: { size: { kind: 'number', value: Math.round(64 * reach(canvas)), unit: 'px' } },
-  }
-}
-
-const starterHtml = `<div class="rays"></div>
-<div class="badge">
-  <strong>{name}</strong>
-</div>
-`
-const starterCss = `body {
-  display: grid;
-  place-items: center;
-}
-.rays,
-.badge {
-  grid-area: 1 / 1;
-  border-radius: 50%;
-}
-.rays {
-  width: 100%;
-  height: 100%;
-  background: repeating-conic-gradient(var(--accent) 0 12deg, transparent 12deg 30deg);
-  animation: turn 12s linear infinite;
-}
-.badge {
-  display: grid;
-  place-items: center;
-  width: 76%;
-  height: 76%;
-  background: var(--plate);
-  color: var(--headline);
-  font: 700 var(--size) / 1.1 var(--display);
-  text-align: center;
-  scale: calc(0.8 + 0.2 * var(--enter));
-}
-@keyframes turn {
-  to {
-    rotate: 360deg;
-  }
-}
-`
 
 /** A prize draw across the middle: four prizes of equal weight, so that it can be tried at once. */
 export function starterDraw(canvas: Canvas): DrawPart {

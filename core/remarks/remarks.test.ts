@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import type { Composition } from '../composition/schema.ts'
+import { starterCode } from '../composition/starterCode.ts'
 import { starterComposition } from '../composition/starter.ts'
 import {
   starterBackdrop,
-  starterCode,
   starterDraw,
   starterMessage,
   starterParticles,
@@ -107,14 +107,9 @@ function contextOf(
   kind: EventKind = 'tip',
 ): RemarkContext {
   const event = sampleEvent(kind)
+  const zones = changes.zones ?? []
   const result = resolveScore(composition, {
-    canvas,
-    look: lanternLook,
-    zones: changes.zones ?? [],
-    event,
-    locale: 'en-IE',
-    media,
-    spoken,
+    ...{ canvas, look: lanternLook, zones, event, locale: 'en-IE', media, spoken },
   })
   if (!result.ok) throw new Error(JSON.stringify(result.error))
   const layouts = new Map<string, TextLayout>()
@@ -362,12 +357,8 @@ const cases: Record<
   },
   codeProblem: {
     partId: 'code',
-    triggers: (_parts, composition) => {
-      composition.parts.push({ ...starterCode(canvas), html: '<script>1</script>' })
-    },
-    nearMiss: (_parts, composition) => {
-      composition.parts.push({ ...starterCode(canvas), html: '<b>&lt;script></b>', css: 'b { color: red }' })
-    },
+    triggers: (_, { parts }) => void parts.push({ ...starterCode(canvas), html: '<script>1</script>' }),
+    nearMiss: (_, { parts }) => void parts.push({ ...starterCode(canvas), html: '<b>&lt;script></b>' }),
   },
   noMedia: {
     partId: 'picture',

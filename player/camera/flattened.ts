@@ -80,7 +80,7 @@ function copied(element: Element, own: Document, scope: Window, above: ReadonlyS
     if (child.nodeType === Node.TEXT_NODE) copy.append(child.textContent ?? '')
     else if (
       child.nodeType === Node.ELEMENT_NODE &&
-      !/^(?:head|style|script|animate|animateMotion|animateTransform|set)$/.test(child.nodeName)
+      !/^(?:head|style|script|animate|animateMotion|animateTransform|set)$/.test((child as Element).localName)
     )
       copy.append(copied(child as Element, own, scope, within))
   }

@@ -1,7 +1,6 @@
 import type { Canvas } from '../../../core/composition/canvas.ts'
 import {
   starterBackdrop,
-  starterCode,
   starterDraw,
   starterLine,
   starterMessage,
@@ -12,6 +11,7 @@ import {
   starterTicker,
   starterVoice,
 } from '../../../core/composition/starterParts.ts'
+import { starterCode } from '../../../core/composition/starterCode.ts'
 import { newLive } from '../../../core/board/starterLive.ts'
 import { isTextPart, type Part, type PartKind } from '../../../core/score/parts/part.ts'
 import { canBeHugged } from '../../../core/score/shownKinds.ts'

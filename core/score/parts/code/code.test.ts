@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { starterCode } from '../../../composition/starterParts.ts'
+import { starterCode } from '../../../composition/starterCode.ts'
 import { sampleEvent } from '../../../events/sampleEvent.ts'
 import { lanternLook } from '../../../look/lanternLook.ts'
 import { resolveScore } from '../../resolve.ts'

@@ -98,9 +98,7 @@ function declares(tokens: readonly CSSToken[], at: number, property: string): bo
   return name?.[0] === TokenType.Ident && name[4].value.toLowerCase() === property
 }
 
-const plainFault = (message: string) =>
-  /string/i.test(message)
-    ? 'a text in quotes that is not closed'
-    : /comment/i.test(message)
-      ? 'a comment that is not closed'
-      : 'something that cannot be read'
+function plainFault(message: string): string {
+  if (/string/i.test(message)) return 'a text in quotes that is not closed'
+  return /comment/i.test(message) ? 'a comment that is not closed' : 'something that cannot be read'
+}

@@ -1,5 +1,5 @@
 import { resolveInk } from '../../../look/resolveStyle.ts'
-import { inkRoles, typeRoles, type Look, type Typeface } from '../../../look/schema.ts'
+import { inkRoles, type Look, type typeRoles, type Typeface } from '../../../look/schema.ts'
 import type { PartContext } from '../../../settle/partContext.ts'
 import { settleVisible } from '../../../settle/settleVisible.ts'
 import { fillTemplate } from '../../../text/fillTemplate.ts'
