@@ -1,6 +1,7 @@
 import type { Alert, Variation } from '../core/composition/box.ts'
 import type { SoundRole } from '../core/look/schema.ts'
 import type { GallerySet, PictureRole, Seat } from './set.ts'
+import { withVoice } from './parts.ts'
 import { plainWords, plans } from './words.ts'
 
 /** Finds the id of a set's file. */
@@ -11,7 +12,8 @@ export interface SetMedia {
 
 /** The alerts of a set: for every kind of event, special cases before the everyday one. */
 export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
-  return plans.map(({ kinds, role, hasMessage, isOff, cases, several }) => {
+  return plans.map(({ kinds, role, hasMessage, isRead, isOff, cases, several }) => {
+    const compose = (given: Seat) => (isRead ? withVoice(set.compose(given), given) : set.compose(given))
     const [kind] = kinds
     const id = kind.toLowerCase()
     const seat = (changes: Partial<Seat>): Seat => ({
@@ -32,7 +34,7 @@ export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
         name,
         rule,
         share: null,
-        composition: set.compose(seat({ words, isGreat, ...(isGreat ? { pictureId: media.picture('great') } : {}) })),
+        composition: compose(seat({ words, isGreat, ...(isGreat ? { pictureId: media.picture('great') } : {}) })),
       }
     })
     const together: Variation[] = several
@@ -55,7 +57,7 @@ export function alertsOf(set: GallerySet, media: SetMedia): Alert[] {
       variations: [
         ...special,
         ...together,
-        { id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: set.compose(seat({})) },
+        { id: `${id}-everyday`, name: 'Everyday', rule: null, share: null, composition: compose(seat({})) },
       ],
     }
   })

@@ -97,6 +97,15 @@ export function dialsOf(set: GallerySet, sounds: { arrival: string; support: str
       bindings: [{ path: 'look.soundTrimDb', transform: same }],
     },
     {
+      id: 'voice',
+      kind: 'switch',
+      label: 'Read aloud',
+      about: 'A voice reads tips, paid messages and months.',
+      group: 'Sound',
+      initial: false,
+      bindings: [{ path: `${everywhere}.voice.isMuted`, transform: { as: 'turned' } }],
+    },
+    {
       ...plain,
       id: 'arrival',
       kind: 'sound',

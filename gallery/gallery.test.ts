@@ -5,11 +5,12 @@ import { standsOnNothing } from '../core/remarks/standsOnNothing.ts'
 import { sampleEvent, sampleNames, type SampleName } from '../core/events/sampleEvent.ts'
 import { isShelved } from '../core/look/fontShelf.ts'
 import { contrast } from '../core/colour/contrast.ts'
-import { dialProblems } from '../core/pack/turnDials.ts'
+import { dialProblems, turned } from '../core/pack/turnDials.ts'
 import { neededMedia } from '../core/pack/manifest.ts'
 import { coverageOf } from '../core/rules/coverage.ts'
 import { unknownVariables } from '../core/remarks/content.ts'
-import { resolveScore } from '../core/score/resolve.ts'
+import { lengthOfScore, resolveScore } from '../core/score/resolve.ts'
+import { spokenLengths, voicesOf } from '../core/speech/sayings.ts'
 import { parseTemplate } from '../core/text/template.ts'
 import { render, sampleRateHz } from '../demo/media/voices.ts'
 import { manifestFor } from './manifestFor.ts'
@@ -124,6 +125,41 @@ describe.each(sets.map((set) => [set.name, set] as const))('%s', (_name, set) =>
           }
         }
       }
+    }
+  })
+  it('reads tips, paid messages and months aloud, once one switch says so, and waits until that is done', () => {
+    const dial = pack.dials.find(({ id }) => id === 'voice')!
+    const heardIn = (box: typeof pack.box) =>
+      box.alerts.flatMap(({ kinds: [kind], variations }) =>
+        variations.flatMap(({ composition }) => {
+          const event = sampleEvent(kind!, 'longest')
+          const voices = voicesOf(composition, event, 'en')
+          if (voices.length === 0) return []
+          const context = { ...box, event, locale: 'en', media }
+          const spoken = spokenLengths(composition, event, 'en', {}).voice ?? 0
+          const lasts = lengthOfScore(composition, context)
+          return [
+            {
+              kind,
+              said: voices.flatMap(({ sayings }) => sayings.map(({ of }) => of)),
+              spoken,
+              lasts: lasts.ok ? lasts.value : 0,
+            },
+          ]
+        }),
+      )
+    expect(heardIn(pack.box)).toEqual([])
+    const heard = heardIn(turned({ box: pack.box, dials: [dial] }, { voice: true }))
+    expect([...new Set(heard.map(({ kind }) => kind))].sort()).toEqual([
+      'charityDonation',
+      'membershipRenewal',
+      'paidMessage',
+      'resubscription',
+      'tip',
+    ])
+    for (const { said, spoken, lasts } of heard) {
+      expect(said).toEqual(['line', 'message'])
+      expect(lasts).toBeGreaterThanOrEqual(Math.min(spoken, 45_000))
     }
   })
   it.each(soundRoles)('sounds when %s, without clipping or a click at its end', (role) => {

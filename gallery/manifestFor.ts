@@ -13,7 +13,7 @@ export function manifestFor(set: GallerySet, media: SetMedia, packed: PackedMedi
     format: 'thundercrest.pack',
     version: manifestVersion,
     id: set.id,
-    release: '1.0.0',
+    release: '1.1.0',
     name: set.name,
     author: 'Thundercrest',
     licence: 'CC0-1.0',

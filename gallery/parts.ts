@@ -9,7 +9,9 @@ import {
   starterPicture,
   starterShape,
   starterSound,
+  starterVoice,
 } from '../core/composition/starterParts.ts'
+import { waitingForVoice } from '../core/edit/addPart.ts'
 import type { LetterMotion } from '../core/motion/letters.ts'
 import type { Part, PartOf } from '../core/score/parts/part.ts'
 import type { PresetName } from '../core/score/parts/particles/presets.ts'
@@ -130,6 +132,21 @@ export const particles = (
 
 /** The sound that the look has for such moments. */
 export const sound = ({ soundId, role }: Seat): PartOf<'sound'> => ({ ...starterSound(soundId), role })
+
+/**
+ * A composition that can be read aloud: what it says, then what the viewer wrote. Silent until it is wanted; nobody is told that
+ * a voice is not heard which was never asked for.
+ */
+export function withVoice(composition: Composition, { words }: Seat): Composition {
+  const { parts, length, silenced } = composition
+  const voice = { ...starterVoice(`${words.headline} ${words.second}`, at('second.start', 400)), isMuted: true }
+  return {
+    ...composition,
+    length: waitingForVoice(length),
+    parts: [...parts, voice],
+    silenced: [...silenced, { type: 'unusedPart', partId: voice.id }],
+  }
+}
 
 export const score = (ms: number, ...parts: (Part | Part[])[]): Composition => ({
   version: 4,

@@ -49,6 +49,8 @@ interface AlertPlan {
   kinds: [EventKind, ...EventKind[]]
   role: SoundRole
   hasMessage?: boolean
+  /** It can be read aloud. */
+  isRead?: boolean
   /** Made ready, and switched on by whoever wants it: it would play very often. */
   isOff?: boolean
   cases?: CasePlan[]
@@ -73,6 +75,7 @@ const planned: readonly AlertPlan[] = [
     kinds: ['resubscription'],
     role: 'support',
     hasMessage: true,
+    isRead: true,
     cases: [
       {
         id: 'year',
@@ -98,19 +101,20 @@ const planned: readonly AlertPlan[] = [
   },
   { kinds: ['giftRecipient'], role: 'support', isOff: true },
   { kinds: ['membership'], role: 'support', hasMessage: true },
-  { kinds: ['membershipRenewal'], role: 'support', hasMessage: true },
+  { kinds: ['membershipRenewal'], role: 'support', hasMessage: true, isRead: true },
   {
     kinds: ['tip'],
     role: 'support',
     hasMessage: true,
+    isRead: true,
     several: 'and {others} more tip {total} together',
     cases: [
       { id: 'huge', name: 'A hundred and more', rule: number('amount', 'atLeast', 10_000), isGreat: true },
       { id: 'large', name: 'Twenty and more', rule: number('amount', 'atLeast', 2000), isGreat: false },
     ],
   },
-  { kinds: ['paidMessage'], role: 'support', hasMessage: true },
-  { kinds: ['charityDonation'], role: 'support', hasMessage: true },
+  { kinds: ['paidMessage'], role: 'support', hasMessage: true, isRead: true },
+  { kinds: ['charityDonation'], role: 'support', hasMessage: true, isRead: true },
   { kinds: ['applause'], role: 'support' },
   {
     kinds: ['raid'],

@@ -1,5 +1,6 @@
 import type { PackShelfView, PackView } from '../../contract/packs.ts'
 import { eventKinds } from '../../core/events/kinds.ts'
+import { turned } from '../../core/pack/turnDials.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test, untilState } from '../arrange/fixtures.ts'
 import { packRemarks } from '../arrange/packRemarks.ts'
@@ -89,7 +90,7 @@ test('the shelf has eight sets or more, of clearly different canvases and kinds;
 
 test.describe('what ships', () => {
   test.use({ bypassCSP: true })
-  test('has nothing to mend: no set has a remark, in any case with any sample', async ({ page, demo, signIn }) => {
+  test('has nothing to mend: no set has a remark, in any case with any sample, silent or read aloud', async ({ page, demo, signIn }) => {
     test.slow()
     await signIn()
     const { packs } = (await (await page.request.get(`${demo.url}/api/packs`)).json()) as PackShelfView
@@ -97,6 +98,9 @@ test.describe('what ships', () => {
     for (const { shelfId } of packs.filter(({ origin }) => origin === 'gallery')) {
       const view = (await (await page.request.get(`${demo.url}/api/packs/${shelfId}`)).json()) as PackView
       expect(await packRemarks(page, view)).toEqual([])
+      const { box, dials } = view.manifest
+      const aloud = { ...view.manifest, box: turned({ box, dials }, { voice: true }) }
+      expect(await packRemarks(page, { ...view, manifest: aloud })).toEqual([])
     }
   })
 })
