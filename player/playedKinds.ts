@@ -13,12 +13,11 @@ import { plainText } from '../core/text/textPiece.ts'
 import type { TextLayout } from '../core/text/textLayout.ts'
 import { paintBackdrop } from './painters/backdrop.ts'
 import type { Painter } from './painters/paint.ts'
-import { paintParticles } from './painters/particles.ts'
 import { paintPicture } from './painters/picture.ts'
 import { paintShape } from './painters/shape.ts'
 import { paintText } from './painters/text.ts'
 import { paintTicker } from './painters/ticker.ts'
-import { loadPicture, loadStill } from './preload/pictures.ts'
+import { loadEmotePicture, loadPicture, loadStill } from './preload/pictures.ts'
 import type { FontUse } from './preload/fonts.ts'
 import type { PlayedKind, PreparedScore } from './preparedScore.ts'
 import { roundOf } from './sound/roundOf.ts'
@@ -45,17 +44,23 @@ const picture: PlayedKind<ResolvedKinds['picture']> = {
   },
 }
 
+/** Not every alert has particles: what paints them comes when one does. */
+let paintParticles: typeof import('./painters/particles.ts').paintParticles | null = null
+
 const particles: PlayedKind<ResolvedKinds['particles']> = {
-  load: (part, { score, sprites }) =>
-    part.sprites.flatMap((sprite) => {
+  load: (part, { score, sprites }) => [
+    import('./painters/particles.ts').then((painter) => (paintParticles = painter.paintParticles)),
+    ...part.sprites.flatMap((sprite): Promise<unknown>[] => {
       if ('emoteUrl' in sprite)
         return [loadEmote(sprite.emoteUrl).then((image) => image && sprites.set(sprite.emoteUrl, image))]
       if (!('mediaId' in sprite)) return []
       return [loadSprite(score, sprite.mediaId, sprites)]
     }),
+  ],
   fonts: noFonts,
-  paint: (part, { score, sprites }) => paintParticles(part, score.canvas, sprites) as Painter,
+  paint: (part, { score, sprites }) => (paintParticles?.(part, score.canvas, sprites) as Painter | undefined) ?? null,
   builtFrom: (part, { score, sprites }) => [
+    paintParticles !== null,
     score.canvas,
     part.sprites.map((sprite) =>
       'form' in sprite ? '' : sprites.has('mediaId' in sprite ? sprite.mediaId : sprite.emoteUrl),
@@ -193,7 +198,7 @@ async function loadSprite(score: ResolvedScore, mediaId: string, sprites: Prepar
 /** Null for one that does not come in time; its word stands for it. */
 function loadEmote(url: string): Promise<HTMLImageElement | null> {
   return Promise.race([
-    loadStill(url).catch(() => null),
+    loadEmotePicture(url).catch(() => null),
     new Promise<null>((resolve) => setTimeout(resolve, emoteWaitMs, null)),
   ])
 }

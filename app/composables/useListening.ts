@@ -1,12 +1,12 @@
 import { ref } from 'vue'
-import { rememberLately } from '../../player/preload/remember.ts'
+import { places, rememberLately } from '../../player/preload/remember.ts'
 
 let context: AudioContext | null = null
 const decode = rememberLately(async (url: string) => {
   const answer = await fetch(url)
   if (!answer.ok) throw new Error('The sound is gone')
   return new OfflineAudioContext(1, 1, 48_000).decodeAudioData(await answer.arrayBuffer())
-}, 20)
+}, places<AudioBuffer>(20))
 
 /** What is heard now: one sound at a time in the whole interface. */
 const heard = ref<{ url: string; gainDb: number } | null>(null)

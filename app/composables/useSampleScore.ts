@@ -35,6 +35,8 @@ export function useSampleScore(
   const variation = computed(
     () => alert.value?.variations.find((each) => each.id === variationId.value) ?? alert.value?.variations[0] ?? null,
   )
+  /** The channel's, or the one that somebody wants to see. */
+  const locale = computed(() => sample.value.own?.locale ?? channel.value.locale)
   /** What is shown is an event that this case would really be chosen for. */
   const event = computed<CanonicalEvent | null>(() =>
     alert.value && variation.value
@@ -42,9 +44,7 @@ export function useSampleScore(
       : null,
   )
   const voices = computed(() =>
-    speaks && variation.value && event.value
-      ? voicesOf(variation.value.composition, event.value, channel.value.locale)
-      : [],
+    speaks && variation.value && event.value ? voicesOf(variation.value.composition, event.value, locale.value) : [],
   )
   // Words that are being typed are not spoken letter by letter.
   watchDebounced(voices, (wanted) => void speech.ask(wanted.flatMap(({ sayings }) => sayings)), {
@@ -63,7 +63,7 @@ export function useSampleScore(
       event: event.value,
       offer: alert.value.offer,
       swaps,
-      locale: channel.value.locale,
+      locale: locale.value,
       media: media.facts,
       spoken: spoken.value,
     }

@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { mainKind, playedBy, type Variation } from '../../core/composition/box.ts'
 import { withGroups } from '../../core/edit/groupParts.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import type { SampleName } from '../../core/events/sampleEvent.ts'
+import type { OwnSample } from '../../core/response/ownSample.ts'
 import type { Sample } from '../../core/response/sampleFor.ts'
 import { useDraftStore } from './draft.ts'
 
@@ -21,6 +22,8 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
   const viewer = ref<SampleName>('everyday')
   const sampleKind = ref<EventKind | null>(null)
   const choice = ref<string | null>(null)
+  /** A sample of one's own; null: a ready one. */
+  const own = shallowRef<OwnSample | null>(null)
 
   const alert = computed(
     () => draft.document?.alerts.find((each) => each.id === alertId.value) ?? draft.document?.alerts[0] ?? null,
@@ -40,7 +43,7 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
     const wanted = sampleKind.value
     return wanted && alert.value.kinds.includes(wanted) ? wanted : mainKind(alert.value)
   })
-  const sample = computed<Sample>(() => ({ viewer: viewer.value, kind: kind.value, choice: choice.value }))
+  const sample = computed<Sample>(() => ({ viewer: viewer.value, kind: kind.value, choice: choice.value, own: own.value }))
   const address = computed(() =>
     alert.value && variation.value ? { alertId: alert.value.id, variationId: variation.value.id } : null,
   )
@@ -63,6 +66,8 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
     variationId.value = null
     sampleKind.value = null
     choice.value = null
+    // What happened is of another kind; what was typed goes on.
+    if (own.value?.past) own.value = null
     partIds.value = partIds.value.filter((id) => parts.value.some((each) => each.id === id))
   })
 
@@ -73,6 +78,7 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
     viewer,
     sampleKind,
     choice,
+    own,
     kind,
     sample,
     alert,

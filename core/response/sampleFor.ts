@@ -5,6 +5,7 @@ import type { CanonicalEvent } from '../events/schema.ts'
 import { exampleOf } from '../rules/exampleOf.ts'
 import type { ChannelContext } from '../rules/values.ts'
 import { sampleTogether } from './brings.ts'
+import { withTyped, type OwnSample } from './ownSample.ts'
 
 /** What an alert is shown with. */
 export interface Sample {
@@ -15,6 +16,8 @@ export interface Sample {
   choice: string | null
   /** Who did it, where not the sample viewer. */
   name?: string
+  /** What somebody typed or took of what happened; absent: nothing. */
+  own?: OwnSample | null
 }
 
 /**
@@ -24,7 +27,7 @@ export interface Sample {
 export function sampleFor(
   alert: Alert,
   variation: Variation,
-  { viewer, kind, choice, name }: Sample,
+  { viewer, kind, choice, name, own }: Sample,
   channel: ChannelContext,
   atMs: number,
 ): CanonicalEvent {
@@ -37,6 +40,7 @@ export function sampleFor(
   const kinds = [first, ...alert.kinds.filter((each) => each !== first)]
   const among = playedBy(variation) === 'events' ? chosenBy(alert) : [variation]
   const example = exampleOf({ kinds, offer: alert.offer }, among, sampleOf, variation.id, channel)
-  const made = example?.event ?? sampleOf(first)
+  const ready = example?.event ?? sampleOf(first)
+  const made = own ? withTyped(ready, own) : ready
   return variation.isForSeveral ? { ...made, together: sampleTogether(made, channel, viewer) } : made
 }

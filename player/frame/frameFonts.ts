@@ -12,11 +12,14 @@ export interface FrameFont {
   bytes: ArrayBuffer
 }
 
-const bytesOf = rememberLately(async (url: string) => {
-  const answer = await fetch(url)
-  if (!answer.ok) throw new Error(`The font ${url} answered ${answer.status}`)
-  return answer.arrayBuffer()
-}, 24)
+const bytesOf = rememberLately(
+  async (url: string) => {
+    const answer = await fetch(url)
+    if (!answer.ok) throw new Error(`The font ${url} answered ${answer.status}`)
+    return answer.arrayBuffer()
+  },
+  { bytesMost: 16 * 1024 * 1024, bytesOf: ({ byteLength }: ArrayBuffer) => byteLength },
+)
 
 /** The files that some letters are drawn with. One that cannot be fetched is left out. */
 export async function loadFrameFonts(

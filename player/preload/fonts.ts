@@ -55,6 +55,7 @@ export interface FontUse {
 
 /** Uses that were loaded before: they can be drawn at once. */
 const ready = new Set<string>()
+const readyMost = 500
 const keyOf = ({ family, weight, letters }: FontUse) => `${weight} ${family} ${letters}`
 
 /**
@@ -77,7 +78,11 @@ export async function loadFonts(
         }
         await document.fonts
           .load(`${weight} 40px "${family}"`, letters || ' ')
-          .then(() => ready.add(keyOf({ family, weight, letters })))
+          .then(() => {
+            // Each name that is read has letters of its own: they are not kept for good.
+            if (ready.size >= readyMost) ready.clear()
+            ready.add(keyOf({ family, weight, letters }))
+          })
           .catch(() => missing.add(family))
       }),
   )

@@ -1,7 +1,7 @@
 import type { LoadedDrawing } from '../frame/drawing.ts'
-import { decodeFrames, type PictureFrame } from './frames.ts'
-import { rememberLately } from './remember.ts'
-import { loadVector, type LoadedVector } from './vector.ts'
+import type { PictureFrame } from './frames.ts'
+import { rememberLately, type Room } from './remember.ts'
+import type { LoadedVector } from './vector.ts'
 
 /** A picture ready to be drawn at any moment of its file. */
 export type LoadedPicture =
@@ -59,6 +59,7 @@ async function loadVideo(address: string): Promise<LoadedPicture> {
 }
 
 async function loadAnimation(url: string, mime: string): Promise<LoadedPicture> {
+  const { decodeFrames } = await import('./decodeFrames.ts')
   const frames = await decodeFrames(url, mime)
   if (frames) return { kind: 'frames', ...frames }
   const { naturalWidth, naturalHeight } = await decodeStill(url)
@@ -72,25 +73,49 @@ function keyOf(url: string, mime: string, isMoving: boolean): string {
   return `${isVideo ? 'video' : what} ${url}`
 }
 
+/** One room for all pictures that are at hand, as much as they take once they are decoded. */
+const pictureRoom: Room<LoadedPicture> = {
+  bytesMost: 384 * 1024 * 1024,
+  bytesOf(picture) {
+    const pixels = picture.widthPx * picture.heightPx * 4
+    if (picture.kind === 'frames')
+      return picture.frames.reduce((sum, { bitmap }) => sum + bitmap.width * bitmap.height * 4, 0)
+    // Of a file that plays by itself, some frames are decoded beside it.
+    return picture.kind === 'video' ? picture.file.size + pixels * 4 : pixels
+  },
+  giveBack(picture) {
+    if (picture.kind === 'frames') for (const { bitmap } of picture.frames) bitmap.close()
+    if (picture.kind === 'vector') picture.end()
+  },
+}
+/** Emotes come from many viewers and are seldom seen twice: a small room of their own, so that they push nothing else out. */
+const emoteRoom: Room<HTMLImageElement> = {
+  bytesMost: 12 * 1024 * 1024,
+  bytesOf: ({ naturalWidth, naturalHeight }) => naturalWidth * naturalHeight * 4,
+}
+
 const load = rememberLately(async (key: string): Promise<LoadedPicture> => {
   const space = key.indexOf(' ')
   const what = key.slice(0, space)
   const url = key.slice(space + 1)
-  if (what === vectorMime) return loadVector(url)
+  // What few alerts have comes when one does.
+  if (what === vectorMime) return (await import('./vector.ts')).loadVector(url)
   if (what === 'video') return loadVideo(url)
-  // Few alerts have drawings that move: what draws them comes when one does.
   if (what === drawingMime) return (await import('../frame/drawing.ts')).loadDrawing(url)
   if (what !== 'still') return loadAnimation(url, what)
   const image = await decodeStill(url)
   return { kind: 'still', image, widthPx: image.naturalWidth, heightPx: image.naturalHeight }
-}, 60)
+}, pictureRoom)
 
 /** A picture, fetched and decoded. Rejects when the file is missing or broken. */
 export function loadPicture(url: string, mime: string, isMoving: boolean): Promise<LoadedPicture> {
   return load(keyOf(url, mime, isMoving))
 }
 
-/** A picture that does not move, by its address alone: emotes. */
+/** An emote, by its address. Rejects when it cannot be had. */
+export const loadEmotePicture = rememberLately(decodeStill, emoteRoom)
+
+/** A picture that does not move, by its address alone. */
 export async function loadStill(url: string): Promise<HTMLImageElement> {
   const loaded = await load(keyOf(url, '', false))
   if (loaded.kind !== 'still') throw new Error(`The picture ${url} is not a still`)

@@ -19,6 +19,8 @@ export interface LoadedVector {
   /** How many frames it has at its own rate. */
   frames: number
   open(widthPx: number, heightPx: number, onShown: () => void): VectorAnimation
+  /** Ends the worker that draws it. */
+  end(): void
 }
 
 const script = '/workers/vector.js'
@@ -67,6 +69,7 @@ export async function loadVector(url: string): Promise<LoadedVector> {
     widthPx,
     heightPx,
     frames,
+    end,
     open(wantedWidthPx, wantedHeightPx, onShown) {
       const id = nextId++
       let shown: VectorAnimation['shown'] = null

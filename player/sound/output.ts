@@ -1,5 +1,5 @@
 import { envelopeAt, type EnvelopePoint } from '../../core/audio/ducking.ts'
-import { rememberLately } from '../preload/remember.ts'
+import { rememberLately, type Room } from '../preload/remember.ts'
 
 /** A sound of a score, decoded and ready to be scheduled. */
 export interface LoadedSound {
@@ -48,6 +48,11 @@ export interface SoundOutput {
   setVolume(ratio: number): void
 }
 
+/** Decoded sounds that are at hand: half an hour of mono. */
+const soundRoom: Room<AudioBuffer> = {
+  bytesMost: 320 * 1024 * 1024,
+  bytesOf: ({ length, numberOfChannels }) => length * numberOfChannels * 4,
+}
 /** Whatever is cut off goes down so quickly that it is no click. */
 const fadeOutS = 0.01
 /** A voice that is silenced is gone after so long: soon enough for what must not be heard, and no click. */
@@ -102,7 +107,7 @@ export function createSoundOutput(): SoundOutput {
     const answer = await fetch(url)
     if (!answer.ok) throw new Error(`The sound ${url} answered ${answer.status}`)
     return context.decodeAudioData(await answer.arrayBuffer())
-  }, 60)
+  }, soundRoom)
 
   /** The audio clock's time that is heard at a moment of the performance clock, in seconds. */
   const contextTimeAt = (atMs: number): number => {

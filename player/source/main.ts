@@ -2,6 +2,7 @@ import type { FromSource, PlayToShow, ToSource } from '../../contract/sourceMess
 import { playScore, type Playback } from '../playback.ts'
 import { prepareScore } from '../prepare.ts'
 import type { PreparedScore } from '../preparedScore.ts'
+import { giveBackUnless } from '../preload/remember.ts'
 import { createSoundOutput, type Scheduled } from '../sound/output.ts'
 import { createStage } from '../stage.ts'
 import { connect } from './connection.ts'
@@ -24,6 +25,8 @@ interface Busy {
 }
 
 const html = document.documentElement
+// It plays one thing after another for days: what there is no room for is given back.
+giveBackUnless((loaded) => [...(busy?.prepared?.pictures.values() ?? [])].some((picture) => picture === loaded))
 const output = createSoundOutput()
 const stage = createStage(document.body)
 const storage = safeSessionStorage()

@@ -90,7 +90,11 @@ test('the shelf has eight sets or more, of clearly different canvases and kinds;
 
 test.describe('what ships', () => {
   test.use({ bypassCSP: true })
-  test('has nothing to mend: no set has a remark, in any case with any sample, silent or read aloud', async ({ page, demo, signIn }) => {
+  test('has nothing to mend: no set has a remark, in any case with any sample, silent or read aloud', async ({
+    page,
+    demo,
+    signIn,
+  }) => {
     test.slow()
     await signIn()
     const { packs } = (await (await page.request.get(`${demo.url}/api/packs`)).json()) as PackShelfView

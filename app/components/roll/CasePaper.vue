@@ -18,6 +18,7 @@ import { isDrawn } from '../../../core/rules/isDrawn.ts'
 import { useCoverageStore } from '../../stores/coverage.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import ApplyDialog from '../apply/ApplyDialog.vue'
+import OwnSample from './OwnSample.vue'
 import CoverageAxis from './CoverageAxis.vue'
 import UndrawnCases from './UndrawnCases.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -51,6 +52,10 @@ const often: readonly SampleName[] = ['everyday', 'longest', 'emoji', 'rightToLe
 const samples = computed(() =>
   [...new Set([...often, room.viewer])].map((name) => ({ name, label: sampleWords[name] })),
 )
+function takeReady(name: SampleName): void {
+  room.viewer = name
+  room.own = null
+}
 const rule = computed(() => room.composition?.length ?? null)
 const ruleChoices = [
   { value: 'fixed', label: 'lasts' },
@@ -191,35 +196,32 @@ const nameChoices = proofSamples.map((value) => ({
           @change="room.choice = $event || null"
       /></span>
       <span v-if="isFull" class="w-38"
-        ><ChoiceField
-          label="Shown with a name that is"
-          :value="room.viewer"
-          :choices="nameChoices"
-          @change="room.viewer = $event"
+        ><ChoiceField label="Shown with a name that is" :value="room.viewer" :choices="nameChoices" @change="takeReady"
       /></span>
       <fieldset
         v-else
         class="flex items-center gap-1.5"
         :class="kindChoices.length > 1 || room.alert.offer ? '' : 'ml-auto'"
       >
-        <legend class="float-left mr-2 text-faded">{{ isTight ? 'Name' : 'Shown with a name that is' }}</legend>
+        <legend class="float-left mr-2 text-faded">{{ isTight ? 'Name' : 'Shown with' }}</legend>
         <button
           v-for="sample in samples"
           :key="sample.name"
           type="button"
           class="rounded-sm border px-2 py-1 whitespace-nowrap"
           :class="
-            room.viewer === sample.name
+            room.viewer === sample.name && !room.own
               ? 'border-ink bg-sheet font-medium'
               : 'border-transparent text-deep-sky underline underline-offset-3'
           "
-          :aria-pressed="room.viewer === sample.name"
+          :aria-pressed="room.viewer === sample.name && !room.own"
           :title="sampleNames[sample.name]"
-          @click="room.viewer = sample.name"
+          @click="takeReady(sample.name)"
         >
           {{ sample.label }}
         </button>
       </fieldset>
+      <OwnSample class="-ml-3" />
     </div>
     <CoverageAxis
       v-if="drawn && chosenBy(room.alert).length > 1"
