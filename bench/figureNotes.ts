@@ -3,6 +3,9 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   'player-size': [
     '`npm test` holds the script of the source page below 20 kB and to our own rooms alone. Of the editor’s scripts the words’ editor is loaded when words are edited, and vector animations when one is shown.',
   ],
+  'video-sound': [
+    'A video of 2 s at thirty frames over and over for 20 s, in Chromium without a GPU. A picture is in time while its own frame lasts; what is beyond is told. The sound is scheduled on the same clock to the sample (`probe` of the first sounds: 0.02 ms).',
+  ],
   backup: [
     'The embedded database in the bench’s own process, so that its memory counts, too: in the server it has a thread. Media are random bytes, which nothing makes smaller. Whoever asks meanwhile asks a hundred times a second for the newest event. A restore makes every index while rows come in. The peers need the server to stand still, and cannot be put into another one.',
   ],

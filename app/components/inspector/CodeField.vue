@@ -60,7 +60,7 @@ onBeforeUnmount(() => editor.value?.destroy())
 <template>
   <div class="space-y-1">
     <div class="flex items-baseline justify-between">
-      <h4 class="text-faded">{{ label }}</h4>
+      <span class="text-faded">{{ label }}</span>
       <slot />
     </div>
     <div

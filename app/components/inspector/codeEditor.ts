@@ -60,6 +60,8 @@ export function createCodeEditor({ parent, language, text, label, names, isReadO
           'aria-label': label,
           'aria-readonly': String(isReadOnly),
           spellcheck: 'false',
+          // It is scrolled by keys where it is longer than its room.
+          tabindex: '0',
         }),
         syntaxHighlighting(classHighlighter),
         bracketMatching(),

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue'
-import { computed, shallowRef } from 'vue'
-import { readCloudEvent } from '../../../contract/cloudEvent.ts'
+import { computed } from 'vue'
 import { kindOf } from '../../../core/events/kinds.ts'
-import type { CanonicalEvent } from '../../../core/events/schema.ts'
 import { nothingTyped, type OwnSample } from '../../../core/response/ownSample.ts'
 import { useSessionStore } from '../../stores/session.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { channelLanguages } from '../channel/settingChoices.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
+import PastSamples from './PastSamples.vue'
 
 /** A sample of one's own beside the ready ones: typed, or something that happened. Nothing of it belongs to the box. */
 const room = useScoreRoomStore()
@@ -23,31 +22,6 @@ const languages = computed(() => [
 const now = computed<OwnSample>(() => room.own ?? nothingTyped)
 /** Whatever is typed is shown as such: an event that happened is left. */
 const change = (changes: Partial<OwnSample>) => (room.own = { ...now.value, past: null, ...changes })
-
-const pastMost = 12
-const past = shallowRef<CanonicalEvent[] | null>(null)
-const refusal = shallowRef('')
-/** What happened lately of this kind, tests among it: who designs has often sent nothing else. */
-async function loadPast(): Promise<void> {
-  refusal.value = ''
-  const answer = await fetch(
-    `/api/history?${new URLSearchParams({ kind: room.kind, limit: String(pastMost), tests: 'too', as: 'ndjson' })}`,
-  )
-  if (!answer.ok) {
-    refusal.value = 'What happened cannot be read just now.'
-    return
-  }
-  const lines = (await answer.text()).split('\n').filter(Boolean).slice(0, pastMost)
-  past.value = lines.flatMap((line) => {
-    const read = readCloudEvent(JSON.parse(line))
-    if (!read.ok) return []
-    const { externalId, source, kind: of, data, occurredAtMs } = read.value
-    return [{ kind: of, source, externalId, occurredAtMs: occurredAtMs ?? 0, data } as CanonicalEvent]
-  })
-}
-const gistOf = ({ data }: CanonicalEvent) =>
-  [data.viewer?.name ?? 'anonymous', data.message?.text ?? ''].filter(Boolean).join(': ')
-const when = (ms: number) => new Date(ms).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>
@@ -58,7 +32,6 @@ const when = (ms: number) => new Date(ms).toLocaleString('en-GB', { dateStyle: '
         room.own ? 'border-ink bg-sheet font-medium' : 'border-transparent text-deep-sky underline underline-offset-3'
       "
       title="Type what it is shown with, or take something that happened"
-      @click="loadPast"
       >{{ room.own?.past ? 'happened' : 'typed' }}</PopoverButton
     >
     <PopoverPanel
@@ -103,25 +76,11 @@ const when = (ms: number) => new Date(ms).toLocaleString('en-GB', { dateStyle: '
           @change="(locale) => change({ locale: locale || null })"
         />
       </div>
-      <section aria-label="Something that happened">
-        <h3 class="caps mb-1 text-faded">Or something that happened</h3>
-        <p v-if="refusal" role="alert" class="text-brick">{{ refusal }}</p>
-        <p v-else-if="past?.length === 0" class="text-faded">Nothing of this kind has happened yet.</p>
-        <p v-else-if="past === null" class="text-faded" role="status">Looking…</p>
-        <button
-          v-for="each in past"
-          :key="each.externalId"
-          type="button"
-          class="block w-full rounded-sm px-1.5 py-1 text-left hover:bg-rule/60"
-          :class="room.own?.past?.externalId === each.externalId ? 'bg-rule' : ''"
-          :aria-pressed="room.own?.past?.externalId === each.externalId"
-          @click="room.own = { ...nothingTyped, locale: now.locale, past: each }"
-        >
-          <span class="block truncate">{{ gistOf(each) }}</span><span class="block text-2xs text-faded">{{
-            when(each.occurredAtMs)
-          }}</span>
-        </button>
-      </section>
+      <PastSamples
+        :kind="room.kind"
+        :chosen="room.own?.past ?? null"
+        @choose="(past) => (room.own = { ...nothingTyped, locale: now.locale, past })"
+      />
       <button v-if="room.own" type="button" class="link text-deep-sky" @click="room.own = null">
         Back to the ready samples
       </button>
