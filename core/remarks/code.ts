@@ -1,5 +1,4 @@
-import { readMarkup } from '../score/parts/code/readMarkup.ts'
-import { readStyle } from '../score/parts/code/readStyle.ts'
+import { markupOf, styleOf } from '../score/parts/code/readLately.ts'
 import type { Remark, RemarkContext } from './remark.ts'
 
 /** Code that was left out, or that does not do what it seems to: the first of the HTML and the first of the CSS. */
@@ -7,8 +6,8 @@ export function codeRemarks({ composition }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
     if (part.kind !== 'code') return []
     return [
-      { of: 'HTML', text: part.html, problems: readMarkup(part.html).problems },
-      { of: 'CSS', text: part.css, problems: readStyle(part.css).problems },
+      { of: 'HTML', text: part.html, problems: markupOf(part.html).problems },
+      { of: 'CSS', text: part.css, problems: styleOf(part.css).problems },
     ].flatMap(({ of, text, problems: [first, ...rest] }) =>
       first
         ? [

@@ -93,7 +93,9 @@ function keepDrawn(element: SVGElement, copy: Element): void {
   for (const { name } of element.attributes) {
     const value = (element as unknown as Record<string, unknown>)[name]
     const now = (value as { animVal?: unknown } | undefined)?.animVal
-    if (now instanceof Object && 'valueAsString' in now) copy.setAttribute(name, String(now.valueAsString))
+    // Of another document: none of its things is an instance of anything here.
+    if (typeof now === 'object' && now !== null && 'valueAsString' in now)
+      copy.setAttribute(name, String(now.valueAsString))
     else if (typeof now === 'number') copy.setAttribute(name, String(now))
   }
   const turned = (element as Partial<SVGGraphicsElement>).transform?.animVal

@@ -10,6 +10,7 @@ import {
   type CodeProperty,
 } from '../../../core/score/parts/code/schema.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
+import FieldRow from '../fields/FieldRow.vue'
 import InkField from '../fields/InkField.vue'
 import NumberField from '../fields/NumberField.vue'
 import TypedField from '../fields/TypedField.vue'
@@ -75,41 +76,43 @@ function remove(name: string): void {
           <Trash2 :size="13" aria-hidden="true" />
         </button>
       </div>
-      <InkField
-        v-if="property.kind === 'colour'"
-        :label="`Colour ${name}`"
-        :ink="property.ink"
-        :look="look"
-        :disabled="disabled"
-        @change="(ink) => change(name, { kind: 'colour', ink })"
-      />
-      <div v-else-if="property.kind === 'number'" class="grid grid-cols-2 gap-2">
-        <NumberField
-          :label="`Number ${name}`"
-          :value="property.value"
-          unit=""
-          :min="-1000000"
-          :max="1000000"
-          :decimals="2"
+      <FieldRow v-if="property.kind === 'colour'" label="Colour" :path="`properties.${name}.ink`"
+        ><InkField
+          :label="`Colour ${name}`"
+          :ink="property.ink"
+          :look="look"
           :disabled="disabled"
-          @change="(value) => change(name, { ...property, value })"
-        />
-        <ChoiceField
-          :label="`Unit of ${name}`"
-          :value="property.unit"
-          :choices="unitChoices"
+          @change="(ink) => change(name, { kind: 'colour', ink })"
+      /></FieldRow>
+      <FieldRow v-else-if="property.kind === 'number'" label="Number" :path="`properties.${name}.value`">
+        <div class="grid grid-cols-2 gap-2">
+          <NumberField
+            :label="`Number ${name}`"
+            :value="property.value"
+            unit=""
+            :min="-1000000"
+            :max="1000000"
+            :decimals="2"
+            :disabled="disabled"
+            @change="(value) => change(name, { ...property, value })"
+          />
+          <ChoiceField
+            :label="`Unit of ${name}`"
+            :value="property.unit"
+            :choices="unitChoices"
+            :disabled="disabled"
+            @change="(unit) => change(name, { ...property, unit: unit ?? '' })"
+          />
+        </div>
+      </FieldRow>
+      <FieldRow v-else label="Words" :path="`properties.${name}.template`"
+        ><TypedField
+          class="field w-full px-1.5"
+          :aria-label="`Words ${name}`"
+          :value="property.template"
           :disabled="disabled"
-          @change="(unit) => change(name, { ...property, unit: unit ?? '' })"
-        />
-      </div>
-      <TypedField
-        v-else
-        :aria-label="`Words ${name}`"
-        class="field w-full px-1.5"
-        :value="property.template"
-        :disabled="disabled"
-        @change="(template: string) => change(name, { kind: 'words', template })"
-      />
+          @change="(template: string) => change(name, { kind: 'words', template })"
+      /></FieldRow>
     </div>
     <div
       v-if="!disabled && Object.keys(part.properties).length < codeLimits.properties"

@@ -5,8 +5,12 @@ import { sampleEvent } from '../../../events/sampleEvent.ts'
 import { lanternLook } from '../../../look/lanternLook.ts'
 import { resolveScore } from '../../resolve.ts'
 import { sceneAt } from '../../sceneAt.ts'
+import { plainBox } from '../../../composition/plainBox.ts'
+import { dialFor } from '../../../pack/dialFor.ts'
+import { turned } from '../../../pack/turnDials.ts'
 import { codeTemplates } from './codeTemplates.ts'
 import { cssString } from './cssString.ts'
+import { lettersOfCode } from './lettersOfCode.ts'
 import { readMarkup, type CodeNode } from './readMarkup.ts'
 import { readStyle } from './readStyle.ts'
 import { code, codeLimits, type Code } from './schema.ts'
@@ -29,6 +33,19 @@ function settled(changes: Partial<Code>, viewer: Parameters<typeof sampleEvent>[
   if (resolved?.kind !== 'code') throw new Error('it is code')
   return { resolved, score: result.value }
 }
+
+const boxWith = (part: Code) =>
+  plainBox(canvas, [
+    {
+      ...{ id: 'follow', kinds: ['follow'], isOn: true, offer: null },
+      variations: [
+        {
+          ...{ id: 'everyday', name: 'Everyday', rule: null, share: null },
+          composition: { version: 4, length: { rule: 'fixed', ms: 6000 }, parts: [part], silenced: [] },
+        },
+      ],
+    },
+  ])
 
 describe('markup of one’s own', () => {
   it('keeps what is laid out and drawn, with its blanks', () => {
@@ -196,6 +213,33 @@ describe('a code part', () => {
     expect(at(5999)).toMatchObject({ intoMs: 5999, enter: 1 })
     const last = at(5999)
     expect(last?.kind === 'code' && last.leave).toBeGreaterThan(0.9)
+  })
+  it('is turned by dials, where its code does not have to be known', () => {
+    const part = {
+      ...starterCode(canvas),
+      properties: {
+        rim: { kind: 'colour' as const, ink: { own: '#112233' } },
+        wide: { kind: 'number' as const, value: 8, unit: 'px' as const },
+      },
+    }
+    const box = boxWith(part)
+    const at = (rest: string) => `alerts.follow.variations.everyday.parts.code.properties.${rest}`
+    const dials = [dialFor(box, at('rim.ink'), 'Rim'), dialFor(box, at('wide.value'), 'Wide')].flatMap(
+      (dial) => dial ?? [],
+    )
+    expect(dials.map(({ kind, initial }) => [kind, initial])).toEqual([
+      ['colour', '#112233'],
+      ['number', 8],
+    ])
+    const found = turned({ box, dials }, { rim: '#AABBCC', wide: 12 }).alerts[0]?.variations[0]?.composition.parts[0]
+    expect(found?.kind === 'code' && found.properties).toEqual({
+      rim: { kind: 'colour', ink: { own: '#AABBCC' } },
+      wide: { kind: 'number', value: 12, unit: 'px' },
+    })
+  })
+  it('asks for letters in capitals, too, and for those that CSS writes by number', () => {
+    const { resolved } = settled({ html: '<p>straße</p>', css: 'p::after { content: "\\2605 x" }' })
+    expect(lettersOfCode(resolved)).toMatch(/(?=.*S)(?=.*ß)(?=.*★)(?=.*X)(?=.*9)/s)
   })
   it('asks for the letters that it shows, and for typefaces that others lack', () => {
     const { resolved, score } = settled({ html: '<p>{name}</p>', css: 'p::after { content: "★" }' }, 'rightToLeft')

@@ -1,4 +1,5 @@
-import { readMarkup, type CodeNode } from './readMarkup.ts'
+import { markupOf } from './readLately.ts'
+import type { CodeNode } from './readMarkup.ts'
 import type { Code } from './schema.ts'
 
 /** All words of a code part that are filled from the event: texts of its markup, and properties that are words. */
@@ -8,6 +9,6 @@ export function codeTemplates({ html, properties }: Pick<Code, 'html' | 'propert
     if (typeof node !== 'string') node.children.forEach(gather)
     else if (node.trim() !== '') texts.push(node.trim())
   }
-  readMarkup(html).nodes.forEach(gather)
+  markupOf(html).nodes.forEach(gather)
   return [...texts, ...Object.values(properties).flatMap((each) => (each.kind === 'words' ? [each.template] : []))]
 }

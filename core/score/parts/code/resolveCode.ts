@@ -8,8 +8,8 @@ import { plainText } from '../../../text/textPiece.ts'
 import type { ResolvedVisible } from '../../resolvedBase.ts'
 import type { SolvedClip } from '../../solve.ts'
 import { cssString } from './cssString.ts'
-import { readMarkup, type CodeNode } from './readMarkup.ts'
-import { readStyle } from './readStyle.ts'
+import { markupOf, styleOf } from './readLately.ts'
+import type { CodeNode } from './readMarkup.ts'
 import type { Code, CodeProperty } from './schema.ts'
 
 export interface ResolvedCode extends ResolvedVisible {
@@ -36,8 +36,8 @@ export const timeProperties = ['--t', '--enter', '--leave'] as const
  */
 export function resolveCode(part: Code, times: SolvedClip, context: PartContext): ResolvedCode {
   const { look, values, locale } = context
-  const { css } = readStyle(part.css)
-  const nodes = filled(read(part.html), values, locale)
+  const { css } = styleOf(part.css)
+  const nodes = filled(markupOf(part.html).nodes, values, locale)
   const written = css + JSON.stringify(nodes)
   return {
     kind: 'code',
@@ -55,19 +55,6 @@ export function resolveCode(part: Code, times: SolvedClip, context: PartContext)
     types: { display: typefaceOf(look, 'display'), text: typefaceOf(look, 'text') },
     follows: timeProperties.filter((name) => new RegExp(`${name}(?![\\w-])`).test(written)),
   }
-}
-
-/** Markup that was read lately: an alert that plays often is read once. */
-const known = new Map<string, CodeNode[]>()
-const knownMost = 40
-
-function read(html: string): CodeNode[] {
-  const nodes = known.get(html) ?? readMarkup(html).nodes
-  known.delete(html)
-  known.set(html, nodes)
-  const [oldest] = known.keys()
-  if (known.size > knownMost && oldest !== undefined) known.delete(oldest)
-  return nodes
 }
 
 function filled(nodes: readonly CodeNode[], values: TemplateValues, locale: string): CodeNode[] {
