@@ -26,6 +26,8 @@ export const useRoomViewStore = defineStore('roomView', () => {
   /** The day whose look is shown while no look is being edited; null: today. */
   const day = ref<string | null>(null)
   const showsScene = ref(true)
+  /** Nothing but the stage is on the page. */
+  const isAlone = ref(false)
   const loop = ref<LoopRange | null>(null)
   /** What the voices of the shown case want read, and what they said. */
   const voices = shallowRef<ShownVoices>({ sayings: [], spoken: {} })
@@ -36,6 +38,7 @@ export const useRoomViewStore = defineStore('roomView', () => {
     seasonId,
     day,
     showsScene,
+    isAlone,
     loop,
     voices,
     /** Opens a panel, or goes back to the part where it is open. */
@@ -45,6 +48,7 @@ export const useRoomViewStore = defineStore('roomView', () => {
     /** As it is for a box that was just opened. */
     reset(): void {
       panel.value = 'part'
+      isAlone.value = false
       isMakingDials.value = false
       seasonId.value = null
       day.value = null

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
+import { PNG } from 'pngjs'
 import { eventTypeOf } from '../../contract/cloudEvent.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { dropFiles, expect, test } from '../arrange/fixtures.ts'
@@ -142,4 +143,36 @@ test('an alert is seen with what somebody types, in another language, or with so
   await expectNoFaults(page, artwork)
   await page.getByRole('button', { name: 'Back to the ready samples' }).click()
   await expect(headline).toContainText('pip_rye')
+})
+
+test('the stage stands alone by one key, and a moment of it is saved as a picture', async ({ page, demo, signIn }) => {
+  await signIn('editor')
+  await openAlert(page, demo, /^Tip/)
+  await page.getByRole('application').focus()
+  const score = page.getByRole('region', { name: 'Score' })
+  await page.keyboard.press('f')
+  await expect(score).toBeHidden()
+  await expect(part(page, 'headline')).toBeVisible()
+  await expectNoFaults(page, artwork)
+  await page.keyboard.press('f')
+  await expect(score).toBeVisible()
+  await page.getByRole('button', { name: 'The stage alone' }).click()
+  await expect(score).toBeHidden()
+  await page.getByRole('button', { name: 'The stage alone' }).click()
+  await expect(score).toBeVisible()
+
+  const coming = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save this moment as a picture' }).click()
+  const download = await coming
+  expect(download.suggestedFilename()).toMatch(/-tip-[\d.]+s\.png$/)
+  const picture = PNG.sync.read(readFileSync(await download.path()))
+  expect([picture.width, picture.height]).toEqual([1920, 1080])
+  const seen = (from: number, to: number) => {
+    let inked = 0
+    for (let at = from * 4 + 3; at < to * 4; at += 4) inked += (picture.data[at] ?? 0) > 0 ? 1 : 0
+    return inked
+  }
+  expect(seen(0, 1920 * 1080)).toBeGreaterThan(20_000)
+  // Nothing is drawn in its first line: it is transparent there.
+  expect(seen(0, 400)).toBe(0)
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Play, Square, Volume2, VolumeX } from '@lucide/vue'
+import { Camera, Play, Square, Volume2, VolumeX } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { chosenBy, mainKind, playedBy } from '../../../core/composition/box.ts'
 import type { TestAnswer } from '../../../contract/views.ts'
@@ -19,9 +19,10 @@ const props = defineProps<{
   isPlaying: boolean
   isHeard: boolean
   hearsSource: boolean
+  isSavingPicture: boolean
   remarks: readonly Remark[]
 }>()
-defineEmits<{ play: []; stop: []; sound: [] }>()
+defineEmits<{ play: []; stop: []; sound: []; picture: [] }>()
 
 const draft = useDraftStore()
 const room = useScoreRoomStore()
@@ -98,6 +99,16 @@ const isBehind = computed(
           <component :is="isHeard ? Volume2 : VolumeX" :size="15" aria-hidden="true" />{{
             isHeard ? 'Heard here' : 'Silent here'
           }}
+        </button>
+        <button
+          type="button"
+          class="button"
+          aria-label="Save this moment as a picture"
+          title="Save this moment as a picture (PNG)"
+          :disabled="isSavingPicture"
+          @click="$emit('picture')"
+        >
+          <Camera :size="15" aria-hidden="true" />
         </button>
       </div>
       <p v-if="hearsSource" class="mt-2 text-mist">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Maximize, ZoomIn, ZoomOut } from '@lucide/vue'
+import { Expand, Maximize, Minimize2, ZoomIn, ZoomOut } from '@lucide/vue'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 
 defineProps<{ shownPercent: number }>()
@@ -18,6 +18,16 @@ const classes = 'grid size-6 place-items-center rounded-sm text-mist hover:bg-ri
     </button>
     <button type="button" :class="classes" aria-label="Fit the stage" title="Fit (Ctrl 0)" @click="view.zoom = 1">
       <Maximize :size="14" aria-hidden="true" />
+    </button>
+    <button
+      type="button"
+      :class="classes"
+      aria-label="The stage alone"
+      :aria-pressed="view.isAlone"
+      :title="view.isAlone ? 'With all around it (F)' : 'The stage alone (F)'"
+      @click="view.isAlone = !view.isAlone"
+    >
+      <component :is="view.isAlone ? Minimize2 : Expand" :size="14" aria-hidden="true" />
     </button>
   </div>
 </template>

@@ -25,6 +25,8 @@ interface Room {
   showKeys: () => void
   publish: () => void
   toggleSound: () => void
+  /** Absent where nothing of it can be saved. */
+  savePicture?: () => void
 }
 
 function isTyping(event: KeyboardEvent): boolean {
@@ -149,6 +151,15 @@ export function useRoomCommands(room: Room): void {
     { name: 'Larger stage', keys: '$mod+Equal', group: 'Look', run: () => view.zoomBy(1.25) },
     { name: 'Smaller stage', keys: '$mod+Minus', group: 'Look', run: () => view.zoomBy(1 / 1.25) },
     { name: 'Fit the stage', keys: '$mod+Digit0', group: 'Look', run: () => (view.zoom = 1) },
+    {
+      name: 'The stage alone, or with all around it',
+      keys: 'f',
+      group: 'Look',
+      run: () => (view.isAlone = !view.isAlone),
+    },
+    ...(room.savePicture
+      ? [{ name: 'Save this moment as a picture (PNG)', keys: null, group: 'Look', run: room.savePicture } as const]
+      : []),
     { name: 'Zones of the canvas', keys: 'z', group: 'Look', run: () => view.toggle('zones') },
     { name: 'Look of this box', keys: null, group: 'Look', run: () => view.toggle('look') },
     { name: 'Packs and dials', keys: 'd', group: 'Look', run: () => view.toggle('dials') },

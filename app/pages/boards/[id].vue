@@ -111,6 +111,10 @@ function play(): void {
   void stage.play(boardStandsMs)
 }
 
+const columns = computed(() =>
+  view.isAlone ? 'minmax(0, 1fr)' : `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 11.5rem 19.5rem`,
+)
+
 useRoomCommands({
   canEdit: () => session.canEdit,
   play: () => (stage.isPlaying.value ? stage.stop() : play()),
@@ -145,13 +149,19 @@ onMounted(async () => {
   <main v-if="refusal" class="p-8">
     <p role="alert" class="text-wrong">{{ refusal }}</p>
   </main>
-  <main v-else class="grid h-full grid-rows-[auto_minmax(0,1fr)_auto]">
-    <RoomBar :can-edit="session.canEdit" @publish="isPublishOpen = true" @source="isSourceOpen = true" />
-    <div
-      class="grid min-h-0"
-      :style="{ gridTemplateColumns: `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 11.5rem 19.5rem` }"
-    >
-      <div class="min-h-0 py-3 pl-3">
+  <main
+    v-else
+    class="grid h-full"
+    :class="view.isAlone ? 'grid-rows-[minmax(0,1fr)]' : 'grid-rows-[auto_minmax(0,1fr)_auto]'"
+  >
+    <RoomBar
+      v-show="!view.isAlone"
+      :can-edit="session.canEdit"
+      @publish="isPublishOpen = true"
+      @source="isSourceOpen = true"
+    />
+    <div class="grid min-h-0" :style="{ gridTemplateColumns: columns }">
+      <div v-show="!view.isAlone" class="min-h-0 py-3 pl-3">
         <PartTools
           v-if="session.canEdit && draft.document"
           :canvas="draft.document.canvas"
@@ -174,6 +184,7 @@ onMounted(async () => {
         />
       </div>
       <BoardSide
+        v-show="!view.isAlone"
         v-model:is-real="isReal"
         :state-name="stateWords[state].name"
         :is-playing="stage.isPlaying.value"
@@ -181,9 +192,15 @@ onMounted(async () => {
         @play="play"
         @stop="stage.stop()"
       />
-      <PartInspector :can-edit="session.canEdit" :remarks="remarks" :start-ms="0" :t-ms="stage.tMs.value" />
+      <PartInspector
+        v-show="!view.isAlone"
+        :can-edit="session.canEdit"
+        :remarks="remarks"
+        :start-ms="0"
+        :t-ms="stage.tMs.value"
+      />
     </div>
-    <StateStrip v-if="draft.document" v-model="state" :document="draft.document" @play="play" />
+    <StateStrip v-if="draft.document" v-show="!view.isAlone" v-model="state" :document="draft.document" @play="play" />
     <RoomDialogs
       v-model:publish="isPublishOpen"
       v-model:source="isSourceOpen"

@@ -4,6 +4,8 @@ import { useEventListener } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, shallowRef, toRef, watchEffect } from 'vue'
 import type { SampleName } from '../../../core/events/sampleEvent.ts'
 import { proofSamples } from '../../../core/proof/proofCases.ts'
+import { mainKind } from '../../../core/composition/box.ts'
+import { kindNames } from '../../../core/events/kindNames.ts'
 import { restingMs } from '../../../core/score/restingMs.ts'
 import type { CanvasBox } from '../../../core/composition/canvasBox.ts'
 import { restingBox } from '../../../core/remarks/restingBox.ts'
@@ -27,6 +29,7 @@ import { useRoomSound } from '../../composables/useRoomSound.ts'
 import { useSampleScore } from '../../composables/useSampleScore.ts'
 import { useShownDress } from '../../composables/useShownLook.ts'
 import { useStage } from '../../composables/useStage.ts'
+import { useMomentPicture } from '../../film/useMomentPicture.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
@@ -86,6 +89,13 @@ const taken = computed<CanvasBox[]>(() => {
 const lengthMs = computed(() => score.value?.lengthMs ?? 0)
 const framesPerSecond = computed(() => draft.document?.canvas.framesPerSecond ?? 60)
 
+const moment = useMomentPicture(score, stage.tMs, () =>
+  [draft.view?.name ?? '', room.alert ? kindNames[mainKind(room.alert)] : ''].join(' '),
+)
+const columns = computed(() =>
+  view.isAlone ? 'minmax(0, 1fr)' : `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 13.5rem 19.5rem`,
+)
+
 useRoomCommands({
   canEdit: () => session.canEdit,
   play: () => (stage.isPlaying.value ? stage.stop() : void stage.play()),
@@ -96,6 +106,7 @@ useRoomCommands({
   showKeys: () => (areKeysShown.value = true),
   publish: () => (isPublishOpen.value = true),
   toggleSound: () => (isHeard.value = !isHeard.value),
+  savePicture: () => void moment.save(),
 })
 useEventListener(window, 'pagehide', () => void draft.save(true))
 useEventListener(window, 'visibilitychange', draft.keep)
@@ -134,14 +145,20 @@ onMounted(async () => {
   <main v-if="refusal" class="p-8">
     <p role="alert" class="text-wrong">{{ refusal }}</p>
   </main>
-  <main v-else class="grid h-full grid-rows-[auto_auto_minmax(0,1fr)_minmax(0,auto)]">
-    <RoomBar :can-edit="session.canEdit" @publish="isPublishOpen = true" @source="isSourceOpen = true" />
-    <CasePaper :can-edit="session.canEdit" :length-ms="lengthMs" />
-    <div
-      class="grid min-h-0"
-      :style="{ gridTemplateColumns: `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 13.5rem 19.5rem` }"
-    >
-      <div class="min-h-0 py-3 pl-3">
+  <main
+    v-else
+    class="grid h-full"
+    :class="view.isAlone ? 'grid-rows-[minmax(0,1fr)]' : 'grid-rows-[auto_auto_minmax(0,1fr)_minmax(0,auto)]'"
+  >
+    <RoomBar
+      v-show="!view.isAlone"
+      :can-edit="session.canEdit"
+      @publish="isPublishOpen = true"
+      @source="isSourceOpen = true"
+    />
+    <CasePaper v-show="!view.isAlone" :can-edit="session.canEdit" :length-ms="lengthMs" />
+    <div class="grid min-h-0" :style="{ gridTemplateColumns: columns }">
+      <div v-show="!view.isAlone" class="min-h-0 py-3 pl-3">
         <PartTools
           v-if="session.canEdit && draft.document"
           :canvas="draft.document.canvas"
@@ -165,6 +182,7 @@ onMounted(async () => {
         />
       </div>
       <StageSide
+        v-show="!view.isAlone"
         :t-ms="stage.tMs.value"
         :length-ms="lengthMs"
         :is-playing="stage.isPlaying.value"
@@ -173,9 +191,12 @@ onMounted(async () => {
         :remarks="remarks"
         @play="stage.play()"
         @stop="stage.stop()"
+        :is-saving-picture="moment.isSaving.value"
         @sound="isHeard = !isHeard"
+        @picture="moment.save()"
       />
       <PartInspector
+        v-show="!view.isAlone"
         :can-edit="session.canEdit"
         :remarks="remarks"
         :start-ms="score?.clips[room.partId ?? '']?.startMs ?? 0"
@@ -184,6 +205,7 @@ onMounted(async () => {
       />
     </div>
     <ScoreLanes
+      v-show="!view.isAlone"
       class="max-h-60"
       :rows="rows"
       :length-ms="lengthMs"
