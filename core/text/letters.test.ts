@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest'
 import { letterMotionNames, letterOrders, type LetterMotion } from '../motion/letters.ts'
 import { arrivedAfterMs, lettersAt } from '../motion/lettersAt.ts'
 import { graphemes } from './graphemes.ts'
-import { messagePieces } from './messagePieces.ts'
+import { fillTemplate } from './fillTemplate.ts'
+import { messagePieces, withEmotes } from './messagePieces.ts'
 import { cutUnits, maxUnits } from './units.ts'
 
 const lineOf = (...texts: string[]) => ({ pieces: texts.map((text) => ({ text, isValue: false })), widthPx: 0 })
@@ -110,6 +111,20 @@ describe('the order of letters', () => {
 })
 
 describe('a viewer’s message', () => {
+  it('shows the emotes of a message in whatever words it stands, and changes nothing else', () => {
+    const message = { text: 'ola  loafHug!', emotes: [{ from: 5, to: 12, url: 'u' }] }
+    const filled = fillTemplate('{name}: {message} loafHug', { name: 'loafHug', message: message.text })
+    expect(withEmotes(filled, message)).toEqual([
+      { text: 'loafHug', isValue: true },
+      { text: ': ', isValue: false },
+      { text: 'ola ', isValue: true },
+      { text: 'loafHug', isValue: true, emoteUrl: 'u' },
+      { text: '!', isValue: true },
+      { text: ' loafHug', isValue: false },
+    ])
+    expect(withEmotes(filled, null)).toEqual(filled)
+    expect(withEmotes(filled, { ...message, emotes: [] })).toEqual(filled)
+  })
   it('has its emotes where the platform says', () => {
     expect(messagePieces('ola loafHug!', [{ from: 4, to: 11, url: 'u' }])).toEqual([
       { text: 'ola ', isValue: true },

@@ -23,3 +23,18 @@ export function messagePieces(text: string, emotes: readonly EmoteSpan[] = []): 
   if (at < text.length) pieces.push({ text: text.slice(at), isValue: true })
   return pieces.map((piece) => (piece.emoteUrl ? piece : { ...piece, text: piece.text.replace(/\s+/g, ' ') }))
 }
+
+/** Runs of blanks are one, as in every value. */
+const joined = (text: string) => text.replace(/[^\S\u00A0\u202F]+/g, ' ')
+
+/** Filled words in which a viewer's message stands: its emotes are pictures there, too. */
+export function withEmotes(
+  pieces: readonly TextPiece[],
+  message: { text: string; emotes: readonly EmoteSpan[] } | null,
+): TextPiece[] {
+  if (!message || message.emotes.length === 0) return [...pieces]
+  const written = joined(message.text)
+  return pieces.flatMap((piece) =>
+    piece.isValue && piece.text === written ? messagePieces(message.text, message.emotes) : [piece],
+  )
+}

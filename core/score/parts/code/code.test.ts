@@ -184,7 +184,7 @@ describe('a code part', () => {
       html: '<p>{name} gave {amount}</p><i> to </i>',
       properties: { line: { kind: 'words', template: '{name}!' } },
     })
-    expect(JSON.stringify(resolved.nodes)).toContain('gave €25.00')
+    expect(JSON.stringify(resolved.nodes)).toContain('gave \u2068€25.00\u2069')
     const name = '</p><script>"); } * { color: red } \\'
     const hostile = cssString(name)
     expect(hostile).not.toMatch(/[<\n]|(?<!\\)"(?!$)(?<!^")/)

@@ -70,7 +70,9 @@ function filledText(text: string, values: TemplateValues, locale: string): strin
   if (!text.includes('{')) return text
   const [before = ''] = /^\s*/.exec(text) ?? []
   const [after = ''] = /\s*$/.exec(text.slice(before.length)) ?? []
-  return before + plainText(fillTemplate(text.slice(before.length, text.length - after.length), values, locale)) + after
+  const pieces = fillTemplate(text.slice(before.length, text.length - after.length), values, locale)
+  // What comes from the event is isolated, so that its direction cannot turn the words around it.
+  return before + pieces.map((piece) => (piece.isValue ? `\u2068${piece.text}\u2069` : piece.text)).join('') + after
 }
 
 const roleProperties = (look: Look) => Object.fromEntries(inkRoles.map((role) => [`--${role}`, look.palette[role]]))

@@ -3,6 +3,7 @@ import type { SolvedClip } from '../../solve.ts'
 import type { PartContext } from '../../../settle/partContext.ts'
 import { settleVisible } from '../../../settle/settleVisible.ts'
 import { fillTemplate } from '../../../text/fillTemplate.ts'
+import { withEmotes } from '../../../text/messagePieces.ts'
 import { resolveText, type ResolvedText } from '../../../text/resolvedText.ts'
 import type { Line } from './schema.ts'
 
@@ -10,10 +11,14 @@ export interface ResolvedLine extends ResolvedVisible, ResolvedText {
   kind: 'line'
 }
 
-export function resolveLine(part: Line, times: SolvedClip, { values, look, locale }: PartContext): ResolvedLine {
+export function resolveLine(
+  part: Line,
+  times: SolvedClip,
+  { values, message, look, locale }: PartContext,
+): ResolvedLine {
   return {
     kind: 'line',
     ...settleVisible(part, times, look),
-    ...resolveText(part, fillTemplate(part.template, values, locale), look, locale),
+    ...resolveText(part, withEmotes(fillTemplate(part.template, values, locale), message), look, locale),
   }
 }

@@ -3,6 +3,7 @@ import type { SolvedClip } from '../../solve.ts'
 import type { PartContext } from '../../../settle/partContext.ts'
 import { settleVisible } from '../../../settle/settleVisible.ts'
 import { fillTemplate } from '../../../text/fillTemplate.ts'
+import { withEmotes } from '../../../text/messagePieces.ts'
 import { resolveText, type ResolvedText } from '../../../text/resolvedText.ts'
 import type { Ticker } from './schema.ts'
 
@@ -14,10 +15,14 @@ export interface ResolvedTicker extends ResolvedVisible, ResolvedText {
 }
 
 /** Settles a running line. It is never fitted: it has all the room it needs, one line of it. */
-export function resolveTicker(part: Ticker, times: SolvedClip, { values, look, locale }: PartContext): ResolvedTicker {
+export function resolveTicker(
+  part: Ticker,
+  times: SolvedClip,
+  { values, message, look, locale }: PartContext,
+): ResolvedTicker {
   const text = resolveText(
     { ...part, letters: null, readAlong: null },
-    fillTemplate(part.template, values, locale),
+    withEmotes(fillTemplate(part.template, values, locale), message),
     look,
     locale,
   )
