@@ -73,6 +73,7 @@ export function useSampleScore(
   const result = computed(() => (variation.value ? settle(variation.value.composition) : null))
   return {
     event,
+    locale,
     /** What its voices say, by part. */
     voices,
     spoken,

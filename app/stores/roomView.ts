@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
+import type { CanonicalEvent } from '../../core/events/schema.ts'
 import type { Saying } from '../../core/speech/sayings.ts'
 import type { SpokenParts } from '../../core/speech/spoken.ts'
 import type { LoopRange } from '../composables/useStage.ts'
@@ -31,6 +32,8 @@ export const useRoomViewStore = defineStore('roomView', () => {
   const loop = ref<LoopRange | null>(null)
   /** What the voices of the shown case want read, and what they said. */
   const voices = shallowRef<ShownVoices>({ sayings: [], spoken: {} })
+  /** What the case is shown with; null: nothing is shown, or it is a board. */
+  const shownWith = shallowRef<{ event: CanonicalEvent; locale: string } | null>(null)
   return {
     zoom,
     panel,
@@ -41,6 +44,7 @@ export const useRoomViewStore = defineStore('roomView', () => {
     isAlone,
     loop,
     voices,
+    shownWith,
     /** Opens a panel, or goes back to the part where it is open. */
     toggle(wanted: Panel): void {
       panel.value = panel.value === wanted ? 'part' : wanted
@@ -48,6 +52,7 @@ export const useRoomViewStore = defineStore('roomView', () => {
     /** As it is for a box that was just opened. */
     reset(): void {
       panel.value = 'part'
+      shownWith.value = null
       isAlone.value = false
       isMakingDials.value = false
       seasonId.value = null

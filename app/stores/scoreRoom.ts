@@ -43,7 +43,12 @@ export const useScoreRoomStore = defineStore('scoreRoom', () => {
     const wanted = sampleKind.value
     return wanted && alert.value.kinds.includes(wanted) ? wanted : mainKind(alert.value)
   })
-  const sample = computed<Sample>(() => ({ viewer: viewer.value, kind: kind.value, choice: choice.value, own: own.value }))
+  const sample = computed<Sample>(() => ({
+    viewer: viewer.value,
+    kind: kind.value,
+    choice: choice.value,
+    own: own.value,
+  }))
   const address = computed(() =>
     alert.value && variation.value ? { alertId: alert.value.id, variationId: variation.value.id } : null,
   )

@@ -134,6 +134,7 @@ test('an alert is seen with what somebody types, in another language, or with so
   await page.getByRole('button', { name: /^Language of numbers/ }).click()
   await page.getByRole('option', { name: 'German', exact: true }).click()
   await expect(headline).toContainText('1.234,50')
+  await expect(page.locator('[data-given]').first()).toContainText('1.234,50')
   const happened = page.getByRole('region', { name: 'Something that happened' }).getByRole('button').first()
   await happened.press('Enter')
   await expect(page.getByRole('button', { name: 'happened', exact: true })).toBeVisible()

@@ -4,7 +4,10 @@ import type { VariableDeclaration } from '../../../core/events/kindDefinition.ts
 import type { EventKind } from '../../../core/events/kinds.ts'
 import { togetherVariables } from '../../../core/events/together.ts'
 import { variablesOf } from '../../../core/events/variables.ts'
-import { variablesIn } from '../../../core/score/valuesIn.ts'
+import { variablesIn, valuesIn } from '../../../core/score/valuesIn.ts'
+import { fillTemplate } from '../../../core/text/fillTemplate.ts'
+import { plainText } from '../../../core/text/textPiece.ts'
+import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { parseTemplate } from '../../../core/text/template.ts'
 import type { TemplateEditor } from './templateEditor.ts'
@@ -32,6 +35,14 @@ const variables = computed(
       ...(room.variation?.isForSeveral ? togetherVariables : []),
     ],
 )
+const view = useRoomViewStore()
+/** What the words give for what the alert is shown with; nothing where they say just that. */
+const given = computed(() => {
+  if (!view.shownWith || !room.composition || props.own) return ''
+  const { event, locale } = view.shownWith
+  const text = plainText(fillTemplate(props.value, valuesIn(room.composition, event), locale))
+  return text === props.value ? '' : text
+})
 const remark = computed(() => templateRemark(parseTemplate(props.value), variables.value))
 
 onMounted(async () => {
@@ -61,6 +72,9 @@ onBeforeUnmount(() => editor.value?.destroy())
       <span v-if="!editor" class="px-1">{{ value }}</span>
     </div>
     <p :id="remarkId" :class="remark ? 'text-brick' : 'sr-only'">{{ remark || 'The words are fine.' }}</p>
+    <p v-if="given" class="text-faded" data-given>
+      Shown now: <bdi class="font-medium text-ink">{{ given }}</bdi>
+    </p>
     <div v-if="!disabled" class="flex flex-wrap items-center gap-1" role="group" aria-label="Variables">
       <button
         v-for="variable in variables"

@@ -55,7 +55,7 @@ useHead({ title: () => `${draft.view?.name ?? 'Box'} · Thundercrest` })
 const dress = useShownDress()
 const document = toRef(() => draft.document)
 const alert = toRef(() => room.alert)
-const { score, fault, voices, spoken, settle, worn } = useSampleScore(
+const { event, locale, score, fault, voices, spoken, settle, worn } = useSampleScore(
   document,
   alert,
   toRef(() => room.variation?.id ?? null),
@@ -63,6 +63,7 @@ const { score, fault, voices, spoken, settle, worn } = useSampleScore(
   dress,
   true,
 )
+watchEffect(() => (view.shownWith = event.value && { event: event.value, locale: locale.value }))
 watchEffect(() => (view.voices = { sayings: voices.value, spoken: spoken.value }))
 const { isHeard, hearsSource } = useRoomSound(boxId)
 const stage = useStage(host, score, { isHeard, restingMs, loop: toRef(view, 'loop') })
@@ -189,9 +190,9 @@ onMounted(async () => {
         :is-heard="isHeard"
         :hears-source="hearsSource"
         :remarks="remarks"
+        :is-saving-picture="moment.isSaving.value"
         @play="stage.play()"
         @stop="stage.stop()"
-        :is-saving-picture="moment.isSaving.value"
         @sound="isHeard = !isHeard"
         @picture="moment.save()"
       />
