@@ -6,6 +6,7 @@ import type { BoxDocument } from '../../core/composition/box.ts'
 import type { EventKind } from '../../core/events/kinds.ts'
 import { sampleEvent, type SampleName } from '../../core/events/sampleEvent.ts'
 import { resolveScore } from '../../core/score/resolve.ts'
+import { dressAt } from '../../core/look/seasons.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import type { TextLayout } from '../../core/text/textLayout.ts'
 import { factsOf } from '../../contract/mediaFacts.ts'
@@ -74,6 +75,8 @@ globalThis.harness = {
 }
 `
 
+/** Where the demo's channel is. */
+const demoZone = 'Europe/Lisbon'
 let bundled: Promise<string> | null = null
 
 /** The player's own modules, bundled once for a blank page. */
@@ -164,7 +167,8 @@ export function resolveAlert(
   if (!composition) throw new Error(`no alert for ${kind}`)
   const result = resolveScore(composition, {
     canvas: document.canvas,
-    look: document.look,
+    // As it is on air today: the demo's boxes have a season.
+    look: dressAt(document, Date.now(), demoZone).look,
     zones: document.zones,
     event: sampleEvent(kind, viewer),
     locale: 'en-IE',
