@@ -15,6 +15,11 @@ export async function putOnAir(page: Page, version: number): Promise<void> {
     .click()
   await expect(page.getByText(`On air: version ${version}`)).toBeVisible()
 }
+/**
+ * Lets a page think that it is a day on which the demo's boxes have their everyday look: a season has another pace, too. Its timers
+ * go on as ever.
+ */
+export const onAnEverydayDay = (page: Page) => page.clock.setFixedTime(new Date('2026-10-20T20:00:00Z'))
 /** What the stage has drawn of a part. */
 export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)
 

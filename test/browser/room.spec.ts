@@ -2,7 +2,7 @@ import type { PackShelfView } from '../../contract/packs.ts'
 import { expectNothingSideways } from '../arrange/faults.ts'
 import { dropFiles, expect, test } from '../arrange/fixtures.ts'
 import { wav } from '../media/wav.ts'
-import { box, part, saved, setWords } from '../arrange/room.ts'
+import { box, onAnEverydayDay, part, saved, setWords } from '../arrange/room.ts'
 
 test.use({ serverFor: 'room' })
 
@@ -11,6 +11,7 @@ test('tune an alert with the keyboard alone: words, size, delay, volume; take it
   demo,
   signIn,
 }) => {
+  await onAnEverydayDay(page)
   await signIn('editor')
   await page.goto(box(demo))
   const headline = part(page, 'headline')

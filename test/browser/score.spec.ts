@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, part, saved, setWords, showNamed } from '../arrange/room.ts'
+import { box, onAnEverydayDay, part, saved, setWords, showNamed } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'score' })
@@ -45,6 +45,7 @@ test('build an alert from nothing with keys alone: parts, words, a layout, parti
   demo,
   signIn,
 }) => {
+  await onAnEverydayDay(page)
   await signIn('editor')
   await openAlert(page, demo, 'Applause')
   await page.getByRole('application').focus()
@@ -98,6 +99,7 @@ test('drag a clip’s edge and its entrance; tie an edge to another’s; a knot 
   demo,
   signIn,
 }) => {
+  await onAnEverydayDay(page)
   await signIn('editor')
   await openAlert(page, demo, 'Follow')
   await lane(page, 'Second line').click()
