@@ -16,10 +16,27 @@ export async function putOnAir(page: Page, version: number): Promise<void> {
   await expect(page.getByText(`On air: version ${version}`)).toBeVisible()
 }
 /**
- * Lets a page think that it is a day on which the demo's boxes have their everyday look: a season has another pace, too. Its timers
- * go on as ever.
+ * Lets a page think that it is a day on which the demo's boxes have their everyday look: a season has another pace, too. Time goes
+ * on as ever.
  */
-export const onAnEverydayDay = (page: Page) => page.clock.setFixedTime(new Date('2026-10-20T20:00:00Z'))
+export async function onAnEverydayDay(page: Page): Promise<void> {
+  await page.addInitScript(
+    (wantedMs) => {
+      const Real = Date
+      const byMs = wantedMs - Real.now()
+      class Shifted extends Real {
+        constructor(...given: [] | [number | string | Date]) {
+          super(given.length === 0 ? Real.now() + byMs : given[0])
+        }
+        static override now(): number {
+          return Real.now() + byMs
+        }
+      }
+      Object.assign(globalThis, { Date: Shifted })
+    },
+    Date.UTC(2026, 9, 20, 20),
+  )
+}
 /** What the stage has drawn of a part. */
 export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)
 
