@@ -25,8 +25,8 @@ export async function onAnEverydayDay(page: Page): Promise<void> {
       const Real = Date
       const byMs = wantedMs - Real.now()
       class Shifted extends Real {
-        constructor(...given: [] | [number | string | Date]) {
-          super(given.length === 0 ? Real.now() + byMs : given[0])
+        constructor(...given: unknown[]) {
+          super(...((given.length === 0 ? [Real.now() + byMs] : given) as [number]))
         }
         static override now(): number {
           return Real.now() + byMs
