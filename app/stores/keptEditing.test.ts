@@ -7,6 +7,9 @@ import { keepEditing, readEditing } from './keptEditing.ts'
 
 const canvas = { widthPx: 1920, heightPx: 1080, framesPerSecond: 60 }
 const box = plainBox(canvas, [starterAlert('follow', canvas, { pictureId: null, soundId: null })])
+// What an upgrade makes of pictures: the sound of their videos was never heard.
+for (const part of box.alerts[0]?.variations[0]?.composition.parts ?? [])
+  if (part.kind === 'picture') part.ownSound.isMuted = true
 const renamed: BoxDocument = { ...box, look: { ...box.look, name: 'Renamed' } }
 const history: History = {
   past: [
@@ -25,7 +28,7 @@ function asVersion7(document: BoxDocument) {
   const older = structuredClone(document) as unknown as { version: number; alerts: BoxDocument['alerts'] }
   older.version = 7
   for (const part of older.alerts[0]?.variations[0]?.composition.parts ?? [])
-    if ('readAlong' in part) delete (part as { readAlong?: unknown }).readAlong
+    for (const field of ['readAlong', 'ownSound'] as const) delete (part as { [K in typeof field]?: unknown })[field]
   return older
 }
 

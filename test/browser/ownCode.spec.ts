@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { PNG } from 'pngjs'
 import { eventTypeOf } from '../../contract/cloudEvent.ts'
+import type { MediaView } from '../../contract/views.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { dropFiles, expect, test } from '../arrange/fixtures.ts'
 import { box, part, saved } from '../arrange/room.ts'
@@ -104,6 +105,23 @@ test('the sound of a video has a lane of its own, and is muted and heard again t
   await expect(page.locator('[data-clip$=".own"]')).toContainText('0.0 dB')
   await expect(saved(page)).toBeVisible()
   await expectNoFaults(page, artwork)
+})
+
+test('the sound of a video that only browsers decode is measured by the one that looks at it', async ({
+  page,
+  demo,
+  signIn,
+}) => {
+  await signIn('editor')
+  await openAlert(page, demo, /^Raid/)
+  const bytes = readFileSync(new URL('../media/files/aac-sound.mp4', import.meta.url))
+  await dropFiles(page, '[role=application]', [{ name: 'aac.mp4', bytes, type: 'video/mp4' }])
+  await expect(lane(page, 'Sound of aac.mp4')).toBeVisible({ timeout: 60_000 })
+  const { media } = (await (await page.request.get(`${demo.url}/api/channel/media`)).json()) as { media: MediaView[] }
+  const measured = media.find(({ name }) => name === 'aac.mp4')?.measured
+  const heard = measured?.of === 'picture' ? measured.ownSound?.heard : null
+  expect(heard).toMatchObject({ channelCount: 2, rateHz: 48_000 })
+  expect(Math.abs((heard?.loudness?.integratedLufs ?? 0) + 22)).toBeLessThan(1)
 })
 
 test('an alert is seen with what somebody types, in another language, or with something that happened', async ({
