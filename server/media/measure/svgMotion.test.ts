@@ -9,7 +9,8 @@ const measuredOf = async (inside: string) => {
   const { mime, converted, measured } = await measureFile(Buffer.from(svg(inside)))
   return { mime, isKept: converted === null, measured: measured as PictureMeasured }
 }
-const turning = '<rect width="9" height="9"><animateTransform attributeName="transform" type="rotate" from="0" to="360" dur="2s" repeatCount="indefinite"/></rect>'
+const turning =
+  '<rect width="9" height="9"><animateTransform attributeName="transform" type="rotate" from="0" to="360" dur="2s" repeatCount="indefinite"/></rect>'
 
 describe('how a drawing moves', () => {
   it.each([
@@ -18,12 +19,21 @@ describe('how a drawing moves', () => {
     [turning, { count: 1, roundMs: 2000, isEndless: true }],
     ['<animate dur="300ms" begin="1s" repeatCount="3"/>', { count: 1, roundMs: 1900, isEndless: false }],
     ['<animate id="a" dur="1s"/><animate begin="a.end+0.5s" dur="2s"/>', { count: 2, roundMs: 3500, isEndless: false }],
-    ['<animate begin="b.end" dur="2s"/><animate id="b" dur="1s" begin="0s;c.end"/>', { count: 2, roundMs: 3000, isEndless: true }],
+    [
+      '<animate begin="b.end" dur="2s"/><animate id="b" dur="1s" begin="0s;c.end"/>',
+      { count: 2, roundMs: 3000, isEndless: true },
+    ],
     ['<animate dur="2s" repeatCount="indefinite"/><animate dur="3s" repeatCount="indefinite"/>', { roundMs: 6000 }],
     ['<animate dur="7s" repeatCount="indefinite"/><animate dur="61s" repeatCount="indefinite"/>', { roundMs: 60_000 }],
     ['<animate begin="click" dur="2s"/>', { count: 1, roundMs: 100, isEndless: false }],
-    ['<style>@keyframes a { to { x: 1 } } rect { animation: a 1.5s .5s cubic-bezier(0.1, 2, 3, 1) 2 } g { animation: a 1s infinite, a 4s }</style>', { count: 3, roundMs: 4000, isEndless: true }],
-    ['<style>@keyframes a { to { x: 1 } } rect { animation-name: a; animation-duration: 800ms; animation-iteration-count: infinite }</style>', { roundMs: 800, isEndless: true }],
+    [
+      '<style>@keyframes a { to { x: 1 } } rect { animation: a 1.5s .5s cubic-bezier(0.1, 2, 3, 1) 2 } g { animation: a 1s infinite, a 4s }</style>',
+      { count: 3, roundMs: 4000, isEndless: true },
+    ],
+    [
+      '<style>@keyframes a { to { x: 1 } } rect { animation-name: a; animation-duration: 800ms; animation-iteration-count: infinite }</style>',
+      { roundMs: 800, isEndless: true },
+    ],
     ['<style>rect { animation: a 1.5s }</style>', null],
   ])('%s', (inside, expected) => {
     const found = motionOf(svg(inside))
