@@ -83,8 +83,9 @@ export function createStage(host: HTMLElement): Stage {
         hidden.delete(state.partId)
         const painter = painters.get(state.partId)?.painter
         if (!painter) continue
-        painter.draw(state, mode)
+        // What is not shown has no animations that could be brought to a moment.
         if (painter.element.style.display !== 'block') painter.element.style.display = 'block'
+        painter.draw(state, mode)
       }
       for (const partId of hidden) {
         const painter = painters.get(partId)?.painter

@@ -1,4 +1,5 @@
-import { markupOf, styleOf } from '../score/parts/code/readLately.ts'
+import { lineAt } from '../score/parts/code/codeProblem.ts'
+import { problemsOf } from '../score/parts/code/readLately.ts'
 import type { Remark, RemarkContext } from './remark.ts'
 
 /** Code that was left out, or that does not do what it seems to: the first of the HTML and the first of the CSS. */
@@ -6,8 +7,8 @@ export function codeRemarks({ composition }: RemarkContext): Remark[] {
   return composition.parts.flatMap((part): Remark[] => {
     if (part.kind !== 'code') return []
     return [
-      { of: 'HTML', text: part.html, problems: markupOf(part.html).problems },
-      { of: 'CSS', text: part.css, problems: styleOf(part.css).problems },
+      { of: 'HTML', text: part.html, problems: problemsOf('html', part.html) },
+      { of: 'CSS', text: part.css, problems: problemsOf('css', part.css) },
     ].flatMap(({ of, text, problems: [first, ...rest] }) =>
       first
         ? [
@@ -23,5 +24,3 @@ export function codeRemarks({ composition }: RemarkContext): Remark[] {
     )
   })
 }
-
-const lineAt = (text: string, at: number) => text.slice(0, at).split('\n').length

@@ -117,7 +117,6 @@ function ownSoundRow(
   { startsMs }: { startsMs: number },
   media: Readonly<Record<string, MediaFacts>>,
 ): ScoreRow {
-  const { isMuted, isLevelled, trimDb } = part.ownSound
   const roundMs = part.repeats === 'loop' && part.mediaId !== null ? (media[part.mediaId]?.durationMs ?? null) : null
   return {
     id: `${part.id}.own`,
@@ -125,13 +124,13 @@ function ownSoundRow(
     ownSound: { startsMs, roundMs },
     kind: 'sound',
     name: `Sound of ${part.name}`,
-    caption: heardCaption({ isMuted, isLevelled, trimDb }),
+    caption: heardCaption(part.ownSound),
     ...times,
     entranceMs: 0,
     exitMs: 0,
     isLocked: true,
     isHeard: true,
-    isOff: isMuted || part.isHidden,
+    isOff: part.ownSound.isMuted || part.isHidden,
     mediaId: part.mediaId,
     endMode: part.clip.end.length,
     startTie: null,

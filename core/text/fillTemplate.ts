@@ -77,11 +77,11 @@ function find(options: readonly TemplateOption[], selector: string): TemplateOpt
   return options.find((option) => option.selector === selector)
 }
 
-/** Breaks and runs of blanks; not the unbreakable ones that locales write inside numbers. */
-const blanks = /[^\S\u00A0\u202F]+/g
+/** A value on one line: breaks and runs of blanks are one; not the unbreakable ones that locales write inside numbers. */
+export const onOneLine = (text: string) => text.replace(/[^\S\u00A0\u202F]+/g, ' ')
 
 function addValue(into: TextPiece[], value: TemplateValue | undefined, write: (value: TemplateValue) => string): void {
-  const text = value === undefined ? '' : write(value).replace(blanks, ' ')
+  const text = value === undefined ? '' : onOneLine(write(value))
   if (text) into.push({ text, isValue: true })
 }
 

@@ -1,3 +1,4 @@
+import { onOneLine } from './fillTemplate.ts'
 import type { TextPiece } from './textPiece.ts'
 
 /** Where the platform says that a word of a message is a picture: UTF-16 units, `to` is the first unit behind it. */
@@ -24,16 +25,13 @@ export function messagePieces(text: string, emotes: readonly EmoteSpan[] = []): 
   return pieces.map((piece) => (piece.emoteUrl ? piece : { ...piece, text: piece.text.replace(/\s+/g, ' ') }))
 }
 
-/** Runs of blanks are one, as in every value. */
-const joined = (text: string) => text.replace(/[^\S\u00A0\u202F]+/g, ' ')
-
 /** Filled words in which a viewer's message stands: its emotes are pictures there, too. */
 export function withEmotes(
   pieces: readonly TextPiece[],
   message: { text: string; emotes: readonly EmoteSpan[] } | null,
 ): TextPiece[] {
   if (!message || message.emotes.length === 0) return [...pieces]
-  const written = joined(message.text)
+  const written = onOneLine(message.text)
   return pieces.flatMap((piece) =>
     piece.isValue && piece.text === written ? messagePieces(message.text, message.emotes) : [piece],
   )

@@ -1,7 +1,7 @@
 import type { Canvas } from '../../core/composition/canvas.ts'
 import { stillRules } from './stills.ts'
 import { drawnRule } from '../textNodes.ts'
-import type { FontFile } from './fontFiles.ts'
+import { rangeOf, type FontFile } from './fontFiles.ts'
 import { blank } from './blank.ts'
 import { breathe } from './breathe.ts'
 import type { Exposure, FrameSize } from './expose.ts'
@@ -125,9 +125,6 @@ function svgOf(
     `<style>${faces.join('')}${drawnRule().textContent ?? ''}${stillRules(cells)}</style>${drawn.join('')}${shown.join('')}</svg>`
   )
 }
-
-const rangeOf = (letters: string) =>
-  [...letters].map((letter) => `U+${(letter.codePointAt(0) ?? 0).toString(16)}`).join(',')
 
 const escaped = (letter: string) => letter.replace('&', '&amp;').replace('<', '&lt;')
 

@@ -33,6 +33,10 @@ export function spansOf(range: string): readonly Span[] {
 
 const known = new WeakMap<CSSStyleSheet, Map<string, Face[]>>()
 
+/** The other way round: letters as style sheets write which they are. */
+export const rangeOf = (letters: string) =>
+  [...letters].map((letter) => `U+${(letter.codePointAt(0) ?? 0).toString(16)}`).join(',')
+
 /** The typefaces of a style sheet, by family. */
 function facesIn(sheet: CSSStyleSheet): Map<string, Face[]> {
   const made = known.get(sheet)

@@ -1,5 +1,5 @@
 import type { ResolvedScore } from '../../core/score/resolved.ts'
-import { fontFilesOf } from '../camera/fontFiles.ts'
+import { fontFilesOf, rangeOf } from '../camera/fontFiles.ts'
 import { ensureOwnFont, ensureSheet, type FontUse } from '../preload/fonts.ts'
 import { rememberLately } from '../preload/remember.ts'
 
@@ -40,6 +40,3 @@ export async function loadFrameFonts(
   )
   return loaded.flat()
 }
-
-const rangeOf = (letters: string) =>
-  [...letters].map((letter) => `U+${(letter.codePointAt(0) ?? 0).toString(16)}`).join(',')

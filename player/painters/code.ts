@@ -45,8 +45,6 @@ export function paintCode(part: ResolvedCode, fonts: readonly FrameFont[]): Pain
     element,
     draw(state) {
       writeBox(state)
-      // What is not shown has no animations: they begin when it is.
-      if (element.style.display !== 'block') element.style.display = 'block'
       write(state)
       own.seek(state.intoMs)
     },

@@ -104,8 +104,6 @@ function paintDrawing(part: ResolvedPicture, picture: LoadedDrawing): Painter<Pi
     draw(state) {
       writeBox(state)
       write('filter', filterFor(state.tint) || 'none')
-      // What is not shown has no animations: they begin when it is.
-      if (element.style.display !== 'block') element.style.display = 'block'
       own.seek(state.frameMs)
     },
   }

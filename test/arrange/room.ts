@@ -37,6 +37,15 @@ export async function onAnEverydayDay(page: Page): Promise<void> {
     Date.UTC(2026, 9, 20, 20),
   )
 }
+/** Runs a command by its name, with keys alone. */
+export async function command(page: Page, name: string): Promise<void> {
+  await page.keyboard.press('ControlOrMeta+k')
+  await expect(page.getByLabel('Search commands')).toBeFocused()
+  await page.keyboard.type(name)
+  await expect(page.getByRole('option', { name: new RegExp(`^${name}`) }).first()).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+}
 /** What the stage has drawn of a part. */
 export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)
 

@@ -5,7 +5,7 @@ import { eventTypeOf } from '../../contract/cloudEvent.ts'
 import type { MediaView } from '../../contract/views.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { dropFiles, expect, test } from '../arrange/fixtures.ts'
-import { box, part, saved } from '../arrange/room.ts'
+import { box, command, part, saved } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'ownCode' })
@@ -14,15 +14,6 @@ async function openAlert(page: Page, demo: DemoFile, kind: RegExp): Promise<void
   await page.goto(box(demo))
   await page.getByRole('button', { name: kind }).first().click()
   await expect(part(page, 'headline')).toBeAttached()
-}
-/** Runs a command by its name, with keys alone. */
-async function command(page: Page, name: string): Promise<void> {
-  await page.keyboard.press('ControlOrMeta+k')
-  await expect(page.getByLabel('Search commands')).toBeFocused()
-  await page.keyboard.type(name)
-  await expect(page.getByRole('option', { name: new RegExp(`^${name}`) }).first()).toBeVisible()
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('dialog')).toHaveCount(0)
 }
 const lane = (page: Page, name: string) =>
   page.getByRole('region', { name: 'Score' }).getByRole('button', { name, exact: true })

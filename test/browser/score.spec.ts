@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, onAnEverydayDay, part, saved, setWords, showNamed } from '../arrange/room.ts'
+import { box, command, onAnEverydayDay, part, saved, setWords, showNamed } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'score' })
@@ -18,15 +18,6 @@ async function openAlert(page: Page, demo: DemoFile, kind: string, index = 0): P
   await page.goto(box(demo, index))
   await page.getByRole('button', { name: kind, exact: true }).click()
   await expect(part(page, 'headline')).toBeAttached()
-}
-/** Runs a command by its name, with keys alone. */
-async function command(page: Page, name: string): Promise<void> {
-  await page.keyboard.press('ControlOrMeta+k')
-  await expect(page.getByLabel('Search commands')).toBeFocused()
-  await page.keyboard.type(name)
-  await expect(page.getByRole('option', { name: new RegExp(`^${name}`) }).first()).toBeVisible()
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('dialog')).toHaveCount(0)
 }
 async function dragBy(page: Page, from: { x: number; y: number }, dx: number, dy: number): Promise<void> {
   await page.mouse.move(from.x, from.y)

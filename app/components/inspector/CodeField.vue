@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, useId, watch } from 'vue'
-import { readMarkup } from '../../../core/score/parts/code/readMarkup.ts'
-import { readStyle } from '../../../core/score/parts/code/readStyle.ts'
+import { lineAt } from '../../../core/score/parts/code/codeProblem.ts'
+import { problemsOf } from '../../../core/score/parts/code/readLately.ts'
 import { counted } from '../../format/counted.ts'
 import type { CodeEditor, CodeName } from './codeEditor.ts'
 
@@ -21,12 +21,11 @@ const remarkId = useId()
 const isTooLong = ref(false)
 const remark = computed(() => {
   if (isTooLong.value) return `More than ${props.most} letters: the last change was not taken.`
-  const { problems } = props.language === 'html' ? readMarkup(props.value) : readStyle(props.value)
+  const problems = problemsOf(props.language, props.value)
   const [first] = problems
   if (!first) return ''
-  const line = props.value.slice(0, first.at).split('\n').length
   const more = problems.length > 1 ? ` And ${counted(problems.length - 1, 'more remark')}.` : ''
-  return `Line ${line}: ${first.reason}.${more}`
+  return `Line ${lineAt(props.value, first.at)}: ${first.reason}.${more}`
 })
 
 onMounted(async () => {

@@ -13,8 +13,7 @@ import { linter } from '@codemirror/lint'
 import { Compartment, EditorState, type Extension } from '@codemirror/state'
 import { EditorView, keymap, tooltips } from '@codemirror/view'
 import { classHighlighter } from '@lezer/highlight'
-import { readMarkup } from '../../../core/score/parts/code/readMarkup.ts'
-import { readStyle } from '../../../core/score/parts/code/readStyle.ts'
+import { problemsOf } from '../../../core/score/parts/code/readLately.ts'
 import { pageNonce } from '../../../player/textNodes.ts'
 
 /** A name that can be written, and what stands behind it. */
@@ -109,8 +108,7 @@ function complete(
 
 /** What will be left out, at the letters where that begins. */
 function marks(language: Setting['language'], text: string) {
-  const { problems } = language === 'html' ? readMarkup(text) : readStyle(text)
-  return problems.map(({ at, reason }) => ({
+  return problemsOf(language, text).map(({ at, reason }) => ({
     from: Math.min(at, text.length),
     to: Math.min(text.length, at + 1),
     severity: 'warning' as const,

@@ -4,3 +4,6 @@ export interface CodeProblem {
   /** A sentence without its stop. */
   reason: string
 }
+
+/** In which line of a text something stands; the first is 1. */
+export const lineAt = (text: string, at: number): number => text.slice(0, at).split('\n').length
