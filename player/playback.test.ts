@@ -2,7 +2,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { ResolvedScore } from '../core/score/resolved.ts'
 import { playScore } from './playback.ts'
 import type { PreparedScore } from './preparedScore.ts'
-import type { LoadedSound, SoundOutput } from './sound/output.ts'
+import type { LoadedSound } from './sound/mix.ts'
+import type { SoundOutput } from './sound/output.ts'
 import type { Stage } from './stage.ts'
 
 /** A page with a clock and frames of our own: 60 per second while `isVisible`. */

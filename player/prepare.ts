@@ -3,7 +3,7 @@ import { layoutTexts } from './layoutTexts.ts'
 import { playedAs } from './playedKinds.ts'
 import { loadFonts, type FontUse } from './preload/fonts.ts'
 import type { BoardPlay, PreparedScore } from './preparedScore.ts'
-import type { SoundOutput } from './sound/output.ts'
+import type { SoundLoader } from './sound/output.ts'
 
 /**
  * Loads fonts, pictures and sounds at the same time, then fits the text. Never rejects for a file that is missing or
@@ -12,7 +12,7 @@ import type { SoundOutput } from './sound/output.ts'
  */
 export async function prepareScore(
   score: ResolvedScore,
-  output: SoundOutput | null,
+  output: SoundLoader | null,
   board: BoardPlay | null | undefined = null,
 ): Promise<PreparedScore> {
   const prepared: PreparedScore = {

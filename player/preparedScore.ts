@@ -5,7 +5,8 @@ import type { LoadedPicture } from './preload/pictures.ts'
 import type { Painter } from './painters/paint.ts'
 import type { FrameFont } from './frame/frameFonts.ts'
 import type { FontUse } from './preload/fonts.ts'
-import type { LoadedSound, SoundOutput } from './sound/output.ts'
+import type { LoadedSound } from './sound/mix.ts'
+import type { SoundLoader } from './sound/output.ts'
 
 /** What playing a kind of part takes, once it is settled. */
 export interface PlayedKind<R extends ResolvedPart> {
@@ -14,7 +15,7 @@ export interface PlayedKind<R extends ResolvedPart> {
    * missing or broken.
    * @param output null where nothing is to be heard
    */
-  load(part: R, prepared: PreparedScore, output: SoundOutput | null): Promise<unknown>[]
+  load(part: R, prepared: PreparedScore, output: SoundLoader | null): Promise<unknown>[]
   /** The letters that it needs, in which type. */
   fonts(part: R): FontUse[]
   /** Its painter; null for what is only heard, and for a text that was not measured. */

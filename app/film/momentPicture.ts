@@ -3,8 +3,8 @@ import { develop } from '../../player/camera/develop.ts'
 import { expose } from '../../player/camera/expose.ts'
 import { fontFilesOf } from '../../player/camera/fontFiles.ts'
 import { fontUses, prepareScore } from '../../player/prepare.ts'
-import { createStage } from '../../player/stage.ts'
 import { openFontCutter } from '../proof/fontCutter.ts'
+import { openHiddenStage } from './hiddenStage.ts'
 
 /**
  * A moment of a score as a PNG as large as its canvas, transparent where nothing is drawn: by the player, on a stage of its own that
@@ -12,18 +12,11 @@ import { openFontCutter } from '../proof/fontCutter.ts'
  * @throws where it cannot be drawn
  */
 export async function momentPicture(score: ResolvedScore, tMs: number): Promise<Blob> {
-  const host = document.createElement('div')
-  Object.assign(host.style, { position: 'fixed', left: '-30000px', top: '0', width: '0', height: '0' })
-  host.inert = true
-  host.ariaHidden = 'true'
-  document.body.append(host)
-  const stage = createStage(host)
+  const stage = openHiddenStage()
   const fonts = openFontCutter()
   try {
     const prepared = await prepareScore(score, null)
-    stage.mount(prepared)
-    const scene = stage.seek(Math.min(Math.round(tMs), score.lengthMs - 1))
-    await stage.settled()
+    const scene = await stage.show(prepared, Math.min(Math.round(tMs), score.lengthMs - 1))
     const { widthPx, heightPx } = score.canvas
     const exposure = expose(stage.root, scene, score.canvas, { widthPx, heightPx })
     const { sheet } = await develop(
@@ -36,8 +29,7 @@ export async function momentPicture(score: ResolvedScore, tMs: number): Promise<
       sheet.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('The moment cannot be drawn'))), 'image/png'),
     )
   } finally {
-    stage.clear()
-    host.remove()
+    stage.close()
     fonts.close()
   }
 }

@@ -3,14 +3,13 @@ import type { FlashFinding } from '../../core/flash/flashMeter.ts'
 import { drawnChecks, worstLook, type DrawnCheck } from '../../core/remarks/drawnContrast.ts'
 import type { SeenText } from '../../core/remarks/seen.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
-import type { SceneState } from '../../core/score/sceneState.ts'
 import { Turns } from '../../core/turns.ts'
 import { develop, type Contact } from '../../player/camera/develop.ts'
 import { expose, type Exposure, type FrameSize } from '../../player/camera/expose.ts'
 import { fontFilesOf } from '../../player/camera/fontFiles.ts'
 import { fontUses, prepareScore } from '../../player/prepare.ts'
 import type { BoardPlay, PreparedScore } from '../../player/preparedScore.ts'
-import { createStage, type Stage } from '../../player/stage.ts'
+import { openHiddenStage } from '../film/hiddenStage.ts'
 import type { KeptPicture, ProofAnswer, ProofQuestion } from '../workers/proof.worker.ts'
 import { breathe } from '../../player/camera/breathe.ts'
 import { openFontCutter } from './fontCutter.ts'
@@ -53,19 +52,7 @@ export interface TakenPicture extends KeptPicture {
  * can be done elsewhere is done in workers. What is no longer wanted is left with what the signal says.
  */
 export function openDarkroom() {
-  const host = document.createElement('div')
-  Object.assign(host.style, {
-    position: 'fixed',
-    left: '-30000px',
-    top: '0',
-    width: '0',
-    height: '0',
-    contain: 'layout',
-  })
-  host.inert = true
-  host.ariaHidden = 'true'
-  document.body.append(host)
-  const stage = createStage(host)
+  const stage = openHiddenStage()
   const fonts = openFontCutter()
   const worker = new Worker(new URL('../workers/proof.worker.ts', import.meta.url), { type: 'module' })
   const waiting = new Map<number, (told: ProofAnswer | null) => void>()
@@ -103,7 +90,7 @@ export function openDarkroom() {
     size: FrameSize,
     without: ReadonlySet<string> = new Set(),
   ): Promise<Exposure> {
-    const scene = await show(stage, prepared, atMs)
+    const scene = await stage.show(prepared, atMs)
     const exposure = expose(stage.root, scene, prepared.score.canvas, size, without)
     await breathe()
     return exposure
@@ -254,8 +241,7 @@ export function openDarkroom() {
       (await ask('printed', (id) => ({ ask: 'print', id, pictures, columns, title }))).file,
     close() {
       isClosed = true
-      stage.clear()
-      host.remove()
+      stage.close()
       fonts.close()
       worker.terminate()
       answerAll()
@@ -263,18 +249,6 @@ export function openDarkroom() {
   }
 }
 export type Darkroom = ReturnType<typeof openDarkroom>
-
-/** Puts a moment of a score on a stage; resolves when all of it can be seen. */
-async function show(stage: Stage, prepared: PreparedScore, atMs: number): Promise<SceneState> {
-  if (!stage.holds(prepared)) {
-    stage.mount(prepared)
-    await breathe()
-  }
-  const scene = stage.seek(atMs)
-  await stage.settled()
-  await breathe()
-  return scene
-}
 
 async function sheetOf({ sheet, columns, size }: Contact, count: number) {
   return { bitmap: await createImageBitmap(sheet), columns, ...size, count }

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest'
-import { createSoundOutput, type LoadedSound } from './output.ts'
+import type { LoadedSound } from './mix.ts'
+import { createSoundOutput } from './output.ts'
 
 /** One call on a gain: what was set or ramped to, and when. */
 type Call = [what: string, value: number, atS: number]

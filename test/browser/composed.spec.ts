@@ -1,99 +1,17 @@
-import { createHash } from 'node:crypto'
-import { readFileSync } from 'node:fs'
-import type { Page } from '@playwright/test'
 import { PNG } from 'pngjs'
-import type { Composition } from '../../core/composition/schema.ts'
-import { starterCode } from '../../core/composition/starterCode.ts'
-import { starterPicture, starterVoice } from '../../core/composition/starterParts.ts'
-import { untilTheEnd } from '../../core/composition/untilTheEnd.ts'
-import { sampleEvent } from '../../core/events/sampleEvent.ts'
-import type { Part, PartOf } from '../../core/score/parts/part.ts'
-import { resolveScore } from '../../core/score/resolve.ts'
-import type { ResolvedScore } from '../../core/score/resolved.ts'
 import { boxOnAir } from '../arrange/boxOnAir.ts'
-import { dropFiles, expect, recordOutput, test, untilState } from '../arrange/fixtures.ts'
+import { bringFiles, code, composed, everything, followWith, haveSaid, ownCode, resolved } from '../arrange/composed.ts'
+import { expect, recordOutput, test, untilState } from '../arrange/fixtures.ts'
 import {
   differingPixels,
   loadScore,
   openHarness,
   photograph,
   playedFrame,
-  readBox,
   soughtFrame,
 } from '../arrange/playerHarness.ts'
-import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'composed', bypassCSP: true, viewport: { width: 1280, height: 720 } })
-
-const canvas = { widthPx: 1280, heightPx: 720, framesPerSecond: 60 }
-const video = readFileSync(new URL('../media/files/flash-click.webm', import.meta.url))
-/** Done after two seconds, by SMIL and by CSS. */
-const drawing = Buffer.from(
-  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 100"><style>@keyframes grow { to { transform: scale(2) } } circle { animation: grow 2s linear both; transform-origin: 40px 50px; fill: #ffc247 }</style><circle cx="40" cy="50" r="15"/><rect style="fill:#5aa4d6" x="100" y="20" width="20" height="60"><animate attributeName="x" from="100" to="170" dur="2s" fill="freeze"/><animateTransform attributeName="transform" type="rotate" from="0 150 50" to="20 150 50" dur="2s" fill="freeze"/></rect></svg>`,
-)
-const idOf = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
-
-const still = {
-  entrance: { motion: 'none' as const, ms: 0, easing: null },
-  exit: { motion: 'none' as const, ms: 0, easing: null },
-}
-const picture = (id: string, mediaId: string, xPx: number): PartOf<'picture'> => ({
-  ...starterPicture(canvas, mediaId),
-  ...{ id, name: id, motion: still, widthPx: 320, heightPx: 180, repeats: 'hold' },
-  place: { xPx, yPx: 200, origin: 'centre' },
-})
-const code = (changes: Partial<PartOf<'code'>>): PartOf<'code'> => ({
-  ...starterCode(canvas),
-  ...{
-    motion: still,
-    widthPx: 500,
-    heightPx: 300,
-    place: { xPx: 640, yPx: 520, origin: 'centre' as const },
-    ...changes,
-  },
-})
-const ownCode = code({
-  html: '<p>{name}</p><svg viewBox="0 0 10 10"><path d="M0 0L10 5L0 10Z" fill="var(--accent)"/></svg>',
-  css: `body { display: flex; align-items: center; background: color-mix(in srgb, var(--plate) 60%, transparent) }
-    p { margin: 0 20px; font: 700 60px var(--display); color: var(--headline); animation: come 2s linear both }
-    p::after { content: "!"; color: var(--accent) }
-    svg { width: 120px; rotate: calc(min(var(--t), 2) * 45deg) }
-    @keyframes come { from { translate: -200px 0; opacity: 0 } to { translate: 0 0; opacity: 1 } }`,
-})
-const composed = (parts: Part[]): Composition => ({
-  version: 4,
-  length: { rule: 'fixed', ms: 7000 },
-  parts,
-  silenced: [],
-})
-const everything = () =>
-  composed([
-    picture('flash', idOf(video), 300),
-    picture('drawing', idOf(drawing), 900),
-    ownCode,
-    { ...starterVoice('{name} came by'), clip: { start: { at: 'score.start', offsetMs: 2500 }, end: untilTheEnd() } },
-  ])
-
-/** Puts files into the library as a person does, and waits until they are measured. */
-async function bringFiles(page: Page, demo: DemoFile): Promise<void> {
-  await page.goto(`${demo.url}/media`)
-  await dropFiles(page, 'main input[type=search]', [
-    { name: 'flash.webm', bytes: video },
-    { name: 'drawing.svg', bytes: drawing },
-  ])
-  const files = page.getByRole('list', { name: 'Files', exact: true })
-  for (const name of [/flash\.webm/, /drawing\.svg/])
-    await expect(files.getByRole('button', { name })).toBeVisible({ timeout: 60_000 })
-}
-
-async function resolved(page: Page, demo: DemoFile, composition: Composition): Promise<ResolvedScore> {
-  const { document, media } = await readBox(page, demo)
-  const result = resolveScore(composition, {
-    ...{ canvas, look: document.look, zones: [], event: sampleEvent('follow'), locale: 'en-IE', media },
-  })
-  if (!result.ok) throw new Error(JSON.stringify(result.error))
-  return result.value
-}
 
 test('a video with its sound, a drawing that moves, code and a voice are the same sought, played, on air and in a proof', async ({
   page,
@@ -105,15 +23,8 @@ test('a video with its sound, a drawing that moves, code and a voice are the sam
   await signIn()
   await bringFiles(page, demo)
   const composition = everything()
-  const { sourceUrl, id } = await boxOnAir(page, demo, 'Composed', [
-    {
-      id: 'follow',
-      kinds: ['follow'],
-      isOn: true,
-      offer: null,
-      variations: [{ id: 'everyday', name: 'Everyday', rule: null, share: null, composition }],
-    },
-  ])
+  await haveSaid(page, demo, composition)
+  const { sourceUrl, id } = await boxOnAir(page, demo, 'Composed', [followWith(composition)])
   const source = await context.newPage()
   const heard = await recordOutput(source)
   await source.goto(sourceUrl)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Camera, Play, Square, Volume2, VolumeX } from '@lucide/vue'
+import { Camera, Film, Play, Square, Volume2, VolumeX } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { chosenBy, mainKind, playedBy } from '../../../core/composition/box.ts'
 import type { TestAnswer } from '../../../contract/views.ts'
@@ -9,6 +9,7 @@ import { counted } from '../../format/counted.ts'
 import { seconds } from '../../format/time.ts'
 import DraftState from '../frame/DraftState.vue'
 import { useDraftStore } from '../../stores/draft.ts'
+import { useFilmStore } from '../../stores/film.ts'
 import { useLiveStore } from '../../stores/live.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
@@ -22,12 +23,19 @@ const props = defineProps<{
   isSavingPicture: boolean
   remarks: readonly Remark[]
 }>()
-defineEmits<{ play: []; stop: []; sound: []; picture: [] }>()
+defineEmits<{ play: []; stop: []; sound: []; picture: []; film: [] }>()
 
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const live = useLiveStore()
 const view = useRoomViewStore()
+const film = useFilmStore()
+/** How far the film is; null: none is made. */
+const filmShare = computed(() => {
+  if (!film.making) return null
+  const { framesDone, framesAll } = film.making
+  return `${framesAll > 0 ? Math.floor((100 * framesDone) / framesAll) : 0} %`
+})
 const isSending = ref(false)
 const sent = ref<TestAnswer | null>(null)
 const refusal = ref('')
@@ -108,7 +116,18 @@ const isBehind = computed(
           :disabled="isSavingPicture"
           @click="$emit('picture')"
         >
-          <Camera :size="15" aria-hidden="true" />
+          <Camera :size="15" aria-hidden="true" />Picture
+        </button>
+        <button
+          type="button"
+          class="button"
+          title="Save this case as a film or a moving picture"
+          :aria-label="filmShare === null ? 'Save this case as a film' : `The film is made: ${filmShare}`"
+          @click="$emit('film')"
+        >
+          <Film :size="15" aria-hidden="true" /><span class="min-w-8 text-left tabular-nums">{{
+            filmShare ?? 'Film'
+          }}</span>
         </button>
       </div>
       <p v-if="hearsSource" class="mt-2 text-mist">

@@ -27,6 +27,7 @@ interface Room {
   toggleSound: () => void
   /** Absent where nothing of it can be saved. */
   savePicture?: () => void
+  saveFilm?: () => void
 }
 
 function isTyping(event: KeyboardEvent): boolean {
@@ -159,6 +160,16 @@ export function useRoomCommands(room: Room): void {
     },
     ...(room.savePicture
       ? [{ name: 'Save this moment as a picture (PNG)', keys: null, group: 'Look', run: room.savePicture } as const]
+      : []),
+    ...(room.saveFilm
+      ? [
+          {
+            name: 'Save this case as a film or a moving picture…',
+            keys: null,
+            group: 'Look',
+            run: room.saveFilm,
+          } as const,
+        ]
       : []),
     { name: 'Zones of the canvas', keys: 'z', group: 'Look', run: () => view.toggle('zones') },
     { name: 'Look of this box', keys: null, group: 'Look', run: () => view.toggle('look') },

@@ -13,6 +13,7 @@ import { isSeenPart } from '../../../core/score/resolved.ts'
 import { isBounded } from '../../../core/score/shownKinds.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { wordsOf } from '../../api/request.ts'
+import FilmDialog from '../../components/film/FilmDialog.vue'
 import PartInspector from '../../components/inspector/PartInspector.vue'
 import RoomDialogs from '../../components/publish/RoomDialogs.vue'
 import CasePaper from '../../components/roll/CasePaper.vue'
@@ -48,6 +49,7 @@ const toolNames = useToolNamesStore()
 const refusal = ref('')
 const isPublishOpen = ref(false)
 const isSourceOpen = ref(false)
+const isFilmOpen = ref(false)
 const areKeysShown = ref(false)
 const host = shallowRef<HTMLElement>()
 useHead({ title: () => `${draft.view?.name ?? 'Box'} · Thundercrest` })
@@ -90,9 +92,17 @@ const taken = computed<CanvasBox[]>(() => {
 const lengthMs = computed(() => score.value?.lengthMs ?? 0)
 const framesPerSecond = computed(() => draft.document?.canvas.framesPerSecond ?? 60)
 
-const moment = useMomentPicture(score, stage.tMs, () =>
-  [draft.view?.name ?? '', room.alert ? kindNames[mainKind(room.alert)] : ''].join(' '),
+/** What files of the open case are named after. */
+const called = computed(() =>
+  [
+    draft.view?.name ?? '',
+    room.alert ? kindNames[mainKind(room.alert)] : '',
+    (room.alert?.variations.length ?? 0) > 1 ? (room.variation?.name ?? '') : '',
+  ]
+    .filter(Boolean)
+    .join(' · '),
 )
+const moment = useMomentPicture(score, stage.tMs, called)
 const columns = computed(() =>
   view.isAlone ? 'minmax(0, 1fr)' : `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 13.5rem 19.5rem`,
 )
@@ -108,6 +118,7 @@ useRoomCommands({
   publish: () => (isPublishOpen.value = true),
   toggleSound: () => (isHeard.value = !isHeard.value),
   savePicture: () => void moment.save(),
+  saveFilm: () => (isFilmOpen.value = true),
 })
 useEventListener(window, 'pagehide', () => void draft.save(true))
 useEventListener(window, 'visibilitychange', draft.keep)
@@ -195,6 +206,7 @@ onMounted(async () => {
         @stop="stage.stop()"
         @sound="isHeard = !isHeard"
         @picture="moment.save()"
+        @film="isFilmOpen = true"
       />
       <PartInspector
         v-show="!view.isAlone"
@@ -223,5 +235,6 @@ onMounted(async () => {
       v-model:keys="areKeysShown"
       :box-id="boxId"
     />
+    <FilmDialog v-if="score" v-model:open="isFilmOpen" :score="score" :called="called" />
   </main>
 </template>
