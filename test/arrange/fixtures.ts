@@ -125,14 +125,31 @@ export async function listenToOutput(page: Page): Promise<() => Promise<number>>
     })
 }
 
+/** Runs where sound is made, so that a busy page loses nothing of it. Tells 4096 samples at a time. */
+const recorder = `registerProcessor('recorder', class extends AudioWorkletProcessor {
+  rows = [new Float32Array(4096), new Float32Array(4096)]
+  at = 0
+  process([input]) {
+    this.rows.forEach((row, channel) => row.set(input[channel] ?? new Float32Array(128), this.at))
+    this.at += 128
+    if (this.at === 4096) {
+      this.port.postMessage(this.rows)
+      this.rows = [new Float32Array(4096), new Float32Array(4096)]
+      this.at = 0
+    }
+    return true
+  }
+})`
+
 /**
- * Records what really leaves the page's audio graph, sample by sample.
+ * Records what really leaves the page's audio graph, sample by sample. The page's policy has to be put aside (`bypassCSP`).
  * @returns reads the two channels heard so far and starts over
  */
 export async function recordOutput(
   page: Page,
 ): Promise<() => Promise<{ rateHz: number; channels: [Float32Array, Float32Array] }>> {
-  await page.addInitScript(() => {
+  await page.addInitScript((code) => {
+    const module = URL.createObjectURL(new Blob([code], { type: 'text/javascript' }))
     const heard: { rateHz: number; left: Float32Array[]; right: Float32Array[] } = {
       rateHz: 48_000,
       left: [],
@@ -143,19 +160,21 @@ export async function recordOutput(
     AudioNode.prototype.connect = function (this: AudioNode, target: AudioNode | AudioParam, ...rest: number[]) {
       if (target instanceof AudioDestinationNode) {
         const { context } = target
-        const tap = (context as AudioContext).createScriptProcessor(4096, 2, 2)
         heard.rateHz = context.sampleRate
-        tap.onaudioprocess = ({ inputBuffer }) => {
-          heard.left.push(inputBuffer.getChannelData(0).slice())
-          heard.right.push(inputBuffer.getChannelData(1).slice())
-        }
-        connect.call(this, tap)
-        // It runs only while it leads somewhere; what it puts out is silence.
-        connect.call(tap, target)
+        void context.audioWorklet.addModule(module).then(() => {
+          const tap = new AudioWorkletNode(context, 'recorder', { channelCount: 2, channelCountMode: 'explicit' })
+          tap.port.onmessage = ({ data }: MessageEvent<[Float32Array, Float32Array]>) => {
+            heard.left.push(data[0])
+            heard.right.push(data[1])
+          }
+          connect.call(this, tap)
+          // It runs only while it leads somewhere; what it puts out is silence.
+          connect.call(tap, target)
+        })
       }
       return (connect as (...all: unknown[]) => AudioNode).call(this, target, ...rest)
     } as unknown as typeof AudioNode.prototype.connect
-  })
+  }, recorder)
   return async () => {
     const { rateHz, left, right } = await page.evaluate(() => {
       const heard = (

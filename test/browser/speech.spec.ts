@@ -8,7 +8,8 @@ import { expect, recordOutput, test, testWithOwnServer, timePlays, untilState } 
 import { box, part, putOnAir } from '../arrange/room.ts'
 import { loudness, setSpeech, spokenAlert, tip, untilVoicesSpeak } from '../arrange/voices.ts'
 
-test.use({ serverFor: 'speech' })
+// What is heard is recorded, which the policy of a source's page does not allow.
+test.use({ serverFor: 'speech', bypassCSP: true })
 /** What is read is shown when it has been spoken: on a machine full of tests that takes its time. */
 const spokenWithin = { timeout: 45_000 }
 /** What is louder than this is a voice; a breath between two words is not. */
