@@ -6,6 +6,8 @@ export interface Command {
   name: string
   /** As tinykeys writes it, e.g. `$mod+g`; null for commands without a key. */
   keys: string | null
+  /** The browser tells of its key by an event of its own, which is listened to elsewhere. */
+  isEvent?: true
   /** Where the key map lists it. */
   group: string
   run: () => unknown

@@ -4,6 +4,7 @@ import { nextTick } from 'vue'
 import type { BoxDocument } from '../../core/composition/box.ts'
 import { starterAlert } from '../../core/composition/starter.ts'
 import { groupParts } from '../../core/edit/groupParts.ts'
+import { copiedParts } from '../../core/edit/clipboardText.ts'
 import { useClipboardStore } from './clipboard.ts'
 import { useDraftStore } from './draft.ts'
 import { useScoreRoomStore } from './scoreRoom.ts'
@@ -84,7 +85,7 @@ describe('the clipboard', () => {
     const clipboard = useClipboardStore()
     room.select('headline')
     room.select('second', true)
-    expect(clipboard.copy()).toBe(2)
+    expect(clipboard.copy()).toContain('"thundercrest"')
     room.alertId = 'tip'
     await nextTick()
     clipboard.paste()
@@ -98,10 +99,37 @@ describe('the clipboard', () => {
     room.select('picture')
     useClipboardStore().copy()
     setActivePinia(createPinia())
-    expect(useClipboardStore().copied?.parts.map((part) => part.id)).toEqual(['picture'])
+    const copiedPartIds = () => {
+      const { copied } = useClipboardStore()
+      return copied ? copiedParts(copied).map((part) => part.id) : null
+    }
+    expect(copiedPartIds()).toEqual(['picture'])
     kept.set('thundercrest.clipboard', '{"parts":[{"kind":"script"}]}')
     setActivePinia(createPinia())
     expect(useClipboardStore().copied).toBeNull()
+  })
+
+  it('copies the case where no part is selected, and pastes it before the others of its alert', () => {
+    const room = useScoreRoomStore()
+    room.select(null)
+    const before = room.alert?.variations.map(({ id }) => id) ?? []
+    const clipboard = useClipboardStore()
+    const text = clipboard.copy() ?? ''
+    expect(clipboard.pasteText(text)).toEqual({ done: 'case', leftOut: 0 })
+    const after = room.alert?.variations.map(({ id }) => id) ?? []
+    expect(after).toHaveLength(before.length + 1)
+    expect(after.slice(1)).toEqual(before)
+    expect(room.variation?.id).toBe(after[0])
+    useDraftStore().undo()
+    expect(room.alert?.variations.map(({ id }) => id)).toEqual(before)
+  })
+
+  it('leaves everything as it is where a text is none of ours', () => {
+    const clipboard = useClipboardStore()
+    const { document } = useDraftStore()
+    expect(clipboard.pasteText('https://example.org')).toEqual({ refused: 'other' })
+    expect(clipboard.pasteText('{"thundercrest":"clipboard","box":{"version":99}}')).toEqual({ refused: 'broken' })
+    expect(useDraftStore().document).toBe(document)
   })
 
   it('offers style and motion only where they mean something', () => {

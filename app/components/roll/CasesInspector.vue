@@ -25,6 +25,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import TickBox from '../fields/TickBox.vue'
 import TypedField from '../fields/TypedField.vue'
+import { useClipboardActs } from '../stage/useClipboardActs.ts'
 import ListensSection from './ListensSection.vue'
 import OfferSection from './OfferSection.vue'
 import RuleEditor from './RuleEditor.vue'
@@ -35,6 +36,7 @@ defineProps<{ disabled: boolean }>()
 const draft = useDraftStore()
 const room = useScoreRoomStore()
 const isBringing = ref(false)
+const pasting = useClipboardActs()
 const view = useRoomViewStore()
 const covered = useCoverageStore()
 const channel = useChannel()
@@ -226,6 +228,12 @@ const setShare = (variation: Variation, isOn: boolean) =>
     <template v-if="!disabled">
       <button type="button" class="button" @click="isBringing = true">To another box…</button>
       <BringDialog v-model:open="isBringing" />
+      <p class="text-faded">
+        The open case can be
+        <button type="button" class="link text-deep-sky" @click="pasting.copyCase()">copied</button> and
+        <button type="button" class="link text-deep-sky" @click="pasting.paste()">pasted</button> in any box and tab, or
+        as text to somebody else.
+      </p>
     </template>
   </div>
 </template>

@@ -19,12 +19,14 @@ import { computed, type Component } from 'vue'
 import { vHint } from '../../hints/hint.ts'
 import { useClipboardStore } from '../../stores/clipboard.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
+import { useClipboardActs } from './useClipboardActs.ts'
 import { useSelectionActs } from './useSelectionActs.ts'
 
 /** What can be done with the parts that are selected. */
 const room = useScoreRoomStore()
 const clipboard = useClipboardStore()
 const acts = useSelectionActs()
+const pasting = useClipboardActs()
 
 const buttons = computed<{ name: string; icon: Component; act: () => void; isOff?: boolean }[]>(() => [
   { name: 'Bring to the front', icon: BringToFront, act: () => acts.order('front') },
@@ -40,7 +42,7 @@ const buttons = computed<{ name: string; icon: Component; act: () => void; isOff
   acts.isOff.value
     ? { name: 'Show on air', icon: Eye, act: acts.toggleHidden }
     : { name: 'Hide, on air too', icon: EyeOff, act: acts.toggleHidden },
-  { name: 'Copy', icon: Copy, act: () => void clipboard.copy() },
+  { name: 'Copy', icon: Copy, act: () => void pasting.copy() },
   { name: 'Paste the copied style', icon: Paintbrush, act: clipboard.pasteStyle, isOff: !clipboard.canPasteStyle },
   { name: 'Paste the copied motion', icon: Waves, act: clipboard.pasteMotion, isOff: !clipboard.canPasteMotion },
   {

@@ -11,6 +11,8 @@ import { useDraftStore } from '../../stores/draft.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { layoutWords } from './layoutWords.ts'
+import { inDialog, isInList, isPressing, isTyping } from './typing.ts'
+import { useClipboardActs, useClipboardKeys } from './useClipboardActs.ts'
 import { newBoardParts, newParticles, newParts } from './newParts.ts'
 import { useSelectionActs } from './useSelectionActs.ts'
 
@@ -30,26 +32,6 @@ interface Room {
   saveFilm?: () => void
 }
 
-function isTyping(event: KeyboardEvent): boolean {
-  const at = event.target
-  return at instanceof HTMLElement && (at.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(at.tagName))
-}
-/** A key that means something to what has the focus: it is left to it. */
-function isPressing(event: KeyboardEvent): boolean {
-  return (
-    event.target instanceof HTMLElement &&
-    event.target.closest('button, a, [role=option], [role=menuitem], [role=dialog], [role=listbox]') !== null
-  )
-}
-/** An open list is searched by typing: single letters are its own. */
-function isInList(event: KeyboardEvent): boolean {
-  return (
-    event.target instanceof HTMLElement && event.target.closest('[role=listbox], [role=menu], [role=combobox]') !== null
-  )
-}
-const inDialog = (event: KeyboardEvent) =>
-  event.target instanceof HTMLElement && event.target.closest('[role=dialog]') !== null
-
 /** All that the score room can do by name or key: one list for the keys, the palette and the key map. */
 export function useRoomCommands(room: Room): void {
   const draft = useDraftStore()
@@ -57,6 +39,7 @@ export function useRoomCommands(room: Room): void {
   const view = useRoomViewStore()
   const clipboard = useClipboardStore()
   const acts = useSelectionActs()
+  const pasting = useClipboardActs()
   const look = useShownLook()
 
   /** Drags the selected clips, each by what its own times ask for. */
@@ -79,8 +62,16 @@ export function useRoomCommands(room: Room): void {
   const edits: Command[] = [
     { name: 'Undo', keys: '$mod+z', group: 'Edit', run: draft.undo },
     { name: 'Redo', keys: '$mod+Shift+z', group: 'Edit', run: draft.redo },
-    { name: 'Copy parts', keys: '$mod+c', group: 'Edit', run: () => clipboard.copy() },
-    { name: 'Paste parts', keys: '$mod+v', group: 'Edit', run: clipboard.paste },
+    {
+      name: 'Copy parts, or the case where none is selected',
+      keys: '$mod+c',
+      isEvent: true,
+      group: 'Edit',
+      run: pasting.copy,
+    },
+    { name: 'Cut parts', keys: '$mod+x', isEvent: true, group: 'Edit', run: () => pasting.copy().then(acts.remove) },
+    { name: 'Copy this case', keys: null, group: 'Edit', run: pasting.copyCase },
+    { name: 'Paste parts or a case', keys: '$mod+v', isEvent: true, group: 'Edit', run: pasting.paste },
     { name: 'Duplicate parts', keys: '$mod+d', group: 'Edit', run: clipboard.duplicate },
     { name: 'Paste style', keys: '$mod+Shift+v', group: 'Edit', run: clipboard.pasteStyle },
     { name: 'Paste motion', keys: '$mod+Alt+v', group: 'Edit', run: clipboard.pasteMotion },
@@ -188,8 +179,8 @@ export function useRoomCommands(room: Room): void {
 
   const guarded = (commands: readonly Command[], isEdit: boolean) =>
     Object.fromEntries(
-      commands.flatMap(({ keys, run }) =>
-        keys === null
+      commands.flatMap(({ keys, run, isEvent }) =>
+        keys === null || isEvent
           ? []
           : [
               [
@@ -217,5 +208,6 @@ export function useRoomCommands(room: Room): void {
     ...guarded(edits, true),
     '$mod+y': (event: KeyboardEvent) => void (!isTyping(event) && (event.preventDefault(), draft.redo())),
   })
+  useClipboardKeys(room.canEdit, acts.remove)
   useCommands([...looks, ...edits])
 }

@@ -13,6 +13,7 @@ import { request, wordsOf } from '../../api/request.ts'
 import BoardSide from '../../components/boards/BoardSide.vue'
 import { stateWords } from '../../components/boards/stateWords.ts'
 import StateStrip from '../../components/boards/StateStrip.vue'
+import PaneEdge from '../../components/frame/PaneEdge.vue'
 import PartInspector from '../../components/inspector/PartInspector.vue'
 import RoomDialogs from '../../components/publish/RoomDialogs.vue'
 import RoomBar from '../../components/roll/RoomBar.vue'
@@ -34,6 +35,7 @@ import { useShownDress } from '../../composables/useShownLook.ts'
 import { useStage } from '../../composables/useStage.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import { usePanesStore } from '../../stores/panes.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { useSessionStore } from '../../stores/session.ts'
@@ -47,6 +49,7 @@ const view = useRoomViewStore()
 const media = useMediaStore()
 const session = useSessionStore()
 const toolNames = useToolNamesStore()
+const panes = usePanesStore()
 const refusal = ref('')
 const isPublishOpen = ref(false)
 const isSourceOpen = ref(false)
@@ -112,7 +115,9 @@ function play(): void {
 }
 
 const columns = computed(() =>
-  view.isAlone ? 'minmax(0, 1fr)' : `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 11.5rem 19.5rem`,
+  view.isAlone
+    ? 'minmax(0, 1fr)'
+    : `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 11.5rem ${panes.inspector.px}px`,
 )
 
 useRoomCommands({
@@ -192,13 +197,10 @@ onMounted(async () => {
         @play="play"
         @stop="stage.stop()"
       />
-      <PartInspector
-        v-show="!view.isAlone"
-        :can-edit="session.canEdit"
-        :remarks="remarks"
-        :start-ms="0"
-        :t-ms="stage.tMs.value"
-      />
+      <div v-show="!view.isAlone" class="relative grid min-h-0">
+        <PartInspector :can-edit="session.canEdit" :remarks="remarks" :start-ms="0" :t-ms="stage.tMs.value" />
+        <PaneEdge name="Width of the inspector" side="left" :size="panes.inspector" @change="panes.setInspector" />
+      </div>
     </div>
     <StateStrip v-if="draft.document" v-show="!view.isAlone" v-model="state" :document="draft.document" @play="play" />
     <RoomDialogs

@@ -14,6 +14,7 @@ import { isBounded } from '../../../core/score/shownKinds.ts'
 import { scoreRows } from '../../../core/score/rows.ts'
 import { wordsOf } from '../../api/request.ts'
 import FilmDialog from '../../components/film/FilmDialog.vue'
+import PaneEdge from '../../components/frame/PaneEdge.vue'
 import PartInspector from '../../components/inspector/PartInspector.vue'
 import RoomDialogs from '../../components/publish/RoomDialogs.vue'
 import CasePaper from '../../components/roll/CasePaper.vue'
@@ -33,6 +34,7 @@ import { useStage } from '../../composables/useStage.ts'
 import { useMomentPicture } from '../../film/useMomentPicture.ts'
 import { useDraftStore } from '../../stores/draft.ts'
 import { useMediaStore } from '../../stores/media.ts'
+import { usePanesStore } from '../../stores/panes.ts'
 import { useRoomViewStore } from '../../stores/roomView.ts'
 import { useScoreRoomStore } from '../../stores/scoreRoom.ts'
 import { useToolNamesStore } from '../../stores/toolNames.ts'
@@ -46,6 +48,7 @@ const view = useRoomViewStore()
 const media = useMediaStore()
 const session = useSessionStore()
 const toolNames = useToolNamesStore()
+const panes = usePanesStore()
 const refusal = ref('')
 const isPublishOpen = ref(false)
 const isSourceOpen = ref(false)
@@ -104,7 +107,9 @@ const called = computed(() =>
 )
 const moment = useMomentPicture(score, stage.tMs, called)
 const columns = computed(() =>
-  view.isAlone ? 'minmax(0, 1fr)' : `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 13.5rem 19.5rem`,
+  view.isAlone
+    ? 'minmax(0, 1fr)'
+    : `${toolNames.areShown ? '8.25rem' : '5.25rem'} minmax(0, 1fr) 13.5rem ${panes.inspector.px}px`,
 )
 
 useRoomCommands({
@@ -208,27 +213,34 @@ onMounted(async () => {
         @picture="moment.save()"
         @film="isFilmOpen = true"
       />
-      <PartInspector
-        v-show="!view.isAlone"
-        :can-edit="session.canEdit"
-        :remarks="remarks"
-        :start-ms="score?.clips[room.partId ?? '']?.startMs ?? 0"
-        :t-ms="stage.tMs.value"
-        @seek="stage.seek"
-      />
+      <div v-show="!view.isAlone" class="relative grid min-h-0">
+        <PartInspector
+          :can-edit="session.canEdit"
+          :remarks="remarks"
+          :start-ms="score?.clips[room.partId ?? '']?.startMs ?? 0"
+          :t-ms="stage.tMs.value"
+          @seek="stage.seek"
+        />
+        <PaneEdge name="Width of the inspector" side="left" :size="panes.inspector" @change="panes.setInspector" />
+      </div>
     </div>
-    <ScoreLanes
+    <div
       v-show="!view.isAlone"
-      class="max-h-60"
-      :rows="rows"
-      :length-ms="lengthMs"
-      :t-ms="stage.tMs.value"
-      :frames-per-second="framesPerSecond"
-      :remarks="remarks"
-      :can-edit="session.canEdit"
-      :settle="settle"
-      @seek="stage.scrub"
-    />
+      class="relative grid min-h-0"
+      :style="panes.isScoreFree ? { maxHeight: `${panes.score.px}px` } : { height: `${panes.score.px}px` }"
+    >
+      <ScoreLanes
+        :rows="rows"
+        :length-ms="lengthMs"
+        :t-ms="stage.tMs.value"
+        :frames-per-second="framesPerSecond"
+        :remarks="remarks"
+        :can-edit="session.canEdit"
+        :settle="settle"
+        @seek="stage.scrub"
+      />
+      <PaneEdge name="Height of the score" side="top" :size="panes.score" @change="panes.setScore" />
+    </div>
     <RoomDialogs
       v-model:publish="isPublishOpen"
       v-model:source="isSourceOpen"
