@@ -97,6 +97,7 @@ await withPlayerPage(async (page, server) => {
   // By turns: what else the machine does meets all of them.
   for (let round = 0; round < rounds; round++) {
     await loadScore(page, moving)
+    await soughtFrame(page, 3000)
     ours.push(...(await frameIntervals(page, playing, lastsMs - 1000)))
     for (const [index, { start }] of movingPeers.entries()) {
       // Built anew, for the one before has left its traces; all of it is there by then.

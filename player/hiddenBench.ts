@@ -1,8 +1,8 @@
+import { plain } from './plain.ts'
 /** Where things are measured before they are drawn: to be put into the document, and never seen. */
 export function hiddenBench(): HTMLElement {
   const bench = document.createElement('div')
-  Object.assign(bench.style, {
-    all: 'initial',
+  plain(bench, {
     position: 'fixed',
     left: '-99999px',
     top: '0',

@@ -3,8 +3,8 @@ import type { SceneState } from '../core/score/sceneState.ts'
 import type { ResolvedPart, ResolvedVisiblePart } from '../core/score/resolved.ts'
 import type { DrawMode, Painter } from './painters/paint.ts'
 import { playedAs } from './playedKinds.ts'
-import { drawnRule } from './textNodes.ts'
 import type { PreparedScore } from './preparedScore.ts'
+import { plain } from './plain.ts'
 
 /** A surface of the canvas's size on which prepared scores are drawn, at any moment and in any order. */
 export interface Stage {
@@ -25,18 +25,14 @@ export interface Stage {
 
 export function createStage(host: HTMLElement): Stage {
   const root = document.createElement('div')
-  Object.assign(root.style, {
-    all: 'initial',
+  plain(root, {
     display: 'block',
     position: 'absolute',
-    left: '0',
-    top: '0',
     overflow: 'hidden',
     transformOrigin: '0 0',
   })
   host.append(root)
   let mounted: PreparedScore | null = null
-  const rule = drawnRule()
   let painters = new Map<string, { key: string; painter: Painter }>()
 
   const clear = () => {
@@ -55,7 +51,7 @@ export function createStage(host: HTMLElement): Stage {
       root.style.height = `${prepared.score.canvas.heightPx}px`
       const before = painters
       painters = new Map()
-      const elements: Element[] = [rule]
+      const elements: Element[] = []
       for (const part of prepared.score.parts) {
         const key = paintKey(part, prepared)
         const known = before.get(part.id)

@@ -1,6 +1,7 @@
 import type { ResolvedText } from '../core/text/resolvedText.ts'
 import type { TextPiece } from '../core/text/textPiece.ts'
 import { fontStack } from './fontStack.ts'
+import { drawnAttribute, plain } from './plain.ts'
 
 /** An emote is drawn so high, in font sizes. */
 const emoteEm = 1.25
@@ -13,11 +14,7 @@ type SetText = Pick<
 
 /** Gives an element everything that decides how wide its text is. Used alike for measuring and for drawing. */
 export function styleText(element: HTMLElement, text: SetText): void {
-  Object.assign(element.style, {
-    all: 'initial',
-    position: 'absolute',
-    left: '0',
-    top: '0',
+  plain(element, {
     whiteSpace: 'pre',
     fontFamily: fontStack(text.family),
     fontWeight: String(text.weight),
@@ -53,9 +50,6 @@ export function pieceNodes(pieces: readonly TextPiece[], highlightInk: string): 
   })
 }
 
-/** Letters that are drawn but not said stand in this attribute. */
-export const drawnAttribute = 'data-drawn'
-
 /**
  * The pieces as they are *drawn* but not said: their letters stand in an attribute and are set by a rule of the stage.
  * For moving letters, of which there are many copies, while the text itself is in the document once.
@@ -68,19 +62,6 @@ export function drawnNodes(pieces: readonly TextPiece[], highlightInk: string): 
     drawn.setAttribute(drawnAttribute, piece.text)
     return drawn
   })
-}
-
-/** What this page names its own style sheets by; others apply to nothing. */
-export function pageNonce(): string {
-  return document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce ?? ''
-}
-
-/** The rule that draws such letters. */
-export function drawnRule(): HTMLStyleElement {
-  const style = document.createElement('style')
-  style.nonce = pageNonce()
-  style.textContent = `[${drawnAttribute}]::before{content:attr(${drawnAttribute})}`
-  return style
 }
 
 /** An emote in its line: a box of a fixed size, so that the text is fitted before the picture has come. */

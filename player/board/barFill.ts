@@ -2,6 +2,7 @@ import type { BarState } from '../../core/score/parts/bar/evaluateBar.ts'
 import type { ResolvedBar } from '../../core/score/parts/bar/resolveBar.ts'
 import { rounded } from '../painters/paint.ts'
 import { inkWith } from './liveStyle.ts'
+import { plain } from '../plain.ts'
 
 /** What fills of a bar, and its marks. */
 export interface BarFill {
@@ -15,7 +16,7 @@ export interface BarFill {
 
 function layer(): HTMLElement {
   const element = document.createElement('div')
-  Object.assign(element.style, { all: 'initial', position: 'absolute', inset: '0' })
+  plain(element, { inset: '0' })
   return element
 }
 

@@ -2,6 +2,7 @@ import { rgbOfHex } from '../../core/colour/oklch.ts'
 import type { ResolvedLiveText, ResolvedPlate } from '../../core/board/liveText.ts'
 import { rounded, styleWriter } from '../painters/paint.ts'
 import { styleText } from '../textNodes.ts'
+import { plain } from '../plain.ts'
 
 /** A colour as CSS with its opacity. */
 export function inkWith(ink: string, opacity: number): string {
@@ -12,7 +13,7 @@ export function inkWith(ink: string, opacity: number): string {
 /** What lies under the rows of a part, as visible as they are. */
 export function plateLayer(plate: ResolvedPlate | null): { element: HTMLElement; draw: (opacity: number) => void } {
   const element = document.createElement('div')
-  Object.assign(element.style, { all: 'initial', position: 'absolute', inset: '0' })
+  plain(element, { inset: '0' })
   stylePlate(element, plate)
   const write = styleWriter(element)
   return { element, draw: (opacity) => write('opacity', rounded(opacity)) }

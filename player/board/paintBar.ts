@@ -6,6 +6,7 @@ import { boxWriter, makePartElement, rounded, type Painter } from '../painters/p
 import { fillOf, type BarFill } from './barFill.ts'
 import { inkWith, stylePlate } from './liveStyle.ts'
 import { wordsLayer, type WordsLayer } from './wordsLayer.ts'
+import { plain } from '../plain.ts'
 
 /** The first of these that is told best from the fill: words lie on it. */
 function inkOnFill({ text, plate, fillInk }: ResolvedBar): string {
@@ -24,15 +25,15 @@ function wordsOf(part: ResolvedBar, host: HTMLElement, fill: BarFill, align: 'st
   const { padPx, text } = part
   const widthPx = Math.max(1, part.widthPx - 2 * padPx)
   const heightPx = Math.max(1, part.heightPx - 2 * padPx)
-  const plain = wordsLayer({ text, widthPx, heightPx, align })
+  const usual = wordsLayer({ text, widthPx, heightPx, align })
   const onFill = inkOnFill(part)
   const filled = { ...text, ink: onFill, highlightInk: onFill, outlinePx: 0, shadow: null }
   const copy = fill.clips ? wordsLayer({ text: filled, widthPx, heightPx, align, isCopy: true }) : null
-  const layers = copy ? [plain, copy] : [plain]
+  const layers = copy ? [usual, copy] : [usual]
   const boxes = layers.map(({ element }) => {
     element.style.inset = `${padPx}px`
     const box = document.createElement('div')
-    Object.assign(box.style, { all: 'initial', position: 'absolute', inset: '0' })
+    plain(box, { inset: '0' })
     box.append(element)
     host.append(box)
     return box
@@ -51,7 +52,7 @@ export function paintBar(part: ResolvedBar, picture: HTMLImageElement | null): P
   const element = makePartElement('div', part.id)
   const writeBox = boxWriter(element, 60)
   const body = document.createElement('div')
-  Object.assign(body.style, { all: 'initial', position: 'absolute', inset: '0', transformOrigin: '50% 50%' })
+  plain(body, { inset: '0', transformOrigin: '50% 50%' })
   element.append(body)
   const fill = fillOf(part, picture)
   if (fill.hasPlate) stylePlate(body, part.plate)

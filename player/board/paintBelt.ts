@@ -5,6 +5,7 @@ import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from '
 import { pieceNodes } from '../textNodes.ts'
 import { measured } from './bench.ts'
 import { plateLayer, styleLive } from './liveStyle.ts'
+import { plain } from '../plain.ts'
 
 interface Belt {
   element: HTMLElement
@@ -41,7 +42,7 @@ export function paintBelt(part: ResolvedList): Painter<ListState> {
     const known = belts.get(rows)
     if (known) return known
     const box = document.createElement('div')
-    Object.assign(box.style, { all: 'initial', position: 'absolute', inset: '0' })
+    plain(box, { inset: '0' })
     const periodPx = Math.max(part.text.sizePx, measured(lineOf(rows)).widthPx)
     const count = rows.length === 0 ? 0 : Math.min(maxCopies, Math.ceil(part.widthPx / periodPx) + 1)
     const copies = Array.from({ length: count }, (_, index) => {

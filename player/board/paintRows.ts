@@ -8,6 +8,7 @@ import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from '
 import { ageWords } from './ageWords.ts'
 import { plateLayer } from './liveStyle.ts'
 import { rowElement, type RowElement, type RowsPart } from './rowElement.ts'
+import { plain } from '../plain.ts'
 
 type RowsStates = ListState | ChatState | TopState | SponsorState
 
@@ -26,7 +27,7 @@ export function paintRows(part: RowsPart): Painter<RowsStates> {
   element.style.overflow = 'hidden'
   const room = document.createElement('div')
   const padPx = `${part.padPx}px`
-  Object.assign(room.style, { all: 'initial', position: 'absolute', inset: padPx })
+  plain(room, { inset: padPx })
   element.append(plate.element, room)
   const writeBox = boxWriter(element)
   const drawn = new Map<string, DrawnRow>()

@@ -3,6 +3,7 @@ import { plainText, type TextPiece } from '../../core/text/textPiece.ts'
 import { drawnNodes, pieceNodes } from '../textNodes.ts'
 import { measured } from './bench.ts'
 import { styleLive } from './liveStyle.ts'
+import { plain } from '../plain.ts'
 
 /** Words that change, held into their room: they get smaller where they would not fit. */
 export interface WordsLayer {
@@ -25,9 +26,7 @@ const originX = { start: '0%', middle: '50%', end: '100%' } as const
 
 export function wordsLayer({ text, widthPx, heightPx, align, isCopy = false }: LayerOptions): WordsLayer {
   const element = document.createElement('div')
-  Object.assign(element.style, {
-    all: 'initial',
-    position: 'absolute',
+  plain(element, {
     inset: '0',
     display: 'flex',
     alignItems: 'center',

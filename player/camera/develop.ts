@@ -1,6 +1,6 @@
 import type { Canvas } from '../../core/composition/canvas.ts'
 import { stillRules } from './stills.ts'
-import { drawnRule } from '../textNodes.ts'
+import { drawingRules } from '../plain.ts'
 import { rangeOf, type FontFile } from './fontFiles.ts'
 import { blank } from './blank.ts'
 import { breathe } from './breathe.ts'
@@ -122,7 +122,7 @@ function svgOf(
   const heightPx = whole.heightPx + probePx
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${widthPx}" height="${heightPx}" viewBox="0 0 ${widthPx} ${heightPx}">` +
-    `<style>${faces.join('')}${drawnRule().textContent ?? ''}${stillRules(cells)}</style>${drawn.join('')}${shown.join('')}</svg>`
+    `<style>${faces.join('')}${drawingRules}${stillRules(cells)}</style>${drawn.join('')}${shown.join('')}</svg>`
   )
 }
 

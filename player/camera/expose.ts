@@ -1,5 +1,5 @@
 import type { Canvas } from '../../core/composition/canvas.ts'
-import { drawnAttribute } from '../textNodes.ts'
+import { drawnAttribute } from '../plain.ts'
 import { blank } from './blank.ts'
 import { flattened } from './flattened.ts'
 import { stillFrom } from './stills.ts'
@@ -168,15 +168,4 @@ function withoutFrame(element: HTMLElement, frame: HTMLIFrameElement): string {
   return asXhtml(shown)
 }
 
-const asXhtml = (element: HTMLElement) => shortened(serializer.serializeToString(element).replaceAll(unwritable, ''))
-
-/** A property that is what it is anyway: browsers write `all: initial` as some three hundred of them. */
-const plain = /[a-z-]+: initial;? ?/g
-
-/** Says the same in a tenth of the letters. Within a tag only: what somebody wrote may look like anything. */
-const shortened = (markup: string) =>
-  markup.replaceAll(/<[^<>]*>/g, (tag) =>
-    tag.includes('color-scheme: initial')
-      ? tag.replace(/ style="([^"]*)"/, (_, style: string) => ` style="all:initial;${style.replaceAll(plain, '')}"`)
-      : tag,
-  )
+const asXhtml = (element: HTMLElement) => serializer.serializeToString(element).replaceAll(unwritable, '')

@@ -4,6 +4,7 @@ import { packetsSeen } from '../../core/score/parts/draw/strokes.ts'
 import { plainText } from '../../core/text/textPiece.ts'
 import { fontStack } from '../fontStack.ts'
 import { boxWriter, makePartElement, rounded, type Painter } from './paint.ts'
+import { plain } from '../plain.ts'
 
 /** Of the shelf's height: its face with the running words, and the board on which packets stand. */
 const faceRatio = 0.2
@@ -99,9 +100,7 @@ interface BoxStyle {
 
 function box({ left, top, width, height, background = 'none', radius = 0 }: BoxStyle): HTMLElement {
   const element = document.createElement('div')
-  Object.assign(element.style, {
-    all: 'initial',
-    position: 'absolute',
+  plain(element, {
     display: 'block',
     boxSizing: 'border-box',
     left: `${left}px`,
@@ -116,8 +115,8 @@ function box({ left, top, width, height, background = 'none', radius = 0 }: BoxS
 
 function words({ family, weight }: ResolvedDraw, ink: string, sizePx: number): HTMLElement {
   const element = document.createElement('div')
-  Object.assign(element.style, {
-    all: 'initial',
+  plain(element, {
+    position: 'static',
     display: 'block',
     fontFamily: fontStack(family),
     fontWeight: String(weight),
@@ -229,7 +228,7 @@ function pictureOf(mediaId: string | null, pictures: ReadonlyMap<string, HTMLIma
   const loaded = mediaId === null ? undefined : pictures.get(mediaId)
   if (!loaded) return []
   const image = loaded.cloneNode() as HTMLImageElement
-  Object.assign(image.style, { all: 'initial', display: 'block', width: '100%', height: '100%', objectFit: 'contain' })
+  plain(image, { position: 'static', display: 'block', width: '100%', height: '100%', objectFit: 'contain' })
   image.alt = ''
   return [image]
 }

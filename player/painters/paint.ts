@@ -1,4 +1,5 @@
 import type { VisualState } from '../../core/score/sceneState.ts'
+import { plain } from '../plain.ts'
 
 /** How the stage is being moved: live, or from one moment to another. */
 export interface DrawMode {
@@ -41,18 +42,23 @@ export function styleWriter(
  */
 export function boxWriter(element: HTMLElement, bleedPx = 0): (state: VisualState) => void {
   const write = styleWriter(element)
+  let last: Partial<VisualState> = {}
   return (state) => {
-    write('transform', `matrix(${state.matrix.map(rounded).join(',')})`)
-    write('opacity', rounded(state.opacity))
-    write('width', `${rounded(state.widthPx)}px`)
-    write('height', `${rounded(state.heightPx)}px`)
-    write('filter', state.blurPx > 0 ? `blur(${rounded(state.blurPx)}px)` : 'none')
-    write(
-      'clipPath',
-      state.cut
-        ? `inset(${state.cut.map((ratio, side) => cutLength(ratio, side % 2 === 0 ? state.heightPx : state.widthPx, bleedPx)).join(' ')})`
-        : 'none',
-    )
+    const { matrix, opacity, widthPx, heightPx, blurPx, cut } = state
+    write('transform', `matrix(${matrix.map(rounded).join()})`)
+    // Most of it stays as it is from frame to frame: not even the words for it are made.
+    if (opacity !== last.opacity) write('opacity', rounded(opacity))
+    if (widthPx !== last.widthPx) write('width', `${rounded(widthPx)}px`)
+    if (heightPx !== last.heightPx) write('height', `${rounded(heightPx)}px`)
+    if (blurPx !== last.blurPx) write('filter', blurPx > 0 ? `blur(${rounded(blurPx)}px)` : 'none')
+    if (cut || last.cut !== cut)
+      write(
+        'clipPath',
+        cut
+          ? `inset(${cut.map((ratio, side) => cutLength(ratio, side % 2 === 0 ? heightPx : widthPx, bleedPx)).join(' ')})`
+          : 'none',
+      )
+    last = state
   }
 }
 
@@ -60,24 +66,12 @@ function cutLength(ratio: number, sidePx: number, bleedPx: number): string {
   return `${rounded(ratio * (sidePx + 2 * bleedPx) - bleedPx)}px`
 }
 
+/** What a part is drawn in: out of sight until its first state. */
 export function makePartElement<K extends keyof HTMLElementTagNameMap>(
   tag: K,
   partId: string,
 ): HTMLElementTagNameMap[K] {
   const element = document.createElement(tag)
-  Object.assign(element.style, { all: 'initial', position: 'absolute', left: '0', top: '0' })
-  finishPartElement(element, partId)
-  return element
-}
-
-/** What must hold after `all: initial`. */
-export function finishPartElement(element: HTMLElement, partId: string): void {
   element.dataset.part = partId
-  Object.assign(element.style, {
-    display: 'none',
-    transformOrigin: '0 0',
-    boxSizing: 'border-box',
-    maxWidth: 'none',
-    maxHeight: 'none',
-  })
+  return plain(element, { display: 'none', transformOrigin: '0 0', boxSizing: 'border-box' })
 }

@@ -1,6 +1,7 @@
 import { pictureRects } from '../../core/score/parts/picture/pictureRects.ts'
 import type { ResolvedPicture } from '../../core/score/parts/picture/resolvePicture.ts'
 import { makePartElement } from './paint.ts'
+import { plain } from '../plain.ts'
 
 /** A window that shows the wanted part of an element which draws itself. */
 export function makeWindow(
@@ -13,9 +14,7 @@ export function makeWindow(
   const x = to.width / Math.max(1, from.width)
   const y = to.height / Math.max(1, from.height)
   const pane = document.createElement('div')
-  Object.assign(pane.style, {
-    all: 'initial',
-    position: 'absolute',
+  plain(pane, {
     overflow: 'hidden',
     left: `${to.x}px`,
     top: `${to.y}px`,

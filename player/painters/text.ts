@@ -7,6 +7,7 @@ import { placeLines } from '../placeLines.ts'
 import { lightLines, lightUnits } from '../litWords.ts'
 import { drawnNodes, styleText } from '../textNodes.ts'
 import { boxWriter, makePartElement, rounded, styleWriter, type Painter } from './paint.ts'
+import { plain } from '../plain.ts'
 
 type TextPart = ResolvedLine | ResolvedMessage
 
@@ -35,7 +36,7 @@ export function paintText(part: TextPart, layout: TextLayout): Painter<FittedTex
   // The text is in the document once, undrawn, as a reader or a script finds it; what is drawn are its letters one by
   // one.
   const said = document.createElement('div')
-  Object.assign(said.style, { all: 'initial', position: 'absolute', left: '0', top: '0', opacity: '0' })
+  plain(said, { opacity: '0' })
   said.append(...placeLines(part, layout))
   element.append(said)
   // All outlines lie under all fills, so that no letter's outline covers its neighbour.
@@ -64,7 +65,7 @@ function paintScrolling(element: HTMLElement, part: TextPart, layout: TextLayout
   const writeBox = boxWriter(element)
   element.style.overflow = 'hidden'
   const belt = document.createElement('div')
-  Object.assign(belt.style, { all: 'initial', position: 'absolute', left: '0', top: '0' })
+  plain(belt)
   const lines = placeLines(part, layout)
   const light = part.readAlong ? lightLines(lines, part.readAlong) : null
   belt.append(...lines)

@@ -14,7 +14,7 @@ import { Compartment, EditorState, type Extension } from '@codemirror/state'
 import { EditorView, keymap, tooltips } from '@codemirror/view'
 import { classHighlighter } from '@lezer/highlight'
 import { problemsOf } from '../../../core/score/parts/code/readLately.ts'
-import { pageNonce } from '../../../player/textNodes.ts'
+import { pageNonce } from './pageNonce.ts'
 
 /** A name that can be written, and what stands behind it. */
 export interface CodeName {

@@ -19,7 +19,7 @@ import {
   type ViewUpdate,
 } from '@codemirror/view'
 import type { VariableDeclaration } from '../../../core/events/variables.ts'
-import { pageNonce } from '../../../player/textNodes.ts'
+import { pageNonce } from './pageNonce.ts'
 import { parseTemplate } from '../../../core/text/template.ts'
 import { templateMistakes } from '../../../core/text/templateMistakes.ts'
 
