@@ -3,6 +3,12 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   'player-size': [
     '`npm test` holds the script of the source page below 20 kB and to our own rooms alone. Of the editor’s scripts the words’ editor is loaded when words are edited, and vector animations when one is shown.',
   ],
+  render: [
+    'Drawing goes on beside writing: with two processors they share them. The whole way through the dialog, sound and first loading of what makes films with it.',
+  ],
+  memory: [
+    'Each play is prepared whole and shown for its last 120 ms. What is at hand is bounded by rooms in bytes (`docs/promises.md`): the first plays fill them. The process holds its scripts, fonts, decoded pictures, sounds and what the browser keeps beside; how much of that it gives back, and when, is its own matter.',
+  ],
   'video-sound': [
     'A video of 2 s at thirty frames over and over for 20 s, in Chromium without a GPU. A picture is in time while its own frame lasts; what is beyond is told. The sound is scheduled on the same clock to the sample (`probe` of the first sounds: 0.02 ms).',
   ],
@@ -73,7 +79,7 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   ],
   adapters: ['One thread; from the text of deliveries of fifty.'],
   'player-fps': [
-    '1920 × 1080. Without a GPU fifty turning pictures do not reach 60 frames a second; the state of such a scene takes a tenth of a millisecond, all the rest is drawing.',
+    'The peers move the very elements that the player has built, three rounds by turns, begun from the same state: as many frames as anime.js within some percent, a third more than Web Animations and Motion, which give each element a layer of its own: of use with a GPU, a burden without. 1920 × 1080. Without a GPU fifty turning pictures do not reach 60 frames a second; the state of such a scene takes a tenth of a millisecond, all the rest is drawing.',
   ],
   seek: ['Random moments on the real page, 1920 × 1080. Everything but the video is limited by the screen.'],
   interaction: ['The editor at 1280 × 800.'],

@@ -5,7 +5,7 @@ import { chromium, type Page } from '@playwright/test'
 import sharp from 'sharp'
 import { deliverNotices, followNotice } from '../test/arrange/cedar.ts'
 import { redeem } from '../test/arrange/alder.ts'
-import { setWords } from '../test/arrange/room.ts'
+import { command, setWords } from '../test/arrange/room.ts'
 import { dropFiles } from '../test/arrange/fixtures.ts'
 import { TestServer } from '../test/arrange/server.ts'
 import { TestStudio } from '../test/arrange/studio.ts'
@@ -62,6 +62,20 @@ await page.getByRole('button', { name: /one of 4 cases/ }).click()
 await settle(page, 1200)
 await shoot(page, 'score-room-cases')
 await page.getByRole('button', { name: 'Done', exact: true }).click()
+// Code of one's own, with more room for it.
+await page.getByRole('button', { name: 'Applause', exact: true }).click()
+await command(page, 'Add code of your own')
+await lane('Code').click()
+const edge = page.getByRole('separator', { name: 'Width of the inspector' })
+await edge.focus()
+for (let step = 0; step < 6; step++) await page.keyboard.press('ArrowLeft')
+await settle(page, 1500)
+await shoot(page, 'score-room-code')
+await edge.focus()
+await page.keyboard.press('Enter')
+await page.getByRole('application').focus()
+await page.keyboard.press('ControlOrMeta+z')
+await lane('Code').waitFor({ state: 'detached' })
 await open('Follow', 'Second line')
 await setWords(page, 'Second line', 'comes in from the rain')
 await page.getByLabel('Size', { exact: true }).fill('68')
@@ -190,8 +204,6 @@ for (const [path, heading] of [
   ['/tips', 'Tips'],
   ['/boxes', 'Boxes'],
   ['/feeds', 'Feeds'],
-  ['/people', 'People'],
-  ['/channel', 'Settings'],
 ] as const) {
   await low.goto(demo.url + path)
   await low.getByRole('heading', { name: heading, exact: true }).waitFor()
@@ -201,8 +213,7 @@ for (const [path, heading] of [
 await low.close()
 const below = { left: 0, top: viewport.height / 2 }
 await joined(stacked.slice(0, 2), below, 'goals-and-tips')
-await joined(stacked.slice(2, 4), below, 'boxes-and-feeds')
-await joined(stacked.slice(4), below, 'people-and-settings')
+await joined(stacked.slice(2), below, 'boxes-and-feeds')
 
 // What has been: the night, and what is found in it.
 await page.goto(`${demo.url}/after`)
