@@ -1,6 +1,6 @@
 // What a source page holds after a long evening: every case of the demo's boxes played again and again on the real page, with five
 // hundred different emotes, its socket led from here. The heap is read after garbage was collected, twice over; what is decoded is
-// seen in the memory of the page's process.
+// seen in the memory of the processes that draw pages.
 import { readFileSync } from 'node:fs'
 import { chromium, type CDPSession, type Page } from '@playwright/test'
 import sharp from 'sharp'
@@ -95,10 +95,13 @@ interface Held {
   processMb: number
 }
 
-async function heldBy(session: CDPSession, pid: number): Promise<Held> {
+async function heldBy(session: CDPSession, ofBrowser: CDPSession): Promise<Held> {
   for (let round = 0; round < 2; round++) await session.send('HeapProfiler.collectGarbage')
   const { usedSize } = await session.send('Runtime.getHeapUsage')
-  const pages = Number(readFileSync(`/proc/${pid}/statm`, 'utf8').split(' ')[1])
+  const { processInfo } = await ofBrowser.send('SystemInfo.getProcessInfo')
+  const pages = processInfo
+    .filter(({ type }) => type === 'renderer')
+    .reduce((sum, { id }) => sum + Number(readFileSync(`/proc/${id}/statm`, 'utf8').split(' ')[1]), 0)
   return { heapMb: usedSize / 1e6, processMb: (pages * 4096) / 1e6 }
 }
 
@@ -133,20 +136,19 @@ try {
   const scoreOf = await casesOf(page, demo)
   const show = await leadSource(page, demo.boxes[0]?.sourceUrl ?? '')
   const session = await context.newCDPSession(page)
-  const processes = await (await browser.newBrowserCDPSession()).send('SystemInfo.getProcessInfo')
-  const renderers = processes.processInfo.filter(({ type }) => type === 'renderer')
-  const pid = Math.max(...renderers.map(({ id }) => id))
+  const ofBrowser = await browser.newBrowserCDPSession()
   const held: (Held & { plays: number })[] = []
   for (let play = 0; play < plays; play++) {
     await show(scoreOf(play), play)
-    if ((play + 1) % Math.ceil(plays / reads) === 0) held.push({ plays: play + 1, ...(await heldBy(session, pid)) })
+    if ((play + 1) % Math.ceil(plays / reads) === 0)
+      held.push({ plays: play + 1, ...(await heldBy(session, ofBrowser)) })
   }
   const [first, last] = [held[0], held.at(-1)]
   // The first plays fill the rooms for what is at hand.
   const settled = held.slice(Math.floor(held.length / 2))
   for (const [what, key] of [
     ['heap of scripts', 'heapMb'],
-    ['all of the page’s process, decoded pictures and sounds with it', 'processMb'],
+    ['what draws pages, decoded pictures and sounds with it', 'processMb'],
   ] as const)
     measured.push({
       what,

@@ -1,7 +1,4 @@
 import type { FilmPlan } from '../../core/film/filmPlan.ts'
-import type { FilmSound } from './filmSound.ts'
-import { openWebmWriter } from './webmWriter.ts'
-import { openWebpWriter } from './webpWriter.ts'
 
 /** Writes a film, frame by frame; runs in a worker. */
 export interface FilmWriter {
@@ -9,10 +6,6 @@ export interface FilmWriter {
   add(bitmap: ImageBitmap, frame: number): Promise<void>
   finish(): Promise<Blob>
 }
-
-/** @returns null where this browser cannot write such a film */
-export const openFilmWriter = (plan: FilmPlan, sound: FilmSound | null): Promise<FilmWriter | null> =>
-  plan.kind === 'webm' ? openWebmWriter(plan, sound) : openWebpWriter(plan)
 
 /** Reads the pixels of frames of one size, as one number each, colours not premultiplied. */
 export function pixelReader({ widthPx, heightPx }: FilmPlan): (bitmap: ImageBitmap) => Uint32Array<ArrayBuffer> {

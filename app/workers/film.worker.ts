@@ -1,4 +1,6 @@
-import { openFilmWriter, type FilmWriter } from '../film/filmWriter.ts'
+import type { FilmWriter } from '../film/filmWriter.ts'
+import { openWebmWriter } from '../film/webmWriter.ts'
+import { openWebpWriter } from '../film/webpWriter.ts'
 import type { FilmPlan } from '../../core/film/filmPlan.ts'
 import type { FilmSound } from '../film/filmSound.ts'
 
@@ -18,7 +20,8 @@ let turn: Promise<void> = Promise.resolve()
 
 async function follow(order: FilmOrder): Promise<FilmAnswer> {
   if (order.order === 'begin') {
-    writer = await openFilmWriter(order.plan, order.sound)
+    const { plan, sound } = order
+    writer = await (plan.kind === 'webm' ? openWebmWriter(plan, sound) : openWebpWriter(plan))
     return writer ? { answer: 'done' } : { answer: 'failed', why: 'cannot' }
   }
   if (!writer) return { answer: 'failed', why: 'broken' }

@@ -12,7 +12,7 @@ test.use({ serverFor: 'film', bypassCSP: true, viewport: { width: 1280, height: 
 
 /** Makes a file of the open case and takes it. */
 async function makeFile(page: Page): Promise<{ name: string; bytes: Buffer }> {
-  const coming = page.waitForEvent('download', { timeout: 150_000 })
+  const coming = page.waitForEvent('download', { timeout: 240_000 })
   await page.getByRole('button', { name: 'Make the file' }).click()
   const download = await coming
   return { name: download.suggestedFilename(), bytes: readFileSync(await download.path()) }
@@ -67,7 +67,7 @@ test('a case with all there is becomes a film that opens in a browser and is see
   signIn,
   context,
 }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(420_000)
   await signIn()
   await bringFiles(page, demo)
   const composition = everything()
