@@ -176,7 +176,7 @@ test('the stage stands alone by one key, and a moment of it is saved as a pictur
   const coming = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save this moment as a picture' }).click()
   const download = await coming
-  expect(download.suggestedFilename()).toMatch(/-tip-[\d.]+s\.png$/)
+  expect(download.suggestedFilename()).toMatch(/-tip-everyday-[\d.]+s\.png$/)
   const picture = PNG.sync.read(readFileSync(await download.path()))
   expect([picture.width, picture.height]).toEqual([1920, 1080])
   const seen = (from: number, to: number) => {
