@@ -79,7 +79,7 @@ export const figureNotes: Readonly<Record<string, readonly string[]>> = {
   ],
   adapters: ['One thread; from the text of deliveries of fifty.'],
   'player-fps': [
-    'The peers move the very elements that the player has built, three rounds by turns, begun from the same state: as many frames as anime.js within some percent, a third more than Web Animations and Motion, which give each element a layer of its own: of use with a GPU, a burden without. 1920 × 1080. Without a GPU fifty turning pictures do not reach 60 frames a second; the state of such a scene takes a tenth of a millisecond, all the rest is drawing.',
+    'The peers move the very elements that the player has built, three rounds by turns, begun from the same state: some 3 % fewer frames than anime.js (the aim, as many, is not reached there: what a scene is costs a millisecond a frame), a third more than Web Animations and Motion, which give each element a layer of its own: of use with a GPU, a burden without. 1920 × 1080. Without a GPU fifty turning pictures do not reach 60 frames a second; the state of such a scene takes a tenth of a millisecond, all the rest is drawing.',
   ],
   seek: ['Random moments on the real page, 1920 × 1080. Everything but the video is limited by the screen.'],
   interaction: ['The editor at 1280 × 800.'],
