@@ -90,10 +90,20 @@ export async function openWebmWriter(plan: FilmPlan, sound: FilmSound | null): P
   }
 }
 
+/** What a decoder has to be able to: the level of VP9 by its pixels a second and in a picture (VP9 levels, WebM Project). */
+function levelOf({ widthPx, heightPx, framesPerSecond }: FilmPlan): string {
+  const pixels = widthPx * heightPx
+  const levels: readonly [level: string, pixelsPerSecond: number, pixelsMost: number][] = [
+    ['41', 160_432_128, 2_228_224],
+    ['52', 1_176_502_272, 8_912_896],
+  ]
+  return levels.find(([, rate, most]) => pixels * framesPerSecond <= rate && pixels <= most)?.[0] ?? '62'
+}
+
 /** @returns null where this browser codes no VP9 */
 async function openCoder(plan: FilmPlan, coarseness: number): Promise<Coder | null> {
   const common: VideoEncoderConfig = {
-    codec: 'vp09.00.41.08',
+    codec: `vp09.00.${levelOf(plan)}.08`,
     width: plan.widthPx,
     height: plan.heightPx,
     framerate: plan.framesPerSecond,
@@ -111,7 +121,11 @@ async function openCoder(plan: FilmPlan, coarseness: number): Promise<Coder | nu
   let fault: DOMException | null = null
   const encoder = new VideoEncoder({
     output: (chunk, meta) => void coded.push({ chunk, meta }),
-    error: (error) => (fault = error),
+    error: (error) => {
+      fault = error
+      // Whoever waits for room would wait for ever.
+      encoder.dispatchEvent(new Event('dequeue'))
+    },
   })
   encoder.configure(way)
   return {

@@ -48,6 +48,8 @@ test('code of one’s own is written with keys alone: in colours, completed, tol
   await page.keyboard.press('ControlOrMeta+End')
   await page.keyboard.type('strong { color: var(--acc')
   await expect(page.getByRole('option', { name: /--accent/ })).toBeVisible()
+  // The list takes no key in its first 75 ms, so that nobody accepts what they had no time to see.
+  await page.waitForTimeout(150)
   await page.keyboard.press('Enter')
   await page.keyboard.type('); }')
   await expect.poll(() => inCode(page, 'strong', 'color')).not.toBe(before)
