@@ -1,4 +1,4 @@
-import { framesOf, type FilmPlan } from '../../core/film/filmPlan.ts'
+import { frameAt, framesOf, type FilmPlan } from '../../core/film/filmPlan.ts'
 import type { ResolvedScore } from '../../core/score/resolved.ts'
 import { prepareScore } from '../../player/prepare.ts'
 import type { FilmAnswer, FilmOrder } from '../workers/film.worker.ts'
@@ -35,16 +35,16 @@ export async function makeFilm(
   const writer = openWriter()
   try {
     await writer.give({ order: 'begin', plan, sound: await sound.mix(prepared) })
-    const count = framesOf(plan)
+    const moments = Array.from({ length: framesOf(plan) }, (_, frame) => frameAt(plan, frame).at)
     const ahead: Promise<unknown>[] = []
-    onFrame(0, count)
-    await shootFrames(prepared, plan, signal, async (bitmap, frame) => {
+    onFrame(0, moments.length)
+    await shootFrames(prepared, plan, moments, signal, async (bitmap, frame) => {
       const given = writer.give({ order: 'frame', frame, bitmap }, [bitmap])
       // What is given up is not waited for any more.
       given.catch(() => undefined)
       ahead.push(given)
       if (ahead.length > aheadMost) await ahead.shift()
-      onFrame(frame + 1, count)
+      onFrame(frame + 1, moments.length)
     })
     await Promise.all(ahead)
     const { file } = await writer.give({ order: 'end' })

@@ -9,7 +9,7 @@ import {
   WebMOutputFormat,
 } from 'mediabunny'
 import { toYuv } from '../../core/film/yuv.ts'
-import type { FilmPlan } from '../../core/film/filmPlan.ts'
+import { frameAt, type FilmPlan } from '../../core/film/filmPlan.ts'
 import type { FilmSound } from './filmSound.ts'
 import { pixelReader, type FilmWriter } from './filmWriter.ts'
 
@@ -56,7 +56,6 @@ export async function openWebmWriter(plan: FilmPlan, sound: FilmSound | null): P
   if (heard && sound) await writeSound(heard, sound)
   const read = pixelReader(plan)
   const keyFrameEach = Math.round(keyFrameEachS * plan.framesPerSecond)
-  const beginsUs = (frame: number) => Math.min(plan.lengthMs * 1000, Math.round((frame * 1e6) / plan.framesPerSecond))
 
   /** Writes what both coders are done with. */
   async function write(): Promise<void> {
@@ -68,14 +67,10 @@ export async function openWebmWriter(plan: FilmPlan, sound: FilmSound | null): P
   return {
     async add(bitmap, frame) {
       const planes = toYuv(read(bitmap), plan.widthPx, plan.heightPx)
-      const atUs = beginsUs(frame)
-      const durationUs = Math.max(1, beginsUs(frame + 1) - atUs)
+      const { at, lasts } = frameAt(plan, frame, 1e6)
       // Both have their key frames at the same place, as whoever seeks in it expects.
       const isKey = frame % keyFrameEach === 0
-      await Promise.all([
-        colours.code(planes.colour, atUs, durationUs, isKey),
-        alphas.code(planes.alpha, atUs, durationUs, isKey),
-      ])
+      await Promise.all([colours.code(planes.colour, at, lasts, isKey), alphas.code(planes.alpha, at, lasts, isKey)])
       await write()
     },
     async finish() {

@@ -20,7 +20,7 @@ export async function openWebpWriter(plan: FilmPlan): Promise<FilmWriter | null>
   return {
     async add(bitmap, frame) {
       const pixels = read(bitmap)
-      const { durationMs } = frameAt(plan, frame)
+      const { lasts: durationMs } = frameAt(plan, frame)
       const box = changedBox(before, pixels, plan.widthPx, plan.heightPx) ?? (before ? null : nothing)
       const last = frames.at(-1)
       if (!box && last) last.durationMs += durationMs

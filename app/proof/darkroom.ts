@@ -9,7 +9,7 @@ import { expose, type Exposure, type FrameSize } from '../../player/camera/expos
 import { fontFilesOf } from '../../player/camera/fontFiles.ts'
 import { fontUses, prepareScore } from '../../player/prepare.ts'
 import type { BoardPlay, PreparedScore } from '../../player/preparedScore.ts'
-import { openHiddenStage } from '../film/hiddenStage.ts'
+import { openHiddenStage } from './hiddenStage.ts'
 import type { KeptPicture, ProofAnswer, ProofQuestion } from '../workers/proof.worker.ts'
 import { breathe } from '../../player/camera/breathe.ts'
 import { openFontCutter } from './fontCutter.ts'

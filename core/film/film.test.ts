@@ -24,9 +24,9 @@ describe('the plan of a film', () => {
       for (const lengthMs of [1, 99, 1000, 1001, 7345]) {
         const plan = planFilm('webm', { ...canvas, framesPerSecond }, lengthMs, 'whole')
         const frames = Array.from({ length: framesOf(plan) }, (_, frame) => frameAt(plan, frame))
-        expect(frames[0]?.atMs).toBe(0)
-        expect(frames.every(({ atMs }) => atMs < lengthMs)).toBe(true)
-        expect(frames.reduce((sum, { durationMs }) => sum + durationMs, 0)).toBe(lengthMs)
+        expect(frames[0]?.at).toBe(0)
+        expect(frames.every(({ at }) => at < lengthMs)).toBe(true)
+        expect(frames.reduce((sum, { lasts }) => sum + lasts, 0)).toBe(lengthMs)
       }
   })
 })

@@ -1,8 +1,5 @@
-import * as z from 'zod'
-
 /** What a case is saved as. */
-export const filmKinds = ['webm', 'webp'] as const
-export type FilmKind = (typeof filmKinds)[number]
+export type FilmKind = 'webm' | 'webp'
 
 /** How a film is made: what its frames are, and how large. */
 export interface FilmPlan {
@@ -16,10 +13,9 @@ export interface FilmPlan {
 /** Programs show moving pictures of more frames slower than they are. */
 const webpFramesPerSecondMost = 30
 
-export const filmShare = z.enum(['whole', 'half', 'third'])
+const shares = { whole: 1, half: 1 / 2, third: 1 / 3 }
 /** How much of the canvas's size a film has, each way. */
-export type FilmShare = z.infer<typeof filmShare>
-const shares: Record<FilmShare, number> = { whole: 1, half: 1 / 2, third: 1 / 3 }
+export type FilmShare = keyof typeof shares
 
 const even = (px: number) => Math.max(2, 2 * Math.round(px / 2))
 
@@ -44,9 +40,17 @@ export function planFilm(
 export const framesOf = ({ framesPerSecond, lengthMs }: FilmPlan) =>
   Math.max(1, Math.ceil((lengthMs * framesPerSecond) / 1000 - 1e-9))
 
-/** When a frame begins, in whole milliseconds, and how long it stays. */
-export function frameAt(plan: FilmPlan, frame: number): { atMs: number; durationMs: number } {
-  const beginsMs = (index: number) => Math.min(plan.lengthMs, Math.round((index * 1000) / plan.framesPerSecond))
-  const atMs = Math.min(beginsMs(frame), plan.lengthMs - 1)
-  return { atMs, durationMs: Math.max(1, beginsMs(frame + 1) - atMs) }
+/**
+ * When a frame begins and how long it stays, in whole units; the last ends with the film.
+ * @param unitsPerSecond 1,000 for milliseconds
+ */
+export function frameAt(
+  { lengthMs, framesPerSecond }: FilmPlan,
+  frame: number,
+  unitsPerSecond = 1000,
+): { at: number; lasts: number } {
+  const end = (lengthMs * unitsPerSecond) / 1000
+  const begins = (index: number) => Math.min(end, Math.round((index * unitsPerSecond) / framesPerSecond))
+  const at = Math.min(begins(frame), end - 1)
+  return { at, lasts: Math.max(1, begins(frame + 1) - at) }
 }

@@ -46,6 +46,9 @@ export async function command(page: Page, name: string): Promise<void> {
   await page.keyboard.press('Enter')
   await expect(page.getByRole('dialog')).toHaveCount(0)
 }
+/** A part's name in the score, which selects it. */
+export const lane = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'Score' }).getByRole('button', { name, exact: true })
 /** What the stage has drawn of a part. */
 export const part = (page: Page, id: string) => page.getByRole('application').locator(`[data-part=${id}]`)
 

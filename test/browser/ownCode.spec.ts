@@ -5,7 +5,7 @@ import { eventTypeOf } from '../../contract/cloudEvent.ts'
 import type { MediaView } from '../../contract/views.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { dropFiles, expect, test } from '../arrange/fixtures.ts'
-import { box, command, part, saved } from '../arrange/room.ts'
+import { box, command, lane, part, saved } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'ownCode' })
@@ -15,8 +15,6 @@ async function openAlert(page: Page, demo: DemoFile, kind: RegExp): Promise<void
   await page.getByRole('button', { name: kind }).first().click()
   await expect(part(page, 'headline')).toBeAttached()
 }
-const lane = (page: Page, name: string) =>
-  page.getByRole('region', { name: 'Score' }).getByRole('button', { name, exact: true })
 /** What the browser made of something in the document of the code part. */
 const inCode = (page: Page, selector: string, property: string) =>
   part(page, 'code')

@@ -2,12 +2,10 @@ import type { Page } from '@playwright/test'
 import { boxOnAir, shortAlert } from '../arrange/boxOnAir.ts'
 import { artwork, expectNoFaults } from '../arrange/faults.ts'
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, part, saved } from '../arrange/room.ts'
+import { box, lane, part, saved } from '../arrange/room.ts'
 
 test.use({ serverFor: 'panes', permissions: ['clipboard-read', 'clipboard-write'] })
 
-const lane = (page: Page, name: string) =>
-  page.getByRole('region', { name: 'Score' }).getByRole('button', { name, exact: true })
 const stage = (page: Page) => page.getByRole('application')
 const cases = (page: Page) => page.getByRole('complementary', { name: 'Inspector' }).getByRole('listitem')
 

@@ -1,12 +1,10 @@
 import type { Page } from '@playwright/test'
 import { expect, test } from '../arrange/fixtures.ts'
-import { box, command, onAnEverydayDay, part, saved, setWords, showNamed } from '../arrange/room.ts'
+import { box, command, lane, onAnEverydayDay, part, saved, setWords, showNamed } from '../arrange/room.ts'
 import type { DemoFile } from '../arrange/server.ts'
 
 test.use({ serverFor: 'score' })
 
-const lane = (page: Page, name: string) =>
-  page.getByRole('region', { name: 'Score' }).getByRole('button', { name, exact: true })
 const clip = (page: Page, id: string) => page.locator(`[data-clip=${id}]`)
 const timesOf = async (page: Page, name: string) =>
   (await lane(page, name).getAttribute('aria-description'))
